@@ -1,0 +1,69 @@
+/** Imports run one way: apps -> demo -> core -> contract; features do not import one another. */
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    {
+      name: 'contract-imports-nothing-of-ours',
+      severity: 'error',
+      from: { path: '^packages/contract/' },
+      to: { path: '^(packages/core|apps|demo|e2e)/' },
+    },
+    {
+      name: 'core-imports-contract-only',
+      severity: 'error',
+      from: { path: '^packages/core/src' },
+      to: { path: '^(apps|demo|e2e)/' },
+    },
+    {
+      name: 'core-is-pure',
+      comment: 'No Node, no DOM packages, no I/O: core takes types from contract and nothing else.',
+      severity: 'error',
+      from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core', 'npm'] },
+    },
+    {
+      name: 'demo-imports-core-and-contract',
+      severity: 'error',
+      from: { path: '^demo/' },
+      to: { path: '^(apps|e2e)/' },
+    },
+    {
+      name: 'apps-do-not-import-one-another',
+      severity: 'error',
+      from: { path: '^apps/([^/]+)/' },
+      to: { path: '^apps/([^/]+)/', pathNot: '^apps/$1/' },
+    },
+    {
+      name: 'features-do-not-import-one-another',
+      severity: 'error',
+      from: { path: '^apps/(web|server)/src/features/([^/]+)/' },
+      to: {
+        path: '^apps/(web|server)/src/features/([^/]+)/',
+        pathNot: '^apps/$1/src/features/$2/',
+      },
+    },
+    {
+      name: 'shared-and-drawing-know-no-feature',
+      severity: 'error',
+      from: { path: '^apps/web/src/(shared|drawing|api|workers)/' },
+      to: { path: '^apps/web/src/(features|app)/' },
+    },
+    {
+      name: 'e2e-sees-the-product-from-outside',
+      severity: 'error',
+      from: { path: '^e2e/' },
+      to: { path: '^(apps|demo|packages/core)/' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)(dist|node_modules)/' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs', '.json'],
+    },
+  },
+};

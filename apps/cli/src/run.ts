@@ -1,0 +1,63 @@
+import { readFile } from 'node:fs/promises';
+import type { Readable, Writable } from 'node:stream';
+import { text } from 'node:stream/consumers';
+import { runBatch } from './batch.ts';
+import { calculateCall } from './calculateCall.ts';
+import { diagnoseCase } from './diagnoseCase.ts';
+import type { Outcome } from './outcome.ts';
+
+export interface Streams {
+  stdin: Readable;
+  stdout: Writable;
+  stderr: Writable;
+}
+
+const USAGE = `keen diagnose FILE          one case file, or - for standard input
+keen diagnose --batch FILE  one case a line (NDJSON), one result a line
+keen calc NAME '{...}'      one calculator
+keen calc --batch FILE      one {"name": ..., "in": {...}} a line
+`;
+
+const REFUSED = 2;
+
+/**
+ * The headless command.
+ * @returns the exit code: 0, or 2 when the case, the call or the command line is refused
+ */
+export async function run(args: readonly string[], streams: Streams): Promise<number> {
+  const [command, ...rest] = args;
+  try {
+    if ((command === 'diagnose' || command === 'calc') && rest[0] === '--batch' && rest[1]) {
+      await runBatch(command, rest[1], streams);
+      return 0;
+    }
+    if (command === 'diagnose' && rest.length === 1 && rest[0]) {
+      return print(diagnoseCase(await read(rest[0], streams)), streams);
+    }
+    if (command === 'calc' && rest.length === 2 && rest[0] && rest[1]) {
+      return print(calculateCall(rest[0], rest[1]), streams);
+    }
+  } catch (error) {
+    if (!isMissingFile(error)) throw error;
+    return print(
+      { error: { path: '', expected: `a file that can be read: ${error.message}` } },
+      streams,
+    );
+  }
+  streams.stderr.write(USAGE);
+  return command === '--help' || command === 'help' ? 0 : REFUSED;
+}
+
+function print(outcome: Outcome, { stdout, stderr }: Streams): number {
+  const refused = 'error' in outcome;
+  (refused ? stderr : stdout).write(`${JSON.stringify(refused ? outcome : outcome.result)}\n`);
+  return refused ? REFUSED : 0;
+}
+
+async function read(file: string, { stdin }: Streams): Promise<string> {
+  return file === '-' ? text(stdin) : readFile(file, 'utf8');
+}
+
+function isMissingFile(error: unknown): error is NodeJS.ErrnoException {
+  return error instanceof Error && 'code' in error && typeof error.code === 'string';
+}

@@ -1,0 +1,5 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: { name: 'cli', environment: 'node', include: ['{src,tests}/**/*.test.ts'] },
+});

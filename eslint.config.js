@@ -1,0 +1,40 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '.keen/**', '.cache/**', 'tests/planted/**'] },
+  js.configs.recommended,
+  ...tseslint.configs.recommendedTypeChecked,
+  {
+    languageOptions: {
+      parserOptions: { projectService: { allowDefaultProject: ['.dependency-cruiser.cjs'] } },
+    },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        { checksVoidReturn: { attributes: false, arguments: false } },
+      ],
+      eqeqeq: 'error',
+    },
+  },
+  { files: ['apps/web/**'], ...hooks.configs.flat.recommended },
+  { files: ['apps/web/**'], languageOptions: { globals: globals.browser } },
+  { files: ['scripts/**', '*.js', '*.cjs'], languageOptions: { globals: globals.node } },
+  {
+    // The computation has no clock and no randomness of its own: the same case gives the same bytes.
+    files: ['packages/**/src/**'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random' },
+        { object: 'Date', property: 'now' },
+      ],
+    },
+  },
+  { files: ['**/*.{js,cjs,mjs}'], ...tseslint.configs.disableTypeChecked },
+);

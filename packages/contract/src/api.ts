@@ -1,0 +1,185 @@
+import { z } from 'zod';
+import { unitsSchema, wheelSchema } from './caseFile.ts';
+import { diagnosisSchema } from './diagnosis.ts';
+import { entrySchema, storedEntrySchema, visitDraftSchema, WAITS } from './entries.ts';
+import { ACTIONS, DRIVES } from './words.ts';
+
+/** What the web app and the server say to each other; the same schema checks both ends. */
+
+export const ROLES = ['advisor', 'technician', 'lead'] as const;
+export type Role = (typeof ROLES)[number];
+
+export const READING_ORDERS = ['walkRound', 'axleByAxle', 'outerFirst'] as const;
+export type ReadingOrder = (typeof READING_ORDERS)[number];
+
+export const preferencesSchema = z
+  .strictObject({
+    units: unitsSchema,
+    readingOrder: z.enum(READING_ORDERS),
+    theme: z.enum(['system', 'light', 'dark']),
+    paper: z.enum(['A4', 'LETTER']),
+  })
+  .meta({ id: 'Preferences' });
+export type Preferences = z.infer<typeof preferencesSchema>;
+
+export const DEFAULT_PREFERENCES: Preferences = {
+  units: { depth: 'mm', distance: 'km', pressure: 'kPa' },
+  readingOrder: 'walkRound',
+  theme: 'system',
+  paper: 'A4',
+};
+
+export const personSchema = z
+  .strictObject({ id: z.uuid(), name: z.string(), role: z.enum(ROLES) })
+  .meta({ id: 'Person' });
+export type Person = z.infer<typeof personSchema>;
+
+export const sessionSchema = z
+  .strictObject({
+    person: personSchema,
+    shop: z.strictObject({ id: z.uuid(), name: z.string(), town: z.string(), isDemo: z.boolean() }),
+    people: z.array(personSchema),
+    preferences: preferencesSchema,
+  })
+  .meta({ id: 'Session' });
+export type Session = z.infer<typeof sessionSchema>;
+
+export const signInSchema = z
+  .strictObject({ email: z.email().max(200), password: z.string().min(1).max(200) })
+  .meta({ id: 'SignIn' });
+export type SignIn = z.infer<typeof signInSchema>;
+
+export const demoSignInSchema = z.strictObject({ personId: z.uuid() }).meta({ id: 'DemoSignIn' });
+
+/** The made-up staff offered for one-press sign-in; empty unless demo data is loaded. */
+export const demoPeopleSchema = z
+  .strictObject({ shopName: z.string().nullable(), people: z.array(personSchema) })
+  .meta({ id: 'DemoPeople' });
+export type DemoPeople = z.infer<typeof demoPeopleSchema>;
+
+const plate = z.string().trim().min(1).max(15);
+export const vehicleRecordSchema = z
+  .strictObject({
+    id: z.uuid(),
+    plate: z.string(),
+    label: z.string(),
+    customer: z.string(),
+    drive: z.enum(DRIVES).nullable(),
+  })
+  .meta({ id: 'Vehicle' });
+export type VehicleRecord = z.infer<typeof vehicleRecordSchema>;
+
+export const newVehicleSchema = z.strictObject({
+  id: z.uuid(),
+  plate,
+  label: z.string().trim().max(120),
+  customer: z.string().trim().max(120),
+});
+export type NewVehicle = z.infer<typeof newVehicleSchema>;
+
+/** A new visit names a car we know, or brings a new one along. */
+export const newVisitSchema = z
+  .strictObject({
+    id: z.uuid(),
+    vehicle: z.union([z.strictObject({ id: z.uuid() }), newVehicleSchema]),
+    entries: z.array(entrySchema).max(200),
+  })
+  .meta({ id: 'NewVisit' });
+export type NewVisit = z.infer<typeof newVisitSchema>;
+
+export const ANSWERS = ['yes', 'no', 'open'] as const;
+
+/** What the advisor decides; a reason is demanded when it is not what was recommended. */
+export const newDecisionSchema = z
+  .strictObject({
+    id: z.uuid(),
+    action: z.enum(ACTIONS),
+    replace: z.array(wheelSchema).max(4),
+    answer: z.enum(ANSWERS),
+    reason: z.string().trim().max(500),
+  })
+  .meta({ id: 'NewDecision' });
+export type NewDecision = z.infer<typeof newDecisionSchema>;
+
+export const decisionSchema = z
+  .strictObject({
+    id: z.uuid(),
+    action: z.enum(ACTIONS),
+    replace: z.array(wheelSchema),
+    answer: z.enum(ANSWERS),
+    reason: z.string(),
+    /** What the diagnosis advised at that moment, kept beside what was chosen. */
+    diagnosis: diagnosisSchema,
+    /** Number of the last entry that the diagnosis knew. */
+    entrySeq: z.int(),
+    personId: z.uuid(),
+    at: z.iso.datetime(),
+  })
+  .meta({ id: 'Decision' });
+export type Decision = z.infer<typeof decisionSchema>;
+
+export const visitSchema = z
+  .strictObject({
+    id: z.uuid(),
+    number: z.int(),
+    vehicle: vehicleRecordSchema,
+    arrivedAt: z.iso.datetime(),
+    closedAt: z.iso.datetime().nullable(),
+    draft: visitDraftSchema,
+    /** Number of the last entry folded into the draft. */
+    seq: z.int(),
+    waits: z.enum(WAITS).nullable(),
+    decision: decisionSchema.omit({ diagnosis: true }).nullable(),
+  })
+  .meta({ id: 'Visit' });
+export type Visit = z.infer<typeof visitSchema>;
+
+export const visitDetailSchema = z
+  .strictObject({
+    visit: visitSchema,
+    entries: z.array(storedEntrySchema),
+    decisions: z.array(decisionSchema),
+    /** Earlier visits of the same car, latest first. */
+    history: z.array(visitSchema),
+  })
+  .meta({ id: 'VisitDetail' });
+export type VisitDetail = z.infer<typeof visitDetailSchema>;
+
+export const visitListSchema = z.array(visitSchema).meta({ id: 'VisitList' });
+export const vehicleListSchema = z.array(vehicleRecordSchema).meta({ id: 'VehicleList' });
+
+export const newEntriesSchema = z
+  .strictObject({ entries: z.array(entrySchema).min(1).max(500) })
+  .meta({ id: 'NewEntries' });
+export const entriesKeptSchema = z
+  .strictObject({ entries: z.array(storedEntrySchema), seq: z.int() })
+  .meta({ id: 'EntriesKept' });
+export type EntriesKept = z.infer<typeof entriesKeptSchema>;
+
+export const closeVisitSchema = z.strictObject({ closed: z.boolean() }).meta({ id: 'CloseVisit' });
+
+/** What a live stream tells: new entries of a visit, or that something else about it changed. */
+export const liveEventSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('entries'),
+    visitId: z.uuid(),
+    entries: z.array(storedEntrySchema),
+  }),
+  z.strictObject({ kind: z.literal('visit'), visitId: z.uuid() }),
+]);
+export type LiveEvent = z.infer<typeof liveEventSchema>;
+
+/** RFC 9457 problem document; `errors` point at fields. */
+export const problemSchema = z
+  .object({
+    type: z.string(),
+    title: z.string(),
+    status: z.int(),
+    detail: z.string().optional(),
+    code: z.string(),
+    errors: z.array(z.object({ path: z.string(), expected: z.string() })).optional(),
+  })
+  .meta({ id: 'Problem' });
+export type Problem = z.infer<typeof problemSchema>;
+
+export const healthSchema = z.strictObject({ status: z.literal('ok') }).meta({ id: 'Health' });

@@ -1,0 +1,186 @@
+import { z } from 'zod';
+import {
+  COMPLAINTS,
+  CUPPINGS,
+  DAMAGES,
+  DEPTH_SLACK_MM,
+  DEPTH_UNITS,
+  DISTANCE_UNITS,
+  DRIVES,
+  FEATHERS,
+  MM_PER_IN32,
+  PLAYS,
+  PRESSURE_UNITS,
+  RIBS,
+  USES,
+  WHEELS,
+} from './words.ts';
+import type { Wheel } from './words.ts';
+import { refusalOf } from './refusal.ts';
+import type { Refusal } from './refusal.ts';
+
+export const CASE_FORMAT = 'keen-groove/case';
+export const CASE_VERSION = 1;
+export const MAX_STATIONS = 6;
+
+export const wheelSchema = z.enum(WHEELS);
+/** An angle in degrees that a wheel can have. */
+export const angleSchema = z.number().gt(-90).lt(90);
+const rangeSchema = z
+  .tuple([z.number(), z.number()])
+  .refine(([low, high]) => low < high, { error: 'low below high' });
+const axleRangesSchema = z.strictObject({
+  front: rangeSchema.optional(),
+  rear: rangeSchema.optional(),
+});
+
+export const unitsSchema = z.strictObject({
+  depth: z.enum(DEPTH_UNITS),
+  distance: z.enum(DISTANCE_UNITS),
+  pressure: z.enum(PRESSURE_UNITS),
+});
+export type Units = z.infer<typeof unitsSchema>;
+
+const depthSchema = z.number().min(0).nullable();
+export const stationSchema = z.strictObject({
+  inner: depthSchema,
+  centre: depthSchema,
+  outer: depthSchema,
+});
+
+export const tireSchema = z.strictObject({
+  size: z.string().max(40).optional(),
+  newDepth: z.number().gt(0).max(60),
+  distance: z.number().min(0),
+  pressure: z
+    .strictObject({ measured: z.number().min(0).optional(), target: z.number().gt(0) })
+    .optional(),
+  stations: z.array(stationSchema).min(1).max(MAX_STATIONS),
+  feather: z.enum(FEATHERS).optional(),
+  cupping: z.enum(CUPPINGS).optional(),
+  damage: z.array(z.enum(DAMAGES)).optional(),
+});
+
+export const wheelAnglesSchema = z.strictObject({
+  camber: angleSchema.optional(),
+  toe: angleSchema.optional(),
+  caster: angleSchema.optional(),
+  sai: angleSchema.optional(),
+});
+
+const movesSchema = z
+  .partialRecord(wheelSchema, wheelSchema)
+  .refine((moves) => isPermutation(moves), {
+    error: 'a permutation: every position a tire left is also one where a tire went',
+  });
+export const rotationSchema = z.strictObject({ atDistance: z.number().min(0), moves: movesSchema });
+
+export const tolerancesSchema = z.strictObject({
+  camber: axleRangesSchema.optional(),
+  totalToe: axleRangesSchema.optional(),
+  pressure: z.number().gt(0).lt(1).optional(),
+});
+export const limitsSchema = z.strictObject({
+  legal: z.number().min(0).optional(),
+  advise: z.number().min(0).optional(),
+});
+export const rideHeightChangeSchema = z.strictObject({
+  front: z.number().optional(),
+  rear: z.number().optional(),
+});
+
+export const vehicleSchema = z.strictObject({
+  label: z.string().max(200).optional(),
+  drive: z.enum(DRIVES),
+  use: z.enum(USES),
+  rideHeightChange: rideHeightChangeSchema.optional(),
+  rotatable: z.boolean().optional(),
+});
+
+/** One car at one visit, in the units the file names: the open format, version 1. */
+export const caseFileSchema = z
+  .strictObject({
+    format: z.literal(CASE_FORMAT),
+    version: z.literal(CASE_VERSION),
+    units: unitsSchema,
+    vehicle: vehicleSchema,
+    tolerances: tolerancesSchema.optional(),
+    limits: limitsSchema.optional(),
+    tires: z.strictObject({ lf: tireSchema, rf: tireSchema, lr: tireSchema, rr: tireSchema }),
+    rotations: z.array(rotationSchema).max(50).optional(),
+    complaints: z.array(z.enum(COMPLAINTS)).optional(),
+    angles: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
+    play: z.partialRecord(wheelSchema, z.enum(PLAYS)).optional(),
+    visit: z.record(z.string(), z.unknown()).optional(),
+  })
+  .superRefine((file, ctx) => {
+    checkDepths(file, ctx);
+    checkRotations(file, ctx);
+  })
+  .meta({ id: 'CaseFile', title: 'Keen Groove case file, version 1' });
+export type CaseFile = z.infer<typeof caseFileSchema>;
+export type CaseTire = CaseFile['tires'][Wheel];
+
+export type Parsed<T> = { ok: true; value: T } | { ok: false; error: Refusal };
+
+/** Checks unknown data against the case file; the first fault comes back as a path. */
+export function parseCaseFile(data: unknown): Parsed<CaseFile> {
+  const result = caseFileSchema.safeParse(data);
+  return result.success
+    ? { ok: true, value: result.data }
+    : { ok: false, error: refusalOf(result.error) };
+}
+
+function isPermutation(moves: Partial<Record<Wheel, Wheel>>): boolean {
+  const from = Object.keys(moves).toSorted();
+  const to = Object.values(moves).toSorted();
+  return from.length > 0 && from.every((wheel, i) => wheel === to[i]);
+}
+
+type Check = z.core.$RefinementCtx<{
+  units: Units;
+  tires: Record<Wheel, z.infer<typeof tireSchema>>;
+  rotations?: z.infer<typeof rotationSchema>[] | undefined;
+}>;
+
+function checkDepths(file: Check['value'], ctx: Check): void {
+  const slack = file.units.depth === 'mm' ? DEPTH_SLACK_MM : DEPTH_SLACK_MM / MM_PER_IN32;
+  for (const wheel of WHEELS) {
+    const tire = file.tires[wheel];
+    const limit = tire.newDepth + slack;
+    tire.stations.forEach((station, index) => {
+      for (const rib of RIBS) {
+        const depth = station[rib];
+        if (depth !== null && depth > limit) {
+          ctx.addIssue({
+            code: 'custom',
+            path: ['tires', wheel, 'stations', index, rib],
+            message: `at most ${trim(limit)} ${file.units.depth}: the new depth plus ${DEPTH_SLACK_MM} mm`,
+          });
+        }
+      }
+    });
+  }
+}
+
+function checkRotations(file: Check['value'], ctx: Check): void {
+  const run = Math.max(...WHEELS.map((wheel) => file.tires[wheel].distance));
+  let last = 0;
+  file.rotations?.forEach((rotation, index) => {
+    const path = ['rotations', index, 'atDistance'];
+    if (rotation.atDistance > run) {
+      ctx.addIssue({ code: 'custom', path, message: `at most the distance run, ${trim(run)}` });
+    } else if (rotation.atDistance < last) {
+      ctx.addIssue({
+        code: 'custom',
+        path,
+        message: `at least ${trim(last)}: in order of distance`,
+      });
+    }
+    last = Math.max(last, rotation.atDistance);
+  });
+}
+
+function trim(value: number): string {
+  return String(Number(value.toFixed(3)));
+}

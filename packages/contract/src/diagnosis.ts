@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import { wheelSchema } from './caseFile.ts';
+import { ACTIONS, AXLE_CAUSES, CHECKS, STATUSES, WHEEL_CAUSES } from './words.ts';
+
+export const DIAGNOSIS_FORMAT = 'keen-groove/diagnosis';
+export const DIAGNOSIS_VERSION = 1;
+
+const probability = z.number().min(0).max(1);
+const estimate = z.strictObject({ mean: z.number(), sd: z.number() });
+const whereSchema = z.union([wheelSchema, z.enum(['front', 'rear'])]);
+
+export const wheelDiagnosisSchema = z.strictObject({
+  camber: estimate,
+  pressureRatio: estimate,
+  probability: z.strictObject({
+    camberTooNegative: probability,
+    camberTooPositive: probability,
+    pressureLow: probability,
+    pressureHigh: probability,
+    bounce: probability,
+  }),
+  wear: z.strictObject({
+    total: z.number(),
+    base: z.number(),
+    camber: z.number(),
+    toe: z.number(),
+    pressure: z.number(),
+    cornering: z.number(),
+    bounce: z.number(),
+  }),
+  minDepth: z.number().nullable(),
+  status: z.enum(STATUSES),
+});
+
+export const axleDiagnosisSchema = z.strictObject({
+  totalToe: estimate,
+  probability: z.strictObject({
+    toeTooFarIn: probability,
+    toeTooFarOut: probability,
+    looseness: probability,
+    hardCornering: probability,
+  }),
+});
+
+export const rankedCauseSchema = z.strictObject({
+  cause: z.enum([...WHEEL_CAUSES, ...AXLE_CAUSES]),
+  where: whereSchema,
+  probability,
+  excess: z.number(),
+  because: z.array(z.string()),
+  against: z.array(z.string()),
+});
+
+export const nextCheckSchema = z.strictObject({
+  check: z.enum(CHECKS),
+  where: whereSchema,
+  gain: z.number(),
+});
+
+export const recommendationSchema = z.strictObject({
+  action: z.enum(ACTIONS),
+  beforeFitting: z.boolean(),
+  replace: z.array(wheelSchema),
+  unsafe: z.array(wheelSchema),
+  parts: z.array(z.strictObject({ part: z.string(), where: whereSchema, why: z.string() })),
+  reasons: z.array(z.string()),
+});
+
+/** What the tread says, version 1; see the field notes in docs/formats.md. */
+export const diagnosisSchema = z
+  .strictObject({
+    format: z.literal(DIAGNOSIS_FORMAT),
+    version: z.literal(DIAGNOSIS_VERSION),
+    wheels: z.strictObject({
+      lf: wheelDiagnosisSchema,
+      rf: wheelDiagnosisSchema,
+      lr: wheelDiagnosisSchema,
+      rr: wheelDiagnosisSchema,
+    }),
+    axles: z.strictObject({ front: axleDiagnosisSchema, rear: axleDiagnosisSchema }),
+    ranked: z.array(rankedCauseSchema),
+    nextChecks: z.array(nextCheckSchema),
+    recommendation: recommendationSchema,
+  })
+  .meta({ id: 'Diagnosis', title: 'Keen Groove diagnosis, version 1' });
+
+export type Diagnosis = z.infer<typeof diagnosisSchema>;
+export type WheelDiagnosis = z.infer<typeof wheelDiagnosisSchema>;
+export type AxleDiagnosis = z.infer<typeof axleDiagnosisSchema>;
+export type RankedCause = z.infer<typeof rankedCauseSchema>;
+export type NextCheck = z.infer<typeof nextCheckSchema>;
+export type Recommendation = z.infer<typeof recommendationSchema>;
+export type Estimate = z.infer<typeof estimate>;

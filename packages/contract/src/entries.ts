@@ -1,0 +1,181 @@
+import { z } from 'zod';
+import {
+  limitsSchema,
+  rotationSchema,
+  tolerancesSchema,
+  unitsSchema,
+  wheelAnglesSchema,
+  wheelSchema,
+  MAX_STATIONS,
+} from './caseFile.ts';
+import { refusalsOf } from './refusal.ts';
+import {
+  COMPLAINTS,
+  CUPPINGS,
+  DAMAGES,
+  DEPTH_UNITS,
+  DISTANCE_UNITS,
+  DRIVES,
+  FEATHERS,
+  PLAYS,
+  PRESSURE_UNITS,
+  RIBS,
+  USES,
+  WHEELS,
+} from './words.ts';
+
+/**
+ * A visit is what has been entered about it: an append-only list of entries, each setting one field
+ * of the draft by its path. Values are in mm, km and kPa; `null` clears a field. Folding the
+ * entries in order gives the draft; nothing is ever overwritten, so undo is one more entry.
+ */
+
+/** Where the customer is while the car is looked at. */
+export const WAITS = ['counter', 'phone', 'later'] as const;
+export type Waits = (typeof WAITS)[number];
+
+/** A reading in mm, or that the rib cannot be read. */
+export const readingSchema = z.union([z.number().min(0).max(60), z.literal('unreadable')]);
+export type Reading = z.infer<typeof readingSchema>;
+
+const text = (max: number) => z.string().trim().min(1).max(max);
+
+const wheelFields = {
+  size: text(40),
+  newDepth: z.number().gt(0).max(60),
+  distance: z.number().min(0).max(1_000_000),
+  'pressure.measured': z.number().min(0).max(1_500),
+  'pressure.target': z.number().gt(0).max(1_500),
+  feather: z.enum(FEATHERS),
+  cupping: z.enum(CUPPINGS),
+  damage: z.array(z.enum(DAMAGES)).max(DAMAGES.length),
+} as const;
+
+const carFields = {
+  'units.depth': z.enum(DEPTH_UNITS),
+  'units.distance': z.enum(DISTANCE_UNITS),
+  'units.pressure': z.enum(PRESSURE_UNITS),
+  'vehicle.drive': z.enum(DRIVES),
+  'vehicle.use': z.enum(USES),
+  'vehicle.rotatable': z.boolean(),
+  'vehicle.rideHeightChange.front': z.number().min(-300).max(600),
+  'vehicle.rideHeightChange.rear': z.number().min(-300).max(600),
+  complaints: z.array(z.enum(COMPLAINTS)).max(COMPLAINTS.length),
+  rotations: z.array(rotationSchema).max(50),
+  limits: limitsSchema,
+  tolerances: tolerancesSchema,
+  'visit.words': text(2_000),
+  'visit.waits': z.enum(WAITS),
+  'visit.inspected': z.boolean(),
+  'visit.other': z.record(z.string(), z.unknown()),
+} as const;
+
+const schemas = new Map<string, z.ZodType>(Object.entries(carFields));
+for (const wheel of WHEELS) {
+  for (const [field, schema] of Object.entries(wheelFields)) {
+    schemas.set(`tires.${wheel}.${field}`, schema);
+  }
+  for (let station = 0; station < MAX_STATIONS; station++) {
+    for (const rib of RIBS) schemas.set(`tires.${wheel}.stations.${station}.${rib}`, readingSchema);
+  }
+  schemas.set(`play.${wheel}`, z.enum(PLAYS));
+  schemas.set(`angles.${wheel}`, wheelAnglesSchema);
+}
+
+/** The schema of the value that a path takes, or undefined for a path that does not exist. */
+export function entryValueSchema(path: string): z.ZodType | undefined {
+  return schemas.get(path);
+}
+
+export const entrySchema = z
+  .strictObject({
+    /** Made by the client, so that an entry sent twice counts once. */
+    id: z.uuid(),
+    path: z.string().max(80),
+    value: z.unknown(),
+    /** When it was entered, by the client's clock, UTC. */
+    at: z.iso.datetime(),
+  })
+  .superRefine((entry, ctx) => {
+    const schema = entryValueSchema(entry.path);
+    if (!schema) {
+      ctx.addIssue({ code: 'custom', path: ['path'], message: 'a field of a visit' });
+      return;
+    }
+    if (entry.value === null) return;
+    const result = schema.safeParse(entry.value);
+    if (!result.success) {
+      for (const refusal of refusalsOf(result.error)) {
+        const path = ['value', ...refusal.path.split('.').filter(Boolean)];
+        ctx.addIssue({ code: 'custom', path, message: refusal.expected });
+      }
+    }
+  })
+  .meta({ id: 'Entry' });
+export type Entry = z.infer<typeof entrySchema>;
+
+/** An entry as the server keeps it: numbered in the order it arrived, with who entered it. */
+export const storedEntrySchema = z
+  .strictObject({
+    id: z.uuid(),
+    path: z.string(),
+    value: z.unknown(),
+    at: z.iso.datetime(),
+    seq: z.int(),
+    personId: z.uuid(),
+  })
+  .meta({ id: 'StoredEntry' });
+export type StoredEntry = z.infer<typeof storedEntrySchema>;
+
+const draftStationSchema = z.strictObject({
+  inner: readingSchema.optional(),
+  centre: readingSchema.optional(),
+  outer: readingSchema.optional(),
+});
+
+export const draftTireSchema = z.strictObject({
+  size: z.string().optional(),
+  newDepth: z.number().optional(),
+  distance: z.number().optional(),
+  pressure: z
+    .strictObject({ measured: z.number().optional(), target: z.number().optional() })
+    .optional(),
+  stations: z.array(draftStationSchema).max(MAX_STATIONS).optional(),
+  feather: z.enum(FEATHERS).optional(),
+  cupping: z.enum(CUPPINGS).optional(),
+  damage: z.array(z.enum(DAMAGES)).optional(),
+});
+export type DraftTire = z.infer<typeof draftTireSchema>;
+
+/** What is known of a visit so far; everything may still be missing. */
+export const visitDraftSchema = z
+  .strictObject({
+    units: unitsSchema.partial().optional(),
+    vehicle: z
+      .strictObject({
+        drive: z.enum(DRIVES).optional(),
+        use: z.enum(USES).optional(),
+        rotatable: z.boolean().optional(),
+        rideHeightChange: z
+          .strictObject({ front: z.number().optional(), rear: z.number().optional() })
+          .optional(),
+      })
+      .optional(),
+    tires: z.partialRecord(wheelSchema, draftTireSchema).optional(),
+    complaints: z.array(z.enum(COMPLAINTS)).optional(),
+    rotations: z.array(rotationSchema).optional(),
+    angles: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
+    play: z.partialRecord(wheelSchema, z.enum(PLAYS)).optional(),
+    limits: limitsSchema.optional(),
+    tolerances: tolerancesSchema.optional(),
+    visit: z
+      .strictObject({
+        words: z.string().optional(),
+        waits: z.enum(WAITS).optional(),
+        inspected: z.boolean().optional(),
+        other: z.record(z.string(), z.unknown()).optional(),
+      })
+      .optional(),
+  })
+  .meta({ id: 'VisitDraft' });
+export type VisitDraft = z.infer<typeof visitDraftSchema>;

@@ -1,0 +1,42 @@
+export * from './words.ts';
+export { refusalOf, refusalsOf } from './refusal.ts';
+export type { Refusal } from './refusal.ts';
+export {
+  CASE_FORMAT,
+  CASE_VERSION,
+  MAX_STATIONS,
+  caseFileSchema,
+  parseCaseFile,
+  unitsSchema,
+  wheelSchema,
+} from './caseFile.ts';
+export type { CaseFile, CaseTire, Parsed, Units } from './caseFile.ts';
+export { DIAGNOSIS_FORMAT, DIAGNOSIS_VERSION, diagnosisSchema } from './diagnosis.ts';
+export type {
+  AxleDiagnosis,
+  Diagnosis,
+  Estimate,
+  NextCheck,
+  RankedCause,
+  Recommendation,
+  WheelDiagnosis,
+} from './diagnosis.ts';
+export {
+  CALCULATOR_NAMES,
+  TOE_UNITS,
+  calculatorCallSchema,
+  calculatorInputs,
+} from './calculators.ts';
+export type { CalculatorInput, CalculatorName, ToeUnit } from './calculators.ts';
+export {
+  WAITS,
+  entrySchema,
+  entryValueSchema,
+  readingSchema,
+  storedEntrySchema,
+  visitDraftSchema,
+} from './entries.ts';
+export type { DraftTire, Entry, Reading, StoredEntry, VisitDraft, Waits } from './entries.ts';
+export * from './api.ts';
+export { openApiDocument } from './openapi.ts';
+export { publishedJsonSchemas } from './jsonSchema.ts';

@@ -1,0 +1,179 @@
+import { OpenApiGeneratorV31, OpenAPIRegistry } from '@asteasolutions/zod-to-openapi';
+import { z } from 'zod';
+import * as api from './api.ts';
+import { caseFileSchema } from './caseFile.ts';
+import { diagnosisSchema } from './diagnosis.ts';
+
+interface Path {
+  method: 'get' | 'post' | 'put' | 'delete';
+  path: string;
+  summary: string;
+  open?: boolean;
+  query?: z.ZodObject;
+  body?: z.ZodType;
+  reply?: z.ZodType;
+  replyType?: string;
+}
+
+const id = z.strictObject({ id: z.uuid() });
+
+const PATHS: Path[] = [
+  {
+    method: 'get',
+    path: '/api/health',
+    summary: 'Is the database there',
+    open: true,
+    reply: api.healthSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/demo-people',
+    summary: 'Made-up staff for one-press sign-in',
+    open: true,
+    reply: api.demoPeopleSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/session',
+    summary: 'Sign in',
+    open: true,
+    body: api.signInSchema,
+    reply: api.sessionSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/session/demo',
+    summary: 'Sign in as made-up staff',
+    open: true,
+    body: api.demoSignInSchema,
+    reply: api.sessionSchema,
+  },
+  { method: 'get', path: '/api/session', summary: 'Who is signed in', reply: api.sessionSchema },
+  { method: 'delete', path: '/api/session', summary: 'Sign out' },
+  {
+    method: 'put',
+    path: '/api/session/preferences',
+    summary: 'Own units, reading order, theme',
+    body: api.preferencesSchema,
+    reply: api.preferencesSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/vehicles',
+    summary: 'Cars by plate, label or customer',
+    query: z.object({ q: z.string().optional() }),
+    reply: api.vehicleListSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/visits',
+    summary: 'Open visits, or all',
+    query: z.object({ all: z.enum(['true']).optional() }),
+    reply: api.visitListSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/visits',
+    summary: 'A car arrives',
+    body: api.newVisitSchema,
+    reply: api.visitSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/visits/import',
+    summary: 'A visit from a case file',
+    body: caseFileSchema,
+    reply: api.visitSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/visits/{id}',
+    summary: 'A visit with its entries, decisions and history',
+    reply: api.visitDetailSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/visits/{id}/entries',
+    summary: 'Append entries; sent twice counts once',
+    body: api.newEntriesSchema,
+    reply: api.entriesKeptSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/visits/{id}/decisions',
+    summary: 'Keep a decision beside the diagnosis',
+    body: api.newDecisionSchema,
+    reply: api.decisionSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/visits/{id}/closed',
+    summary: 'Close or reopen',
+    body: api.closeVisitSchema,
+    reply: api.visitSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/visits/{id}/diagnosis',
+    summary: 'The full answer',
+    reply: diagnosisSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/visits/{id}/case',
+    summary: 'The visit as a case file',
+    reply: caseFileSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/visits/{id}/sheet',
+    summary: "The customer's sheet",
+    query: z.object({ paper: z.enum(['A4', 'LETTER']).optional() }),
+    replyType: 'application/pdf',
+  },
+  {
+    method: 'get',
+    path: '/api/live',
+    summary: 'Live changes of the shop, as server-sent events',
+    replyType: 'text/event-stream',
+  },
+];
+
+/** The API described as OpenAPI 3.1, made from the schemas that check it. */
+export function openApiDocument() {
+  const registry = new OpenAPIRegistry();
+  registry.registerComponent('securitySchemes', 'session', {
+    type: 'apiKey',
+    in: 'cookie',
+    name: 'keen.sid',
+  });
+  for (const path of PATHS) registry.registerPath(routeOf(path));
+  return new OpenApiGeneratorV31(registry.definitions).generateDocument({
+    openapi: '3.1.0',
+    info: { title: 'Keen Groove', version: '1' },
+  });
+}
+
+function routeOf(path: Path): Parameters<OpenAPIRegistry['registerPath']>[0] {
+  const content = path.replyType
+    ? { [path.replyType]: { schema: z.string() } }
+    : path.reply && { 'application/json': { schema: path.reply } };
+  return {
+    method: path.method,
+    path: path.path,
+    summary: path.summary,
+    ...(path.open ? {} : { security: [{ session: [] }] }),
+    request: {
+      ...(path.path.includes('{id}') ? { params: id } : {}),
+      ...(path.query ? { query: path.query } : {}),
+      ...(path.body ? { body: { content: { 'application/json': { schema: path.body } } } } : {}),
+    },
+    responses: {
+      ...(content ? { 200: { description: 'Done', content } } : { 204: { description: 'Done' } }),
+      default: {
+        description: 'A problem document (RFC 9457)',
+        content: { 'application/problem+json': { schema: api.problemSchema } },
+      },
+    },
+  };
+}

@@ -1,0 +1,103 @@
+/**
+ * The fixed words of the case file, free of any library so that core and workers can use them
+ * without carrying the validator along.
+ */
+
+/** Wheel positions, in walk-round order from the left front. */
+export const WHEELS = ['lf', 'lr', 'rr', 'rf'] as const;
+export type Wheel = (typeof WHEELS)[number];
+
+export const AXLES = ['front', 'rear'] as const;
+export type Axle = (typeof AXLES)[number];
+
+export type Side = 'left' | 'right';
+
+/** Ribs across one tire; inner is towards the car, wherever the tire is mounted now. */
+export const RIBS = ['inner', 'centre', 'outer'] as const;
+export type Rib = (typeof RIBS)[number];
+
+export const DRIVES = ['fwd', 'rwd', 'awd'] as const;
+export type Drive = (typeof DRIVES)[number];
+
+export const USES = ['street', 'towing', 'track', 'drag', 'drift', 'cart'] as const;
+export type Use = (typeof USES)[number];
+
+/** What the hand feels across the ribs; catchesOutward is the toe-in signature. */
+export const FEATHERS = ['none', 'catchesOutward', 'catchesInward', 'unknown'] as const;
+export type Feather = (typeof FEATHERS)[number];
+
+export const CUPPINGS = ['none', 'some', 'heavy', 'unknown'] as const;
+export type Cupping = (typeof CUPPINGS)[number];
+
+export const DAMAGES = ['cords', 'bulge', 'cut', 'puncture', 'sidewallCrack', 'flatSpot'] as const;
+export type Damage = (typeof DAMAGES)[number];
+
+/** Damage that makes a tire unsafe whatever its depth. */
+export const UNSAFE_DAMAGES: readonly Damage[] = ['cords', 'bulge', 'cut'];
+
+export const COMPLAINTS = [
+  'pullsLeft',
+  'pullsRight',
+  'wheelOffLeft',
+  'wheelOffRight',
+  'vibration',
+  'noise',
+  'wander',
+  'noReturn',
+  'heavySteering',
+] as const;
+export type Complaint = (typeof COMPLAINTS)[number];
+
+export const PLAYS = ['none', 'some', 'excessive', 'unknown'] as const;
+export type Play = (typeof PLAYS)[number];
+
+export const DEPTH_UNITS = ['mm', 'in32'] as const;
+export type DepthUnit = (typeof DEPTH_UNITS)[number];
+export const DISTANCE_UNITS = ['km', 'mi'] as const;
+export type DistanceUnit = (typeof DISTANCE_UNITS)[number];
+export const PRESSURE_UNITS = ['kPa', 'psi', 'bar'] as const;
+export type PressureUnit = (typeof PRESSURE_UNITS)[number];
+
+export const STATUSES = ['unsafe', 'replace', 'plan', 'ok'] as const;
+export type WheelStatus = (typeof STATUSES)[number];
+
+export const WHEEL_CAUSES = [
+  'camberTooNegative',
+  'camberTooPositive',
+  'pressureLow',
+  'pressureHigh',
+  'bounce',
+] as const;
+export type WheelCause = (typeof WHEEL_CAUSES)[number];
+
+export const AXLE_CAUSES = ['toeTooFarIn', 'toeTooFarOut', 'looseness', 'hardCornering'] as const;
+export type AxleCause = (typeof AXLE_CAUSES)[number];
+
+export type Cause = WheelCause | AxleCause;
+
+export const CHECKS = [
+  'feelFeather',
+  'feelWaves',
+  'readRib',
+  'checkPressure',
+  'checkPlay',
+  'swingRepeat',
+  'measureAngles',
+] as const;
+export type Check = (typeof CHECKS)[number];
+
+export const ACTIONS = [
+  'fitOnly',
+  'checkAlignment',
+  'align',
+  'partsThenAlign',
+  'inflateAndWatch',
+  'balanceOrDampers',
+] as const;
+export type Action = (typeof ACTIONS)[number];
+
+/** How much deeper than new a reading may be before it is refused, mm. */
+export const DEPTH_SLACK_MM = 0.5;
+
+/** 1/32 in, exactly. */
+export const MM_PER_IN32 = 0.79375;

@@ -1,0 +1,153 @@
+import type { CaseFile } from '@keen/contract';
+import type {
+  Axle,
+  Complaint,
+  Cupping,
+  Damage,
+  Drive,
+  Feather,
+  Play,
+  Rib,
+  Use,
+  Wheel,
+} from '@keen/contract/words';
+import { InputError } from '../errors/InputError.ts';
+import { parseTireSize } from '../tires/tireSize.ts';
+import { depthToMm, distanceToKm, pressureToKpa } from '../units/units.ts';
+import { WHEEL_ORDER } from './wheels.ts';
+
+/** Depth a reading is rounded to, mm: a tenth, or 1/32 in. */
+const ROUNDING_MM = { mm: 0.1, in32: 0.79375 } as const;
+
+export const DEFAULT_TOLERANCES = {
+  camber: { front: [-1.25, 0.5], rear: [-1.75, 0.25] },
+  totalToe: { front: [-0.1, 0.3], rear: [-0.1, 0.4] },
+  pressure: 0.1,
+} as const;
+export const DEFAULT_LIMITS_MM = { legal: 1.6, advise: 3 } as const;
+/** Used when a tire's size is not given, mm. */
+export const FALLBACK_DIAMETER_MM = 640;
+
+export type Range = readonly [low: number, high: number];
+
+export interface ResolvedTire {
+  newDepthMm: number;
+  distanceKm: number;
+  /** As found cold; null when not read. */
+  pressureRatio: number | null;
+  /** One array a rib, stations that were read, mm. */
+  readMm: Record<Rib, number[]>;
+  feather: Feather;
+  cupping: Cupping;
+  damage: readonly Damage[];
+}
+
+/** A case in SI with every default filled in: what the engine trusts without looking again. */
+export interface ResolvedCase {
+  drive: Drive;
+  use: Use;
+  rideHeightChangeMm: Record<Axle, number>;
+  rotatable: boolean;
+  tolerances: {
+    camber: Record<Axle, Range>;
+    totalToe: Record<Axle, Range>;
+    pressure: number;
+  };
+  limitsMm: { legal: number; advise: number };
+  readingRoundingMm: number;
+  tires: Record<Wheel, ResolvedTire>;
+  rotations: readonly { atKm: number; moves: Partial<Record<Wheel, Wheel>> }[];
+  complaints: readonly Complaint[];
+  /** Whether complaints were asked for at all; an empty answer is an answer. */
+  askedComplaints: boolean;
+  angles: Record<Wheel, { camber: number | null; toe: number | null }>;
+  play: Record<Wheel, Play>;
+}
+
+/**
+ * Turns a checked case file into SI with defaults.
+ * @param file - a case file that the contract's schema has accepted
+ * @throws {InputError} for a tire size that cannot be read
+ */
+export function resolveCase(file: CaseFile): ResolvedCase {
+  const { units, vehicle } = file;
+  const limit = (value: number | undefined, fallbackMm: number) =>
+    value === undefined ? fallbackMm : depthToMm(value, units.depth);
+  return {
+    drive: vehicle.drive,
+    use: vehicle.use,
+    rideHeightChangeMm: {
+      front: vehicle.rideHeightChange?.front ?? 0,
+      rear: vehicle.rideHeightChange?.rear ?? 0,
+    },
+    rotatable: vehicle.rotatable ?? true,
+    tolerances: {
+      camber: axleRanges(file.tolerances?.camber, DEFAULT_TOLERANCES.camber),
+      totalToe: axleRanges(file.tolerances?.totalToe, DEFAULT_TOLERANCES.totalToe),
+      pressure: file.tolerances?.pressure ?? DEFAULT_TOLERANCES.pressure,
+    },
+    limitsMm: {
+      legal: limit(file.limits?.legal, DEFAULT_LIMITS_MM.legal),
+      advise: limit(file.limits?.advise, DEFAULT_LIMITS_MM.advise),
+    },
+    readingRoundingMm: ROUNDING_MM[units.depth],
+    tires: byWheel((wheel) => resolveTire(file, wheel)),
+    rotations: (file.rotations ?? []).map((rotation) => ({
+      atKm: distanceToKm(rotation.atDistance, units.distance),
+      moves: rotation.moves,
+    })),
+    complaints: file.complaints ?? [],
+    askedComplaints: file.complaints !== undefined,
+    angles: byWheel((wheel) => ({
+      camber: file.angles?.[wheel]?.camber ?? null,
+      toe: file.angles?.[wheel]?.toe ?? null,
+    })),
+    play: byWheel((wheel) => file.play?.[wheel] ?? 'unknown'),
+  };
+}
+
+function resolveTire(file: CaseFile, wheel: Wheel): ResolvedTire {
+  const tire = file.tires[wheel];
+  checkSize(tire.size, wheel);
+  const read = (rib: Rib) =>
+    tire.stations
+      .map((station) => station[rib])
+      .filter((depth) => depth !== null)
+      .map((depth) => depthToMm(depth, file.units.depth));
+  const { measured, target } = tire.pressure ?? {};
+  return {
+    newDepthMm: depthToMm(tire.newDepth, file.units.depth),
+    distanceKm: distanceToKm(tire.distance, file.units.distance),
+    pressureRatio:
+      measured === undefined || target === undefined
+        ? null
+        : pressureToKpa(measured, file.units.pressure) / pressureToKpa(target, file.units.pressure),
+    readMm: { inner: read('inner'), centre: read('centre'), outer: read('outer') },
+    feather: tire.feather ?? 'unknown',
+    cupping: tire.cupping ?? 'unknown',
+    damage: tire.damage ?? [],
+  };
+}
+
+function checkSize(size: string | undefined, wheel: Wheel): void {
+  if (size === undefined) return;
+  try {
+    parseTireSize(size);
+  } catch (error) {
+    if (error instanceof InputError) throw new InputError(`tires.${wheel}.size`, error.expected);
+    throw error;
+  }
+}
+
+function axleRanges(
+  given: { front?: [number, number] | undefined; rear?: [number, number] | undefined } | undefined,
+  defaults: Record<Axle, Range>,
+): Record<Axle, Range> {
+  return { front: given?.front ?? defaults.front, rear: given?.rear ?? defaults.rear };
+}
+
+/** Makes a record with one value a wheel. */
+export function byWheel<T>(make: (wheel: Wheel, index: number) => T): Record<Wheel, T> {
+  const [lf, rf, lr, rr] = WHEEL_ORDER.map(make) as [T, T, T, T];
+  return { lf, rf, lr, rr };
+}

@@ -1,0 +1,17 @@
+import type { Axle, Side, Wheel } from '@keen/contract/words';
+
+/** Order of the wheels in the engine's arrays; differs from walk-round order on purpose. */
+export const WHEEL_ORDER = ['lf', 'rf', 'lr', 'rr'] as const satisfies readonly Wheel[];
+
+export const WHEELS_OF_AXLE: Record<Axle, readonly [Wheel, Wheel]> = {
+  front: ['lf', 'rf'],
+  rear: ['lr', 'rr'],
+};
+
+export function axleOf(wheel: Wheel): Axle {
+  return wheel === 'lf' || wheel === 'rf' ? 'front' : 'rear';
+}
+
+export function sideOf(wheel: Wheel): Side {
+  return wheel === 'lf' || wheel === 'lr' ? 'left' : 'right';
+}

@@ -1,0 +1,66 @@
+/** Draws from one seeded stream: the same seed gives the same numbers on every machine. */
+export interface Random {
+  /** Uniform in [0, 1). */
+  uniform(): number;
+  /** Standard normal. */
+  normal(): number;
+  /** Exponential with mean 1. */
+  exponential(): number;
+}
+
+const TWO_POW_32 = 4294967296;
+const TWO_PI = 2 * Math.PI;
+
+/**
+ * Makes a stream from a seed.
+ * Source: sfc32 (Chris Doty-Humphrey, PractRand), a small fast counting generator that passes
+ * PractRand and TestU01; normals by Box and Muller (1958).
+ * @param seed - any 32-bit number; see {@link hashSeed}
+ */
+export function createRandom(seed: number): Random {
+  let a = 0;
+  let b = seed | 0;
+  let c = 0x9e3779b9;
+  let counter = 1;
+  let spare = Number.NaN;
+
+  function next(): number {
+    const sum = (((a + b) | 0) + counter) | 0;
+    counter = (counter + 1) | 0;
+    a = b ^ (b >>> 9);
+    b = (c + (c << 3)) | 0;
+    c = (c << 21) | (c >>> 11);
+    c = (c + sum) | 0;
+    return sum >>> 0;
+  }
+  for (let i = 0; i < 15; i++) next();
+
+  function uniform(): number {
+    return next() / TWO_POW_32;
+  }
+  function positive(): number {
+    return (next() + 1) / TWO_POW_32;
+  }
+  function normal(): number {
+    if (!Number.isNaN(spare)) {
+      const kept = spare;
+      spare = Number.NaN;
+      return kept;
+    }
+    const radius = Math.sqrt(-2 * Math.log(positive()));
+    const angle = TWO_PI * uniform();
+    spare = radius * Math.sin(angle);
+    return radius * Math.cos(angle);
+  }
+  return { uniform, normal, exponential: () => -Math.log(positive()) };
+}
+
+/** A 32-bit seed from a text (FNV-1a), so that a case always gets the same stream. */
+export function hashSeed(text: string): number {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) {
+    hash ^= text.charCodeAt(i);
+    hash = Math.imul(hash, 0x01000193);
+  }
+  return hash >>> 0;
+}

@@ -1,0 +1,53 @@
+import type { DepthUnit, DistanceUnit, PressureUnit } from '@keen/contract/words';
+import { MM_PER_IN32 } from '@keen/contract/words';
+
+/** 1 in, exactly (international yard and pound agreement, 1959). */
+export const MM_PER_IN = 25.4;
+/** 1 mi, exactly: 5280 ft of 304.8 mm. */
+export const KM_PER_MI = 1.609344;
+/** 1 psi as the case file defines it; 4.3e-8 below lbf/in2 from the exact pound and gravity. */
+export const KPA_PER_PSI = 6.894757;
+/** 1 bar, exactly. */
+export const KPA_PER_BAR = 100;
+export const FEET_PER_MILE = 5280;
+export const M_PER_KM = 1000;
+export const MIN_PER_DEG = 60;
+export const RAD_PER_DEG = Math.PI / 180;
+
+const MM_PER_DEPTH: Record<DepthUnit, number> = { mm: 1, in32: MM_PER_IN32 };
+const KM_PER_DISTANCE: Record<DistanceUnit, number> = { km: 1, mi: KM_PER_MI };
+const KPA_PER_PRESSURE: Record<PressureUnit, number> = {
+  kPa: 1,
+  psi: KPA_PER_PSI,
+  bar: KPA_PER_BAR,
+};
+
+/** Tread depth to mm from the unit it was read in. */
+export function depthToMm(value: number, unit: DepthUnit): number {
+  return value * MM_PER_DEPTH[unit];
+}
+
+/** Tread depth in mm to the unit it is shown in. */
+export function depthFromMm(mm: number, unit: DepthUnit): number {
+  return mm / MM_PER_DEPTH[unit];
+}
+
+/** Distance to km. */
+export function distanceToKm(value: number, unit: DistanceUnit): number {
+  return value * KM_PER_DISTANCE[unit];
+}
+
+/** Distance in km to the unit it is shown in. */
+export function distanceFromKm(km: number, unit: DistanceUnit): number {
+  return km / KM_PER_DISTANCE[unit];
+}
+
+/** Gauge pressure to kPa. */
+export function pressureToKpa(value: number, unit: PressureUnit): number {
+  return value * KPA_PER_PRESSURE[unit];
+}
+
+/** Gauge pressure in kPa to the unit it is shown in. */
+export function pressureFromKpa(kpa: number, unit: PressureUnit): number {
+  return kpa / KPA_PER_PRESSURE[unit];
+}

@@ -1,0 +1,130 @@
+import type { CaseFile, CaseTire, DraftTire, Units, VisitDraft } from '@keen/contract';
+import type { Rib, Wheel } from '@keen/contract/words';
+import { RIBS, WHEELS } from '@keen/contract/words';
+import { byWheel } from '../case/resolveCase.ts';
+import { depthFromMm, distanceFromKm, pressureFromKpa } from '../units/units.ts';
+
+/** Stand-ins for what has not been entered yet, so that there is an answer from the first rib on. */
+export const ASSUMED = { newDepthMm: 8, distanceKm: 30_000, targetKpa: 230 } as const;
+
+/** Conversions come back as what was typed, not as 7.999999999. */
+const DECIMALS = 4;
+
+/** A draft as a case file, with what had to be assumed. */
+export interface DraftCase {
+  file: CaseFile;
+  /** Fields that were not entered and stand at a usual value. */
+  assumed: ('drive' | 'newDepth' | 'distance')[];
+  /** Ribs read of the twelve at the first place round the tires. */
+  ribsRead: number;
+}
+
+const EMPTY: DraftTire = {};
+const MM_KM_KPA: Units = { depth: 'mm', distance: 'km', pressure: 'kPa' };
+
+/**
+ * Makes the case file of a visit from what has been entered so far.
+ * @param draft - in mm, km, kPa
+ * @param label - what the car is called
+ * @param units - units of the file; depths read in 1/32 in are rounded to it, which the diagnosis
+ *   must know, so the unit they were read in wins
+ */
+export function draftToCase(
+  draft: VisitDraft,
+  label: string,
+  units: Partial<Units> = {},
+): DraftCase {
+  const used: Units = {
+    depth: draft.units?.depth ?? units.depth ?? MM_KM_KPA.depth,
+    distance: units.distance ?? draft.units?.distance ?? MM_KM_KPA.distance,
+    pressure: units.pressure ?? draft.units?.pressure ?? MM_KM_KPA.pressure,
+  };
+  const tireOf = (wheel: Wheel) => draft.tires?.[wheel] ?? EMPTY;
+  const some = (pick: (tire: DraftTire) => unknown) =>
+    WHEELS.every((wheel) => pick(tireOf(wheel)) !== undefined);
+  const assumed: DraftCase['assumed'] = [];
+  if (!draft.vehicle?.drive) assumed.push('drive');
+  if (!some((tire) => tire.newDepth)) assumed.push('newDepth');
+  if (!some((tire) => tire.distance)) assumed.push('distance');
+  const { rideHeightChange, rotatable } = draft.vehicle ?? {};
+  const file: CaseFile = {
+    format: 'keen-groove/case',
+    version: 1,
+    units: used,
+    vehicle: {
+      label,
+      drive: draft.vehicle?.drive ?? 'fwd',
+      use: draft.vehicle?.use ?? 'street',
+      ...(rideHeightChange ? { rideHeightChange } : {}),
+      ...(rotatable === undefined ? {} : { rotatable }),
+    },
+    ...(draft.tolerances ? { tolerances: draft.tolerances } : {}),
+    ...(draft.limits ? { limits: draft.limits } : {}),
+    tires: byWheel((wheel) => caseTire(tireOf(wheel), used)),
+    ...(draft.rotations
+      ? {
+          rotations: draft.rotations.map((rotation) => ({
+            ...rotation,
+            atDistance: round(distanceFromKm(rotation.atDistance, used.distance)),
+          })),
+        }
+      : {}),
+    ...(draft.complaints ? { complaints: draft.complaints } : {}),
+    ...(draft.angles ? { angles: draft.angles } : {}),
+    ...(draft.play ? { play: draft.play } : {}),
+    ...(draft.visit ? { visit: visitObject(draft.visit) } : {}),
+  };
+  return { file, assumed, ribsRead: countRead(draft) };
+}
+
+/** Ribs that have been dealt with at the first place, read or marked unreadable: 0 to 12. */
+export function countRead(draft: VisitDraft): number {
+  return WHEELS.reduce((count, wheel) => {
+    const station = draft.tires?.[wheel]?.stations?.[0];
+    return count + RIBS.filter((rib) => station?.[rib] !== undefined).length;
+  }, 0);
+}
+
+/** What came with an imported file goes out again beside our own fields. */
+function visitObject({ other, ...own }: NonNullable<VisitDraft['visit']>): CaseFile['visit'] {
+  return { ...other, ...own };
+}
+
+function caseTire(tire: DraftTire, units: Units): CaseTire {
+  const depth = (mm: number) => round(depthFromMm(mm, units.depth));
+  const { measured, target } = tire.pressure ?? {};
+  const kpa = (value: number) => round(pressureFromKpa(value, units.pressure));
+  const stations = (tire.stations?.length ? tire.stations : [{}]).map((station) => {
+    const at = (rib: Rib) => {
+      const reading = station[rib];
+      return typeof reading === 'number' ? depth(reading) : null;
+    };
+    return { inner: at('inner'), centre: at('centre'), outer: at('outer') };
+  });
+  return {
+    ...(tire.size ? { size: tire.size } : {}),
+    newDepth: depth(tire.newDepth ?? Math.max(ASSUMED.newDepthMm, deepest(tire))),
+    distance: round(distanceFromKm(tire.distance ?? ASSUMED.distanceKm, units.distance)),
+    ...(target === undefined
+      ? {}
+      : {
+          pressure: {
+            ...(measured === undefined ? {} : { measured: kpa(measured) }),
+            target: kpa(target),
+          },
+        }),
+    stations,
+    ...(tire.feather ? { feather: tire.feather } : {}),
+    ...(tire.cupping ? { cupping: tire.cupping } : {}),
+    ...(tire.damage ? { damage: tire.damage } : {}),
+  };
+}
+
+function deepest(tire: DraftTire): number {
+  const read = (tire.stations ?? []).flatMap((station) => Object.values(station));
+  return Math.max(0, ...read.filter((value): value is number => typeof value === 'number'));
+}
+
+function round(value: number): number {
+  return Number(value.toFixed(DECIMALS));
+}

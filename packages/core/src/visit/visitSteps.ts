@@ -1,0 +1,57 @@
+import type { VisitDraft } from '@keen/contract';
+import { WHEELS } from '@keen/contract/words';
+import { countRead } from './draftToCase.ts';
+
+/** The steps of a visit that stand on its rail, in the order people do them. */
+export const VISIT_STEPS = ['arrive', 'read', 'inspect', 'explain', 'decide'] as const;
+export type VisitStep = (typeof VISIT_STEPS)[number];
+
+export type StepState = 'done' | 'partly' | 'open';
+
+export const ALL_RIBS = 12;
+
+/** How far each step is, from what has been entered; any step can be left and come back to. */
+export function stepStates(
+  draft: VisitDraft,
+  isDecided: boolean,
+): Record<VisitStep, { state: StepState; note: string | null }> {
+  const read = countRead(draft);
+  const tires = WHEELS.map((wheel) => draft.tires?.[wheel]);
+  const touched = tires.filter((tire) => tire?.feather !== undefined).length;
+  const played = WHEELS.filter((wheel) => draft.play?.[wheel] !== undefined).length;
+  const missing = missingArrival(draft);
+  const begun = Object.keys(draft).length > 0;
+  return {
+    arrive: {
+      state: missing.length === 0 ? 'done' : begun ? 'partly' : 'open',
+      note: missing.length === 0 ? null : `no ${missing[0]} yet`,
+    },
+    read: {
+      state: read === ALL_RIBS ? 'done' : read > 0 ? 'partly' : 'open',
+      note: read > 0 && read < ALL_RIBS ? `${read} of ${ALL_RIBS}` : null,
+    },
+    inspect: {
+      state: touched === 4 && played === 4 ? 'done' : touched + played > 0 ? 'partly' : 'open',
+      note: touched + played > 0 && touched < 4 ? `${4 - touched} not felt` : null,
+    },
+    explain: { state: read === ALL_RIBS ? 'done' : 'open', note: null },
+    decide: { state: isDecided ? 'done' : 'open', note: null },
+  };
+}
+
+/** What the arrival still lacks, in words, most telling first. */
+export function missingArrival(draft: VisitDraft): string[] {
+  const all = (has: (wheel: (typeof WHEELS)[number]) => boolean) => WHEELS.every(has);
+  const missing: string[] = [];
+  if (!draft.vehicle?.drive) missing.push('drive');
+  if (!all((wheel) => draft.tires?.[wheel]?.distance !== undefined)) missing.push('distance');
+  if (!all((wheel) => draft.tires?.[wheel]?.newDepth !== undefined)) missing.push('new depth');
+  return missing;
+}
+
+/** The step that stands next: the first that is not done. */
+export function nextStep(draft: VisitDraft, isDecided: boolean): VisitStep | null {
+  const states = stepStates(draft, isDecided);
+  const order: VisitStep[] = ['arrive', 'read', 'inspect', 'decide'];
+  return order.find((step) => states[step].state !== 'done') ?? null;
+}

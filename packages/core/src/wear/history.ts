@@ -1,0 +1,47 @@
+import type { Wheel } from '@keen/contract/words';
+import type { ResolvedCase } from '../case/resolveCase.ts';
+import { WHEEL_ORDER } from '../case/wheels.ts';
+
+/** A stretch that a tire ran at one position. */
+export interface Stretch {
+  wheel: Wheel;
+  km: number;
+  /** Distance since this stretch ended, km; 0 for the present position. */
+  endedAgoKm: number;
+}
+
+/**
+ * Walks a tire back through the rotations to where it has been.
+ *
+ * Rotations are placed on the scale of the tires that ran longest; a tire that ran less was put on
+ * later and knows only the rotations since.
+ * @param wheel - where the tire is mounted now
+ * @returns stretches from the oldest to the present one, km summing to the tire's distance
+ */
+export function tireHistory(resolved: ResolvedCase, wheel: Wheel): Stretch[] {
+  const total = Math.max(...WHEEL_ORDER.map((w) => resolved.tires[w].distanceKm));
+  const start = total - resolved.tires[wheel].distanceKm;
+  const stretches: Stretch[] = [];
+  let position = wheel;
+  let end = total;
+  for (const rotation of resolved.rotations.toReversed()) {
+    if (rotation.atKm <= start) break;
+    const from = cameFrom(rotation.moves, position);
+    if (from !== position) {
+      if (end > rotation.atKm) push(position, rotation.atKm);
+      position = from;
+    }
+  }
+  if (end > start || stretches.length === 0) push(position, start);
+  return stretches.toReversed();
+
+  function push(at: Wheel, since: number): void {
+    stretches.push({ wheel: at, km: end - since, endedAgoKm: total - end });
+    end = since;
+  }
+}
+
+function cameFrom(moves: Partial<Record<Wheel, Wheel>>, position: Wheel): Wheel {
+  for (const from of WHEEL_ORDER) if (moves[from] === position) return from;
+  return position;
+}

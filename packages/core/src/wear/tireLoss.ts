@@ -1,0 +1,101 @@
+import type { Drive } from '@keen/contract/words';
+import {
+  ABRADABILITY,
+  BOUNCE_RATE,
+  CAMBER_SHARE,
+  CAMBER_SLIP,
+  CORNERING_REAR,
+  CORNERING_SHARE,
+  CORNERING_SLIP,
+  DRIVING_SLIP,
+  PRESSURE_RATE,
+  PRESSURE_RATE_LIMIT,
+  PRESSURE_SHARE,
+  TOE_SHARE,
+} from './constants.ts';
+import { STATE } from './state.ts';
+
+/** Where one tire has been: positions (0 lf, 1 rf, 2 lr, 3 rr) with the distance run at each. */
+export interface TirePath {
+  /** The wheel the tire is mounted at now, which names its pressure and bounce in the state. */
+  tire: number;
+  positions: readonly number[];
+  /** Thousands of km at each position. */
+  megametres: readonly number[];
+}
+
+/**
+ * Loss of tread at the three ribs of one tire: the forward model.
+ *
+ *     rate = K P(r) f(p) (S0^2 + toe^2 + wander^2 + (c y camber)^2)    mm / 1000 km
+ *
+ * y is -1, 0, +1 for inner, centre, outer; toe is half the axle's total, because a free-rolling axle
+ * shares it. P is the rib's share of contact pressure: exponentials of camber, toe, pressure,
+ * cornering, handed driving and the axle's own tilt and crown, normalised to mean 1, so it cannot
+ * turn negative. Losses add up over the places the tire has had.
+ * @param state - see {@link STATE}
+ * @param out - receives the loss in mm at inner, centre, outer
+ * Sources: wear with friction work, Archard (1953), Schallamach and Turner (1960); work with slip
+ * squared at small slip, the brush model, Pacejka, Tire and Vehicle Dynamics. Constants: constants.ts.
+ */
+export function tireLoss(
+  state: Float64Array,
+  path: TirePath,
+  drive: Drive,
+  out: Float64Array,
+): void {
+  const slips = DRIVING_SLIP[drive];
+  const pressure = state[STATE.pressure + path.tire]!;
+  const camberShare = CAMBER_SHARE * (1 + state[STATE.camberShare]!);
+  const toeShare = TOE_SHARE * (1 + state[STATE.toeShare]!);
+  const crownOfPressure = PRESSURE_SHARE * (1 + state[STATE.pressureShare]!) * (1 - pressure);
+  const corneringShare = CORNERING_SHARE * (1 + state[STATE.corneringShare]!);
+  const camberSlip = CAMBER_SLIP * (1 + state[STATE.camberSlip]!);
+  const cornering = state[STATE.cornering]! - 1;
+  const tireRate =
+    ABRADABILITY *
+    Math.exp(state[STATE.abradability]!) *
+    pressureRate(pressure) *
+    (state[STATE.bounce + path.tire]! > 0.5 ? BOUNCE_RATE : 1);
+
+  let inner = 0;
+  let centre = 0;
+  let outer = 0;
+  for (let i = 0; i < path.positions.length; i++) {
+    const position = path.positions[i]!;
+    const axle = position >> 1;
+    const left = (position & 1) === 0;
+    const camber = state[STATE.camber + position]!;
+    const toe = state[STATE.toe + axle]! / 2;
+    const wander = state[STATE.looseness + axle]!;
+    const felt = axle === 0 ? cornering : cornering * CORNERING_REAR;
+
+    const lean =
+      camberShare * camber +
+      toeShare * toe +
+      state[STATE.tilt + axle]! +
+      (left ? state[STATE.hand]! : -state[STATE.hand]!);
+    const crown = crownOfPressure + state[STATE.crown + axle]!;
+    const shareInner = Math.exp(crown - lean);
+    const shareOuter = Math.exp(crown + lean + corneringShare * felt);
+    const scale = (3 * tireRate * path.megametres[i]!) / (1 + shareInner + shareOuter);
+
+    const driving = axle === 0 ? slips.front : slips.rear;
+    const ownSlip = driving * (1 + state[STATE.drivingSlip + axle]!);
+    const even = ownSlip * ownSlip * (1 + CORNERING_SLIP * felt) + toe * toe + wander * wander;
+    const spin = camberSlip * camber;
+    const edge = even + spin * spin;
+    inner += scale * shareInner * edge;
+    centre += scale * even;
+    outer += scale * shareOuter * edge;
+  }
+  out[0] = inner;
+  out[1] = centre;
+  out[2] = outer;
+}
+
+/** What running pressure does to the whole rate; see {@link PRESSURE_RATE}. */
+export function pressureRate(ratio: number): number {
+  const off = Math.min(PRESSURE_RATE_LIMIT, Math.max(-PRESSURE_RATE_LIMIT, ratio - 1));
+  return Math.exp(off * (PRESSURE_RATE.linear + PRESSURE_RATE.square * off));
+}
