@@ -51,11 +51,27 @@ export type SignIn = z.infer<typeof signInSchema>;
 
 export const demoSignInSchema = z.strictObject({ personId: z.uuid() }).meta({ id: 'DemoSignIn' });
 
-/** The made-up staff offered for one-press sign-in; empty unless demo data is loaded. */
-export const demoPeopleSchema = z
-  .strictObject({ shopName: z.string().nullable(), people: z.array(personSchema) })
-  .meta({ id: 'DemoPeople' });
-export type DemoPeople = z.infer<typeof demoPeopleSchema>;
+/** What the front door needs to know: whether a shop exists, and whether it is the made-up one. */
+export const welcomeSchema = z
+  .strictObject({
+    needsSetup: z.boolean(),
+    /** The made-up staff offered for one-press sign-in; null unless demo data is loaded. */
+    demo: z.strictObject({ shopName: z.string(), people: z.array(personSchema) }).nullable(),
+  })
+  .meta({ id: 'Welcome' });
+export type Welcome = z.infer<typeof welcomeSchema>;
+
+/** The first start of an empty installation: the shop and its lead. */
+export const setupSchema = z
+  .strictObject({
+    shopName: z.string().trim().min(1).max(80),
+    town: z.string().trim().max(80),
+    name: z.string().trim().min(1).max(80),
+    email: z.email().max(200),
+    password: z.string().min(10).max(200),
+  })
+  .meta({ id: 'Setup' });
+export type Setup = z.infer<typeof setupSchema>;
 
 const plate = z.string().trim().min(1).max(15);
 export const vehicleRecordSchema = z

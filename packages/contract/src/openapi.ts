@@ -27,10 +27,18 @@ const PATHS: Path[] = [
   },
   {
     method: 'get',
-    path: '/api/demo-people',
-    summary: 'Made-up staff for one-press sign-in',
+    path: '/api/welcome',
+    summary: 'Is there a shop, and is it the made-up one',
     open: true,
-    reply: api.demoPeopleSchema,
+    reply: api.welcomeSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/setup',
+    summary: 'The first shop and its lead',
+    open: true,
+    body: api.setupSchema,
+    reply: api.sessionSchema,
   },
   {
     method: 'post',

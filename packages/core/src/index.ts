@@ -31,3 +31,7 @@ export type { StepState, VisitStep } from './visit/visitSteps.ts';
 export { axleSection } from './drawing/axleSection.ts';
 export type { AxleSection, Bar, SectionTire } from './drawing/axleSection.ts';
 export { sectionTires } from './drawing/sectionTires.ts';
+export { axleSectionSvg } from './drawing/axleSectionSvg.ts';
+export type { SectionInk } from './drawing/axleSectionSvg.ts';
+export { SAID_FROM, actionWords, inHundred, verdictOf } from './diagnosis/verdict.ts';
+export type { Verdict } from './diagnosis/verdict.ts';

@@ -96,7 +96,7 @@ export function resolveCase(file: CaseFile): ResolvedCase {
       atKm: distanceToKm(rotation.atDistance, units.distance),
       moves: rotation.moves,
     })),
-    complaints: file.complaints ?? [],
+    complaints: (file.complaints ?? []).toSorted(),
     askedComplaints: file.complaints !== undefined,
     angles: byWheel((wheel) => ({
       camber: file.angles?.[wheel]?.camber ?? null,
@@ -125,7 +125,7 @@ function resolveTire(file: CaseFile, wheel: Wheel): ResolvedTire {
     readMm: { inner: read('inner'), centre: read('centre'), outer: read('outer') },
     feather: tire.feather ?? 'unknown',
     cupping: tire.cupping ?? 'unknown',
-    damage: tire.damage ?? [],
+    damage: (tire.damage ?? []).toSorted(),
   };
 }
 

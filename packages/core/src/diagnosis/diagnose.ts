@@ -11,6 +11,7 @@ import { RIBS } from '@keen/contract/words';
 import { byWheel, resolveCase } from '../case/resolveCase.ts';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
+import { canonicalJson } from '../random/canonicalJson.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
 import { wheelStatus } from '../tires/wheelStatus.ts';
 import { STATE } from '../wear/state.ts';
@@ -82,7 +83,7 @@ export function diagnose(file: CaseFile): Answer {
 export function createDiagnosisRun(file: CaseFile): DiagnosisRun {
   const resolved = resolveCase(file);
   const posterior = createPosterior(resolved);
-  const random = createRandom(hashSeed(JSON.stringify({ ...file, visit: undefined })));
+  const random = createRandom(hashSeed(canonicalJson(resolved)));
   const readFaults = createFaultReader(resolved);
   const worst = WHEEL_ORDER.map((wheel) => worstRib(resolved, wheel));
   const attribution = createAttribution(posterior, resolved.drive, worst);

@@ -1,0 +1,104 @@
+import connectPgSimple from 'connect-pg-simple';
+import express from 'express';
+import type { Express } from 'express';
+import session from 'express-session';
+import helmet from 'helmet';
+import { pinoHttp } from 'pino-http';
+import type { Context } from './context.ts';
+import { documentRoutes } from './features/documents/documents.routes.ts';
+import { liveRoutes } from './features/live/live.routes.ts';
+import { COOKIE_NAME, sessionRoutes } from './features/session/session.routes.ts';
+import { sheetRoutes } from './features/sheet/sheet.routes.ts';
+import { vehicleRoutes } from './features/vehicles/vehicles.routes.ts';
+import { visitRoutes } from './features/visits/visits.routes.ts';
+import { AppError } from './errors.ts';
+import { problemHandler, unknownPath } from './http/problem.ts';
+import { sameOrigin } from './http/sameOrigin.ts';
+import { webApp } from './http/webApp.ts';
+
+const BODY_LIMIT = '512kb';
+const SESSION_DAYS = 14;
+const PRUNE_SECONDS = 900;
+const DAY_MS = 86_400_000;
+
+/** Builds the HTTP application from its context; listens on nothing by itself. */
+export function createApp(context: Context): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('trust proxy', 'loopback');
+  app.use(
+    helmet({
+      // Plain http on loopback is the usual way to run it; a proxy in front adds TLS.
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        directives: {
+          'default-src': ["'self'"],
+          // Emotion writes its styles into the page.
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'worker-src': ["'self'"],
+          'object-src': ["'none'"],
+          'frame-ancestors': ["'none'"],
+          'upgrade-insecure-requests': null,
+        },
+      },
+    }),
+  );
+  app.use(
+    pinoHttp({
+      logger: context.log,
+      redact: ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'],
+      autoLogging: { ignore: (req) => req.url === '/api/health' },
+    }),
+  );
+  app.use('/api', apiOf(context));
+  if (context.webDir) app.use(webApp(context.webDir));
+  app.use(problemHandler(context.log));
+  return app;
+}
+
+function apiOf(context: Context): express.Router {
+  const api = express.Router();
+  const Store = connectPgSimple(session);
+  api.use((_req, res, next) => {
+    res.set('cache-control', 'no-store');
+    next();
+  });
+  api.get('/health', async (_req, res) => {
+    await context.pool.query('select 1').catch((error: unknown) => {
+      context.log.error({ err: error }, 'database not answering');
+      throw new AppError(503, 'no_database', 'The database does not answer');
+    });
+    res.json({ status: 'ok' });
+  });
+  api.use(sameOrigin);
+  api.use(
+    session({
+      name: COOKIE_NAME,
+      secret: context.sessionSecret,
+      resave: false,
+      saveUninitialized: false,
+      rolling: true,
+      cookie: {
+        httpOnly: true,
+        sameSite: 'strict',
+        secure: 'auto',
+        maxAge: SESSION_DAYS * DAY_MS,
+      },
+      store: new Store({
+        pool: context.pool,
+        tableName: 'session',
+        pruneSessionInterval: PRUNE_SECONDS,
+      }),
+    }),
+  );
+  api.use(express.json({ limit: BODY_LIMIT }));
+  api.use(documentRoutes());
+  api.use(sessionRoutes(context));
+  api.use('/visits', sheetRoutes(context));
+  api.use('/visits', visitRoutes(context));
+  api.use('/vehicles', vehicleRoutes(context));
+  api.use('/live', liveRoutes(context));
+  api.use(unknownPath);
+  return api;
+}

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+
+const configSchema = z.object({
+  DATABASE_URL: z.url({ protocol: /^postgres(ql)?$/ }),
+  PORT: z.coerce.number().int().min(0).max(65_535).default(4310),
+  HOST: z.string().default('127.0.0.1'),
+  LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),
+  /** Where the built web app is; without it only the API is served. */
+  WEB_DIR: z.string().optional(),
+});
+export type Config = z.infer<typeof configSchema>;
+
+/** Reads the environment once; a wrong value ends the start with one clear line. */
+export function readConfig(env: NodeJS.ProcessEnv): Config {
+  const result = configSchema.safeParse(env);
+  if (result.success) return result.data;
+  const issue = result.error.issues[0];
+  throw new Error(`${issue?.path.join('.')}: ${issue?.message}`);
+}

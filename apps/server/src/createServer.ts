@@ -1,0 +1,90 @@
+import { createServer } from 'node:http';
+import type { Server } from 'node:http';
+import type { Logger } from 'pino';
+import { createApp } from './app.ts';
+import type { Context } from './context.ts';
+import { connect } from './db/client.ts';
+import { migrateDatabase } from './db/migrate.ts';
+import { sessionSecret } from './db/sessionSecret.ts';
+import { createLiveHub } from './features/live/liveHub.ts';
+import { createDiagnosisPool } from './jobs/diagnosisPool.ts';
+
+export interface RunningServer {
+  context: Context;
+  http: Server;
+  port: number;
+  /** Ends streams and requests, workers and connections, in this order. */
+  close(): Promise<void>;
+}
+
+export interface ServerOptions {
+  databaseUrl: string;
+  host: string;
+  /** 0 takes a free one. */
+  port: number;
+  webDir: string | undefined;
+  log: Logger;
+  /** Called once the database is ready and before anything is served. */
+  prepare?: (context: Context) => Promise<void>;
+}
+
+const GRACE_MS = 3000;
+
+/** Connects, migrates, prepares and listens. */
+export async function startServer(options: ServerOptions): Promise<RunningServer> {
+  const { log, databaseUrl } = options;
+  const { pool, db } = connect(databaseUrl);
+  pool.on('error', (error) => log.warn({ err: error }, 'idle database connection lost'));
+  const diagnoses = createDiagnosisPool();
+  const live = createLiveHub(databaseUrl, db, log);
+  const close = async () => {
+    await live.close();
+    await diagnoses.close();
+    await pool.end();
+  };
+  try {
+    await migrateDatabase(pool);
+    const context: Context = {
+      pool,
+      db,
+      log,
+      diagnoses,
+      live,
+      sessionSecret: await sessionSecret(db),
+      webDir: options.webDir,
+    };
+    await options.prepare?.(context);
+    await live.start();
+    const http = createServer(createApp(context));
+    await listen(http, options.port, options.host);
+    const address = http.address();
+    return {
+      context,
+      http,
+      port: typeof address === 'object' && address ? address.port : options.port,
+      async close() {
+        await stopListening(http);
+        await close();
+      },
+    };
+  } catch (error) {
+    await close();
+    throw error;
+  }
+}
+
+function listen(http: Server, port: number, host: string): Promise<void> {
+  return new Promise((resolve, reject) => {
+    http.once('error', reject);
+    http.listen(port, host, resolve);
+  });
+}
+
+/** Streams never end by themselves: what is open after a moment is cut. */
+async function stopListening(http: Server): Promise<void> {
+  const closed = new Promise((resolve) => http.close(resolve));
+  const cut = setTimeout(() => http.closeAllConnections(), GRACE_MS);
+  http.closeIdleConnections();
+  await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, GRACE_MS + 500))]);
+  clearTimeout(cut);
+}

@@ -1,0 +1,9 @@
+export { decisions } from './decisions.ts';
+export { entries } from './entries.ts';
+export { people } from './people.ts';
+export { secrets } from './secrets.ts';
+export { sessions } from './sessions.ts';
+export { shops } from './shops.ts';
+export { signInTries } from './signInTries.ts';
+export { vehicles } from './vehicles.ts';
+export { visits } from './visits.ts';

@@ -1,0 +1,17 @@
+import { sql } from 'drizzle-orm';
+import type { Handle } from './client.ts';
+
+export const LIVE_CHANNEL = 'keen_live';
+
+/** What travels over NOTIFY: small, since its payload is limited; readers fetch the rest. */
+export interface LiveNote {
+  shopId: string;
+  visitId: string;
+  /** Entries after this number are new; absent when something else about the visit changed. */
+  after?: number;
+}
+
+/** Tells every server process, once the transaction commits. */
+export async function tellLive(tx: Handle, note: LiveNote): Promise<void> {
+  await tx.execute(sql`select pg_notify(${LIVE_CHANNEL}, ${JSON.stringify(note)})`);
+}

@@ -1,0 +1,108 @@
+import { draftToCase, foldEntries } from '@keen/core';
+import { makeDemoShop } from '@keen/demo';
+import type { DemoVisit } from '@keen/demo';
+import { eq, sql } from 'drizzle-orm';
+import { DEFAULT_PREFERENCES } from '@keen/contract';
+import type { Database } from '../db/client.ts';
+import { plateKeyOf } from '../db/plateKey.ts';
+import { decisions, entries, people, shops, vehicles, visits } from '../db/schema/index.ts';
+import type { DiagnosisPool } from '../jobs/diagnosisPool.ts';
+
+/** Loads the made-up shop into an empty database; does nothing when any shop is there. */
+export async function loadDemo(
+  db: Database,
+  diagnoses: DiagnosisPool,
+  progress: (text: string) => void,
+): Promise<boolean> {
+  if ((await db.$count(shops)) > 0) return false;
+  const demo = makeDemoShop(new Date().toISOString());
+  const shopId = demo.shop.id;
+  const kept = await keptVisits(demo.visits, demo.vehicles, diagnoses, progress);
+  await db.transaction(async (tx) => {
+    await tx.insert(shops).values({ ...demo.shop, isDemo: true });
+    await tx
+      .insert(people)
+      .values(
+        demo.people.map((person) => ({ ...person, shopId, preferences: DEFAULT_PREFERENCES })),
+      );
+    await tx.insert(vehicles).values(
+      demo.vehicles.map((vehicle) => ({
+        ...vehicle,
+        shopId,
+        plateKey: plateKeyOf(vehicle.plate),
+      })),
+    );
+    for (const [index, { visit, draft, decision }] of kept.entries()) {
+      await tx.insert(visits).values({
+        id: visit.id,
+        shopId,
+        vehicleId: visit.vehicleId,
+        number: index + 1,
+        arrivedAt: new Date(visit.arrivedAt),
+        closedAt: visit.closedAt ? new Date(visit.closedAt) : null,
+        draft,
+        seq: visit.entries.length,
+      });
+      await tx.insert(entries).values(
+        visit.entries.map((entry, i) => ({
+          ...entry,
+          shopId,
+          visitId: visit.id,
+          seq: i + 1,
+          personId: visit.personId,
+          at: new Date(entry.at),
+        })),
+      );
+      if (decision) await tx.insert(decisions).values({ ...decision, shopId });
+    }
+  });
+  return true;
+}
+
+/** Folds every visit and computes the diagnosis of those that were decided, on all workers. */
+async function keptVisits(
+  list: readonly DemoVisit[],
+  cars: readonly { id: string; label: string; plate: string }[],
+  diagnoses: DiagnosisPool,
+  progress: (text: string) => void,
+) {
+  const total = list.filter((visit) => visit.decision).length;
+  let done = 0;
+  return Promise.all(
+    list.map(async (visit) => {
+      const draft = foldEntries({}, visit.entries);
+      if (!visit.decision) return { visit, draft, decision: null };
+      const car = cars.find(({ id }) => id === visit.vehicleId);
+      const file = draftToCase(draft, [car?.label, car?.plate].filter(Boolean).join(', ')).file;
+      const { diagnosis } = await diagnoses.diagnose(file);
+      progress(`working out the demo shop's past: ${++done} of ${total}`);
+      return {
+        visit,
+        draft,
+        decision: {
+          ...visit.decision,
+          action: visit.decision.action ?? diagnosis.recommendation.action,
+          visitId: visit.id,
+          diagnosis,
+          entrySeq: visit.entries.length,
+          personId: visit.personId,
+          createdAt: new Date(Date.parse(visit.arrivedAt) + 40 * 60_000),
+        },
+      };
+    }),
+  );
+}
+
+/** Removes the made-up shop with all its rows, so that it can be loaded anew. */
+export async function removeDemo(db: Database): Promise<void> {
+  await db.transaction(async (tx) => {
+    const demo = await tx.select({ id: shops.id }).from(shops).where(eq(shops.isDemo, true));
+    for (const { id } of demo) {
+      for (const table of [decisions, entries, visits, vehicles, people]) {
+        await tx.delete(table).where(eq(table.shopId, id));
+      }
+      await tx.execute(sql`delete from session where sess->>'shopId' = ${id}`);
+      await tx.delete(shops).where(eq(shops.id, id));
+    }
+  });
+}

@@ -1,0 +1,74 @@
+import type { Diagnosis } from '@keen/contract';
+import { draftToCase } from '@keen/core';
+import type { ExpectedDepths } from '@keen/core';
+import { and, desc, eq } from 'drizzle-orm';
+import type { Database } from '../../db/client.ts';
+import { decisions, people, shops, vehicles, visits } from '../../db/schema/index.ts';
+import { notFound } from '../../errors.ts';
+import type { Actor } from '../../http/signedIn.ts';
+import type { DiagnosisPool } from '../../jobs/diagnosisPool.ts';
+import { renderPdf } from './renderPdf.ts';
+import { sheetDocument } from './sheetDocument.ts';
+
+export type Paper = 'A4' | 'LETTER';
+
+/** Everything the sheet says. */
+export interface SheetData {
+  shop: { name: string; town: string };
+  visit: typeof visits.$inferSelect;
+  vehicle: typeof vehicles.$inferSelect;
+  advisor: string;
+  diagnosis: Diagnosis;
+  expectedMm: ExpectedDepths;
+  decision: typeof decisions.$inferSelect | null;
+  preferences: (typeof people.$inferSelect)['preferences'];
+}
+
+/** The customer's sheet: the full answer to what is known now, and what was decided. */
+export async function makeSheet(
+  db: Database,
+  diagnoses: DiagnosisPool,
+  actor: Actor,
+  id: string,
+  paper: Paper,
+): Promise<{ pdf: Buffer; number: number }> {
+  const [row] = await db
+    .select()
+    .from(visits)
+    .innerJoin(vehicles, eq(vehicles.id, visits.vehicleId))
+    .innerJoin(shops, eq(shops.id, visits.shopId))
+    .where(and(eq(visits.id, id), eq(visits.shopId, actor.shopId)));
+  if (!row) throw notFound('visit');
+  const [decision] = await db
+    .select()
+    .from(decisions)
+    .where(eq(decisions.visitId, id))
+    .orderBy(desc(decisions.createdAt))
+    .limit(1);
+  const [advisor] = await db
+    .select()
+    .from(people)
+    .where(eq(people.id, decision?.personId ?? actor.personId));
+  const [reader] = await db.select().from(people).where(eq(people.id, actor.personId));
+  if (!reader) throw notFound('person');
+  const label = [row.vehicles.label, row.vehicles.plate].filter(Boolean).join(', ');
+  const { diagnosis, expectedMm } = await diagnoses.diagnose(
+    draftToCase(row.visits.draft, label).file,
+  );
+  const pdf = await renderPdf(
+    sheetDocument(
+      {
+        shop: row.shops,
+        visit: row.visits,
+        vehicle: row.vehicles,
+        advisor: advisor?.name ?? reader.name,
+        diagnosis,
+        expectedMm,
+        decision: decision ?? null,
+        preferences: reader.preferences,
+      },
+      paper,
+    ),
+  );
+  return { pdf, number: row.visits.number };
+}

@@ -1,0 +1,189 @@
+import type { Diagnosis } from '@keen/contract';
+import type { Axle, DepthUnit } from '@keen/contract';
+import {
+  actionWords,
+  axleSection,
+  axleSectionSvg,
+  causeWords,
+  DEFAULT_LIMITS_MM,
+  distanceFromKm,
+  draftToCase,
+  inHundred,
+  sectionTires,
+  sureWords,
+  verdictOf,
+  whereWords,
+} from '@keen/core';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import type { Paper, SheetData } from './sheet.service.ts';
+
+const INK = {
+  rubber: '#27435f',
+  ink: '#1d272e',
+  soft: '#5b6670',
+  line: '#b9b2a4',
+  marker: '#b8400f',
+};
+const MARGIN = 42;
+const DRAWING = { width: 500, height: 84 };
+/** Causes likelier than this are listed for the customer. */
+const LISTED_FROM = 0.1;
+const MOST_LISTED = 5;
+const ANSWER_WORDS = {
+  yes: 'The customer said yes.',
+  no: 'The customer said no for now.',
+  open: 'The customer has not answered yet.',
+} as const;
+
+/** Lays out the customer's sheet: one page, plain words, the drawing first. */
+export function sheetDocument(data: SheetData, paper: Paper): TDocumentDefinitions {
+  const label = [data.vehicle.label, data.vehicle.plate].filter(Boolean).join(', ');
+  const { file } = draftToCase(data.visit.draft, label);
+  const verdict = verdictOf(data.diagnosis, file);
+  return {
+    pageSize: paper,
+    pageMargins: [MARGIN, MARGIN, MARGIN, MARGIN],
+    info: { title: `Visit ${data.visit.number}, ${label}`, creator: 'Keen Groove' },
+    defaultStyle: { font: 'Archivo', fontSize: 9.5, color: INK.ink, lineHeight: 1.2 },
+    content: [
+      heading(data),
+      { text: verdict.headline, font: 'Narrow', fontSize: 21, bold: true, margin: [0, 14, 0, 4] },
+      {
+        text: [{ text: `${verdict.sure} `, bold: true }, verdict.detail],
+        color: INK.ink,
+        margin: [0, 0, 0, 10],
+      },
+      ...(['front', 'rear'] as const).map((axle) => drawing(data, axle, file.units.depth)),
+      {
+        text: `Seen from behind. Depths in ${file.units.depth === 'mm' ? 'mm' : '32nds of an inch'}. Dashed: the legal limit. Line: what the causes below would leave.`,
+        color: INK.soft,
+        fontSize: 8,
+        margin: [0, 2, 0, 8],
+      },
+      {
+        columns: [
+          { width: '*', stack: [small('What wore the tires'), causes(data.diagnosis)] },
+          { width: 24, text: '' },
+          { width: '*', stack: [small('What we advise'), ...advice(data)] },
+        ],
+      },
+      ...decisionPart(data),
+    ],
+    footer: {
+      margin: [MARGIN, 0, MARGIN, 0],
+      fontSize: 7.5,
+      color: INK.soft,
+      text: 'Worked out from the tread, what was felt and what was measured; the chances are given with each cause. The vehicle maker’s specification, local law and a licensed technician decide.',
+    },
+  };
+}
+
+function heading({ shop, visit, vehicle, advisor, preferences }: SheetData): Content {
+  const distance = visit.draft.tires?.lf?.distance;
+  const unit = preferences.units.distance;
+  const run =
+    distance === undefined
+      ? ''
+      : `${Math.round(distanceFromKm(distance, unit)).toLocaleString('en')} ${unit} on the left front tire`;
+  return {
+    columns: [
+      {
+        stack: [
+          { text: shop.name, font: 'Narrow', bold: true, fontSize: 13 },
+          { text: shop.town, color: INK.soft },
+        ],
+      },
+      {
+        alignment: 'right',
+        stack: [
+          { text: [vehicle.label, vehicle.plate].filter(Boolean).join(' · '), bold: true },
+          {
+            text: [vehicle.customer, run].filter(Boolean).join(' · '),
+            color: INK.soft,
+          },
+          {
+            text: `Visit ${visit.number} · ${visit.arrivedAt.toISOString().slice(0, 10)} · ${advisor}`,
+            color: INK.soft,
+          },
+        ],
+      },
+    ],
+  };
+}
+
+function drawing(data: SheetData, axle: Axle, unit: DepthUnit): Content {
+  const tires = sectionTires(data.visit.draft, data.expectedMm);
+  const section = axleSection(axle, tires, {
+    ...DRAWING,
+    legalMm: data.visit.draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal,
+  });
+  const name = axle === 'front' ? 'front' : 'rear';
+  return {
+    svg: axleSectionSvg(section, tires, [`Left ${name}`, `Right ${name}`], unit, INK),
+    width: DRAWING.width,
+    margin: [0, 4, 0, 2],
+  };
+}
+
+function small(text: string): Content {
+  return { text, bold: true, fontSize: 9, color: INK.soft, margin: [0, 2, 0, 4] };
+}
+
+function causes({ ranked }: Diagnosis): Content {
+  const listed = ranked.filter((cause) => cause.probability >= LISTED_FROM).slice(0, MOST_LISTED);
+  if (listed.length === 0) return { text: 'Nothing stands out; the wear is what driving takes.' };
+  return {
+    stack: listed.map(({ cause, where, probability, because }) => ({
+      margin: [0, 0, 0, 5],
+      text: [
+        { text: `${causeWords(cause)}, ${whereWords(where)}`, bold: true },
+        `\n${sureWords(probability)}, ${inHundred(probability)}. `,
+        { text: because[0] ?? '', color: INK.soft },
+      ],
+    })),
+  };
+}
+
+function advice({ diagnosis, decision }: SheetData): Content[] {
+  const { recommendation } = diagnosis;
+  const replace = decision ? decision.replace : recommendation.replace;
+  const lines: Content[] = [
+    { text: `${actionWords(recommendation.action)}.`, bold: true, margin: [0, 0, 0, 4] },
+    ...recommendation.reasons.map((reason) => ({ text: reason, margin: bottom(3) })),
+  ];
+  if (replace.length > 0) {
+    lines.push({
+      text: `Tires to replace: ${replace.map(whereWords).join(', ')}.`,
+      bold: true,
+      margin: bottom(3),
+    });
+  }
+  if (recommendation.unsafe.length > 0) {
+    lines.push({
+      text: 'Do not drive on a tire with cords showing, a bulge or a cut; it can fail without warning.',
+      color: INK.marker,
+      bold: true,
+    });
+  }
+  return lines;
+}
+
+function bottom(space: number): [number, number, number, number] {
+  return [0, 0, 0, space];
+}
+
+function decisionPart({ decision, diagnosis }: SheetData): Content[] {
+  if (!decision) return [];
+  const own = decision.action !== diagnosis.recommendation.action;
+  return [
+    {
+      margin: [0, 10, 0, 0],
+      text: [
+        { text: 'Decided: ', bold: true },
+        `${actionWords(decision.action)}. `,
+        own && decision.reason ? `Because: ${decision.reason}. ` : '',
+        ANSWER_WORDS[decision.answer],
+      ],
+    },
+  ];
+}

@@ -1,0 +1,49 @@
+import type { Decision, Visit } from '@keen/contract';
+import type { InferSelectModel } from 'drizzle-orm';
+import type { decisions, vehicles, visits } from '../../db/schema/index.ts';
+
+type VisitRow = InferSelectModel<typeof visits>;
+type VehicleRow = InferSelectModel<typeof vehicles>;
+type DecisionRow = InferSelectModel<typeof decisions>;
+
+/** A visit as the API tells it. */
+export function visitRecord(
+  visit: VisitRow,
+  vehicle: VehicleRow,
+  decision: Omit<DecisionRow, 'diagnosis'> | null,
+): Visit {
+  return {
+    id: visit.id,
+    number: visit.number,
+    vehicle: {
+      id: vehicle.id,
+      plate: vehicle.plate,
+      label: vehicle.label,
+      customer: vehicle.customer,
+      drive: visit.draft.vehicle?.drive ?? null,
+    },
+    arrivedAt: visit.arrivedAt.toISOString(),
+    closedAt: visit.closedAt?.toISOString() ?? null,
+    draft: visit.draft,
+    seq: visit.seq,
+    waits: visit.draft.visit?.waits ?? null,
+    decision: decision && decisionSummary(decision),
+  };
+}
+
+export function decisionRecord(row: DecisionRow): Decision {
+  return { ...decisionSummary(row), diagnosis: row.diagnosis };
+}
+
+function decisionSummary(row: Omit<DecisionRow, 'diagnosis'>): Omit<Decision, 'diagnosis'> {
+  return {
+    id: row.id,
+    action: row.action,
+    replace: row.replace,
+    answer: row.answer,
+    reason: row.reason,
+    entrySeq: row.entrySeq,
+    personId: row.personId,
+    at: row.createdAt.toISOString(),
+  };
+}

@@ -1,0 +1,314 @@
+import { randomUUID } from 'node:crypto';
+import type {
+  CaseFile,
+  Decision,
+  EntriesKept,
+  Entry,
+  NewDecision,
+  NewVisit,
+  Visit,
+  VisitDetail,
+} from '@keen/contract';
+import { caseToChanges, draftToCase, foldEntries, WHEEL_ORDER } from '@keen/core';
+import { and, asc, desc, eq, getTableColumns, inArray, isNull, max, ne, sql } from 'drizzle-orm';
+import type { Database, Handle } from '../../db/client.ts';
+import { entryRecord } from '../../db/entryRecord.ts';
+import { plateKeyOf } from '../../db/plateKey.ts';
+import { decisions, entries, vehicles, visits } from '../../db/schema/index.ts';
+import { tellLive } from '../../db/tellLive.ts';
+import { conflict, invalid, notFound } from '../../errors.ts';
+import type { Actor } from '../../http/signedIn.ts';
+import type { DiagnosisPool } from '../../jobs/diagnosisPool.ts';
+import { decisionRecord, visitRecord } from './visitRecord.ts';
+
+const LIST_LIMIT = 500;
+
+/** The shop's visits, latest first: the open ones, or all. */
+export async function listVisits(db: Handle, actor: Actor, all: boolean): Promise<Visit[]> {
+  const scope = all
+    ? eq(visits.shopId, actor.shopId)
+    : and(eq(visits.shopId, actor.shopId), isNull(visits.closedAt));
+  return selectVisits(db, scope);
+}
+
+async function selectVisits(db: Handle, scope: ReturnType<typeof and>): Promise<Visit[]> {
+  const rows = await db
+    .select()
+    .from(visits)
+    .innerJoin(vehicles, eq(vehicles.id, visits.vehicleId))
+    .where(scope)
+    .orderBy(desc(visits.arrivedAt))
+    .limit(LIST_LIMIT);
+  const latest = await latestDecisions(
+    db,
+    rows.map((row) => row.visits.id),
+  );
+  return rows.map((row) =>
+    visitRecord(row.visits, row.vehicles, latest.get(row.visits.id) ?? null),
+  );
+}
+
+async function latestDecisions(db: Handle, visitIds: string[]) {
+  if (visitIds.length === 0) return new Map<string, never>();
+  const { diagnosis: _heavy, ...columns } = getTableColumns(decisions);
+  const rows = await db
+    .selectDistinctOn([decisions.visitId], columns)
+    .from(decisions)
+    .where(inArray(decisions.visitId, visitIds))
+    .orderBy(decisions.visitId, desc(decisions.createdAt));
+  return new Map(rows.map((row) => [row.visitId, row]));
+}
+
+/** One visit with its entries, decisions and the earlier visits of the same car. */
+export async function visitDetail(db: Handle, actor: Actor, id: string): Promise<VisitDetail> {
+  const own = eq(visits.shopId, actor.shopId);
+  const [visit] = await selectVisits(db, and(own, eq(visits.id, id)));
+  if (!visit) throw notFound('visit');
+  const [kept, decided, history] = await Promise.all([
+    db.select().from(entries).where(eq(entries.visitId, id)).orderBy(asc(entries.seq)),
+    db.select().from(decisions).where(eq(decisions.visitId, id)).orderBy(asc(decisions.createdAt)),
+    selectVisits(db, and(own, eq(visits.vehicleId, visit.vehicle.id), ne(visits.id, id))),
+  ]);
+  return {
+    visit,
+    entries: kept.map(entryRecord),
+    decisions: decided.map(decisionRecord),
+    history,
+  };
+}
+
+/** A car arrives. Asking twice with the same id gives the same visit. */
+export async function startVisit(db: Database, actor: Actor, order: NewVisit): Promise<Visit> {
+  await db.transaction(async (tx) => {
+    const [known] = await tx.select().from(visits).where(eq(visits.id, order.id));
+    if (known) {
+      if (known.shopId !== actor.shopId) throw conflict('This id is taken');
+      return;
+    }
+    const vehicleId = await vehicleFor(tx, actor, order.vehicle);
+    await insertVisit(tx, actor, order.id, vehicleId);
+    const carried = await carriedOver(tx, vehicleId, order.id);
+    const given = new Set(order.entries.map((entry) => entry.path));
+    await append(tx, actor, order.id, [
+      ...carried.filter((entry) => !given.has(entry.path)),
+      ...order.entries,
+    ]);
+    await tellLive(tx, { shopId: actor.shopId, visitId: order.id });
+  });
+  return (await visitDetail(db, actor, order.id)).visit;
+}
+
+/** A visit from a case file; the car is a new one named by the file's label. */
+export async function importVisit(db: Database, actor: Actor, file: CaseFile): Promise<Visit> {
+  const at = new Date().toISOString();
+  const label = file.vehicle.label?.trim() || 'Imported car';
+  return startVisit(db, actor, {
+    id: randomUUID(),
+    vehicle: {
+      id: randomUUID(),
+      plate: `IMPORT ${randomUUID().slice(0, 6).toUpperCase()}`,
+      label: label.slice(0, 120),
+      customer: '',
+    },
+    entries: caseToChanges(file).map((change) => ({ id: randomUUID(), ...change, at })),
+  });
+}
+
+async function vehicleFor(tx: Handle, actor: Actor, vehicle: NewVisit['vehicle']): Promise<string> {
+  if (!('plate' in vehicle)) {
+    const [known] = await tx
+      .select({ id: vehicles.id })
+      .from(vehicles)
+      .where(and(eq(vehicles.id, vehicle.id), eq(vehicles.shopId, actor.shopId)));
+    if (!known) throw notFound('car');
+    return known.id;
+  }
+  const plateKey = plateKeyOf(vehicle.plate);
+  // Two people who take in the same plate at once get the same car.
+  await tx
+    .insert(vehicles)
+    .values({ ...vehicle, shopId: actor.shopId, plateKey })
+    .onConflictDoNothing();
+  const [kept] = await tx
+    .select({ id: vehicles.id })
+    .from(vehicles)
+    .where(and(eq(vehicles.shopId, actor.shopId), eq(vehicles.plateKey, plateKey)));
+  if (!kept) throw conflict('This car could not be kept; its id is taken');
+  return kept.id;
+}
+
+async function insertVisit(tx: Handle, actor: Actor, id: string, vehicleId: string): Promise<void> {
+  // The shop's numbers count up without gaps: one arrival at a time takes the next.
+  await tx.execute(lockOf(actor.shopId));
+  const [last] = await tx
+    .select({ number: max(visits.number) })
+    .from(visits)
+    .where(eq(visits.shopId, actor.shopId));
+  await tx.insert(visits).values({
+    id,
+    shopId: actor.shopId,
+    vehicleId,
+    number: (last?.number ?? 0) + 1,
+    draft: {},
+    seq: 0,
+  });
+}
+
+function lockOf(shopId: string) {
+  return sql`select pg_advisory_xact_lock(hashtext(${shopId}))`;
+}
+
+/** What does not change from one visit of a car to the next, so that nobody types it twice. */
+async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Promise<Entry[]> {
+  const [last] = await tx
+    .select()
+    .from(visits)
+    .where(and(eq(visits.vehicleId, vehicleId), ne(visits.id, visitId)))
+    .orderBy(desc(visits.arrivedAt))
+    .limit(1);
+  if (!last) return [];
+  const at = new Date().toISOString();
+  const list: Entry[] = [];
+  const carry = (path: string, value: unknown) => {
+    if (value !== undefined) list.push({ id: randomUUID(), path, value, at });
+  };
+  const { vehicle, tires, units } = last.draft;
+  carry('vehicle.drive', vehicle?.drive);
+  carry('vehicle.use', vehicle?.use);
+  carry('vehicle.rotatable', vehicle?.rotatable);
+  carry('units.depth', units?.depth);
+  for (const wheel of WHEEL_ORDER) {
+    carry(`tires.${wheel}.size`, tires?.[wheel]?.size);
+    carry(`tires.${wheel}.newDepth`, tires?.[wheel]?.newDepth);
+    carry(`tires.${wheel}.pressure.target`, tires?.[wheel]?.pressure?.target);
+  }
+  return list;
+}
+
+/** Appends entries to a visit; those it already has are left as they are. */
+export async function appendEntries(
+  db: Database,
+  actor: Actor,
+  id: string,
+  list: readonly Entry[],
+): Promise<EntriesKept> {
+  return db.transaction((tx) => append(tx, actor, id, list));
+}
+
+async function append(
+  tx: Handle,
+  actor: Actor,
+  visitId: string,
+  list: readonly Entry[],
+): Promise<EntriesKept> {
+  const [visit] = await tx
+    .select()
+    .from(visits)
+    .where(and(eq(visits.id, visitId), eq(visits.shopId, actor.shopId)))
+    .for('update');
+  if (!visit) throw notFound('visit');
+  if (list.length === 0) return { entries: [], seq: visit.seq };
+  const ids = list.map((entry) => entry.id);
+  const known = await tx
+    .select({ id: entries.id, visitId: entries.visitId })
+    .from(entries)
+    .where(inArray(entries.id, ids));
+  if (known.some((row) => row.visitId !== visitId)) throw conflict('An entry id is taken');
+  const seen = new Set(known.map((row) => row.id));
+  const fresh = list.filter((entry) => !seen.has(entry.id) && seen.add(entry.id));
+  if (fresh.length > 0) {
+    await tx.insert(entries).values(
+      fresh.map((entry, index) => ({
+        id: entry.id,
+        shopId: actor.shopId,
+        visitId,
+        seq: visit.seq + index + 1,
+        path: entry.path,
+        value: entry.value,
+        personId: actor.personId,
+        at: new Date(entry.at),
+      })),
+    );
+    const seq = visit.seq + fresh.length;
+    await tx
+      .update(visits)
+      .set({ draft: foldEntries(visit.draft, fresh), seq })
+      .where(eq(visits.id, visitId));
+    await tellLive(tx, { shopId: actor.shopId, visitId, after: visit.seq });
+  }
+  const stored = await tx
+    .select()
+    .from(entries)
+    .where(and(eq(entries.visitId, visitId), inArray(entries.id, ids)))
+    .orderBy(asc(entries.seq));
+  return { entries: stored.map(entryRecord), seq: visit.seq + fresh.length };
+}
+
+/** Closes a visit, or opens it again. */
+export async function setClosed(
+  db: Database,
+  actor: Actor,
+  id: string,
+  closed: boolean,
+): Promise<Visit> {
+  await db.transaction(async (tx) => {
+    const rows = await tx
+      .update(visits)
+      .set({ closedAt: closed ? new Date() : null })
+      .where(and(eq(visits.id, id), eq(visits.shopId, actor.shopId)))
+      .returning({ id: visits.id });
+    if (rows.length === 0) throw notFound('visit');
+    await tellLive(tx, { shopId: actor.shopId, visitId: id });
+  });
+  return (await visitDetail(db, actor, id)).visit;
+}
+
+/** The visit as a case file. */
+export async function visitCase(db: Handle, actor: Actor, id: string): Promise<CaseFile> {
+  const { visit } = await visitDetail(db, actor, id);
+  return caseOf(visit);
+}
+
+export function caseOf(visit: Visit): CaseFile {
+  const label = [visit.vehicle.label, visit.vehicle.plate].filter(Boolean).join(', ');
+  return draftToCase(visit.draft, label).file;
+}
+
+/**
+ * Keeps a decision beside the full diagnosis of that moment. Asking twice with the same id gives the
+ * same decision.
+ */
+export async function decide(
+  db: Database,
+  diagnoses: DiagnosisPool,
+  actor: Actor,
+  id: string,
+  order: NewDecision,
+): Promise<Decision> {
+  const detail = await visitDetail(db, actor, id);
+  const known = detail.decisions.find((decision) => decision.id === order.id);
+  if (known) return known;
+  const { diagnosis } = await diagnoses.diagnose(caseOf(detail.visit));
+  if (order.action !== diagnosis.recommendation.action && order.reason === '') {
+    throw invalid([
+      { path: 'reason', expected: 'a reason for choosing something else than what is advised' },
+    ]);
+  }
+  return db.transaction(async (tx) => {
+    const [row] = await tx
+      .insert(decisions)
+      .values({
+        ...order,
+        shopId: actor.shopId,
+        visitId: id,
+        diagnosis,
+        entrySeq: detail.visit.seq,
+        personId: actor.personId,
+      })
+      .onConflictDoNothing()
+      .returning();
+    if (!row) throw conflict('This decision is already being kept');
+    await tellLive(tx, { shopId: actor.shopId, visitId: id });
+    return decisionRecord(row);
+  });
+}

@@ -1,0 +1,17 @@
+import { refusalsOf } from '@keen/contract';
+import { z } from 'zod';
+import { invalid, notFound } from '../errors.ts';
+
+/** Checks a body against its schema. @throws {AppError} 400 with every wrong field's path */
+export function validBody<T>(schema: z.ZodType<T>, body: unknown): T {
+  const result = schema.safeParse(body);
+  if (!result.success) throw invalid(refusalsOf(result.error));
+  return result.data;
+}
+
+/** Checks an id from the path. @throws {AppError} 404: what is no id names nothing */
+export function validId(id: unknown, what: string): string {
+  const result = z.uuid().safeParse(id);
+  if (!result.success) throw notFound(what);
+  return result.data;
+}

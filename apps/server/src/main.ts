@@ -1,0 +1,54 @@
+import { pino } from 'pino';
+import type { Logger } from 'pino';
+import { readConfig } from './config.ts';
+import { startServer } from './createServer.ts';
+import { loadDemo, removeDemo } from './demo/loadDemo.ts';
+
+const DEMO = process.argv.includes('--demo');
+const FRESH_DEMO = process.argv.includes('--fresh-demo');
+
+/** Tells the starter how far it is; a line a step on the channel it opened, if it did. */
+function tell(message: object): void {
+  process.send?.(message);
+}
+
+async function main(): Promise<void> {
+  const config = readConfig(process.env);
+  const log: Logger = pino({ level: config.LOG_LEVEL });
+  const server = await startServer({
+    databaseUrl: config.DATABASE_URL,
+    host: config.HOST,
+    port: config.PORT,
+    webDir: config.WEB_DIR,
+    log,
+    async prepare({ db, diagnoses }) {
+      if (FRESH_DEMO) await removeDemo(db);
+      if (DEMO || FRESH_DEMO) await loadDemo(db, diagnoses, (text) => tell({ progress: text }));
+    },
+  });
+  tell({ ready: server.port });
+  log.info({ port: server.port }, 'listening');
+  let stopping = false;
+  const stop = () => {
+    if (stopping) return;
+    stopping = true;
+    log.info('stopping');
+    server.close().then(
+      () => process.exit(0),
+      (error: unknown) => {
+        log.error({ err: error }, 'stop failed');
+        process.exit(1);
+      },
+    );
+  };
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+  process.on('disconnect', stop);
+}
+
+main().catch((error: unknown) => {
+  const text = error instanceof Error ? error.message : String(error);
+  tell({ failed: text, code: error instanceof Error && 'code' in error ? error.code : null });
+  process.stderr.write(`${text}\n`);
+  process.exit(1);
+});

@@ -1,0 +1,200 @@
+import type { Entry, NewDecision, Role, Wheel } from '@keen/contract';
+import { WHEELS } from '@keen/contract';
+import { axleOf, createRandom, readingOrder } from '@keen/core';
+import type { Random } from '@keen/core';
+import { CARS } from './cars.ts';
+import type { DemoCar, Stage } from './cars.ts';
+import { demoDepths } from './demoTread.ts';
+import { SHOP, STAFF } from './shop.ts';
+
+export interface DemoVisit {
+  id: string;
+  vehicleId: string;
+  personId: string;
+  arrivedAt: string;
+  closedAt: string | null;
+  entries: Entry[];
+  /** What was chosen; null takes what the diagnosis advises. */
+  decision: (Omit<NewDecision, 'action'> & { action: NewDecision['action'] | null }) | null;
+}
+
+export interface DemoShop {
+  shop: { id: string; name: string; town: string };
+  people: { id: string; name: string; role: Role; email: string }[];
+  vehicles: { id: string; plate: string; label: string; customer: string }[];
+  /** Oldest first. */
+  visits: DemoVisit[];
+}
+
+const SEED = 418;
+const MINUTE_MS = 60_000;
+const MONTH_MS = 30.4 * 24 * 60 * MINUTE_MS;
+const STAGES: readonly Stage[] = ['arrived', 'reading', 'read', 'felt', 'decided'];
+const RIBS_READ_WHILE_READING = 5;
+const KM_A_MONTH = 2_400;
+
+/**
+ * Makes the demo shop: invented people, cars and customers with tread worn by the wear model.
+ * @param nowIso - the moment it is made for; everything is placed before it
+ */
+export function makeDemoShop(nowIso: string): DemoShop {
+  const random = createRandom(SEED);
+  const now = Date.parse(nowIso);
+  const id = () => uuidFrom(random);
+  const people = STAFF.map(({ name, role }) => ({
+    id: id(),
+    name,
+    role,
+    email: `${name.toLowerCase().replace(/[^a-z]+/g, '.')}@quay-street.example`,
+  }));
+  const vehicles = CARS.map(({ plate, label, customer }) => ({ id: id(), plate, label, customer }));
+  const visits = CARS.flatMap((car, index) => {
+    const vehicleId = vehicles[index]!.id;
+    const personId = people[index % 2]!.id;
+    const make = { car, vehicleId, personId, random };
+    return [
+      ...car.history.map((months) => pastVisit(make, now - months * MONTH_MS, months)),
+      presentVisit(make, now - car.arrivedMinutesAgo * MINUTE_MS),
+    ];
+  });
+  return {
+    shop: { id: id(), ...SHOP },
+    people,
+    vehicles,
+    visits: visits.toSorted((a, b) => a.arrivedAt.localeCompare(b.arrivedAt)),
+  };
+}
+
+interface Make {
+  car: DemoCar;
+  vehicleId: string;
+  personId: string;
+  random: Random;
+}
+
+function presentVisit(make: Make, at: number): DemoVisit {
+  const { car, random } = make;
+  const decided = car.stage === 'decided';
+  return {
+    id: uuidFrom(random),
+    vehicleId: make.vehicleId,
+    personId: make.personId,
+    arrivedAt: new Date(at).toISOString(),
+    closedAt: null,
+    entries: visitEntries(make, at, car.distanceKm, car.stage, true),
+    decision: decided
+      ? { id: uuidFrom(random), action: null, replace: worn(car), answer: 'yes', reason: '' }
+      : null,
+  };
+}
+
+/** An earlier visit: the same car with fewer kilometres on an earlier set, nothing left open. */
+function pastVisit(make: Make, at: number, months: number): DemoVisit {
+  const { car, random } = make;
+  const distance = Math.max(
+    3_000,
+    (car.distanceKm - months * KM_A_MONTH + 10 * car.distanceKm) % car.distanceKm,
+  );
+  const declined = random.uniform() < 0.3;
+  return {
+    id: uuidFrom(random),
+    vehicleId: make.vehicleId,
+    personId: make.personId,
+    arrivedAt: new Date(at).toISOString(),
+    closedAt: new Date(at + 90 * MINUTE_MS).toISOString(),
+    entries: visitEntries(make, at, Math.round(distance / 100) * 100, 'felt', false),
+    decision: {
+      id: uuidFrom(random),
+      action: null,
+      replace: [],
+      answer: declined ? 'no' : 'yes',
+      reason: '',
+    },
+  };
+}
+
+function worn(car: DemoCar): Wheel[] {
+  return WHEELS.filter((wheel) => (car.damage?.[wheel]?.length ?? 0) > 0);
+}
+
+function visitEntries(
+  { car, random }: Make,
+  start: number,
+  distanceKm: number,
+  stage: Stage,
+  isPresent: boolean,
+): Entry[] {
+  const list: Entry[] = [];
+  let at = start;
+  const put = (path: string, value: unknown) => {
+    at += 2_000;
+    list.push({ id: uuidFrom(random), path, value, at: new Date(at).toISOString() });
+  };
+  const reached = (needed: Stage) => STAGES.indexOf(stage) >= STAGES.indexOf(needed);
+
+  put('vehicle.drive', car.drive);
+  put('vehicle.use', car.use);
+  if (car.rotatable === false) put('vehicle.rotatable', false);
+  if (car.rideHeightMm) {
+    put('vehicle.rideHeightChange.front', car.rideHeightMm.front);
+    put('vehicle.rideHeightChange.rear', car.rideHeightMm.rear);
+  }
+  if (isPresent) {
+    put('visit.words', car.words);
+    put('visit.waits', car.waits);
+    put('complaints', [...car.complaints]);
+  }
+  for (const wheel of WHEELS) {
+    put(`tires.${wheel}.size`, car.size[axleOf(wheel)]);
+    put(`tires.${wheel}.newDepth`, car.newDepthMm);
+    put(`tires.${wheel}.distance`, distanceKm);
+    put(`tires.${wheel}.pressure.target`, car.targetKpa[axleOf(wheel)]);
+  }
+  if (!reached('reading')) return list;
+
+  if (car.readIn) put('units.depth', car.readIn);
+  const depths = demoDepths(car, distanceKm, isPresent ? car.truth : {}, random);
+  const slots = readingOrder('walkRound');
+  const count = reached('read') ? slots.length : RIBS_READ_WHILE_READING;
+  for (const { wheel, rib } of slots.slice(0, count)) {
+    put(`tires.${wheel}.stations.0.${rib}`, depths[wheel][rib]);
+  }
+  if (!reached('felt')) return list;
+
+  const truth = isPresent ? car.truth : {};
+  for (const wheel of WHEELS) {
+    const toe = (truth.toe?.[axleOf(wheel)] ?? 0) / 2;
+    put(
+      `tires.${wheel}.feather`,
+      toe > 0.2 ? 'catchesOutward' : toe < -0.2 ? 'catchesInward' : 'none',
+    );
+    put(`tires.${wheel}.cupping`, (isPresent && car.cupping?.[wheel]) || 'none');
+    const target = car.targetKpa[axleOf(wheel)];
+    put(
+      `tires.${wheel}.pressure.measured`,
+      Math.round((target * (truth.pressure?.[wheel] ?? 0.98)) / 5) * 5,
+    );
+    if (isPresent && car.play?.[wheel]) put(`play.${wheel}`, car.play[wheel]);
+    const damage = isPresent ? car.damage?.[wheel] : undefined;
+    if (damage) put(`tires.${wheel}.damage`, [...damage]);
+  }
+  return list;
+}
+
+/** A version 4 UUID out of the demo's own stream, so that the demo is the same everywhere. */
+function uuidFrom(random: Random): string {
+  const hex = Array.from({ length: 32 }, () => Math.floor(random.uniform() * 16).toString(16));
+  hex[12] = '4';
+  hex[16] = '89ab'[Math.floor(random.uniform() * 4)]!;
+  const text = hex.join('');
+  return [
+    text.slice(0, 8),
+    text.slice(8, 12),
+    text.slice(12, 16),
+    text.slice(16, 20),
+    text.slice(20),
+  ].join('-');
+}
+
+export { CARS };
+export type { DemoCar };
