@@ -1,1 +1,13 @@
-document.body.textContent='x'
+import '@fontsource-variable/archivo/standard.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { App } from './app/App.tsx';
+
+const root = document.getElementById('root');
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <App />
+    </StrictMode>,
+  );
+}

@@ -1,0 +1,146 @@
+import type {
+  Decision,
+  EntriesKept,
+  Entry,
+  NewDecision,
+  NewVisit,
+  Preferences,
+  Session,
+  Setup,
+  SignIn,
+  VehicleRecord,
+  Visit,
+  VisitDetail,
+  Welcome,
+} from '@keen/contract';
+import {
+  decisionSchema,
+  entriesKeptSchema,
+  preferencesSchema,
+  sessionSchema,
+  vehicleListSchema,
+  visitDetailSchema,
+  visitListSchema,
+  visitSchema,
+  welcomeSchema,
+} from '@keen/contract';
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+
+/** The server's side of the conversation; the schema that checks it there checks it here. */
+export const keenApi = createApi({
+  reducerPath: 'keenApi',
+  baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', window.location.origin).href }),
+  tagTypes: ['Session', 'Visits', 'Visit', 'Welcome'],
+  catchSchemaFailure: (): FetchBaseQueryError => ({
+    status: 'CUSTOM_ERROR',
+    error: 'The server answered something this page does not understand; reload it',
+  }),
+  endpoints: (build) => ({
+    welcome: build.query<Welcome, void>({
+      query: () => 'welcome',
+      responseSchema: welcomeSchema,
+      providesTags: ['Welcome'],
+    }),
+    session: build.query<Session, void>({
+      query: () => 'session',
+      responseSchema: sessionSchema,
+      providesTags: ['Session'],
+    }),
+    setUp: build.mutation<Session, Setup>({
+      query: (body) => ({ url: 'setup', method: 'POST', body }),
+      responseSchema: sessionSchema,
+    }),
+    signIn: build.mutation<Session, SignIn>({
+      query: (body) => ({ url: 'session', method: 'POST', body }),
+      responseSchema: sessionSchema,
+    }),
+    signInDemo: build.mutation<Session, string>({
+      query: (personId) => ({ url: 'session/demo', method: 'POST', body: { personId } }),
+      responseSchema: sessionSchema,
+    }),
+    signOut: build.mutation<unknown, void>({
+      query: () => ({ url: 'session', method: 'DELETE' }),
+    }),
+    keepPreferences: build.mutation<Preferences, Preferences>({
+      query: (body) => ({ url: 'session/preferences', method: 'PUT', body }),
+      responseSchema: preferencesSchema,
+      // Shown at once; taken back should the server refuse.
+      async onQueryStarted(preferences, { dispatch, queryFulfilled }) {
+        const patch = dispatch(
+          keenApi.util.updateQueryData('session', undefined, (session) => {
+            session.preferences = preferences;
+          }),
+        );
+        await queryFulfilled.catch(() => patch.undo());
+      },
+    }),
+    vehicles: build.query<VehicleRecord[], string>({
+      query: (q) => ({ url: 'vehicles', params: { q } }),
+      responseSchema: vehicleListSchema,
+    }),
+    visits: build.query<Visit[], { all: boolean }>({
+      query: ({ all }) => ({ url: 'visits', params: all ? { all: 'true' } : {} }),
+      responseSchema: visitListSchema,
+      providesTags: ['Visits'],
+    }),
+    visit: build.query<VisitDetail, string>({
+      query: (id) => `visits/${id}`,
+      responseSchema: visitDetailSchema,
+      providesTags: (_result, _error, id) => [{ type: 'Visit', id }],
+    }),
+    startVisit: build.mutation<Visit, NewVisit>({
+      query: (body) => ({ url: 'visits', method: 'POST', body }),
+      responseSchema: visitSchema,
+      invalidatesTags: ['Visits'],
+    }),
+    importVisit: build.mutation<Visit, unknown>({
+      query: (body) => ({ url: 'visits/import', method: 'POST', body }),
+      responseSchema: visitSchema,
+      invalidatesTags: ['Visits'],
+    }),
+    appendEntries: build.mutation<EntriesKept, { visitId: string; entries: Entry[] }>({
+      query: ({ visitId, entries }) => ({
+        url: `visits/${visitId}/entries`,
+        method: 'POST',
+        body: { entries },
+      }),
+      responseSchema: entriesKeptSchema,
+    }),
+    decide: build.mutation<Decision, { visitId: string; decision: NewDecision }>({
+      query: ({ visitId, decision }) => ({
+        url: `visits/${visitId}/decisions`,
+        method: 'POST',
+        body: decision,
+      }),
+      responseSchema: decisionSchema,
+      invalidatesTags: (_result, _error, { visitId }) => ['Visits', { type: 'Visit', id: visitId }],
+    }),
+    setClosed: build.mutation<Visit, { visitId: string; closed: boolean }>({
+      query: ({ visitId, closed }) => ({
+        url: `visits/${visitId}/closed`,
+        method: 'PUT',
+        body: { closed },
+      }),
+      responseSchema: visitSchema,
+      invalidatesTags: (_result, _error, { visitId }) => ['Visits', { type: 'Visit', id: visitId }],
+    }),
+  }),
+});
+
+export const {
+  useWelcomeQuery,
+  useSessionQuery,
+  useSetUpMutation,
+  useSignInMutation,
+  useSignInDemoMutation,
+  useSignOutMutation,
+  useKeepPreferencesMutation,
+  useVehiclesQuery,
+  useVisitsQuery,
+  useVisitQuery,
+  useStartVisitMutation,
+  useImportVisitMutation,
+  useDecideMutation,
+  useSetClosedMutation,
+} = keenApi;

@@ -1,0 +1,75 @@
+import type { Middleware } from '@reduxjs/toolkit';
+import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import type { ApiState } from './hooks.ts';
+import { keenApi } from './keenApi.ts';
+import { outbox } from './outboxSlice.ts';
+import { keepPending } from './outboxStorage.ts';
+import { failureOf } from './problem.ts';
+import { takeIn } from './takeIn.ts';
+
+const FIRST_RETRY_MS = 500;
+const LONGEST_RETRY_MS = 10_000;
+const MOST_AT_ONCE = 200;
+
+const sender = createListenerMiddleware<ApiState>();
+
+/** Sends what was entered, in order, as long as there is something; keeps a copy until it is kept. */
+export const outboxSender: Middleware = sender.middleware;
+
+sender.startListening({
+  matcher: isAnyOf(outbox.entered, outbox.undid, outbox.redid, outbox.sent, outbox.refused),
+  effect: (_action, { getState }) => keepPending(getState().outbox.pending),
+});
+
+let isSending = false;
+
+sender.startListening({
+  matcher: isAnyOf(
+    outbox.entered,
+    outbox.undid,
+    outbox.redid,
+    keenApi.endpoints.session.matchFulfilled,
+  ),
+  effect: async (_action, { getState, dispatch, delay }) => {
+    if (isSending) return;
+    isSending = true;
+    let retryMs = FIRST_RETRY_MS;
+    try {
+      for (let first = getState().outbox.pending[0]; first; first = getState().outbox.pending[0]) {
+        const { visitId } = first;
+        const entries = getState()
+          .outbox.pending.filter((pending) => pending.visitId === visitId)
+          .slice(0, MOST_AT_ONCE)
+          .map(({ entry }) => entry);
+        const request = dispatch(
+          keenApi.endpoints.appendEntries.initiate({ visitId, entries }, { track: false }),
+        );
+        const result = await request;
+        if ('data' in result && result.data) {
+          dispatch(takeIn(visitId, result.data.entries));
+          dispatch(outbox.sent(entries.map(({ id }) => id)));
+          retryMs = FIRST_RETRY_MS;
+          continue;
+        }
+        const failure = failureOf(result.error);
+        if (!failure.isPassing && failure.status !== 401) {
+          const detail = failure.refusals[0];
+          dispatch(
+            outbox.refused({
+              ids: entries.map(({ id }) => id),
+              text: detail
+                ? `${failure.text}: ${detail.path}, expected ${detail.expected}`
+                : failure.text,
+            }),
+          );
+          continue;
+        }
+        dispatch(outbox.waits(failure.text));
+        await delay(retryMs);
+        retryMs = Math.min(LONGEST_RETRY_MS, retryMs * 2);
+      }
+    } finally {
+      isSending = false;
+    }
+  },
+});

@@ -1,0 +1,56 @@
+import type { Problem, Refusal } from '@keen/contract';
+import { problemSchema } from '@keen/contract';
+
+/** What went wrong with a request, in words for the person who asked. */
+export interface Failure {
+  text: string;
+  /** Field faults, when the server named them. */
+  refusals: Refusal[];
+  /** Whether trying again later may help: the server was not reached or is busy. */
+  isPassing: boolean;
+  status: number | null;
+}
+
+/** Reads a failed request of RTK Query. */
+export function failureOf(error: unknown): Failure {
+  const problem = problemOf(error);
+  const status = statusOf(error);
+  if (problem) {
+    return {
+      text: problem.title,
+      refusals: problem.errors ?? [],
+      isPassing: problem.status >= 500 || problem.status === 429,
+      status: problem.status,
+    };
+  }
+  if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR') {
+    return {
+      text: 'The server is not answering. What you typed is kept here and sent when it is back.',
+      refusals: [],
+      isPassing: true,
+      status: null,
+    };
+  }
+  const text = hasError(error) ? error.error : 'Something went wrong; nothing was changed';
+  const number = typeof status === 'number' ? status : null;
+  return { text, refusals: [], isPassing: number === null || number >= 500, status: number };
+}
+
+function problemOf(error: unknown): Problem | null {
+  if (typeof error !== 'object' || error === null || !('data' in error)) return null;
+  const parsed = problemSchema.safeParse(error.data);
+  return parsed.success ? parsed.data : null;
+}
+
+function statusOf(error: unknown): unknown {
+  return typeof error === 'object' && error !== null && 'status' in error ? error.status : null;
+}
+
+function hasError(error: unknown): error is { error: string } {
+  return (
+    typeof error === 'object' &&
+    error !== null &&
+    'error' in error &&
+    typeof error.error === 'string'
+  );
+}

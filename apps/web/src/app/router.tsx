@@ -1,0 +1,73 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { CrashPage } from './CrashPage.tsx';
+import { NotFoundPage } from './NotFoundPage.tsx';
+import { SignedIn } from './SignedIn.tsx';
+
+/** Every screen is its own chunk: the first page loads only itself. */
+export function createRouter() {
+  return createBrowserRouter([
+    {
+      errorElement: <CrashPage />,
+      children: [
+        {
+          path: '/sign-in',
+          lazy: async () => ({
+            Component: (await import('../features/signIn/SignInPage.tsx')).SignInPage,
+          }),
+        },
+        {
+          element: <SignedIn />,
+          children: [
+            {
+              path: '/',
+              lazy: async () => ({
+                Component: (await import('../features/today/TodayPage.tsx')).TodayPage,
+              }),
+            },
+            {
+              path: '/visits/:visitId',
+              lazy: async () => ({
+                Component: (await import('../features/visit/VisitPage.tsx')).VisitPage,
+              }),
+              children: [
+                { index: true, element: <Navigate to="arrive" replace /> },
+                {
+                  path: 'arrive',
+                  lazy: async () => ({
+                    Component: (await import('../features/arrive/ArriveStep.tsx')).ArriveStep,
+                  }),
+                },
+                {
+                  path: 'read',
+                  lazy: async () => ({
+                    Component: (await import('../features/read/ReadStep.tsx')).ReadStep,
+                  }),
+                },
+                {
+                  path: 'inspect',
+                  lazy: async () => ({
+                    Component: (await import('../features/inspect/InspectStep.tsx')).InspectStep,
+                  }),
+                },
+                {
+                  path: 'explain',
+                  lazy: async () => ({
+                    Component: (await import('../features/explain/ExplainStep.tsx')).ExplainStep,
+                  }),
+                },
+                {
+                  path: 'decide',
+                  lazy: async () => ({
+                    Component: (await import('../features/decide/DecideStep.tsx')).DecideStep,
+                  }),
+                },
+                { path: '*', element: <Navigate to="../arrive" replace /> },
+              ],
+            },
+          ],
+        },
+        { path: '*', element: <NotFoundPage /> },
+      ],
+    },
+  ]);
+}

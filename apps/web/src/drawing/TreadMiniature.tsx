@@ -1,0 +1,59 @@
+import type { VisitDraft } from '@keen/contract';
+import { axleSection, countRead, DEFAULT_LIMITS_MM, sectionTires } from '@keen/core';
+
+const WIDTH = 62;
+const HEIGHT = 30;
+const BETWEEN = 12;
+
+/** The twelve ribs of a car as one small picture: front axle, then rear. */
+export function TreadMiniature({ draft }: { draft: VisitDraft }) {
+  const tires = sectionTires(draft, null);
+  const legalMm = draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
+  const read = countRead(draft);
+  return (
+    <svg
+      viewBox={`0 0 ${2 * WIDTH + BETWEEN} ${HEIGHT + 2}`}
+      width={2 * WIDTH + BETWEEN}
+      height={HEIGHT + 2}
+      role="img"
+      aria-label={read === 0 ? 'Tread not read yet' : `Tread, ${read} of 12 ribs read`}
+      style={{ display: 'block' }}
+    >
+      {(['front', 'rear'] as const).map((axle, index) => {
+        const section = axleSection(axle, tires, {
+          width: WIDTH,
+          height: HEIGHT,
+          legalMm,
+          gap: 0.1,
+        });
+        return (
+          <g key={axle} transform={`translate(${index * (WIDTH + BETWEEN)} 0)`}>
+            {section.tires.map(({ wheel, x, width }) => (
+              <rect
+                key={wheel}
+                x={x}
+                y={section.newY[wheel]}
+                width={width}
+                height={HEIGHT - section.newY[wheel]}
+                fill="var(--hairline)"
+              />
+            ))}
+            {section.bars.map((bar) =>
+              bar.top === null ? null : (
+                <rect
+                  key={`${bar.wheel}${bar.rib}`}
+                  x={bar.x}
+                  y={Math.min(bar.top, HEIGHT - 1.5)}
+                  width={bar.width}
+                  height={Math.max(1.5, HEIGHT - bar.top)}
+                  fill={bar.isAtLimit ? 'var(--marker)' : 'var(--rubber)'}
+                />
+              ),
+            )}
+            <line x1={0} x2={WIDTH} y1={HEIGHT} y2={HEIGHT} stroke="var(--ink)" />
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

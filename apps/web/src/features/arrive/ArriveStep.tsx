@@ -1,0 +1,229 @@
+import type { Axle, Complaint, Wheel } from '@keen/contract';
+import { COMPLAINTS } from '@keen/contract';
+import {
+  distanceFromKm,
+  distanceToKm,
+  depthFromMm,
+  depthToMm,
+  InputError,
+  parseTireSize,
+  pressureFromKpa,
+  pressureToKpa,
+  WHEEL_ORDER,
+  WHEELS_OF_AXLE,
+  whereWords,
+} from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import Typography from '@mui/material/Typography';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Choice } from '../../shared/Choice.tsx';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { SavingField } from '../../shared/SavingField.tsx';
+import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+import { History } from './History.tsx';
+
+const COMPLAINT_WORDS: Record<Complaint, string> = {
+  pullsLeft: 'Pulls left',
+  pullsRight: 'Pulls right',
+  wheelOffLeft: 'Wheel off to the left',
+  wheelOffRight: 'Wheel off to the right',
+  vibration: 'Vibration',
+  noise: 'Noise',
+  wander: 'Wanders',
+  noReturn: 'Does not come back',
+  heavySteering: 'Heavy steering',
+};
+const AXLE_WORDS: Record<Axle, string> = { front: 'Front', rear: 'Rear' };
+
+/** The car, its tires and what the customer says; nothing is demanded before it is needed. */
+export function ArriveStep() {
+  const { draft, enter, units, goTo } = useVisit();
+  useHotkeys('enter', () => goTo('read'));
+  const complaints = draft.complaints ?? [];
+
+  function toggle(complaint: Complaint): void {
+    enter(
+      'complaints',
+      complaints.includes(complaint)
+        ? complaints.filter((one) => one !== complaint)
+        : [...complaints, complaint],
+    );
+  }
+
+  return (
+    <Box sx={{ display: 'grid', gap: 2.75, maxWidth: 720 }}>
+      <Typography variant="h1" component="h2">
+        What brings the car in?
+      </Typography>
+      <SavingField
+        label="In the customer’s words"
+        value={draft.visit?.words ?? ''}
+        onChange={(words) => enter('visit.words', words)}
+        multiline
+      />
+      <Box
+        role="group"
+        aria-label="Complaints"
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: -1.5 }}
+      >
+        {COMPLAINTS.map((complaint) => (
+          <ToggleButton
+            key={complaint}
+            value={complaint}
+            selected={complaints.includes(complaint)}
+            onChange={() => toggle(complaint)}
+          >
+            {COMPLAINT_WORDS[complaint]}
+          </ToggleButton>
+        ))}
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 2 }}>
+        <Choice
+          label="Drive"
+          options={[
+            { value: 'fwd', label: 'Front' },
+            { value: 'rwd', label: 'Rear' },
+            { value: 'awd', label: 'All wheels' },
+          ]}
+          value={draft.vehicle?.drive ?? null}
+          onChange={(drive) => enter('vehicle.drive', drive)}
+        />
+        <Choice
+          label="The customer"
+          options={[
+            { value: 'counter', label: 'Waits here' },
+            { value: 'phone', label: 'Wants a call' },
+            { value: 'later', label: 'Comes back' },
+          ]}
+          value={draft.visit?.waits ?? null}
+          onChange={(waits) => enter('visit.waits', waits)}
+        />
+        <Choice
+          label="Used for"
+          options={[
+            { value: 'street', label: 'Street' },
+            { value: 'towing', label: 'Towing' },
+            { value: 'track', label: 'Track' },
+            { value: 'drag', label: 'Drag' },
+            { value: 'drift', label: 'Drift' },
+            { value: 'cart', label: 'Cart' },
+          ]}
+          value={draft.vehicle?.use ?? null}
+          onChange={(use) => enter('vehicle.use', use)}
+        />
+      </Box>
+      <Box sx={{ display: 'grid', gap: 1.75 }}>
+        <Typography variant="h3" component="h3" color="textSecondary">
+          Tires
+        </Typography>
+        <Box sx={{ maxWidth: 300 }}>
+          <NumberField
+            label="Run on these tires"
+            unit={units.distance}
+            decimals={0}
+            max={1_000_000}
+            value={inUnit(draft.tires?.lf?.distance, (km) => distanceFromKm(km, units.distance))}
+            onChange={(value) =>
+              each(
+                WHEEL_ORDER,
+                'distance',
+                value === null ? null : distanceToKm(value, units.distance),
+              )
+            }
+          />
+        </Box>
+        {(['front', 'rear'] as const).map((axle) => (
+          <AxleFields key={axle} axle={axle} />
+        ))}
+      </Box>
+      <Box sx={{ display: 'flex', justifyContent: 'flex-end' }}>
+        <Button variant="contained" onClick={() => goTo('read')}>
+          Read the tread ↵
+        </Button>
+      </Box>
+      <History />
+    </Box>
+  );
+
+  function each(wheels: readonly Wheel[], field: string, value: unknown): void {
+    for (const wheel of wheels) enter(`tires.${wheel}.${field}`, value);
+  }
+}
+
+/** What the two tires of an axle share, and the pressure of each. */
+function AxleFields({ axle }: { axle: Axle }) {
+  const { draft, enter, units } = useVisit();
+  const wheels = WHEELS_OF_AXLE[axle];
+  const first = draft.tires?.[wheels[0]];
+  const both = (field: string, value: unknown) => {
+    for (const wheel of wheels) enter(`tires.${wheel}.${field}`, value);
+  };
+  const kpa = (value: number | null) =>
+    value === null ? null : pressureToKpa(value, units.pressure);
+  const shown = (value: number | undefined) =>
+    inUnit(value, (known) => pressureFromKpa(known, units.pressure));
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1.25,
+        gridTemplateColumns: { xs: '1fr 1fr', sm: '1.5fr 1fr 1fr 1fr 1fr' },
+      }}
+    >
+      <SavingField
+        label={`${AXLE_WORDS[axle]} size`}
+        placeholder="205/55R16"
+        value={first?.size ?? ''}
+        check={sizeFault}
+        onChange={(size) => both('size', size)}
+      />
+      <NumberField
+        label="New depth"
+        unit={DEPTH_UNIT_WORDS[units.depth]}
+        max={units.depth === 'mm' ? 60 : 75}
+        min={0.1}
+        value={inUnit(first?.newDepth, (mm) => depthFromMm(mm, units.depth))}
+        onChange={(value) =>
+          both('newDepth', value === null ? null : depthToMm(value, units.depth))
+        }
+      />
+      <NumberField
+        label="Placard"
+        unit={units.pressure}
+        decimals={units.pressure === 'bar' ? 2 : 0}
+        min={0.1}
+        max={pressureFromKpa(1_500, units.pressure)}
+        value={shown(first?.pressure?.target)}
+        onChange={(value) => both('pressure.target', kpa(value))}
+      />
+      {wheels.map((wheel) => (
+        <NumberField
+          key={wheel}
+          label={`Found ${whereWords(wheel).split(' ')[0]}`}
+          unit={units.pressure}
+          decimals={units.pressure === 'bar' ? 2 : 0}
+          max={pressureFromKpa(1_500, units.pressure)}
+          value={shown(draft.tires?.[wheel]?.pressure?.measured)}
+          onChange={(value) => enter(`tires.${wheel}.pressure.measured`, kpa(value))}
+        />
+      ))}
+    </Box>
+  );
+}
+
+function inUnit(value: number | undefined, convert: (value: number) => number): number | null {
+  return value === undefined ? null : convert(value);
+}
+
+function sizeFault(size: string): string | null {
+  try {
+    parseTireSize(size);
+    return null;
+  } catch (error) {
+    if (error instanceof InputError) return 'Such as 205/55R16 91V';
+    throw error;
+  }
+}

@@ -1,0 +1,106 @@
+import type { Diagnosis } from '@keen/contract';
+import { actionWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useSetClosedMutation } from '../../api/keenApi.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+import { DecisionForm } from './DecisionForm.tsx';
+import { DecisionList } from './DecisionList.tsx';
+
+/** What is advised and why, what is chosen, what the customer says; all of it is kept. */
+export function DecideStep() {
+  const { diagnosing, ribsRead, goTo, detail } = useVisit();
+  const answer = diagnosing.answer;
+  if (ribsRead < 3) {
+    return (
+      <Box sx={{ maxWidth: 520 }}>
+        <Typography variant="h1" component="h2" gutterBottom>
+          Nothing to decide on yet.
+        </Typography>
+        <Button variant="contained" onClick={() => goTo('read')}>
+          Read the tread
+        </Button>
+      </Box>
+    );
+  }
+  if (!answer) {
+    return diagnosing.failure ? (
+      <Notice kind="caution">The answer could not be worked out: {diagnosing.failure}</Notice>
+    ) : (
+      <Typography role="status">Working out the answer…</Typography>
+    );
+  }
+  return (
+    <Box sx={{ display: 'grid', gap: 2.5, maxWidth: 760 }}>
+      <Advice diagnosis={answer.diagnosis} />
+      <DecisionForm key={detail.visit.id} diagnosis={answer.diagnosis} />
+      <DecisionList />
+      <Papers />
+    </Box>
+  );
+}
+
+function Advice({ diagnosis }: { diagnosis: Diagnosis }) {
+  const { action, reasons, parts } = diagnosis.recommendation;
+  return (
+    <Box>
+      <Typography variant="h3" component="div" color="textSecondary">
+        The tread advises
+      </Typography>
+      <Typography variant="h1" component="h2">
+        {actionWords(action)}.
+      </Typography>
+      <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.25 }}>
+        {reasons.map((reason) => (
+          <li key={reason}>{reason}</li>
+        ))}
+        {parts.map(({ part, where, why }) => (
+          <li key={part + where}>
+            {part}, {where}: {why}.
+          </li>
+        ))}
+      </Box>
+      {['align', 'checkAlignment', 'partsThenAlign'].includes(action) && (
+        <Box sx={{ mt: 1.5 }}>
+          <Notice>
+            Angles are set to the vehicle maker’s specification by a licensed technician; what is
+            said here is where to look.
+          </Notice>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Papers() {
+  const { detail, preferences } = useVisit();
+  const [setClosed, { isLoading }] = useSetClosedMutation();
+  const { visit } = detail;
+  const isClosed = visit.closedAt !== null;
+  return (
+    <Box
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, borderTop: '1px solid var(--line)', pt: 2 }}
+    >
+      <Button
+        href={`/api/visits/${visit.id}/sheet?paper=${preferences.paper}`}
+        target="_blank"
+        rel="noreferrer"
+      >
+        The customer’s sheet (PDF)
+      </Button>
+      <Button href={`/api/visits/${visit.id}/case`} download>
+        Case file
+      </Button>
+      <Button
+        variant={isClosed ? 'outlined' : 'contained'}
+        disabled={isLoading}
+        sx={{ ml: 'auto' }}
+        onClick={() => void setClosed({ visitId: visit.id, closed: !isClosed })}
+      >
+        {isClosed ? 'Open the visit again' : 'Car has left: close the visit'}
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,138 @@
+import type { Action, Diagnosis, NewDecision, Wheel } from '@keen/contract';
+import { ACTIONS, ANSWERS } from '@keen/contract';
+import { actionWords, WHEEL_ORDER, whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { useDecideMutation } from '../../api/keenApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { newId } from '../../shared/newId.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+
+const ANSWER_WORDS = { yes: 'Yes', no: 'No, not now', open: 'Will think about it' } as const;
+const STATUS_WORDS = { unsafe: 'unsafe', replace: 'worn out', plan: 'soon', ok: '' } as const;
+
+type Choosing = Pick<NewDecision, 'action' | 'replace' | 'answer' | 'reason'>;
+
+/** Accept what is advised, or choose something else and say why. */
+export function DecisionForm({ diagnosis }: { diagnosis: Diagnosis }) {
+  const { detail } = useVisit();
+  const { recommendation } = diagnosis;
+  const last = detail.decisions.at(-1);
+  const [decide, { isLoading, error }] = useDecideMutation();
+  const [id, setId] = useState(newId);
+  const [isOther, setOther] = useState(last !== undefined && last.action !== recommendation.action);
+  const { register, handleSubmit, setValue, control, formState } = useForm<Choosing>({
+    defaultValues: {
+      action: last?.action ?? recommendation.action,
+      replace: last?.replace ?? recommendation.replace,
+      answer: last?.answer ?? 'open',
+      reason: last?.reason ?? '',
+    },
+  });
+  const watched = useWatch({ control });
+  const replace = (watched.replace ?? []) as Wheel[];
+  const action = isOther ? (watched.action ?? recommendation.action) : recommendation.action;
+  const overrides = action !== recommendation.action;
+
+  async function keep(values: Choosing): Promise<void> {
+    const decision: NewDecision = { ...values, id, action, reason: overrides ? values.reason : '' };
+    const result = await decide({ visitId: detail.visit.id, decision });
+    if (result.data) setId(newId());
+  }
+
+  function toggle(wheel: Wheel): void {
+    setValue(
+      'replace',
+      replace.includes(wheel) ? replace.filter((one) => one !== wheel) : [...replace, wheel],
+      { shouldDirty: true },
+    );
+  }
+
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={handleSubmit(keep)}
+      sx={{ display: 'grid', gap: 2, borderTop: '2px solid var(--ink)', pt: 2 }}
+    >
+      <Choice
+        label="The shop"
+        options={[
+          { value: 'accept', label: 'Does as advised' },
+          { value: 'other', label: 'Chooses something else' },
+        ]}
+        value={isOther ? 'other' : 'accept'}
+        onChange={(next) => setOther(next === 'other')}
+      />
+      {isOther && (
+        <Box>
+          <RadioGroup
+            aria-label="Chosen instead"
+            value={action}
+            onChange={(_event, value) => setValue('action', value as Action)}
+          >
+            {ACTIONS.map((one) => (
+              <FormControlLabel
+                key={one}
+                value={one}
+                control={<Radio size="small" />}
+                label={`${actionWords(one)}${one === recommendation.action ? ' (advised)' : ''}`}
+              />
+            ))}
+          </RadioGroup>
+          <TextField
+            label="Why"
+            multiline
+            sx={{ mt: 1 }}
+            error={formState.errors.reason !== undefined}
+            helperText={formState.errors.reason && 'A reason: it is kept beside the advice'}
+            {...register('reason', { validate: (reason) => !overrides || reason.trim() !== '' })}
+          />
+        </Box>
+      )}
+      <Box role="group" aria-label="Tires to replace">
+        <Typography variant="h3" component="div" color="textSecondary" sx={{ mb: 0.5 }}>
+          Tires to replace
+        </Typography>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+          {WHEEL_ORDER.map((wheel) => {
+            const word = STATUS_WORDS[diagnosis.wheels[wheel].status];
+            return (
+              <ToggleButton
+                key={wheel}
+                value={wheel}
+                selected={replace.includes(wheel)}
+                onChange={() => toggle(wheel)}
+              >
+                {whereWords(wheel)}
+                {word && `, ${word}`}
+              </ToggleButton>
+            );
+          })}
+        </Box>
+      </Box>
+      <Choice
+        label="The customer says"
+        options={ANSWERS.map((value) => ({ value, label: ANSWER_WORDS[value] }))}
+        value={watched.answer ?? 'open'}
+        onChange={(answer) => setValue('answer', answer ?? 'open')}
+      />
+      {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
+      <Box>
+        <Button type="submit" variant="contained" disabled={isLoading}>
+          {isLoading ? 'Keeping…' : last ? 'Keep this as well' : 'Keep the decision'}
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,42 @@
+import { actionWords, whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useVisit } from '../../shared/visitContext.ts';
+
+const ANSWER_WORDS = {
+  yes: 'customer said yes',
+  no: 'customer said no',
+  open: 'customer will think about it',
+};
+
+/** Every decision of the visit, with what was advised; nothing is overwritten. */
+export function DecisionList() {
+  const { detail, session } = useVisit();
+  if (detail.decisions.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Decisions kept">
+      <Typography variant="h3" color="textSecondary" sx={{ mb: 0.5 }}>
+        Kept
+      </Typography>
+      {detail.decisions.toReversed().map((decision) => {
+        const advised = decision.diagnosis.recommendation.action;
+        const person = session.people.find(({ id }) => id === decision.personId)?.name;
+        return (
+          <Box key={decision.id} sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>
+            <strong>{actionWords(decision.action)}</strong>, {ANSWER_WORDS[decision.answer]}
+            {decision.replace.length > 0 && `, new: ${decision.replace.map(whereWords).join(', ')}`}
+            {advised !== decision.action && (
+              <Box>
+                Advised was: {actionWords(advised)}. Reason given: {decision.reason}
+              </Box>
+            )}
+            <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+              {person}, {dayjs(decision.at).format('D MMM YYYY, HH:mm')}
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,62 @@
+import type { Axle, Diagnosis, RankedCause, Wheel } from '@keen/contract';
+import { axleOf, WHEELS_OF_AXLE } from '@keen/core';
+import Box from '@mui/material/Box';
+import { WheelPosture } from '../../drawing/WheelPosture.tsx';
+
+/** The wheels as this cause has them standing, with the number and its interval. */
+export function CausePosture({ cause, diagnosis }: { cause: RankedCause; diagnosis: Diagnosis }) {
+  const axle: Axle =
+    cause.where === 'front' || cause.where === 'rear' ? cause.where : axleOf(cause.where);
+  const [left, right] = WHEELS_OF_AXLE[axle];
+  if (
+    cause.cause === 'toeTooFarIn' ||
+    cause.cause === 'toeTooFarOut' ||
+    cause.cause === 'looseness'
+  ) {
+    const { mean, sd } = diagnosis.axles[axle].totalToe;
+    const text = `total toe ${signed(mean)}, give or take ${sd.toFixed(2)}°`;
+    return (
+      <Figure text={text}>
+        <WheelPosture
+          axle={axle}
+          toeDeg={{ left: mean / 2, right: mean / 2 }}
+          eaten={cause.cause}
+          label={`${axle} wheels from above, ${text}`}
+        />
+      </Figure>
+    );
+  }
+  const camber = (wheel: Wheel) => diagnosis.wheels[wheel].camber;
+  const shown = (wheel: Wheel) => `${signed(camber(wheel).mean)} ± ${camber(wheel).sd.toFixed(2)}°`;
+  const text = `camber ${shown(left)} left, ${shown(right)} right`;
+  return (
+    <Figure text={text}>
+      <WheelPosture
+        axle={axle}
+        camberDeg={{ left: camber(left).mean, right: camber(right).mean }}
+        eaten={cause.cause}
+        only={cause.where === left ? 'left' : cause.where === right ? 'right' : null}
+        label={`${axle} wheels from behind, ${text}`}
+      />
+    </Figure>
+  );
+}
+
+function Figure({ text, children }: { text: string; children: React.ReactNode }) {
+  return (
+    <Box component="figure" sx={{ m: 0 }}>
+      {children}
+      <Box component="figcaption" sx={{ fontSize: '0.82rem', mt: 0.5 }}>
+        {text}
+        <Box component="span" sx={{ color: 'text.secondary' }}>
+          {' '}
+          · drawn larger than life
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function signed(value: number): string {
+  return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}°`;
+}

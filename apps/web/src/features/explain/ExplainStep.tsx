@@ -1,0 +1,133 @@
+import type { RankedCause } from '@keen/contract';
+import { verdictOf } from '@keen/core';
+import type { Answer, Verdict } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Notice } from '../../shared/Notice.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+import { CausePosture } from './CausePosture.tsx';
+import { CauseTable } from './CauseTable.tsx';
+import { NextCheckBar } from './NextCheckBar.tsx';
+import { ReasonLists } from './ReasonLists.tsx';
+
+const ASSUMED_WORDS: Record<string, string> = {
+  drive: 'front drive',
+  newDepth: '8 mm when new',
+  distance: '30 000 km run',
+};
+
+/** Which angle, pressure or part made this pattern, how sure that is, and why. */
+export function ExplainStep() {
+  const { diagnosing, ribsRead, goTo, assumed } = useVisit();
+  useHotkeys('enter', () => goTo('decide'));
+  if (ribsRead < 3) return <NothingYet ribsRead={ribsRead} onRead={() => goTo('read')} />;
+  const { answer, file, state, failure } = diagnosing;
+  if (failure !== null) {
+    return (
+      <Notice kind="caution">
+        The answer could not be worked out: {failure}. What was entered is kept; mend it in Arrive
+        or Read.
+      </Notice>
+    );
+  }
+  if (!answer || !file) return <Working />;
+  return (
+    <Box sx={{ display: 'grid', gap: 2.25, maxWidth: 760 }}>
+      <Explained answer={answer} verdict={verdictOf(answer.diagnosis, file)} />
+      {assumed.length > 0 && (
+        <Notice>
+          Not entered yet, so a usual value stands in:{' '}
+          {assumed.map((field) => ASSUMED_WORDS[field]).join(', ')}.
+        </Notice>
+      )}
+      <NextCheckBar checks={answer.diagnosis.nextChecks} onDecide={() => goTo('decide')} />
+      <Box role="status" sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
+        {state === 'full' ? 'Worked out in full.' : 'A quick answer; it is being refined.'}
+      </Box>
+    </Box>
+  );
+}
+
+function Explained({ answer, verdict }: { answer: Answer; verdict: Verdict }) {
+  const { ranked } = answer.diagnosis;
+  const first = verdict.causes[0] ?? ranked[0] ?? null;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const cause = ranked.find((one) => keyOf(one) === chosen) ?? first;
+  return (
+    <>
+      <Box>
+        <Typography variant="h1" component="h2" aria-live="polite">
+          {verdict.headline}
+        </Typography>
+        <Typography sx={{ mt: 1, color: 'text.secondary' }}>
+          <Box component="strong" sx={{ color: 'var(--ink)' }}>
+            {verdict.sure}
+          </Box>{' '}
+          {verdict.detail}
+        </Typography>
+      </Box>
+      <CauseTable
+        ranked={ranked}
+        chosen={cause ? keyOf(cause) : null}
+        onChoose={(next) => setChosen(keyOf(next))}
+      />
+      {cause && (
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: '1fr', sm: '1fr 232px' },
+            gap: 2.5,
+            alignItems: 'start',
+          }}
+        >
+          <ReasonLists cause={cause} />
+          <CausePosture cause={cause} diagnosis={answer.diagnosis} />
+        </Box>
+      )}
+    </>
+  );
+}
+
+export function keyOf({ cause, where }: Pick<RankedCause, 'cause' | 'where'>): string {
+  return `${cause}.${where}`;
+}
+
+function Working() {
+  return (
+    <Box
+      role="status"
+      aria-label="Working out the answer"
+      sx={{ display: 'grid', gap: 1.5, maxWidth: 760 }}
+    >
+      {[56, 22, 180].map((height) => (
+        <Skeleton
+          key={height}
+          variant="rectangular"
+          height={height}
+          sx={{ bgcolor: 'var(--hairline)' }}
+        />
+      ))}
+    </Box>
+  );
+}
+
+function NothingYet({ ribsRead, onRead }: { ribsRead: number; onRead: () => void }) {
+  return (
+    <Box sx={{ maxWidth: 520 }}>
+      <Typography variant="h1" component="h2" gutterBottom>
+        The tread has not said enough yet.
+      </Typography>
+      <Typography sx={{ mb: 2 }}>
+        {ribsRead === 0 ? 'No rib is read.' : `${ribsRead} of 12 ribs are read.`} From three on
+        there is an answer, and with each one more it narrows.
+      </Typography>
+      <Button variant="contained" onClick={onRead}>
+        Read the tread
+      </Button>
+    </Box>
+  );
+}

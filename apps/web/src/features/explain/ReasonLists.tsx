@@ -1,0 +1,55 @@
+import type { RankedCause } from '@keen/contract';
+import { causeWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+
+/** What speaks for and against a cause, from this car's own numbers. */
+export function ReasonLists({ cause }: { cause: RankedCause }) {
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr' }, gap: 2 }}>
+      <Reasons
+        title={`Speaks for ${causeWords(cause.cause).toLowerCase()}`}
+        items={cause.because}
+        none="Nothing in particular; it is the rest that leaves room for it."
+        mark="+"
+      />
+      <Reasons
+        title="Speaks against it"
+        items={cause.against}
+        none="Nothing that was read or felt."
+        mark="−"
+      />
+    </Box>
+  );
+}
+
+interface ReasonsProps {
+  title: string;
+  items: readonly string[];
+  none: string;
+  mark: string;
+}
+
+function Reasons({ title, items, none, mark }: ReasonsProps) {
+  return (
+    <Box>
+      <Typography variant="h3" color="textSecondary" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      {items.length === 0 ? (
+        <Box sx={{ color: 'text.secondary' }}>{none}</Box>
+      ) : (
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 0.5 }}>
+          {items.map((item) => (
+            <Box component="li" key={item} sx={{ display: 'flex', gap: 1 }}>
+              <Box aria-hidden sx={{ color: 'text.secondary', width: 10, flexShrink: 0 }}>
+                {mark}
+              </Box>
+              {item}
+            </Box>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,70 @@
+import type { DepthUnit } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+
+/** A key of the fast entry, from the keyboard or the pad. */
+export type PadKey = `${number}` | 'back' | 'unreadable' | 'previous' | 'next' | 'commit';
+
+interface KeypadProps {
+  onKey: (key: PadKey) => void;
+  canBack: boolean;
+  unit: DepthUnit;
+}
+
+/** As large as the screen allows; for gloves and thumbs. */
+export function Keypad({ onKey, canBack }: KeypadProps) {
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'repeat(3, 1fr)',
+        gap: 1,
+        touchAction: 'manipulation',
+      }}
+      role="group"
+      aria-label="Keypad"
+    >
+      {(['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const).map((digit) => (
+        <PadButton key={digit} onPress={() => onKey(digit)}>
+          {digit}
+        </PadButton>
+      ))}
+      <PadButton small disabled={!canBack} onPress={() => onKey('back')}>
+        back one
+      </PadButton>
+      <PadButton onPress={() => onKey('0')}>0</PadButton>
+      <PadButton small onPress={() => onKey('unreadable')}>
+        cannot be read
+      </PadButton>
+    </Box>
+  );
+}
+
+interface PadButtonProps {
+  children: string;
+  onPress: () => void;
+  small?: boolean;
+  disabled?: boolean;
+}
+
+function PadButton({ children, onPress, small = false, disabled = false }: PadButtonProps) {
+  return (
+    <Button
+      disabled={disabled}
+      // The keyboard goes on working after a press: the button does not keep the focus.
+      onMouseDown={(event) => event.preventDefault()}
+      onClick={onPress}
+      sx={{
+        minHeight: { xs: 60, md: 62 },
+        minWidth: 0,
+        fontSize: small ? '0.95rem' : '1.65rem',
+        fontWeight: small ? 500 : 650,
+        fontStretch: small ? '85%' : '78%',
+        lineHeight: 1.1,
+        borderColor: 'var(--line)',
+      }}
+    >
+      {children}
+    </Button>
+  );
+}

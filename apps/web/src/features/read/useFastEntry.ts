@@ -1,0 +1,164 @@
+import type { DepthUnit, Reading, VisitDraft } from '@keen/contract';
+import { ASSUMED, depthFromMm, readDigits } from '@keen/core';
+import type { Slot } from '@keen/core';
+import { useEffect, useEffectEvent, useState } from 'react';
+import { showDepth } from '../../shared/format.ts';
+import type { PadKey } from './Keypad.tsx';
+
+interface FastEntryOptions {
+  slots: readonly Slot[];
+  unit: DepthUnit;
+  draft: VisitDraft;
+  activeSlot: Slot | null;
+  setActiveSlot: (slot: Slot | null) => void;
+  /** In the unit typed; null takes a reading back. */
+  read: (slot: Slot, reading: number | 'unreadable' | null) => void;
+  finish: () => void;
+}
+
+/** A reading may stand this much above the new depth, mm, before more digits are waited for. */
+const SLACK_MM = 0.5;
+
+/**
+ * The fast entry: digits go in without a decimal point and it moves on by itself; Backspace steps
+ * back, the arrows move by rib, `/` marks a rib that cannot be read.
+ */
+export function useFastEntry(options: FastEntryOptions) {
+  const { slots, unit, draft, activeSlot, setActiveSlot, read, finish } = options;
+  const [digits, setDigits] = useState('');
+  const [last, setLast] = useState<{ slot: Slot; reading: Reading } | null>(null);
+  const readingAt = (slot: Slot) => draft.tires?.[slot.wheel]?.stations?.[0]?.[slot.rib];
+
+  const firstOpen = slots.findIndex((slot) => readingAt(slot) === undefined);
+  const chosen = slots.findIndex(
+    (slot) => slot.wheel === activeSlot?.wheel && slot.rib === activeSlot.rib,
+  );
+  const index = chosen >= 0 ? chosen : firstOpen;
+  const current = index >= 0 ? slots[index]! : null;
+  const present = current ? readingAt(current) : undefined;
+  const shownPresent =
+    present === undefined ? null : present === 'unreadable' ? '×' : showDepth(present, unit);
+
+  // The drawing marks the same rib, also when the step is opened with some ribs read already.
+  const wanted = current ? `${current.wheel}.${current.rib}` : null;
+  const marked = activeSlot ? `${activeSlot.wheel}.${activeSlot.rib}` : null;
+  useEffect(() => {
+    if (wanted !== marked) setActiveSlot(current);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- compared by what they name
+  }, [wanted, marked, setActiveSlot]);
+  useEffect(() => setDigits(''), [marked]);
+
+  /** Where to go after a rib: the next one, or the end when it was the last. */
+  function moveTo(position: number): void {
+    setDigits('');
+    if (position >= slots.length) {
+      const open = slots.findIndex((slot, i) => i !== index && readingAt(slot) === undefined);
+      setActiveSlot(open >= 0 ? slots[open]! : null);
+    } else setActiveSlot(slots[Math.max(0, position)]!);
+  }
+
+  function keep(reading: number | 'unreadable'): void {
+    if (!current) return;
+    read(current, reading);
+    const mm = reading === 'unreadable' ? reading : reading * depthFromMmUnit(unit);
+    setLast({ slot: current, reading: mm });
+    moveTo(index + 1);
+  }
+
+  function digit(key: string): void {
+    if (!current) return;
+    const newMm = draft.tires?.[current.wheel]?.newDepth ?? ASSUMED.newDepthMm;
+    const typed = readDigits(digits + key, unit, depthFromMm(newMm + SLACK_MM, unit));
+    if (typed.state === 'done') keep(typed.value);
+    else setDigits(digits + key);
+  }
+
+  /** A single digit that waits for another counts as it stands when one moves on. */
+  function commit(): boolean {
+    if (digits === '') return false;
+    const typed = readDigits(digits, unit, Number.POSITIVE_INFINITY);
+    if (typed.value === null) return false;
+    keep(typed.value);
+    return true;
+  }
+
+  function press(key: PadKey): void {
+    if (/^\d$/.test(key)) digit(key);
+    else if (key === 'unreadable') keep('unreadable');
+    else if (key === 'next') {
+      if (!commit() && current) moveTo(index + 1);
+    } else if (key === 'previous') moveTo(current ? index - 1 : slots.length - 1);
+    else if (key === 'commit') {
+      if (!commit() && (!current || firstOpen < 0)) finish();
+    } else back();
+  }
+
+  /** Takes back a digit, else goes one rib back and clears it. */
+  function back(): void {
+    if (digits !== '') {
+      setDigits(digits.slice(0, -1));
+      return;
+    }
+    const before = slots[(current ? index : slots.length) - 1];
+    if (!before) return;
+    read(before, null);
+    setLast(null);
+    setActiveSlot(before);
+  }
+
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    const key = keyOf(event);
+    if (!key) return;
+    event.preventDefault();
+    press(key);
+  });
+  useEffect(() => {
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+
+  return {
+    current,
+    index: current ? index : slots.length,
+    digits,
+    last,
+    present: shownPresent,
+    press,
+  };
+}
+
+function depthFromMmUnit(unit: DepthUnit): number {
+  return 1 / depthFromMm(1, unit);
+}
+
+/** Keys of the fast entry; everything else keeps its meaning. */
+function keyOf(event: KeyboardEvent): PadKey | null {
+  if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return null;
+  if (/^\d$/.test(event.key)) return event.key as PadKey;
+  switch (event.key) {
+    case 'Backspace':
+      return 'back';
+    case '/':
+      return 'unreadable';
+    case 'ArrowLeft':
+    case 'ArrowUp':
+      return 'previous';
+    case 'ArrowRight':
+    case 'ArrowDown':
+      return 'next';
+    case 'Enter':
+      // On a focused button or link Enter presses it.
+      return event.target instanceof HTMLElement && event.target.closest('button, a')
+        ? null
+        : 'commit';
+    default:
+      return null;
+  }
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    target.closest('input, textarea, [role="menu"], [role="dialog"]') !== null
+  );
+}

@@ -1,0 +1,84 @@
+import { parseCaseFile } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useImportVisitMutation } from '../../api/keenApi.ts';
+import { failureOf } from '../../api/problem.ts';
+
+const LARGEST_BYTES = 400_000;
+
+/** Brings in a visit from a case file; a wrong one is refused with the field that is wrong. */
+export function ImportButton() {
+  const input = useRef<HTMLInputElement>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [importVisit, { isLoading }] = useImportVisitMutation();
+  const navigate = useNavigate();
+
+  async function take(file: File): Promise<void> {
+    const problem = await readCase(file);
+    if (!problem.ok) {
+      setFault(problem.text);
+      return;
+    }
+    const result = await importVisit(problem.value);
+    if (result.data) await navigate(`/visits/${result.data.id}/explain`);
+    else {
+      const failure = failureOf(result.error);
+      const first = failure.refusals[0];
+      setFault(first ? `${first.path}: expected ${first.expected}` : failure.text);
+    }
+  }
+
+  return (
+    <>
+      <Button onClick={() => input.current?.click()} disabled={isLoading}>
+        Open a case file
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".json,application/json"
+        aria-label="Case file"
+        onChange={({ target }) => {
+          const [file] = target.files ?? [];
+          if (file) void take(file);
+          target.value = '';
+        }}
+      />
+      <Dialog open={fault !== null} onClose={() => setFault(null)}>
+        <DialogTitle variant="h2">This file was not taken in.</DialogTitle>
+        <DialogContent>
+          <Box sx={{ fontFamily: 'inherit', overflowWrap: 'anywhere' }}>{fault}</Box>
+          <Box sx={{ mt: 1, color: 'text.secondary' }}>
+            Nothing was changed. Mend the file and open it again.
+          </Box>
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={() => setFault(null)}>Understood</Button>
+        </DialogActions>
+      </Dialog>
+    </>
+  );
+}
+
+type CaseOrFault = { ok: true; value: unknown } | { ok: false; text: string };
+
+async function readCase(file: File): Promise<CaseOrFault> {
+  if (file.size > LARGEST_BYTES) return { ok: false, text: 'It is too large for a case file.' };
+  let data: unknown;
+  try {
+    data = JSON.parse(await file.text());
+  } catch {
+    return { ok: false, text: 'It is not JSON.' };
+  }
+  const parsed = parseCaseFile(data);
+  return parsed.ok
+    ? { ok: true, value: parsed.value }
+    : { ok: false, text: `${parsed.error.path || 'The file'}: expected ${parsed.error.expected}` };
+}

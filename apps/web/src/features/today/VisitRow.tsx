@@ -1,0 +1,154 @@
+import type { Person, Visit } from '@keen/contract';
+import { actionWords, nextStep, stepStates, whereWords } from '@keen/core';
+import type { VisitStep } from '@keen/core';
+import Box from '@mui/material/Box';
+import dayjs from 'dayjs';
+import { Link } from 'react-router';
+import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
+
+const NEXT_WORDS: Record<VisitStep, string> = {
+  arrive: 'Take it in',
+  read: 'Read the tread',
+  inspect: 'Feel and look',
+  explain: 'Explain',
+  decide: 'Decide',
+};
+const WAITS_WORDS = { counter: 'at the counter', phone: 'wants a call', later: 'comes back later' };
+const ANSWER_WORDS = { yes: 'said yes', no: 'said no', open: 'no answer yet' };
+
+/** A car as a row: its tread, its name, what stands next, who waits. */
+export function VisitRow({ visit, people }: { visit: Visit; people: readonly Person[] }) {
+  const next = nextStep(visit.draft, visit.decision !== null);
+  const unsafe = (['lf', 'rf', 'lr', 'rr'] as const).filter((wheel) =>
+    visit.draft.tires?.[wheel]?.damage?.some((kind) => ['cords', 'bulge', 'cut'].includes(kind)),
+  );
+  const by = people.find(({ id }) => id === visit.decision?.personId)?.name.split(' ')[0];
+  return (
+    <Box component="li" sx={{ borderTop: '1px solid var(--hairline)' }}>
+      <Box
+        component={Link}
+        to={`/visits/${visit.id}/${next ?? 'explain'}`}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '138px 1fr', md: '150px 1.5fr 1.6fr 1fr 90px' },
+          columnGap: { xs: 1.5, md: 2.5 },
+          alignItems: 'center',
+          py: 1,
+          px: 0.5,
+          minHeight: 56,
+          color: 'inherit',
+          textDecoration: 'none',
+          '&:hover, &:focus-visible': { bgcolor: 'var(--sheet)' },
+        }}
+      >
+        <TreadMiniature draft={visit.draft} />
+        <Box sx={{ minWidth: 0 }}>
+          <Box sx={{ fontWeight: 650, display: 'flex', gap: 1, alignItems: 'baseline' }}>
+            <Box
+              component="span"
+              className="condensed"
+              sx={{ fontSize: '1.15rem', fontWeight: 700, whiteSpace: 'nowrap' }}
+            >
+              {visit.vehicle.plate}
+            </Box>
+            <Box
+              component="span"
+              sx={{
+                fontWeight: 450,
+                overflow: 'hidden',
+                textOverflow: 'ellipsis',
+                whiteSpace: 'nowrap',
+              }}
+            >
+              {visit.vehicle.label}
+            </Box>
+          </Box>
+          <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>{visit.vehicle.customer}</Box>
+        </Box>
+        <Box sx={{ minWidth: 0, gridColumn: { xs: '1 / -1', md: 'auto' } }}>
+          {unsafe.length > 0 && (
+            <Box sx={{ color: 'var(--marker)', fontWeight: 650, fontSize: '0.88rem' }}>
+              ◆ Not safe to drive: {unsafe.map(whereWords).join(', ')}
+            </Box>
+          )}
+          <NextLine visit={visit} next={next} by={by} />
+        </Box>
+        <Box
+          sx={{
+            color: 'text.secondary',
+            fontSize: '0.9rem',
+            gridColumn: { xs: '1 / 2', md: 'auto' },
+          }}
+        >
+          {visit.closedAt === null && visit.waits !== null && (
+            <Box
+              component="span"
+              sx={visit.waits === 'counter' ? { color: 'var(--ink)', fontWeight: 600 } : {}}
+            >
+              {visit.waits === 'counter' && '● '}
+              {WAITS_WORDS[visit.waits]}
+            </Box>
+          )}
+          {visit.closedAt !== null && 'closed'}
+        </Box>
+        <Box
+          sx={{
+            color: 'text.secondary',
+            fontSize: '0.9rem',
+            textAlign: 'right',
+            whiteSpace: 'nowrap',
+          }}
+        >
+          {sinceWords(visit.arrivedAt)}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function NextLine({
+  visit,
+  next,
+  by,
+}: {
+  visit: Visit;
+  next: VisitStep | null;
+  by: string | undefined;
+}) {
+  if (visit.decision) {
+    return (
+      <Box>
+        <Box sx={{ fontWeight: 550 }}>{actionWords(visit.decision.action)}</Box>
+        <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+          Customer {ANSWER_WORDS[visit.decision.answer]}
+          {by && `, ${by}`}
+        </Box>
+      </Box>
+    );
+  }
+  if (next === null) return null;
+  const { note } = stepStates(visit.draft, false)[next];
+  return (
+    <Box>
+      <Box component="span" sx={{ color: 'text.secondary' }}>
+        Next:{' '}
+      </Box>
+      <Box component="span" sx={{ fontWeight: 550 }}>
+        {NEXT_WORDS[next]}
+      </Box>
+      {note && (
+        <Box component="span" sx={{ color: 'text.secondary' }}>
+          , {note}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function sinceWords(iso: string): string {
+  const minutes = dayjs().diff(iso, 'minute');
+  if (minutes < 1) return 'just now';
+  if (minutes < 60) return `${minutes} min`;
+  if (minutes < 20 * 60) return `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+  return dayjs(iso).format('D MMM YY');
+}

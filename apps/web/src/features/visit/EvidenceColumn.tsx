@@ -1,0 +1,70 @@
+import type { DepthUnit, VisitDraft } from '@keen/contract';
+import { DEFAULT_LIMITS_MM, sectionTires } from '@keen/core';
+import type { Answer, Slot } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { AxleSectionView } from '../../drawing/AxleSectionView.tsx';
+
+interface EvidenceColumnProps {
+  draft: VisitDraft;
+  answer: Answer | null;
+  unit: DepthUnit;
+  activeSlot: Slot | null;
+  onPick: ((slot: Slot) => void) | undefined;
+}
+
+/**
+ * The rubber, beside every question: both axles from behind. On small screens it folds into a strip
+ * that stays at the top.
+ */
+export function EvidenceColumn({ draft, answer, unit, activeSlot, onPick }: EvidenceColumnProps) {
+  const tires = sectionTires(draft, answer?.expectedMm ?? null);
+  const legalMm = draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
+  const shared = { tires, legalMm, unit, activeSlot, onPick };
+  return (
+    <Box
+      component="section"
+      aria-label="Tread"
+      sx={{
+        bgcolor: 'var(--sheet)',
+        borderRight: { md: '1px solid var(--line)' },
+        borderBottom: { xs: '1px solid var(--line)', md: 0 },
+        px: { xs: 1.5, md: 2.75 },
+        py: { xs: 1, md: 2 },
+        position: { xs: 'sticky', md: 'static' },
+        top: 0,
+        zIndex: 2,
+        overflowY: { md: 'auto' },
+      }}
+    >
+      <Box sx={{ display: { xs: 'grid', md: 'none' }, gridTemplateColumns: '1fr 1fr', gap: 2 }}>
+        <AxleSectionView axle="front" compact {...shared} />
+        <AxleSectionView axle="rear" compact {...shared} />
+      </Box>
+      <Box sx={{ display: { xs: 'none', md: 'grid' }, gap: 2.5 }}>
+        <Typography variant="h3" component="h2" color="textSecondary">
+          Seen from behind, depths in {unit === 'mm' ? 'mm' : '32nds of an inch'}
+        </Typography>
+        <AxleSectionView axle="front" {...shared} />
+        <AxleSectionView axle="rear" {...shared} />
+        {answer && (
+          <Box
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 1,
+              color: 'text.secondary',
+              fontSize: '0.8rem',
+            }}
+          >
+            <svg width={30} height={12} aria-hidden>
+              <rect y={2} width={30} height={8} fill="var(--soft)" opacity={0.22} />
+              <line x1={0} x2={30} y1={6} y2={6} stroke="var(--ink)" strokeWidth={1.6} />
+            </svg>
+            what the named causes would leave, and how surely
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,107 @@
+import type { VisitDraft } from '@keen/contract';
+import { stepStates, VISIT_STEPS } from '@keen/core';
+import type { StepState, VisitStep } from '@keen/core';
+import Box from '@mui/material/Box';
+import { Link } from 'react-router';
+
+const STEP_WORDS: Record<VisitStep, string> = {
+  arrive: 'Arrive',
+  read: 'Read',
+  inspect: 'Inspect',
+  explain: 'Explain',
+  decide: 'Decide',
+};
+const STATE_WORDS: Record<StepState, string> = { done: 'done', partly: 'begun', open: 'open' };
+
+interface StepRailProps {
+  draft: VisitDraft;
+  isDecided: boolean;
+  visitId: string;
+  current: string;
+}
+
+/** The steps as a slim rail of words; squares say what is done. */
+export function StepRail({ draft, isDecided, visitId, current }: StepRailProps) {
+  const states = stepStates(draft, isDecided);
+  return (
+    <Box
+      component="nav"
+      aria-label="Steps of the visit"
+      sx={{
+        display: 'flex',
+        flexDirection: { xs: 'row', md: 'column' },
+        overflowX: { xs: 'auto', md: 'visible' },
+        pt: { md: 2 },
+        borderRight: { md: '1px solid var(--line)' },
+        borderBottom: { xs: '1px solid var(--line)', md: 0 },
+      }}
+    >
+      {VISIT_STEPS.map((step) => {
+        const { state, note } = states[step];
+        const isCurrent = step === current;
+        return (
+          <Box
+            key={step}
+            component={Link}
+            to={`/visits/${visitId}/${step}`}
+            aria-current={isCurrent ? 'step' : undefined}
+            sx={{
+              display: 'flex',
+              gap: { xs: 0.75, md: 1.4 },
+              alignItems: { xs: 'center', md: 'flex-start' },
+              minHeight: 44,
+              flexShrink: 0,
+              px: { xs: 1.4, md: 2 },
+              py: { md: 1 },
+              color: isCurrent ? 'var(--ink)' : 'var(--soft)',
+              fontWeight: isCurrent ? 700 : 450,
+              textDecoration: 'none',
+              borderLeft: { md: '4px solid' },
+              borderBottom: { xs: '4px solid', md: 0 },
+              borderColor: {
+                xs: isCurrent ? 'var(--marker)' : 'transparent',
+                md: isCurrent ? 'var(--marker)' : 'transparent',
+              },
+              '&:hover': { color: 'var(--ink)' },
+            }}
+          >
+            <StateSquare state={state} />
+            <Box>
+              {STEP_WORDS[step]}
+              <span className="visually-hidden">, {STATE_WORDS[state]}</span>
+              {note && (
+                <Box
+                  sx={{
+                    fontSize: '0.76rem',
+                    fontWeight: 450,
+                    color: 'var(--soft)',
+                    display: { xs: 'none', md: 'block' },
+                  }}
+                >
+                  {note}
+                </Box>
+              )}
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+function StateSquare({ state }: { state: StepState }) {
+  return (
+    <svg width={11} height={11} aria-hidden style={{ marginTop: 5, flexShrink: 0 }}>
+      <rect
+        x={0.75}
+        y={0.75}
+        width={9.5}
+        height={9.5}
+        fill={state === 'done' ? 'currentColor' : 'none'}
+        stroke="currentColor"
+        strokeWidth={1.2}
+      />
+      {state === 'partly' && <path d="M0.75 10.25V0.75L10.25 10.25z" fill="currentColor" />}
+    </svg>
+  );
+}

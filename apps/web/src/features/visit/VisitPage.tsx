@@ -1,0 +1,159 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
+import { draftToCase, VISIT_STEPS } from '@keen/core';
+import type { Slot } from '@keen/core';
+import type { Session, VisitDetail } from '@keen/contract';
+import { useMemo, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { useSessionQuery, useVisitQuery } from '../../api/keenApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { TopBar } from '../../shared/TopBar.tsx';
+import type { VisitContext } from '../../shared/visitContext.ts';
+import { useDiagnosis } from '../../workers/useDiagnosis.ts';
+import { EvidenceColumn } from './EvidenceColumn.tsx';
+import { SavedState } from './SavedState.tsx';
+import { StepRail } from './StepRail.tsx';
+import { SafetyStrip } from './SafetyStrip.tsx';
+import { useVisitDraft } from './useVisitDraft.ts';
+import { VisitTitle } from './VisitTitle.tsx';
+
+const SHORTCUTS = [
+  { keys: [']'], what: 'next step' },
+  { keys: ['['], what: 'step before' },
+  { keys: ['T'], what: 'back to today' },
+  { keys: ['Ctrl', 'Z'], what: 'undo my last entry' },
+  { keys: ['Ctrl', 'Y'], what: 'redo it' },
+  { keys: ['0 – 9'], what: 'in Read: the depth, 53 is 5.3 mm' },
+  { keys: ['←', '→'], what: 'in Read: the rib before, the next one' },
+  { keys: ['Backspace'], what: 'in Read: one step back' },
+  { keys: ['/'], what: 'in Read: this rib cannot be read' },
+];
+
+/** Fewer ribs than this say too little for a verdict. */
+const LEAST_RIBS = 3;
+
+/** One page for a visit: rail, evidence, and the question of the step. */
+export function VisitPage() {
+  const { visitId = '' } = useParams();
+  const { data: session } = useSessionQuery();
+  const {
+    data: detail,
+    error,
+    isLoading,
+    refetch,
+  } = useVisitQuery(visitId, {
+    refetchOnMountOrArgChange: true,
+  });
+  if (!session) return null;
+  if (detail) return <LoadedVisit key={detail.visit.id} session={session} detail={detail} />;
+  return (
+    <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
+      <TopBar session={session} shortcuts={SHORTCUTS} />
+      {isLoading ? (
+        <Box role="status" aria-label="Loading the visit" sx={{ p: 3 }}>
+          <Skeleton variant="rectangular" height={420} sx={{ bgcolor: 'var(--hairline)' }} />
+        </Box>
+      ) : (
+        <Box sx={{ p: 4 }} role="alert">
+          <Typography variant="h1" gutterBottom>
+            This visit cannot be shown.
+          </Typography>
+          <Typography sx={{ mb: 2 }}>{failureOf(error).text}</Typography>
+          <Button onClick={() => void refetch()}>Try again</Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetail }) {
+  const { visit } = detail;
+  const { draft, enter, undo, redo } = useVisitDraft(detail);
+  const [activeSlot, setActiveSlot] = useState<Slot | null>(null);
+  const navigate = useNavigate();
+  const step = useLocation().pathname.split('/').at(-1) ?? 'arrive';
+  const label = [visit.vehicle.label, visit.vehicle.plate].filter(Boolean).join(', ');
+  const { file, ribsRead, assumed } = useMemo(() => draftToCase(draft, label), [draft, label]);
+  const diagnosing = useDiagnosis(ribsRead >= LEAST_RIBS ? file : null);
+  const goTo = (to: string) => void navigate(`/visits/${visit.id}/${to}`);
+  const move = (by: number) => {
+    const at = (VISIT_STEPS as readonly string[]).indexOf(step);
+    const next = VISIT_STEPS[at + by];
+    if (next) goTo(next);
+  };
+
+  useHotkeys('bracketright', () => move(1));
+  useHotkeys('bracketleft', () => move(-1));
+  useHotkeys('t', () => void navigate('/'));
+  useHotkeys('mod+z', () => undo?.(), { preventDefault: true });
+  useHotkeys(['mod+y', 'mod+shift+z'], () => redo?.(), { preventDefault: true });
+
+  const context: VisitContext = {
+    session,
+    preferences: session.preferences,
+    units: session.preferences.units,
+    detail,
+    draft,
+    enter,
+    undo,
+    redo,
+    diagnosing,
+    ribsRead,
+    assumed,
+    activeSlot,
+    setActiveSlot,
+    goTo,
+  };
+
+  return (
+    <Box
+      sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
+    >
+      <TopBar session={session} shortcuts={SHORTCUTS} status={<SavedState visitId={visit.id} />}>
+        <VisitTitle visit={visit} draft={draft} units={session.preferences.units} />
+      </TopBar>
+      <SafetyStrip draft={draft} />
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: {
+            xs: '1fr',
+            md: '148px minmax(300px, 36%) 1fr',
+            lg: '148px 452px 1fr',
+          },
+          gridTemplateRows: { xs: 'auto auto 1fr', md: '1fr' },
+        }}
+      >
+        <StepRail
+          draft={draft}
+          isDecided={detail.decisions.length > 0}
+          visitId={visit.id}
+          current={step}
+        />
+        <EvidenceColumn
+          draft={draft}
+          answer={diagnosing.answer}
+          unit={session.preferences.units.depth}
+          activeSlot={step === 'read' ? activeSlot : null}
+          onPick={step === 'read' ? setActiveSlot : undefined}
+        />
+        <Box
+          component="main"
+          sx={{
+            px: { xs: 1.75, md: 3.75 },
+            py: { xs: 2, md: 2.5 },
+            overflowY: { md: 'auto' },
+            minWidth: 0,
+          }}
+        >
+          <Outlet context={context} />
+        </Box>
+      </Box>
+    </Box>
+  );
+}

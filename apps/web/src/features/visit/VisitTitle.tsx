@@ -1,0 +1,54 @@
+import type { Units, Visit, VisitDraft } from '@keen/contract';
+import Box from '@mui/material/Box';
+import { showDistance } from '../../shared/format.ts';
+
+const DRIVE_WORDS = { fwd: 'front drive', rwd: 'rear drive', awd: 'all-wheel drive' } as const;
+
+/** What the visit is about, in one line. */
+export function VisitTitle({
+  visit,
+  draft,
+  units,
+}: {
+  visit: Visit;
+  draft: VisitDraft;
+  units: Units;
+}) {
+  const { drive } = draft.vehicle ?? {};
+  const { size, distance } = draft.tires?.lf ?? {};
+  const facts = [
+    drive && DRIVE_WORDS[drive],
+    size,
+    distance !== undefined &&
+      `${showDistance(distance, units.distance)} ${units.distance} on these tires`,
+  ].filter(Boolean);
+  return (
+    <Box
+      sx={{ display: 'flex', gap: 1.25, alignItems: 'baseline', minWidth: 0, whiteSpace: 'nowrap' }}
+    >
+      <Box
+        component="h1"
+        sx={{
+          m: 0,
+          fontSize: '1.02rem',
+          fontWeight: 650,
+          fontStretch: '88%',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+        }}
+      >
+        {visit.vehicle.label || 'Car'}, {visit.vehicle.plate}
+      </Box>
+      <Box
+        sx={{
+          color: 'text.secondary',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          display: { xs: 'none', lg: 'block' },
+        }}
+      >
+        {facts.join(' · ')}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,59 @@
+import type { VisitDetail, VisitDraft } from '@keen/contract';
+import { foldEntries } from '@keen/core';
+import { useCallback, useMemo } from 'react';
+import { useApiDispatch, useApiSelector } from '../../api/hooks.ts';
+import { outbox } from '../../api/outboxSlice.ts';
+import { fieldAt } from '../../shared/fieldAt.ts';
+import { newId } from '../../shared/newId.ts';
+
+/**
+ * The draft of a visit as this person sees it: what the server has, with what is still on its way
+ * folded on top; and the ways to change it.
+ */
+export function useVisitDraft(detail: VisitDetail): {
+  draft: VisitDraft;
+  enter: (path: string, value: unknown) => void;
+  undo: (() => void) | null;
+  redo: (() => void) | null;
+} {
+  const visitId = detail.visit.id;
+  const dispatch = useApiDispatch();
+  const pending = useApiSelector((state) => state.outbox.pending);
+  const lastDone = useApiSelector((state) => state.outbox.done.at(-1));
+  const lastUndone = useApiSelector((state) => state.outbox.undone.at(-1));
+
+  const draft = useMemo(() => {
+    const known = new Set(detail.entries.map(({ id }) => id));
+    const own = pending.filter((one) => one.visitId === visitId && !known.has(one.entry.id));
+    return foldEntries(
+      detail.visit.draft,
+      own.map(({ entry }) => entry),
+    );
+  }, [detail, pending, visitId]);
+
+  const entryOf = useCallback(
+    (path: string, value: unknown) => ({
+      visitId,
+      entry: { id: newId(), path, value, at: new Date().toISOString() },
+    }),
+    [visitId],
+  );
+
+  const enter = useCallback(
+    (path: string, value: unknown) => {
+      const before = fieldAt(draft, path);
+      if (JSON.stringify(before) === JSON.stringify(value)) return;
+      dispatch(outbox.entered({ pending: entryOf(path, value), before }));
+    },
+    [dispatch, draft, entryOf],
+  );
+
+  const canUndo = lastDone?.visitId === visitId;
+  const canRedo = lastUndone?.visitId === visitId;
+  return {
+    draft,
+    enter,
+    undo: canUndo ? () => dispatch(outbox.undid(entryOf(lastDone.path, lastDone.before))) : null,
+    redo: canRedo ? () => dispatch(outbox.redid(entryOf(lastUndone.path, lastUndone.after))) : null,
+  };
+}

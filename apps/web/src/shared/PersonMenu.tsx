@@ -1,0 +1,90 @@
+import type { Preferences, Session } from '@keen/contract';
+import { DEPTH_UNITS, DISTANCE_UNITS, PRESSURE_UNITS } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useNavigate } from 'react-router';
+import { useApiDispatch } from '../api/hooks.ts';
+import { keenApi, useKeepPreferencesMutation, useSignOutMutation } from '../api/keenApi.ts';
+import { Choice } from './Choice.tsx';
+import { DEPTH_UNIT_WORDS } from './format.ts';
+
+/** Own units, reading order, theme and paper; sign out. */
+export function PersonMenu({ session, onDone }: { session: Session; onDone: () => void }) {
+  const [keep] = useKeepPreferencesMutation();
+  const [signOut] = useSignOutMutation();
+  const dispatch = useApiDispatch();
+  const navigate = useNavigate();
+  const { preferences } = session;
+  const set = (change: Partial<Preferences>) => void keep({ ...preferences, ...change });
+  const setUnit = (change: Partial<Preferences['units']>) =>
+    set({ units: { ...preferences.units, ...change } });
+
+  async function leave(): Promise<void> {
+    await signOut();
+    onDone();
+    await navigate('/sign-in');
+    dispatch(keenApi.util.resetApiState());
+  }
+
+  return (
+    <Box component="li" role="none" sx={{ p: 2, display: 'grid', gap: 1.75, width: 300 }}>
+      <Typography variant="h2" component="div">
+        {session.person.name}
+        <Typography variant="body2" color="textSecondary">
+          {session.person.role}, {session.shop.name}
+        </Typography>
+      </Typography>
+      <Choice
+        label="Tread depth in"
+        options={DEPTH_UNITS.map((value) => ({ value, label: DEPTH_UNIT_WORDS[value] }))}
+        value={preferences.units.depth}
+        onChange={(depth) => depth && setUnit({ depth })}
+      />
+      <Choice
+        label="Pressure in"
+        options={PRESSURE_UNITS.map((value) => ({ value, label: value }))}
+        value={preferences.units.pressure}
+        onChange={(pressure) => pressure && setUnit({ pressure })}
+      />
+      <Choice
+        label="Distance in"
+        options={DISTANCE_UNITS.map((value) => ({ value, label: value }))}
+        value={preferences.units.distance}
+        onChange={(distance) => distance && setUnit({ distance })}
+      />
+      <Choice
+        label="Read the ribs"
+        options={[
+          { value: 'walkRound', label: 'Walking round' },
+          { value: 'axleByAxle', label: 'Left to right' },
+          { value: 'outerFirst', label: 'Axle by axle' },
+        ]}
+        value={preferences.readingOrder}
+        onChange={(readingOrder) => readingOrder && set({ readingOrder })}
+        dense
+      />
+      <Choice
+        label="Light"
+        options={[
+          { value: 'system', label: 'As the device' },
+          { value: 'light', label: 'Day' },
+          { value: 'dark', label: 'Night' },
+        ]}
+        value={preferences.theme}
+        onChange={(theme) => theme && set({ theme })}
+        dense
+      />
+      <Choice
+        label="Paper"
+        options={[
+          { value: 'A4', label: 'A4' },
+          { value: 'LETTER', label: 'Letter' },
+        ]}
+        value={preferences.paper}
+        onChange={(paper) => paper && set({ paper })}
+      />
+      <Button onClick={() => void leave()}>Sign out</Button>
+    </Box>
+  );
+}

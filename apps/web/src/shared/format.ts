@@ -1,0 +1,28 @@
+import type { DepthUnit, DistanceUnit, PressureUnit } from '@keen/contract';
+import { depthFromMm, distanceFromKm, pressureFromKpa } from '@keen/core';
+
+export const DEPTH_UNIT_WORDS: Record<DepthUnit, string> = { mm: 'mm', in32: '32nds' };
+
+/** Decimals a value is shown with, by its unit. */
+const DEPTH_DECIMALS: Record<DepthUnit, number> = { mm: 1, in32: 0 };
+const PRESSURE_DECIMALS: Record<PressureUnit, number> = { kPa: 0, psi: 0, bar: 1 };
+
+export function showDepth(mm: number, unit: DepthUnit): string {
+  return depthFromMm(mm, unit).toFixed(DEPTH_DECIMALS[unit]);
+}
+
+export function showPressure(kpa: number, unit: PressureUnit): string {
+  return pressureFromKpa(kpa, unit).toFixed(PRESSURE_DECIMALS[unit]);
+}
+
+export function showDistance(km: number, unit: DistanceUnit): string {
+  return Math.round(distanceFromKm(km, unit)).toLocaleString('en').replace(/,/g, ' ');
+}
+
+/** A probability as a whole per cent, never quite 0 or 100. */
+export function showPercent(probability: number): string {
+  const rounded = Math.round(probability * 100);
+  if (rounded >= 100) return '> 99 %';
+  if (rounded <= 0) return '< 1 %';
+  return `${rounded} %`;
+}

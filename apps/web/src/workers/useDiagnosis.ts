@@ -1,0 +1,65 @@
+import type { CaseFile } from '@keen/contract';
+import type { Answer } from '@keen/core';
+import { useEffect, useRef, useState } from 'react';
+import type { Question, Reply } from './diagnosis.worker.ts';
+
+export interface Diagnosing {
+  /** The newest answer; while a newer one is worked out, the one before stays. */
+  answer: Answer | null;
+  /** The case that the answer belongs to. */
+  file: CaseFile | null;
+  /** `live` is the quick answer, `full` the one that is kept and printed. */
+  state: 'idle' | 'working' | 'live' | 'full' | 'failed';
+  failure: string | null;
+}
+
+const IDLE: Diagnosing = { answer: null, file: null, state: 'idle', failure: null };
+
+/**
+ * Diagnoses a case off the page's thread, anew whenever it changes. An answer to an older case never
+ * replaces a newer one: replies carry the number of their question.
+ * @param file - the case, or null while there is nothing to say
+ */
+export function useDiagnosis(file: CaseFile | null): Diagnosing {
+  const [result, setResult] = useState<Diagnosing>(IDLE);
+  const worker = useRef<Worker | null>(null);
+  const question = useRef(0);
+  const key = file === null ? null : JSON.stringify(file);
+
+  useEffect(() => {
+    const started = new Worker(new URL('./diagnosis.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    worker.current = started;
+    return () => {
+      started.terminate();
+      worker.current = null;
+    };
+  }, []);
+
+  useEffect(() => {
+    const at = worker.current;
+    if (!at || key === null) {
+      setResult(IDLE);
+      return;
+    }
+    const asked = JSON.parse(key) as CaseFile;
+    const id = ++question.current;
+    setResult((before) => ({ ...before, state: 'working', failure: null }));
+    at.onmessage = ({ data }: MessageEvent<Reply>) => {
+      if (data.id !== id) return;
+      setResult(
+        data.kind === 'failed'
+          ? { answer: null, file: null, state: 'failed', failure: data.text }
+          : { answer: data.answer, file: asked, state: data.kind, failure: null },
+      );
+    };
+    at.onerror = () => {
+      setResult({ answer: null, file: null, state: 'failed', failure: 'The diagnosis stopped' });
+    };
+    const message: Question = { id, file: asked };
+    at.postMessage(message);
+  }, [key]);
+
+  return result;
+}
