@@ -1,4 +1,4 @@
-import type { Entry, NewDecision, Role, Wheel } from '@keen/contract';
+import type { Entry, NewDecision, Role } from '@keen/contract';
 import { WHEELS } from '@keen/contract';
 import { axleOf, createRandom, readingOrder } from '@keen/core';
 import type { Random } from '@keen/core';
@@ -14,8 +14,8 @@ export interface DemoVisit {
   arrivedAt: string;
   closedAt: string | null;
   entries: Entry[];
-  /** What was chosen; null takes what the diagnosis advises. */
-  decision: (Omit<NewDecision, 'action'> & { action: NewDecision['action'] | null }) | null;
+  /** Action and tires are those that the diagnosis advises. */
+  decision: Pick<NewDecision, 'id' | 'answer' | 'reason'> | null;
 }
 
 export interface DemoShop {
@@ -82,9 +82,7 @@ function presentVisit(make: Make, at: number): DemoVisit {
     arrivedAt: new Date(at).toISOString(),
     closedAt: null,
     entries: visitEntries(make, at, car.distanceKm, car.stage, true),
-    decision: decided
-      ? { id: uuidFrom(random), action: null, replace: worn(car), answer: 'yes', reason: '' }
-      : null,
+    decision: decided ? { id: uuidFrom(random), answer: 'yes', reason: '' } : null,
   };
 }
 
@@ -105,16 +103,10 @@ function pastVisit(make: Make, at: number, months: number): DemoVisit {
     entries: visitEntries(make, at, Math.round(distance / 100) * 100, 'felt', false),
     decision: {
       id: uuidFrom(random),
-      action: null,
-      replace: [],
       answer: declined ? 'no' : 'yes',
       reason: '',
     },
   };
-}
-
-function worn(car: DemoCar): Wheel[] {
-  return WHEELS.filter((wheel) => (car.damage?.[wheel]?.length ?? 0) > 0);
 }
 
 function visitEntries(

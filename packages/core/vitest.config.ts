@@ -1,5 +1,11 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  test: { name: 'core', environment: 'node', include: ['{src,tests}/**/*.test.ts'] },
+  test: {
+    name: 'core',
+    environment: 'node',
+    include: ['{src,tests}/**/*.test.ts'],
+    testTimeout: 60_000,
+    hookTimeout: 90_000,
+  },
 });

@@ -81,7 +81,8 @@ async function keptVisits(
         draft,
         decision: {
           ...visit.decision,
-          action: visit.decision.action ?? diagnosis.recommendation.action,
+          action: diagnosis.recommendation.action,
+          replace: diagnosis.recommendation.replace,
           visitId: visit.id,
           diagnosis,
           entrySeq: visit.entries.length,

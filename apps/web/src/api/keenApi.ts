@@ -27,6 +27,18 @@ import {
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 
+/** A session that a sign-in answers with is the current one, without asking again. */
+async function enterWith(
+  answer: Promise<{ data: Session }>,
+  enter: (session: Session) => void,
+): Promise<void> {
+  try {
+    enter((await answer).data);
+  } catch {
+    // The form that asked shows why.
+  }
+}
+
 /** The server's side of the conversation; the schema that checks it there checks it here. */
 export const keenApi = createApi({
   reducerPath: 'keenApi',
@@ -50,14 +62,26 @@ export const keenApi = createApi({
     setUp: build.mutation<Session, Setup>({
       query: (body) => ({ url: 'setup', method: 'POST', body }),
       responseSchema: sessionSchema,
+      onQueryStarted: (_arg, { dispatch, queryFulfilled }) =>
+        enterWith(queryFulfilled, (session) => {
+          void dispatch(keenApi.util.upsertQueryData('session', undefined, session));
+        }),
     }),
     signIn: build.mutation<Session, SignIn>({
       query: (body) => ({ url: 'session', method: 'POST', body }),
       responseSchema: sessionSchema,
+      onQueryStarted: (_arg, { dispatch, queryFulfilled }) =>
+        enterWith(queryFulfilled, (session) => {
+          void dispatch(keenApi.util.upsertQueryData('session', undefined, session));
+        }),
     }),
     signInDemo: build.mutation<Session, string>({
       query: (personId) => ({ url: 'session/demo', method: 'POST', body: { personId } }),
       responseSchema: sessionSchema,
+      onQueryStarted: (_arg, { dispatch, queryFulfilled }) =>
+        enterWith(queryFulfilled, (session) => {
+          void dispatch(keenApi.util.upsertQueryData('session', undefined, session));
+        }),
     }),
     signOut: build.mutation<unknown, void>({
       query: () => ({ url: 'session', method: 'DELETE' }),

@@ -77,7 +77,14 @@ export function createKeenTheme(scheme: Scheme): Theme {
       },
       MuiTextField: { defaultProps: { size: 'small', fullWidth: true } },
       MuiInputLabel: {
-        styleOverrides: { root: { color: t.soft } },
+        styleOverrides: {
+          root: {
+            color: t.soft,
+            '&.MuiInputLabel-sizeSmall:not(.MuiInputLabel-shrink)': {
+              transform: 'translate(14px, 12px) scale(1)',
+            },
+          },
+        },
       },
       MuiFormHelperText: { styleOverrides: { root: { marginLeft: 0, fontSize: '0.8rem' } } },
       MuiDialog: {

@@ -168,7 +168,6 @@ export function AxleSectionView(props: AxleSectionViewProps) {
               fontSize={12}
               fill="var(--soft)"
               textAnchor="middle"
-              fontStyle="italic"
             >
               {FEATHER_WORDS[tires[wheel].feather]}
             </text>

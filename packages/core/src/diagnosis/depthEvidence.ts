@@ -59,6 +59,7 @@ export function createDepthEvidence(
     stationNoise(tire, resolved.readingRoundingMm, NOISE.stationHealthy),
     stationNoise(tire, resolved.readingRoundingMm, NOISE.stationBounce),
   ]);
+  const bounceAt: number = STATE.bounce;
   const loss = new Float64Array(3);
   const tireVar = NOISE.tire ** 2;
   const ribVar = NOISE.rib ** 2;
@@ -67,7 +68,7 @@ export function createDepthEvidence(
   return (state, tire) => {
     tireLoss(state, paths[tire]!, drive, loss);
     const { lossMm, count } = readings[tire]!;
-    const { meanVar, scatterLog } = noise[tire]![state[STATE.bounce + tire]! > 0.5 ? 1 : 0]!;
+    const { meanVar, scatterLog } = noise[tire]![state[bounceAt + tire]! > 0.5 ? 1 : 0]!;
     let det = 1;
     let mm = 0;
     let m1 = 0;

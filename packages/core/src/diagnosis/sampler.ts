@@ -4,6 +4,11 @@ import { DIRECTIONS } from './moves.ts';
 import type { Posterior } from './posterior.ts';
 import { TOUCHES_HAND } from './posterior.ts';
 
+// Looked up once: some loaders resolve an imported name at every use, and this runs very often.
+const AT = { ...STATE };
+const STEPS = DIRECTIONS;
+const HAND = TOUCHES_HAND;
+
 /** Steps are tried at all these parts of a direction's reach, so that every width of posterior is met. */
 const STEP_SCALES = [2, 1.2, 0.7, 0.4, 0.23, 0.13, 0.07, 0.04] as const;
 
@@ -32,9 +37,9 @@ export function createWalker(posterior: Posterior, random: Random, chain: number
   // Chains set out from different explanations, so that agreement between them means something.
   const spread = chain === 0 ? 0 : 1;
   for (let wheel = 0; wheel < 4; wheel++) {
-    state[STATE.camber + wheel]! += spread * 0.8 * random.normal();
+    state[AT.camber + wheel]! += spread * 0.8 * random.normal();
   }
-  for (let axle = 0; axle < 2; axle++) state[STATE.toe + axle]! += spread * 0.4 * random.normal();
+  for (let axle = 0; axle < 2; axle++) state[AT.toe + axle]! += spread * 0.4 * random.normal();
 
   const saved = new Float64Array(state.length);
   const depths = [0, 1, 2, 3].map((tire) => posterior.depth(state, tire));
@@ -58,7 +63,7 @@ export function createWalker(posterior: Posterior, random: Random, chain: number
       trial[tire] = depth;
       change += depth - depths[tire]!;
     }
-    const newHand = touched & TOUCHES_HAND ? posterior.hand(state) : hand;
+    const newHand = touched & HAND ? posterior.hand(state) : hand;
     change += newHand - hand;
     if (!(
       change >= 0 ||
@@ -72,7 +77,7 @@ export function createWalker(posterior: Posterior, random: Random, chain: number
   }
 
   function stepAlong(index: number): void {
-    const { elements, amounts, reach } = DIRECTIONS[index]!;
+    const { elements, amounts, reach } = STEPS[index]!;
     const scale = STEP_SCALES[(random.uniform() * STEP_SCALES.length) | 0]!;
     const step = reach * scale * (2 * random.uniform() - 1);
     let touched = 0;
@@ -88,7 +93,7 @@ export function createWalker(posterior: Posterior, random: Random, chain: number
 
   /** Toe of the other sign leaves the same total wear and the mirrored slope. */
   function flipToe(axle: number): void {
-    const element = STATE.toe + axle;
+    const element = AT.toe + axle;
     const before = state[element]!;
     state[element] = -before;
     if (!decide(posterior.touches[element]!, 0)) state[element] = before;
@@ -96,8 +101,8 @@ export function createWalker(posterior: Posterior, random: Random, chain: number
 
   /** Toe and wander add as squares: turn the pair on its circle, which keeps the slip. */
   function turnToeIntoPlay(axle: number): void {
-    const toe = STATE.toe + axle;
-    const play = STATE.looseness + axle;
+    const toe = AT.toe + axle;
+    const play = AT.looseness + axle;
     const oldToe = state[toe]!;
     const oldPlay = state[play]!;
     const radius = Math.hypot(oldToe / 2, oldPlay);
@@ -122,8 +127,8 @@ export function createWalker(posterior: Posterior, random: Random, chain: number
 
   /** Brings a tire's bounce in or out. */
   function toggleBounce(tire: number, alsoTire: number): void {
-    const element = STATE.bounce + tire;
-    const other = STATE.bounce + alsoTire;
+    const element = AT.bounce + tire;
+    const other = AT.bounce + alsoTire;
     state[element] = 1 - state[element]!;
     if (other !== element) state[other] = 1 - state[other]!;
     if (decide(posterior.touches[element]! | posterior.touches[other]!, 0)) return;
@@ -132,15 +137,15 @@ export function createWalker(posterior: Posterior, random: Random, chain: number
   }
 
   function sweep(): void {
-    for (let i = 0; i < DIRECTIONS.length; i++) stepAlong(i);
+    for (let i = 0; i < STEPS.length; i++) stepAlong(i);
     for (let axle = 0; axle < 2; axle++) {
       flipToe(axle);
       turnToeIntoPlay(axle);
-      exchange(STATE.camber + 2 * axle, STATE.camber + 2 * axle + 1);
+      exchange(AT.camber + 2 * axle, AT.camber + 2 * axle + 1);
       toggleBounce(2 * axle, 2 * axle + 1);
     }
     for (let tire = 0; tire < 4; tire++) toggleBounce(tire, tire);
-    exchange(STATE.looseness, STATE.looseness + 1);
+    exchange(AT.looseness, AT.looseness + 1);
   }
 
   return { state, sweep };

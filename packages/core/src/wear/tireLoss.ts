@@ -15,6 +15,23 @@ import {
 } from './constants.ts';
 import { STATE } from './state.ts';
 
+// Test runners and development loaders look an imported name up at every use; this is the innermost
+// loop of the engine, so it works on names of its own.
+const AT = { ...STATE };
+const K = {
+  abradability: ABRADABILITY,
+  bounceRate: BOUNCE_RATE,
+  camberShare: CAMBER_SHARE,
+  camberSlip: CAMBER_SLIP,
+  corneringRear: CORNERING_REAR,
+  corneringShare: CORNERING_SHARE,
+  corneringSlip: CORNERING_SLIP,
+  pressureShare: PRESSURE_SHARE,
+  toeShare: TOE_SHARE,
+};
+const RATE = { ...PRESSURE_RATE, limit: PRESSURE_RATE_LIMIT };
+const SLIPS = DRIVING_SLIP;
+
 /** Where one tire has been: positions (0 lf, 1 rf, 2 lr, 3 rr) with the distance run at each. */
 export interface TirePath {
   /** The wheel the tire is mounted at now, which names its pressure and bounce in the state. */
@@ -44,19 +61,19 @@ export function tireLoss(
   drive: Drive,
   out: Float64Array,
 ): void {
-  const slips = DRIVING_SLIP[drive];
-  const pressure = state[STATE.pressure + path.tire]!;
-  const camberShare = CAMBER_SHARE * (1 + state[STATE.camberShare]!);
-  const toeShare = TOE_SHARE * (1 + state[STATE.toeShare]!);
-  const crownOfPressure = PRESSURE_SHARE * (1 + state[STATE.pressureShare]!) * (1 - pressure);
-  const corneringShare = CORNERING_SHARE * (1 + state[STATE.corneringShare]!);
-  const camberSlip = CAMBER_SLIP * (1 + state[STATE.camberSlip]!);
-  const cornering = state[STATE.cornering]! - 1;
+  const slips = SLIPS[drive];
+  const pressure = state[AT.pressure + path.tire]!;
+  const camberShare = K.camberShare * (1 + state[AT.camberShare]!);
+  const toeShare = K.toeShare * (1 + state[AT.toeShare]!);
+  const crownOfPressure = K.pressureShare * (1 + state[AT.pressureShare]!) * (1 - pressure);
+  const corneringShare = K.corneringShare * (1 + state[AT.corneringShare]!);
+  const camberSlip = K.camberSlip * (1 + state[AT.camberSlip]!);
+  const cornering = state[AT.cornering]! - 1;
   const tireRate =
-    ABRADABILITY *
-    Math.exp(state[STATE.abradability]!) *
+    K.abradability *
+    Math.exp(state[AT.abradability]!) *
     pressureRate(pressure) *
-    (state[STATE.bounce + path.tire]! > 0.5 ? BOUNCE_RATE : 1);
+    (state[AT.bounce + path.tire]! > 0.5 ? K.bounceRate : 1);
 
   let inner = 0;
   let centre = 0;
@@ -65,24 +82,24 @@ export function tireLoss(
     const position = path.positions[i]!;
     const axle = position >> 1;
     const left = (position & 1) === 0;
-    const camber = state[STATE.camber + position]!;
-    const toe = state[STATE.toe + axle]! / 2;
-    const wander = state[STATE.looseness + axle]!;
-    const felt = axle === 0 ? cornering : cornering * CORNERING_REAR;
+    const camber = state[AT.camber + position]!;
+    const toe = state[AT.toe + axle]! / 2;
+    const wander = state[AT.looseness + axle]!;
+    const felt = axle === 0 ? cornering : cornering * K.corneringRear;
 
     const lean =
       camberShare * camber +
       toeShare * toe +
-      state[STATE.tilt + axle]! +
-      (left ? state[STATE.hand]! : -state[STATE.hand]!);
-    const crown = crownOfPressure + state[STATE.crown + axle]!;
+      state[AT.tilt + axle]! +
+      (left ? state[AT.hand]! : -state[AT.hand]!);
+    const crown = crownOfPressure + state[AT.crown + axle]!;
     const shareInner = Math.exp(crown - lean);
     const shareOuter = Math.exp(crown + lean + corneringShare * felt);
     const scale = (3 * tireRate * path.megametres[i]!) / (1 + shareInner + shareOuter);
 
     const driving = axle === 0 ? slips.front : slips.rear;
-    const ownSlip = driving * (1 + state[STATE.drivingSlip + axle]!);
-    const even = ownSlip * ownSlip * (1 + CORNERING_SLIP * felt) + toe * toe + wander * wander;
+    const ownSlip = driving * (1 + state[AT.drivingSlip + axle]!);
+    const even = ownSlip * ownSlip * (1 + K.corneringSlip * felt) + toe * toe + wander * wander;
     const spin = camberSlip * camber;
     const edge = even + spin * spin;
     inner += scale * shareInner * edge;
@@ -96,6 +113,6 @@ export function tireLoss(
 
 /** What running pressure does to the whole rate; see {@link PRESSURE_RATE}. */
 export function pressureRate(ratio: number): number {
-  const off = Math.min(PRESSURE_RATE_LIMIT, Math.max(-PRESSURE_RATE_LIMIT, ratio - 1));
-  return Math.exp(off * (PRESSURE_RATE.linear + PRESSURE_RATE.square * off));
+  const off = Math.min(RATE.limit, Math.max(-RATE.limit, ratio - 1));
+  return Math.exp(off * (RATE.linear + RATE.square * off));
 }

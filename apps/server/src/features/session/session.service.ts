@@ -133,5 +133,5 @@ function staff(db: Database, shopId: string) {
     .select({ id: people.id, name: people.name, role: people.role })
     .from(people)
     .where(eq(people.shopId, shopId))
-    .orderBy(people.createdAt, people.name);
+    .orderBy(people.role, people.name);
 }

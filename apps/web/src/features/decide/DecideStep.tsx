@@ -35,7 +35,13 @@ export function DecideStep() {
   return (
     <Box sx={{ display: 'grid', gap: 2.5, maxWidth: 760 }}>
       <Advice diagnosis={answer.diagnosis} />
-      <DecisionForm key={detail.visit.id} diagnosis={answer.diagnosis} />
+      {diagnosing.state === 'full' ? (
+        <DecisionForm key={detail.visit.id} diagnosis={answer.diagnosis} />
+      ) : (
+        <Typography role="status" color="textSecondary">
+          Working it out in full; a decision is kept beside the full answer…
+        </Typography>
+      )}
       <DecisionList />
       <Papers />
     </Box>

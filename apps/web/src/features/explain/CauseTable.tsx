@@ -35,7 +35,7 @@ export function CauseTable({ ranked, chosen, onChoose }: CauseTableProps) {
           <tr>
             <Th>Cause</Th>
             <Th>How sure</Th>
-            <Th>Rubber it took</Th>
+            <Th>Rubber it took, four tires</Th>
           </tr>
         </Box>
         <tbody>

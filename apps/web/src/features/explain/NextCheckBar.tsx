@@ -6,6 +6,9 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useVisit } from '../../shared/visitContext.ts';
 
+/** A check that would tell less than this is not worth asking for, bits. */
+const ASK_FROM_BITS = 0.04;
+
 interface Answerable {
   question: string;
   answers: readonly {
@@ -26,7 +29,9 @@ export function NextCheckBar({
 }) {
   const { enter, goTo, undo } = useVisit();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
-  const next = checks.find((check) => answerable(check) && !skipped.includes(keyOf(check)));
+  const next = checks.find(
+    (check) => check.gain >= ASK_FROM_BITS && answerable(check) && !skipped.includes(keyOf(check)),
+  );
   const measuring = checks.find(({ check }) => check === 'measureAngles');
   const asked = next && answerable(next);
   return (

@@ -55,7 +55,7 @@ function PadButton({ children, onPress, small = false, disabled = false }: PadBu
       onMouseDown={(event) => event.preventDefault()}
       onClick={onPress}
       sx={{
-        minHeight: { xs: 60, md: 62 },
+        minHeight: { xs: 'max(60px, 9vh)', md: 62 },
         minWidth: 0,
         fontSize: small ? '0.95rem' : '1.65rem',
         fontWeight: small ? 500 : 650,

@@ -47,11 +47,14 @@ export function StepRail({ draft, isDecided, visitId, current }: StepRailProps) 
             aria-current={isCurrent ? 'step' : undefined}
             sx={{
               display: 'flex',
-              gap: { xs: 0.75, md: 1.4 },
+              gap: { xs: 0.6, md: 1.4 },
               alignItems: { xs: 'center', md: 'flex-start' },
               minHeight: 44,
               flexShrink: 0,
-              px: { xs: 1.4, md: 2 },
+              px: { xs: 1.1, md: 2 },
+              fontSize: { xs: '0.88rem', md: '0.95rem' },
+              flexGrow: { xs: 1, md: 0 },
+              justifyContent: { xs: 'center', md: 'flex-start' },
               py: { md: 1 },
               color: isCurrent ? 'var(--ink)' : 'var(--soft)',
               fontWeight: isCurrent ? 700 : 450,

@@ -1,0 +1,121 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+import { diagnosisSchema } from '@keen/contract';
+
+const root = fileURLToPath(new URL('../../..', import.meta.url));
+const dir = mkdtempSync(join(tmpdir(), 'keen-cli-'));
+
+/** Runs the command as a person would. */
+function keen(args: string[], input = '') {
+  const { status, stdout, stderr } = spawnSync('npm', ['run', '-s', 'keen', '--', ...args], {
+    cwd: root,
+    input,
+    encoding: 'utf8',
+  });
+  const own = stderr.split('\n').filter((line) => !line.startsWith('npm ') && line !== '');
+  return { status, stdout, stderr: own.join('\n') };
+}
+
+function exampleCase(inner = 3.4): object {
+  const tire = { newDepth: 8, distance: 30_000, stations: [{ inner, centre: 5, outer: 5.2 }] };
+  return {
+    format: 'keen-groove/case',
+    version: 1,
+    units: { depth: 'mm', distance: 'km', pressure: 'kPa' },
+    vehicle: { label: 'car', drive: 'fwd', use: 'street' },
+    tires: { lf: tire, rf: tire, lr: tire, rr: tire },
+  };
+}
+
+function file(name: string, text: string): string {
+  const path = join(dir, name);
+  writeFileSync(path, text);
+  return path;
+}
+
+describe('keen diagnose', () => {
+  it('prints one diagnosis and exits 0, the same bytes from file and standard input', () => {
+    const text = JSON.stringify(exampleCase());
+    const first = keen(['diagnose', file('a.keen.json', text)]);
+    expect(first.status).toBe(0);
+    expect(diagnosisSchema.safeParse(JSON.parse(first.stdout)).success).toBe(true);
+    expect(keen(['diagnose', '-'], text).stdout).toBe(first.stdout);
+  });
+
+  it('refuses a wrong case on standard error with its path and exits 2', () => {
+    const result = keen(['diagnose', '-'], JSON.stringify(exampleCase(9)));
+    expect(result.status).toBe(2);
+    expect(result.stdout).toBe('');
+    expect(JSON.parse(result.stderr)).toEqual({
+      error: { path: 'tires.lf.stations.0.inner', expected: expect.any(String) as string },
+    });
+  });
+
+  it('answers a batch line by line, in order, a bad line in its place', () => {
+    const lines = [3.4, 9, 3.8].map((inner) => JSON.stringify(exampleCase(inner)));
+    lines.splice(1, 0, '{broken');
+    const batch = file('cases.ndjson', lines.join('\n'));
+    const { status, stdout } = keen(['diagnose', '--batch', batch]);
+    const results = stdout
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as Record<string, unknown>);
+    expect(status).toBe(0);
+    expect(results.map((result) => 'error' in result)).toEqual([false, true, true, false]);
+    const single = keen(['diagnose', '-'], lines[3]);
+    expect(stdout.trim().split('\n')[3]).toBe(single.stdout.trim());
+  });
+
+  it('says how it is used, and what file it cannot read', () => {
+    expect(keen([]).status).toBe(2);
+    const missing = keen(['diagnose', join(dir, 'none.json')]);
+    expect(missing.status).toBe(2);
+    expect(missing.stderr).toContain('a file that can be read');
+  });
+});
+
+describe('keen calc', () => {
+  it('prints one result', () => {
+    const { status, stdout } = keen(['calc', 'slip', '{"toe": 30}']);
+    expect(status).toBe(0);
+    expect((JSON.parse(stdout) as { metresPerKm: number }).metresPerKm).toBeCloseTo(500, 9);
+  });
+
+  it.each([
+    ['slip', '{}', 'toe'],
+    ['slip', '{"toe": 90}', 'toe'],
+    ['slip', '{"toe": 1, "extra": 2}', 'extra'],
+    ['toeConvert', '{"value": 1, "from": "mm", "to": "deg"}', 'diameter'],
+    ['tireSize', '{"size": "round"}', 'size'],
+    ['unknown', '{}', 'name'],
+    ['slip', '{', ''],
+  ])('refuses %s %s at "%s"', (name, input, path) => {
+    const { status, stderr } = keen(['calc', name, input]);
+    expect(status).toBe(2);
+    expect((JSON.parse(stderr) as { error: { path: string } }).error.path).toBe(path);
+  });
+
+  it('answers a batch in order', () => {
+    const batch = file(
+      'calls.ndjson',
+      [
+        '{"name":"slip","in":{"toe":1}}',
+        '{"name":"nope","in":{}}',
+        'x',
+        '{"name":"tireSize","in":{"size":"205/55R16"}}',
+      ].join('\n'),
+    );
+    const results = keen(['calc', '--batch', batch])
+      .stdout.trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as Record<string, unknown>);
+    expect(results).toHaveLength(4);
+    expect(results[1]).toHaveProperty('error.path', 'name');
+    expect(results[2]).toHaveProperty('error.path', '');
+    expect(results[3]).toHaveProperty('diameter');
+  });
+});

@@ -1,0 +1,24 @@
+import { describe, expect, it } from 'vitest';
+import caseSchema from '../../../docs/case.schema.json' with { type: 'json' };
+import diagnosisSchema from '../../../docs/diagnosis.schema.json' with { type: 'json' };
+import openApi from '../../../docs/openapi.json' with { type: 'json' };
+import { openApiDocument, publishedJsonSchemas } from '../src/index.ts';
+
+const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
+
+describe('docs', () => {
+  it('hold just the schemas that check the data; `npm run docs` writes them anew', () => {
+    expect(caseSchema).toEqual(plain(publishedJsonSchemas().case));
+    expect(diagnosisSchema).toEqual(plain(publishedJsonSchemas().diagnosis));
+    expect(openApi).toEqual(plain(openApiDocument()));
+  });
+
+  it('describe every path with its body, its answer and the problem document', () => {
+    const document = openApiDocument();
+    const operations = Object.values(document.paths ?? {}).flatMap((path) => Object.values(path));
+    expect(operations.length).toBeGreaterThan(15);
+    for (const operation of operations as { responses: object }[]) {
+      expect(operation.responses).toHaveProperty('default');
+    }
+  });
+});

@@ -1,0 +1,94 @@
+import { describe, expect, it } from 'vitest';
+import type { Diagnosis, RankedCause } from '@keen/contract';
+import { ACTIONS, AXLE_CAUSES, WHEEL_CAUSES } from '@keen/contract/words';
+import { exampleCase } from '../../tests/exampleCase.ts';
+import { sureWords } from './causeWords.ts';
+import { diagnose } from './diagnose.ts';
+import { chooseAction } from './recommend.ts';
+import { actionWords, inHundred, verdictOf } from './verdict.ts';
+
+const file = exampleCase();
+const healthy = diagnose(file).diagnosis;
+
+function told(...ranked: Partial<RankedCause>[]): ReturnType<typeof verdictOf> {
+  const diagnosis: Diagnosis = {
+    ...healthy,
+    ranked: ranked.map((cause) => ({
+      cause: 'toeTooFarIn',
+      where: 'front',
+      probability: 0.9,
+      excess: 1,
+      because: [],
+      against: [],
+      ...cause,
+    })),
+  };
+  return verdictOf(diagnosis, file);
+}
+
+describe('verdictOf', () => {
+  it('says plainly that nothing is out', () => {
+    expect(verdictOf(healthy, file).headline).toBe('This tread fits a car with nothing out.');
+    expect(verdictOf(healthy, file).causes).toEqual([]);
+  });
+
+  it('names one cause in the words one would use', () => {
+    expect(told({}).headline).toBe(
+      'The front wheels have been toeing in. That is eating both outer edges.',
+    );
+    expect(told({ cause: 'camberTooNegative', where: 'rr' }).headline).toBe(
+      'The right rear wheel leans in at the top. That is eating the inner edge.',
+    );
+  });
+
+  it('takes the same cause in several places together', () => {
+    const { headline, causes } = told(
+      { cause: 'camberTooNegative', where: 'lr' },
+      { cause: 'camberTooNegative', where: 'rr' },
+    );
+    expect(headline).toBe('Both rear wheels lean in at the top. That is eating the inner edges.');
+    expect(causes).toHaveLength(2);
+    const four = ['lf', 'rf', 'lr', 'rr'] as const;
+    expect(
+      told(...four.map((where) => ({ cause: 'pressureLow' as const, where }))).headline,
+    ).toMatch(/^All four tires have run too soft/);
+  });
+
+  it('says so when it is only a guess', () => {
+    const { headline, sure } = told({ probability: 0.3 });
+    expect(headline).toMatch(/^Not clear yet\. The best guess is too much toe-in/);
+    expect(sure).toBe('Possible, 30 in 100.');
+  });
+
+  it('has a sentence for every cause and every action', () => {
+    for (const cause of WHEEL_CAUSES) expect(told({ cause, where: 'lf' }).headline).toMatch(/\.$/);
+    for (const cause of AXLE_CAUSES)
+      expect(told({ cause, where: 'front' }).headline).toMatch(/\.$/);
+    for (const action of ACTIONS) expect(actionWords(action).length).toBeGreaterThan(10);
+  });
+});
+
+describe('words for chances', () => {
+  it('never claim certainty', () => {
+    expect(inHundred(0.9999)).toBe('over 99 in 100');
+    expect(inHundred(0.0001)).toBe('under 1 in 100');
+    expect(inHundred(0.94)).toBe('94 in 100');
+  });
+
+  it('rise with the chance', () => {
+    const words = [0.01, 0.1, 0.3, 0.5, 0.7, 0.9, 0.99].map(sureWords);
+    expect(new Set(words).size).toBe(words.length);
+  });
+});
+
+describe('chooseAction', () => {
+  const none = { alignment: 0, looseness: 0, bounce: 0, pressure: 0 };
+  it('does what costs least on average', () => {
+    expect(chooseAction(none)).toBe('fitOnly');
+    expect(chooseAction({ ...none, alignment: 0.95 })).toBe('align');
+    expect(chooseAction({ ...none, alignment: 0.4 })).toBe('checkAlignment');
+    expect(chooseAction({ ...none, pressure: 0.8 })).toBe('inflateAndWatch');
+    expect(chooseAction({ ...none, bounce: 0.9 })).toBe('balanceOrDampers');
+    expect(chooseAction({ ...none, looseness: 0.9, alignment: 0.6 })).toBe('partsThenAlign');
+  });
+});

@@ -1,0 +1,107 @@
+import { describe, expect, it } from 'vitest';
+import type { VisitDraft } from '@keen/contract';
+import { axleSection } from './axleSection.ts';
+import { axleSectionSvg } from './axleSectionSvg.ts';
+import { sectionTires } from './sectionTires.ts';
+
+const SIZE = { width: 400, height: 200, legalMm: 1.6 };
+const INK = { rubber: '#000', ink: '#111', soft: '#222', line: '#333', marker: '#f00' };
+
+const draft: VisitDraft = {
+  tires: {
+    lf: {
+      newDepth: 8,
+      stations: [{ outer: 1.6, centre: 4, inner: 'unreadable' }],
+      feather: 'catchesOutward',
+    },
+    rf: { newDepth: 8, stations: [{ outer: 6, centre: 6, inner: 6 }, { outer: 4 }] },
+  },
+};
+
+describe('axleSection', () => {
+  const section = axleSection('front', sectionTires(draft, null), SIZE);
+  const bar = (wheel: string, rib: string) =>
+    section.bars.find((one) => one.wheel === wheel && one.rib === rib)!;
+
+  it('stands as seen from behind: left tire outer to inner, right tire inner to outer', () => {
+    const order = section.bars
+      .toSorted((a, b) => a.x - b.x)
+      .map(({ wheel, rib }) => `${wheel} ${rib}`);
+    expect(order).toEqual([
+      ...['lf outer', 'lf centre', 'lf inner'],
+      ...['rf inner', 'rf centre', 'rf outer'],
+    ]);
+  });
+
+  it('draws depth to scale from the new tread down', () => {
+    expect(bar('lf', 'centre').top).toBe(100);
+    expect(section.limitY).toBeCloseTo(160, 9);
+  });
+
+  it('marks what is at the limit, and what cannot be read', () => {
+    expect(bar('lf', 'outer').isAtLimit).toBe(true);
+    expect(bar('lf', 'centre').isAtLimit).toBe(false);
+    expect(bar('lf', 'inner')).toMatchObject({ isUnreadable: true, top: null, outline: null });
+  });
+
+  it('takes the mean over the places read', () => {
+    expect(bar('rf', 'outer').top).toBeCloseTo(200 * (1 - 5 / 8), 9);
+  });
+
+  it('gives a feathered tire teeth and a plain one none', () => {
+    const corners = (outline: string | null) => (outline?.match(/L/g) ?? []).length;
+    expect(corners(bar('lf', 'centre').outline)).toBe(4);
+    expect(corners(bar('rf', 'centre').outline)).toBe(0);
+  });
+
+  it('leans the teeth of the two sides as mirror images', () => {
+    const both = axleSection(
+      'front',
+      sectionTires(
+        {
+          tires: Object.fromEntries(
+            ['lf', 'rf'].map((wheel) => [
+              wheel,
+              {
+                newDepth: 8,
+                feather: 'catchesInward',
+                stations: [{ outer: 5, centre: 5, inner: 5 }],
+              },
+            ]),
+          ),
+        } as VisitDraft,
+        null,
+      ),
+      SIZE,
+    );
+    const [left] = both.bars.filter(({ wheel, rib }) => wheel === 'lf' && rib === 'outer');
+    const [right] = both.bars.filter(({ wheel, rib }) => wheel === 'rf' && rib === 'outer');
+    const points = (outline: string, mirror: boolean) =>
+      [...outline.matchAll(/L([\d.]+) ([\d.]+)/g)]
+        .map(
+          ([, x, y]) =>
+            `${(mirror ? 400 - Number(x) : Number(x)).toFixed(1)},${Number(y).toFixed(1)}`,
+        )
+        .toSorted();
+    // A mirrored ramp ends where the other begins: compare the heights that ramps reach.
+    expect(points(left!.outline!, false).length).toBe(points(right!.outline!, true).length);
+    expect(left!.outline).not.toBe(right!.outline);
+  });
+});
+
+describe('axleSectionSvg', () => {
+  it('is one well-formed picture with the figures on it', () => {
+    const tires = sectionTires(draft, null);
+    const svg = axleSectionSvg(
+      axleSection('front', tires, SIZE),
+      tires,
+      ['Left & front', 'Right'],
+      'mm',
+      INK,
+    );
+    expect(svg).toMatch(/^<svg [^>]+>.*<\/svg>$/s);
+    expect(svg).toContain('>1.6</text>');
+    expect(svg).toContain('Left &amp; front');
+    expect((svg.match(/<g/g) ?? []).length).toBe((svg.match(/<\/g>/g) ?? []).length);
+  });
+});
