@@ -49,9 +49,9 @@ describe('axleSection', () => {
   });
 
   it('gives a feathered tire teeth and a plain one none', () => {
-    const corners = (outline: string | null) => (outline?.match(/L/g) ?? []).length;
-    expect(corners(bar('lf', 'centre').outline)).toBe(4);
-    expect(corners(bar('rf', 'centre').outline)).toBe(0);
+    const teeth = (outline: string | null) => (outline?.match(/L/g) ?? []).length;
+    expect(teeth(bar('lf', 'centre').outline)).toBe(4);
+    expect(teeth(bar('rf', 'centre').outline)).toBe(0);
   });
 
   it('leans the teeth of the two sides as mirror images', () => {
@@ -76,18 +76,28 @@ describe('axleSection', () => {
     );
     const [left] = both.bars.filter(({ wheel, rib }) => wheel === 'lf' && rib === 'outer');
     const [right] = both.bars.filter(({ wheel, rib }) => wheel === 'rf' && rib === 'outer');
-    const points = (outline: string, mirror: boolean) =>
-      [...outline.matchAll(/L([\d.]+) ([\d.]+)/g)]
-        .map(
-          ([, x, y]) =>
-            `${(mirror ? 400 - Number(x) : Number(x)).toFixed(1)},${Number(y).toFixed(1)}`,
-        )
-        .toSorted();
-    // A mirrored ramp ends where the other begins: compare the heights that ramps reach.
-    expect(points(left!.outline!, false).length).toBe(points(right!.outline!, true).length);
+    const atX = (x: number) => (x === 400 ? 0 : 400 - x);
+    const mirrorOf = (points: number[][]) => points.map(([x, y]) => [atX(x!), y!]).toReversed();
+    const rounded = (points: number[][]) =>
+      points.map(([x, y]) => `${x!.toFixed(1)},${y!.toFixed(1)}`).toSorted();
+    expect(rounded(mirrorOf(corners(left!.outline!)))).toEqual(rounded(corners(right!.outline!)));
     expect(left!.outline).not.toBe(right!.outline);
   });
 });
+
+/** Corners of an outline made of M, V, H, L and Z. */
+function corners(path: string): number[][] {
+  const points: number[][] = [];
+  let [x, y] = [0, 0];
+  for (const [, command, numbers] of path.matchAll(/([MVHL])([\d. -]+)/g)) {
+    const [first, second] = numbers!.trim().split(/\s+/).map(Number) as [number, number];
+    if (command === 'V') y = first;
+    else if (command === 'H') x = first;
+    else [x, y] = [first, second];
+    points.push([x, y]);
+  }
+  return points;
+}
 
 describe('axleSectionSvg', () => {
   it('is one well-formed picture with the figures on it', () => {

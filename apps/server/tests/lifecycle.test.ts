@@ -1,0 +1,60 @@
+import { afterAll, describe, expect, it } from 'vitest';
+import { CARS } from '@keen/demo';
+import type { Visit, Welcome } from '@keen/contract';
+import { readConfig } from '../src/config.ts';
+import type { RunningServer } from '../src/createServer.ts';
+import { loadDemo, removeDemo } from '../src/demo/loadDemo.ts';
+import { agentOf, createDatabase, serve } from './testServer.ts';
+
+const running: RunningServer[] = [];
+async function start(url: string): Promise<RunningServer> {
+  const server = await serve(url);
+  running.push(server);
+  return server;
+}
+afterAll(() => Promise.all(running.map((server) => server.close())));
+
+describe('start', () => {
+  it('migrates once when two processes start together', async () => {
+    const url = await createDatabase();
+    const servers = await Promise.all([start(url), start(url)]);
+    for (const server of servers) await agentOf(server).get('/api/health').expect(200);
+  });
+
+  it('refuses a database of a newer version and changes nothing', async () => {
+    const url = await createDatabase();
+    const first = await serve(url);
+    await first.context.pool.query(
+      `insert into drizzle.__drizzle_migrations (hash, created_at) values ('future', 9999999999999)`,
+    );
+    await first.close();
+    await expect(serve(url)).rejects.toThrow(/newer version/);
+  });
+
+  it('says which setting is wrong', () => {
+    expect(() => readConfig({ DATABASE_URL: 'mysql://x' })).toThrow(/DATABASE_URL/);
+    expect(() => readConfig({ DATABASE_URL: 'postgres://h/d', PORT: 'many' })).toThrow(/PORT/);
+  });
+});
+
+describe('demo shop', () => {
+  it('loads into an empty database only, and can be made anew', { timeout: 120_000 }, async () => {
+    const { context, ...server } = await start(await createDatabase());
+    const quiet = () => undefined;
+    expect(await loadDemo(context.db, context.diagnoses, quiet)).toBe(true);
+    expect(await loadDemo(context.db, context.diagnoses, quiet)).toBe(false);
+
+    const agent = agentOf({ context, ...server });
+    const { demo } = (await agent.get('/api/welcome').expect(200)).body as Welcome;
+    expect(demo?.people.length).toBeGreaterThan(2);
+    await agent.post('/api/session/demo').send({ personId: demo?.people[0]?.id }).expect(200);
+    const open = (await agent.get('/api/visits')).body as Visit[];
+    expect(open).toHaveLength(CARS.length);
+
+    await removeDemo(context.db);
+    await agent.get('/api/visits').expect(401);
+    expect(
+      ((await agentOf({ context, ...server }).get('/api/welcome')).body as Welcome).needsSetup,
+    ).toBe(true);
+  });
+});

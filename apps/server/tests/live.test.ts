@@ -1,0 +1,108 @@
+import { get } from 'node:http';
+import type { ClientRequest } from 'node:http';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { LiveEvent } from '@keen/contract';
+import { liveEventSchema } from '@keen/contract';
+import type { RunningServer } from '../src/createServer.ts';
+import {
+  agentOf,
+  arrive,
+  createDatabase,
+  entry,
+  LEAD,
+  secondShop,
+  serve,
+  setUpShop,
+} from './testServer.ts';
+import type { Agent } from './testServer.ts';
+
+let here: RunningServer;
+let there: RunningServer;
+let agent: Agent;
+beforeAll(async () => {
+  const url = await createDatabase();
+  here = await serve(url);
+  there = await serve(url);
+  agent = agentOf(here);
+  await setUpShop(agent);
+});
+afterAll(async () => {
+  await there.close();
+  await here.close();
+});
+
+/** Listens on a server as a signed-in person; `next` resolves with the following event. */
+async function listen(server: RunningServer, cookie: string) {
+  const events: LiveEvent[] = [];
+  const waiting: ((event: LiveEvent) => void)[] = [];
+  let request: ClientRequest | undefined;
+  await new Promise<void>((open, fail) => {
+    request = get(
+      { port: server.port, host: '127.0.0.1', path: '/api/live', headers: { cookie } },
+      (response) => {
+        response.setEncoding('utf8');
+        response.on('data', (chunk: string) => {
+          open();
+          for (const [, data] of chunk.matchAll(/^data: (.+)$/gm)) {
+            const event = liveEventSchema.parse(JSON.parse(data!));
+            const next = waiting.shift();
+            if (next) next(event);
+            else events.push(event);
+          }
+        });
+      },
+    ).on('error', fail);
+  });
+  return {
+    next: (): Promise<LiveEvent> => {
+      const event = events.shift();
+      return event ? Promise.resolve(event) : new Promise((resolve) => waiting.push(resolve));
+    },
+    events,
+    close: () => request?.destroy(),
+  };
+}
+
+async function cookieFor(server: RunningServer): Promise<string> {
+  const response = await agentOf(server)
+    .post('/api/session')
+    .send({ email: LEAD.email, password: LEAD.password })
+    .expect(200);
+  return (response.get('set-cookie')?.[0] ?? '').split(';')[0]!;
+}
+
+describe('live changes', () => {
+  it('reach people on another server process within a second', async () => {
+    const visit = await arrive(agent);
+    const listener = await listen(there, await cookieFor(there));
+    const sent = performance.now();
+    await agent
+      .post(`/api/visits/${visit.id}/entries`)
+      .send({ entries: [entry('tires.lf.stations.0.outer', 5.3)] })
+      .expect(200);
+    const event = await listener.next();
+    expect(performance.now() - sent).toBeLessThan(1000);
+    expect(event).toMatchObject({
+      kind: 'entries',
+      visitId: visit.id,
+      entries: [{ seq: 1, path: 'tires.lf.stations.0.outer', value: 5.3 }],
+    });
+    listener.close();
+  });
+
+  it('stay within the shop', async () => {
+    const stranger = await secondShop(here);
+    const other = await arrive(stranger);
+    const listener = await listen(here, await cookieFor(here));
+    await stranger
+      .post(`/api/visits/${other.id}/entries`)
+      .send({ entries: [entry('visit.words', 'secret')] });
+    const own = await arrive(agent);
+    expect((await listener.next()).visitId).toBe(own.id);
+    listener.close();
+  });
+
+  it('need somebody signed in', async () => {
+    await agentOf(here).get('/api/live').expect(401);
+  });
+});

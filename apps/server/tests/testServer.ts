@@ -1,0 +1,103 @@
+import { randomUUID } from 'node:crypto';
+import pg from 'pg';
+import { pino } from 'pino';
+import supertest from 'supertest';
+import { inject } from 'vitest';
+import type { Session, Visit } from '@keen/contract';
+import { startServer } from '../src/createServer.ts';
+import type { RunningServer } from '../src/createServer.ts';
+
+/** A database of its own on the test cluster. */
+export async function createDatabase(): Promise<string> {
+  const name = `t_${randomUUID().replace(/-/g, '')}`;
+  const admin = new pg.Client({ connectionString: inject('clusterUrl') });
+  await admin.connect();
+  await admin.query(`create database ${name}`);
+  await admin.end();
+  const url = new URL(inject('clusterUrl'));
+  url.pathname = `/${name}`;
+  return url.href;
+}
+
+export function serve(databaseUrl: string): Promise<RunningServer> {
+  return startServer({
+    databaseUrl,
+    host: '127.0.0.1',
+    port: 0,
+    webDir: undefined,
+    log: pino({ level: 'silent' }),
+  });
+}
+
+export type Agent = ReturnType<typeof supertest.agent>;
+
+export function agentOf(server: RunningServer): Agent {
+  return supertest.agent(server.http);
+}
+
+export const LEAD = {
+  shopName: 'Test Tires',
+  town: 'Testhaven',
+  name: 'Lea Lead',
+  email: 'lea@test.example',
+  password: 'correct horse battery',
+};
+
+/** Sets up the first shop and stays signed in as its lead. */
+export async function setUpShop(agent: Agent): Promise<Session> {
+  const response = await agent.post('/api/setup').send(LEAD).expect(200);
+  return response.body as Session;
+}
+
+export function entry(path: string, value: unknown, id: string = randomUUID()) {
+  return { id, path, value, at: new Date().toISOString() };
+}
+
+/** Starts a visit of a new car. */
+export async function arrive(agent: Agent, plate = randomUUID().slice(0, 8)): Promise<Visit> {
+  const response = await agent
+    .post('/api/visits')
+    .send({
+      id: randomUUID(),
+      vehicle: { id: randomUUID(), plate, label: 'Test van', customer: 'Tess Ter' },
+      entries: [],
+    })
+    .expect(200);
+  return response.body as Visit;
+}
+
+/** Twelve readings of a car that toes in in front, mm. */
+export function toeInReadings() {
+  const depths = {
+    lf: { inner: 5.3, centre: 4.5, outer: 3.4 },
+    rf: { inner: 5.2, centre: 4.4, outer: 3.3 },
+    lr: { inner: 6.2, centre: 6.2, outer: 6.2 },
+    rr: { inner: 6.2, centre: 6.2, outer: 6.2 },
+  };
+  return Object.entries(depths).flatMap(([wheel, ribs]) => [
+    ...Object.entries(ribs).map(([rib, mm]) => entry(`tires.${wheel}.stations.0.${rib}`, mm)),
+    entry(`tires.${wheel}.newDepth`, 8),
+    entry(`tires.${wheel}.distance`, 30_000),
+    ...(wheel.endsWith('f') ? [entry(`tires.${wheel}.feather`, 'catchesOutward')] : []),
+  ]);
+}
+
+/** A second shop on the same database, with its own lead; setup is offered only once. */
+export async function secondShop(server: RunningServer): Promise<Agent> {
+  const shopId = randomUUID();
+  const personId = randomUUID();
+  const { pool } = server.context;
+  await pool.query('insert into shops (id, name, town, is_demo) values ($1, $2, $3, true)', [
+    shopId,
+    'Other Tires',
+    'Elsewhere',
+  ]);
+  await pool.query(
+    `insert into people (id, shop_id, name, email, role, preferences)
+     values ($1, $2, 'Otto Other', 'otto@other.example', 'advisor', '{}')`,
+    [personId, shopId],
+  );
+  const agent = agentOf(server);
+  await agent.post('/api/session/demo').send({ personId }).expect(200);
+  return agent;
+}
