@@ -4,7 +4,7 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.keen/**', '.cache/**', 'tests/planted/**'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '.keen/**', '.cache/**'] },
   js.configs.recommended,
   ...tseslint.configs.recommendedTypeChecked,
   {

@@ -6,7 +6,14 @@ export default defineConfig({
       'packages/*',
       'apps/*',
       'demo',
-      { test: { name: 'structure', include: ['tests/**/*.test.ts'], environment: 'node' } },
+      {
+        test: {
+          name: 'structure',
+          include: ['tests/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 60_000,
+        },
+      },
     ],
   },
 });

@@ -4,7 +4,7 @@ import { availableParallelism } from 'node:os';
 import { createInterface } from 'node:readline';
 import { Worker } from 'node:worker_threads';
 import { calculateLine } from './calculateCall.ts';
-import type { Streams } from './run.ts';
+import type { Streams } from './streams.ts';
 
 /** Lines handed out ahead of the slowest one, for each worker: memory stays flat on any file. */
 const AHEAD_PER_WORKER = 8;

@@ -1,16 +1,10 @@
 import { readFile } from 'node:fs/promises';
-import type { Readable, Writable } from 'node:stream';
 import { text } from 'node:stream/consumers';
 import { runBatch } from './batch.ts';
 import { calculateCall } from './calculateCall.ts';
 import { diagnoseCase } from './diagnoseCase.ts';
 import type { Outcome } from './outcome.ts';
-
-export interface Streams {
-  stdin: Readable;
-  stdout: Writable;
-  stderr: Writable;
-}
+import type { Streams } from './streams.ts';
 
 const USAGE = `keen diagnose FILE          one case file, or - for standard input
 keen diagnose --batch FILE  one case a line (NDJSON), one result a line

@@ -1,6 +1,15 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Session } from '@keen/contract';
 import type { RunningServer } from '../src/createServer.ts';
-import { agentOf, createDatabase, LEAD, secondShop, serve, setUpShop } from './testServer.ts';
+import {
+  agentOf,
+  bodyOf,
+  createDatabase,
+  LEAD,
+  secondShop,
+  serve,
+  setUpShop,
+} from './testServer.ts';
 
 let server: RunningServer;
 beforeAll(async () => {
@@ -69,10 +78,10 @@ describe('front door', () => {
 
   it('lets nobody in by one press but the demo staff', async () => {
     const agent = agentOf(server);
-    const { body } = await agent
+    const signedIn = await agent
       .post('/api/session')
       .send({ email: LEAD.email, password: LEAD.password });
-    const { id } = (body as { person: { id: string } }).person;
+    const { id } = bodyOf<Session>(signedIn).person;
     await agentOf(server).post('/api/session/demo').send({ personId: id }).expect(403);
     await secondShop(server);
   });
@@ -87,8 +96,8 @@ describe('front door', () => {
       paper: 'LETTER',
     };
     await agent.put('/api/session/preferences').send(preferences).expect(200);
-    const { body } = await agent.get('/api/session');
-    expect((body as { preferences: unknown }).preferences).toEqual(preferences);
+    const session = await agent.get('/api/session');
+    expect(bodyOf<Session>(session).preferences).toEqual(preferences);
     await agent
       .put('/api/session/preferences')
       .send({ ...preferences, theme: 'pink' })
@@ -131,13 +140,13 @@ describe('guards', () => {
   });
 
   it('is healthy while the database answers', async () => {
-    const { body } = await agentOf(server).get('/api/health').expect(200);
-    expect(body).toEqual({ status: 'ok' });
+    const response = await agentOf(server).get('/api/health').expect(200);
+    expect(response.body).toEqual({ status: 'ok' });
   });
 
   it('publishes the formats', async () => {
-    const { body } = await agentOf(server).get('/api/openapi.json').expect(200);
-    expect(body).toHaveProperty('openapi', '3.1.0');
+    const response = await agentOf(server).get('/api/openapi.json').expect(200);
+    expect(response.body).toHaveProperty('openapi', '3.1.0');
     await agentOf(server).get('/api/schema/case.json').expect(200);
     await agentOf(server).get('/api/schema/diagnosis.json').expect(200);
   });

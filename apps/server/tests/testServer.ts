@@ -101,3 +101,8 @@ export async function secondShop(server: RunningServer): Promise<Agent> {
   await agent.post('/api/session/demo').send({ personId }).expect(200);
   return agent;
 }
+
+/** The body of a response, as what the test knows it to be. */
+export function bodyOf<T>(response: { body: unknown }): T {
+  return response.body as T;
+}

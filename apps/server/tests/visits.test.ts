@@ -7,6 +7,7 @@ import type { RunningServer } from '../src/createServer.ts';
 import {
   agentOf,
   arrive,
+  bodyOf,
   createDatabase,
   entry,
   secondShop,
@@ -227,7 +228,7 @@ describe('case file and sheet', () => {
   ])('print on one page of %s', async (paper, width, height) => {
     const { id } = await arrive(agent);
     await agent.post(`/api/visits/${id}/entries`).send({ entries: toeInReadings() });
-    const { body, type } = await agent
+    const response = await agent
       .get(`/api/visits/${id}/sheet?paper=${paper}`)
       .buffer(true)
       .parse((res, done) => {
@@ -236,8 +237,8 @@ describe('case file and sheet', () => {
         res.on('end', () => done(null, Buffer.concat(chunks)));
       })
       .expect(200);
-    expect(type).toBe('application/pdf');
-    const pdf = (body as Buffer).toString('latin1');
+    expect(response.type).toBe('application/pdf');
+    const pdf = bodyOf<Buffer>(response).toString('latin1');
     expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1);
     expect(pdf).toContain(`/MediaBox [0 0 ${width} ${height}]`);
   });

@@ -66,7 +66,7 @@ describe('parseCaseFile', () => {
     [
       'seven stations',
       'tires.lf.stations',
-      (_, t) => (t.lf!.stations = Array(7).fill({ inner: 5, centre: 5, outer: 5 })),
+      (_, t) => (t.lf!.stations = Array<object>(7).fill({ inner: 5, centre: 5, outer: 5 })),
     ],
     ['text for a number', 'tires.lf.newDepth', (_, t) => (t.lf!.newDepth = '8')],
     [

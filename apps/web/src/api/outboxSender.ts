@@ -18,7 +18,7 @@ export const outboxSender: Middleware = sender.middleware;
 
 sender.startListening({
   matcher: isAnyOf(outbox.entered, outbox.undid, outbox.redid, outbox.sent, outbox.refused),
-  effect: (_action, { getState }) => keepPending(getState().outbox.pending),
+  effect: (_action, api) => keepPending(api.getState().outbox.pending),
 });
 
 let isSending = false;
@@ -30,15 +30,17 @@ sender.startListening({
     outbox.redid,
     keenApi.endpoints.session.matchFulfilled,
   ),
-  effect: async (_action, { getState, dispatch, delay }) => {
+  effect: async (_action, api) => {
+    const { dispatch } = api;
+    const pending = () => api.getState().outbox.pending;
     if (isSending) return;
     isSending = true;
     let retryMs = FIRST_RETRY_MS;
     try {
-      for (let first = getState().outbox.pending[0]; first; first = getState().outbox.pending[0]) {
+      for (let first = pending()[0]; first; first = pending()[0]) {
         const { visitId } = first;
-        const entries = getState()
-          .outbox.pending.filter((pending) => pending.visitId === visitId)
+        const entries = pending()
+          .filter((one) => one.visitId === visitId)
           .slice(0, MOST_AT_ONCE)
           .map(({ entry }) => entry);
         const request = dispatch(
@@ -65,7 +67,7 @@ sender.startListening({
           continue;
         }
         dispatch(outbox.waits(failure.text));
-        await delay(retryMs);
+        await api.delay(retryMs);
         retryMs = Math.min(LONGEST_RETRY_MS, retryMs * 2);
       }
     } finally {

@@ -1,7 +1,7 @@
 import type { Axle, DepthUnit, Rib, Wheel } from '@keen/contract';
-import { axleSection, whereWords } from '@keen/core';
+import { axleSection, WHEELS_OF_AXLE, whereWords } from '@keen/core';
 import type { Bar, SectionTire, Slot } from '@keen/core';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { showDepth } from '../shared/format.ts';
 
 interface AxleSectionViewProps {
@@ -29,7 +29,7 @@ const FEATHER_WORDS = {
  * Both tires of an axle seen from behind, cut through the rubber, to scale between new depth and
  * nothing; the thing one remembers.
  */
-export function AxleSectionView(props: AxleSectionViewProps) {
+export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionViewProps) {
   const {
     axle,
     tires,
@@ -175,6 +175,31 @@ export function AxleSectionView(props: AxleSectionViewProps) {
       </g>
     </svg>
   );
+}, isSamePicture);
+
+/** Readings of the other axle, and objects made anew with the same content, change nothing here. */
+function isSamePicture(a: AxleSectionViewProps, b: AxleSectionViewProps): boolean {
+  const seen = ({
+    axle,
+    tires,
+    legalMm,
+    unit,
+    activeSlot,
+    spokenOf,
+    compact,
+  }: AxleSectionViewProps) => {
+    const own = WHEELS_OF_AXLE[axle];
+    const slot = activeSlot && own.includes(activeSlot.wheel) ? activeSlot : null;
+    return JSON.stringify([
+      own.map((wheel) => tires[wheel]),
+      legalMm,
+      unit,
+      slot,
+      spokenOf,
+      compact,
+    ]);
+  };
+  return a.onPick === b.onPick && seen(a) === seen(b);
 }
 
 interface RibCellProps {

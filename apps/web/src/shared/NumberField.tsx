@@ -1,6 +1,6 @@
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
-import { useEffect, useRef, useState } from 'react';
+import { useSavingText } from './useSavingText.ts';
 
 interface NumberFieldProps {
   label: string;
@@ -30,19 +30,10 @@ export function NumberField(props: NumberFieldProps) {
     decimals = 1,
   } = props;
   const shown = value === null ? '' : String(Number(value.toFixed(decimals)));
-  const [text, setText] = useState(shown);
-  const [isEditing, setEditing] = useState(false);
-  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
-
-  useEffect(() => {
-    if (!isEditing) setText(shown);
-  }, [shown, isEditing]);
-  useEffect(() => () => clearTimeout(timer.current), []);
-
+  const { text, onType, onFocus, onBlur } = useSavingText({ shown, save, pauseMs: SAVE_AFTER_MS });
   const fault = faultOf(text, min, max);
 
   function save(typed: string): void {
-    clearTimeout(timer.current);
     if (faultOf(typed, min, max) !== null) return;
     const next = parse(typed);
     if (next === value || (next !== null && shown === String(next))) return;
@@ -55,16 +46,9 @@ export function NumberField(props: NumberFieldProps) {
       value={text}
       error={fault !== null}
       helperText={fault}
-      onFocus={() => setEditing(true)}
-      onChange={({ target }) => {
-        setText(target.value);
-        clearTimeout(timer.current);
-        timer.current = setTimeout(() => save(target.value), SAVE_AFTER_MS);
-      }}
-      onBlur={() => {
-        save(text);
-        setEditing(false);
-      }}
+      onFocus={onFocus}
+      onChange={({ target }) => onType(target.value)}
+      onBlur={onBlur}
       slotProps={{
         htmlInput: { inputMode: 'decimal', autoComplete: 'off' },
         input: { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> },

@@ -1,5 +1,5 @@
 import TextField from '@mui/material/TextField';
-import { useEffect, useRef, useState } from 'react';
+import { useSavingText } from './useSavingText.ts';
 
 interface SavingFieldProps {
   label: string;
@@ -15,17 +15,14 @@ const SAVE_AFTER_MS = 500;
 
 /** A text that is saved while it is typed; a wrong one stays in the field with its message. */
 export function SavingField({ label, value, onChange, check, ...rest }: SavingFieldProps) {
-  const [text, setText] = useState(value);
-  const [isEditing, setEditing] = useState(false);
-  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
-  useEffect(() => {
-    if (!isEditing) setText(value);
-  }, [value, isEditing]);
-  useEffect(() => () => clearTimeout(timer.current), []);
+  const { text, onType, onFocus, onBlur } = useSavingText({
+    shown: value,
+    save,
+    pauseMs: SAVE_AFTER_MS,
+  });
   const fault = text.trim() === '' ? null : (check?.(text.trim()) ?? null);
 
   function save(typed: string): void {
-    clearTimeout(timer.current);
     const trimmed = typed.trim();
     if (trimmed === value || (trimmed !== '' && check?.(trimmed))) return;
     onChange(trimmed === '' ? null : trimmed);
@@ -37,16 +34,9 @@ export function SavingField({ label, value, onChange, check, ...rest }: SavingFi
       value={text}
       error={fault !== null}
       helperText={fault}
-      onFocus={() => setEditing(true)}
-      onChange={({ target }) => {
-        setText(target.value);
-        clearTimeout(timer.current);
-        timer.current = setTimeout(() => save(target.value), SAVE_AFTER_MS);
-      }}
-      onBlur={() => {
-        save(text);
-        setEditing(false);
-      }}
+      onFocus={onFocus}
+      onChange={({ target }) => onType(target.value)}
+      onBlur={onBlur}
       slotProps={{ htmlInput: { autoComplete: 'off' } }}
       {...rest}
     />

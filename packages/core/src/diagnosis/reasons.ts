@@ -114,7 +114,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
     }
     const measured = [resolved.angles[left].toe, resolved.angles[right].toe];
     if (measured.every((value) => value !== null)) {
-      const total = (measured as number[]).reduce((sum, value) => sum + value, 0);
+      const total = measured.reduce((sum, value) => sum + value, 0);
       const [low, high] = resolved.tolerances.totalToe[axle];
       const out = isIn ? total > high : total < low;
       (out ? reasons.because : reasons.against).push(
@@ -172,7 +172,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
     if (resolved.complaints.includes('wander')) reasons.because.push('The driver says it wanders.');
     const toes = wheels.map((wheel) => resolved.angles[wheel].toe);
     if (toes.every((value) => value !== null)) {
-      const total = (toes as number[]).reduce((sum, value) => sum + value, 0);
+      const total = toes.reduce((sum, value) => sum + value, 0);
       const [low, high] = resolved.tolerances.totalToe[axle];
       if (total >= low && total <= high) {
         reasons.because.push(

@@ -69,7 +69,7 @@ describe('axleSection', () => {
               },
             ]),
           ),
-        } as VisitDraft,
+        },
         null,
       ),
       SIZE,

@@ -1,11 +1,11 @@
 /** Draws from one seeded stream: the same seed gives the same numbers on every machine. */
 export interface Random {
   /** Uniform in [0, 1). */
-  uniform(): number;
+  uniform: () => number;
   /** Standard normal. */
-  normal(): number;
+  normal: () => number;
   /** Exponential with mean 1. */
-  exponential(): number;
+  exponential: () => number;
 }
 
 const TWO_POW_32 = 4294967296;

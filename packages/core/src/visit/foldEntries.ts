@@ -16,7 +16,7 @@ export interface FieldChange {
  * @param draft - the draft before; `{}` for a new visit
  */
 export function foldEntries(draft: VisitDraft, entries: readonly FieldChange[]): VisitDraft {
-  let folded: Node = draft as Node;
+  let folded: Node = draft;
   for (const entry of entries) folded = setAt(folded, entry.path.split('.'), entry.value);
   return folded as VisitDraft;
 }

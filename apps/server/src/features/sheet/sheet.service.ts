@@ -1,6 +1,4 @@
-import type { Diagnosis } from '@keen/contract';
 import { draftToCase } from '@keen/core';
-import type { ExpectedDepths } from '@keen/core';
 import { and, desc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/client.ts';
 import { decisions, people, shops, vehicles, visits } from '../../db/schema/index.ts';
@@ -8,21 +6,8 @@ import { notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import type { DiagnosisPool } from '../../jobs/diagnosisPool.ts';
 import { renderPdf } from './renderPdf.ts';
+import type { Paper } from './sheetData.ts';
 import { sheetDocument } from './sheetDocument.ts';
-
-export type Paper = 'A4' | 'LETTER';
-
-/** Everything the sheet says. */
-export interface SheetData {
-  shop: { name: string; town: string };
-  visit: typeof visits.$inferSelect;
-  vehicle: typeof vehicles.$inferSelect;
-  advisor: string;
-  diagnosis: Diagnosis;
-  expectedMm: ExpectedDepths;
-  decision: typeof decisions.$inferSelect | null;
-  preferences: (typeof people.$inferSelect)['preferences'];
-}
 
 /** The customer's sheet: the full answer to what is known now, and what was decided. */
 export async function makeSheet(

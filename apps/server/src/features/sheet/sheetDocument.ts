@@ -15,7 +15,7 @@ import {
   whereWords,
 } from '@keen/core';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import type { Paper, SheetData } from './sheet.service.ts';
+import type { Paper, SheetData } from './sheetData.ts';
 
 const INK = {
   rubber: '#27435f',

@@ -50,13 +50,20 @@ async function selectVisits(db: Handle, scope: ReturnType<typeof and>): Promise<
 
 async function latestDecisions(db: Handle, visitIds: string[]) {
   if (visitIds.length === 0) return new Map<string, never>();
-  const { diagnosis: _heavy, ...columns } = getTableColumns(decisions);
+  // Without the diagnoses: a list does not carry hundreds of them.
+  const columns = omitDiagnosis(getTableColumns(decisions));
   const rows = await db
     .selectDistinctOn([decisions.visitId], columns)
     .from(decisions)
     .where(inArray(decisions.visitId, visitIds))
     .orderBy(decisions.visitId, desc(decisions.createdAt));
   return new Map(rows.map((row) => [row.visitId, row]));
+}
+
+function omitDiagnosis<T extends { diagnosis: unknown }>(columns: T): Omit<T, 'diagnosis'> {
+  const rest: Partial<T> = { ...columns };
+  delete rest.diagnosis;
+  return rest as Omit<T, 'diagnosis'>;
 }
 
 /** One visit with its entries, decisions and the earlier visits of the same car. */

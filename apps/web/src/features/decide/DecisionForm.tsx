@@ -40,7 +40,7 @@ export function DecisionForm({ diagnosis }: { diagnosis: Diagnosis }) {
     },
   });
   const watched = useWatch({ control });
-  const replace = (watched.replace ?? []) as Wheel[];
+  const replace = watched.replace ?? [];
   const action = isOther ? (watched.action ?? recommendation.action) : recommendation.action;
   const overrides = action !== recommendation.action;
 

@@ -1,6 +1,6 @@
-import type { DepthUnit } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { memo } from 'react';
 
 /** A key of the fast entry, from the keyboard or the pad. */
 export type PadKey = `${number}` | 'back' | 'unreadable' | 'previous' | 'next' | 'commit';
@@ -8,11 +8,10 @@ export type PadKey = `${number}` | 'back' | 'unreadable' | 'previous' | 'next' |
 interface KeypadProps {
   onKey: (key: PadKey) => void;
   canBack: boolean;
-  unit: DepthUnit;
 }
 
 /** As large as the screen allows; for gloves and thumbs. */
-export function Keypad({ onKey, canBack }: KeypadProps) {
+export const Keypad = memo(function Keypad({ onKey, canBack }: KeypadProps) {
   return (
     <Box
       sx={{
@@ -38,7 +37,7 @@ export function Keypad({ onKey, canBack }: KeypadProps) {
       </PadButton>
     </Box>
   );
-}
+});
 
 interface PadButtonProps {
   children: string;

@@ -102,7 +102,7 @@ export function ReadStep() {
           mt: { xs: 0.5, md: 1 },
         }}
       >
-        <Keypad onKey={entry.press} canBack={index > 0 || digits !== ''} unit={unit} />
+        <Keypad onKey={entry.press} canBack={index > 0 || digits !== ''} />
         <Box
           sx={{
             display: 'grid',

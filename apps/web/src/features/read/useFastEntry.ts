@@ -1,7 +1,7 @@
 import type { DepthUnit, Reading, VisitDraft } from '@keen/contract';
 import { ASSUMED, depthFromMm, readDigits } from '@keen/core';
 import type { Slot } from '@keen/core';
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useCallback, useEffect, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
 import { showDepth } from '../../shared/format.ts';
 import type { PadKey } from './Keypad.tsx';
 
@@ -25,7 +25,7 @@ const SLACK_MM = 0.5;
  */
 export function useFastEntry(options: FastEntryOptions) {
   const { slots, unit, draft, activeSlot, setActiveSlot, read, finish } = options;
-  const [digits, setDigits] = useState('');
+  const [typed, setTyped] = useState({ at: '', digits: '' });
   const [last, setLast] = useState<{ slot: Slot; reading: Reading } | null>(null);
   const readingAt = (slot: Slot) => draft.tires?.[slot.wheel]?.stations?.[0]?.[slot.rib];
 
@@ -46,7 +46,9 @@ export function useFastEntry(options: FastEntryOptions) {
     if (wanted !== marked) setActiveSlot(current);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- compared by what they name
   }, [wanted, marked, setActiveSlot]);
-  useEffect(() => setDigits(''), [marked]);
+  // Digits belong to the rib they were typed for; another rib starts with none.
+  const digits = typed.at === wanted ? typed.digits : '';
+  const setDigits = (next: string) => setTyped({ at: wanted ?? '', digits: next });
 
   /** Where to go after a rib: the next one, or the end when it was the last. */
   function moveTo(position: number): void {
@@ -68,17 +70,17 @@ export function useFastEntry(options: FastEntryOptions) {
   function digit(key: string): void {
     if (!current) return;
     const newMm = draft.tires?.[current.wheel]?.newDepth ?? ASSUMED.newDepthMm;
-    const typed = readDigits(digits + key, unit, depthFromMm(newMm + SLACK_MM, unit));
-    if (typed.state === 'done') keep(typed.value);
+    const entered = readDigits(digits + key, unit, depthFromMm(newMm + SLACK_MM, unit));
+    if (entered.state === 'done') keep(entered.value);
     else setDigits(digits + key);
   }
 
   /** A single digit that waits for another counts as it stands when one moves on. */
   function commit(): boolean {
     if (digits === '') return false;
-    const typed = readDigits(digits, unit, Number.POSITIVE_INFINITY);
-    if (typed.value === null) return false;
-    keep(typed.value);
+    const entered = readDigits(digits, unit, Number.POSITIVE_INFINITY);
+    if (entered.value === null) return false;
+    keep(entered.value);
     return true;
   }
 
@@ -106,6 +108,13 @@ export function useFastEntry(options: FastEntryOptions) {
     setActiveSlot(before);
   }
 
+  // The pad keeps one handler for good, so that it need not be drawn anew with every digit.
+  const latest = useRef(press);
+  useLayoutEffect(() => {
+    latest.current = press;
+  });
+  const pressLatest = useCallback((key: PadKey) => latest.current(key), []);
+
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     const key = keyOf(event);
     if (!key) return;
@@ -123,7 +132,7 @@ export function useFastEntry(options: FastEntryOptions) {
     digits,
     last,
     present: shownPresent,
-    press,
+    press: pressLatest,
   };
 }
 

@@ -3,6 +3,9 @@ import { DEFAULT_LIMITS_MM, sectionTires } from '@keen/core';
 import type { Answer, Slot } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import type { Theme } from '@mui/material/styles';
+import { memo, useDeferredValue, useMemo } from 'react';
 import { AxleSectionView } from '../../drawing/AxleSectionView.tsx';
 
 interface EvidenceColumnProps {
@@ -17,8 +20,12 @@ interface EvidenceColumnProps {
  * The rubber, beside every question: both axles from behind. On small screens it folds into a strip
  * that stays at the top.
  */
-export function EvidenceColumn({ draft, answer, unit, activeSlot, onPick }: EvidenceColumnProps) {
-  const tires = sectionTires(draft, answer?.expectedMm ?? null);
+export const EvidenceColumn = memo(function EvidenceColumn(props: EvidenceColumnProps) {
+  const { draft, unit, activeSlot, onPick } = props;
+  const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('md'));
+  // A digit typed is painted before a new answer is.
+  const answer = useDeferredValue(props.answer);
+  const tires = useMemo(() => sectionTires(draft, answer?.expectedMm ?? null), [draft, answer]);
   const legalMm = draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
   const shared = { tires, legalMm, unit, activeSlot, onPick };
   return (
@@ -37,34 +44,37 @@ export function EvidenceColumn({ draft, answer, unit, activeSlot, onPick }: Evid
         overflowY: { md: 'auto' },
       }}
     >
-      <Box sx={{ display: { xs: 'grid', md: 'none' }, gridTemplateColumns: '1fr 1fr', gap: 2 }}>
-        <AxleSectionView axle="front" compact {...shared} />
-        <AxleSectionView axle="rear" compact {...shared} />
-      </Box>
-      <Box sx={{ display: { xs: 'none', md: 'grid' }, gap: 2.5 }}>
-        <Typography variant="h3" component="h2" color="textSecondary">
-          Seen from behind, depths in {unit === 'mm' ? 'mm' : '32nds of an inch'}
-        </Typography>
-        <AxleSectionView axle="front" {...shared} />
-        <AxleSectionView axle="rear" {...shared} />
-        {answer && (
-          <Box
-            sx={{
-              display: 'flex',
-              alignItems: 'center',
-              gap: 1,
-              color: 'text.secondary',
-              fontSize: '0.8rem',
-            }}
-          >
-            <svg width={30} height={12} aria-hidden>
-              <rect y={2} width={30} height={8} fill="var(--soft)" opacity={0.22} />
-              <line x1={0} x2={30} y1={6} y2={6} stroke="var(--ink)" strokeWidth={1.6} />
-            </svg>
-            what the named causes would leave, and how surely
-          </Box>
-        )}
-      </Box>
+      {isNarrow ? (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
+          <AxleSectionView axle="front" compact {...shared} />
+          <AxleSectionView axle="rear" compact {...shared} />
+        </Box>
+      ) : (
+        <Box sx={{ display: 'grid', gap: 2.5 }}>
+          <Typography variant="h3" component="h2" color="textSecondary">
+            Seen from behind, depths in {unit === 'mm' ? 'mm' : '32nds of an inch'}
+          </Typography>
+          <AxleSectionView axle="front" {...shared} />
+          <AxleSectionView axle="rear" {...shared} />
+          {answer && (
+            <Box
+              sx={{
+                display: 'flex',
+                alignItems: 'center',
+                gap: 1,
+                color: 'text.secondary',
+                fontSize: '0.8rem',
+              }}
+            >
+              <svg width={30} height={12} aria-hidden>
+                <rect y={2} width={30} height={8} fill="var(--soft)" opacity={0.22} />
+                <line x1={0} x2={30} y1={6} y2={6} stroke="var(--ink)" strokeWidth={1.6} />
+              </svg>
+              what the named causes would leave, and how surely
+            </Box>
+          )}
+        </Box>
+      )}
     </Box>
   );
-}
+});

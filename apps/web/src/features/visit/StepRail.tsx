@@ -2,6 +2,7 @@ import type { VisitDraft } from '@keen/contract';
 import { stepStates, VISIT_STEPS } from '@keen/core';
 import type { StepState, VisitStep } from '@keen/core';
 import Box from '@mui/material/Box';
+import { memo } from 'react';
 import { Link } from 'react-router';
 
 const STEP_WORDS: Record<VisitStep, string> = {
@@ -21,7 +22,8 @@ interface StepRailProps {
 }
 
 /** The steps as a slim rail of words; squares say what is done. */
-export function StepRail({ draft, isDecided, visitId, current }: StepRailProps) {
+export const StepRail = memo(function StepRail(props: StepRailProps) {
+  const { draft, isDecided, visitId, current } = props;
   const states = stepStates(draft, isDecided);
   return (
     <Box
@@ -90,7 +92,7 @@ export function StepRail({ draft, isDecided, visitId, current }: StepRailProps) 
       })}
     </Box>
   );
-}
+});
 
 function StateSquare({ state }: { state: StepState }) {
   return (

@@ -1,0 +1,68 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { initialOutbox, outbox, outboxSlice } from './outboxSlice.ts';
+import type { Pending } from './outboxSlice.ts';
+import { keepPending, loadPending } from './outboxStorage.ts';
+
+const VISIT = '5a6d4f0e-8b1c-4f7a-9c3e-2d1b0a9f8e7d';
+let last = 0;
+function pending(value: unknown): Pending {
+  const id = `5a6d4f0e-8b1c-4f7a-9c3e-${String(++last).padStart(12, '0')}`;
+  return {
+    visitId: VISIT,
+    entry: { id, path: 'tires.lf.newDepth', value, at: '2026-03-01T10:00:00.000Z' },
+  };
+}
+const reduce = outboxSlice.reducer;
+
+describe('outbox', () => {
+  it('keeps what was entered in order until the server has it', () => {
+    const [first, second] = [pending(8), pending(9)];
+    let state = reduce(initialOutbox, outbox.entered({ pending: first, before: null }));
+    state = reduce(state, outbox.entered({ pending: second, before: 8 }));
+    state = reduce(state, outbox.sent([first.entry.id]));
+    expect(state.pending).toEqual([second]);
+  });
+
+  it('undoes with one more entry and can redo it', () => {
+    let state = reduce(initialOutbox, outbox.entered({ pending: pending(8), before: null }));
+    state = reduce(state, outbox.undid(pending(null)));
+    expect(state.pending).toHaveLength(2);
+    expect(state.done).toEqual([]);
+    expect(state.undone).toMatchObject([{ before: null, after: 8 }]);
+    state = reduce(state, outbox.redid(pending(8)));
+    expect(state.done).toMatchObject([{ after: 8 }]);
+  });
+
+  it('forgets what was undone once something new is entered', () => {
+    let state = reduce(initialOutbox, outbox.entered({ pending: pending(8), before: null }));
+    state = reduce(state, outbox.undid(pending(null)));
+    state = reduce(state, outbox.entered({ pending: pending(7), before: null }));
+    expect(state.undone).toEqual([]);
+  });
+
+  it('shows what the server refused and does not try it for ever', () => {
+    const wrong = pending(-1);
+    let state = reduce(initialOutbox, outbox.entered({ pending: wrong, before: null }));
+    state = reduce(state, outbox.refused({ ids: [wrong.entry.id], text: 'at least 0' }));
+    expect(state).toMatchObject({ pending: [], refused: 'at least 0' });
+  });
+});
+
+describe('outbox storage', () => {
+  beforeEach(() => localStorage.clear());
+
+  it('brings unsent entries back after a crash', () => {
+    const unsent = [pending(8)];
+    keepPending(unsent);
+    expect(loadPending()).toEqual(unsent);
+    keepPending([]);
+    expect(loadPending()).toEqual([]);
+  });
+
+  it('starts empty from a store that holds something else', () => {
+    localStorage.setItem('keen.outbox', '[{"visitId": 3}]');
+    expect(loadPending()).toEqual([]);
+    localStorage.setItem('keen.outbox', '{broken');
+    expect(loadPending()).toEqual([]);
+  });
+});

@@ -1,0 +1,72 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { comeIn, open } from './shop.ts';
+
+/** WCAG 2.2 A and AA, as axe knows them. */
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+async function expectClean(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze();
+  const found = violations.map(
+    ({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' | ')}`,
+  );
+  expect(found, what).toEqual([]);
+}
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(`in ${scheme}`, () => {
+    test.use({ colorScheme: scheme });
+
+    test('the front door and today have nothing that axe objects to', async ({ page }) => {
+      await page.goto('/sign-in');
+      await expect(page.getByRole('button', { name: /Mira/ })).toBeVisible();
+      await expectClean(page, 'front door');
+      await comeIn(page);
+      await expectClean(page, 'today');
+      await page.keyboard.press('n');
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await expectClean(page, 'new visit');
+    });
+
+    test('every step of a visit has nothing that axe objects to', async ({ page }) => {
+      await comeIn(page);
+      await open(page, 'LW 70 R');
+      for (const step of ['arrive', 'read', 'inspect', 'explain', 'decide']) {
+        await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
+        await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toBeVisible();
+        await expectClean(page, step);
+      }
+    });
+  });
+}
+
+test('on a phone the steps have nothing that axe objects to', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await comeIn(page);
+  await expectClean(page, 'today');
+  await open(page, '418 KQ');
+  for (const step of ['read', 'explain', 'decide']) {
+    await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
+    await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toBeVisible();
+    await expectClean(page, step);
+  }
+});
+
+test('? lists the keys of the page', async ({ page }) => {
+  await comeIn(page);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys on this page' })).toContainText(
+    'a car rolls in',
+  );
+});
+
+test('an unsafe tire is called so on every step', async ({ page }) => {
+  await comeIn(page);
+  await expect(page.getByRole('link', { name: /LW 70 R/ })).toContainText('Not safe to drive');
+  await open(page, 'LW 70 R');
+  for (const step of ['arrive', 'explain', 'decide']) {
+    await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
+    await expect(page.getByRole('alert').filter({ hasText: 'Not safe to drive' })).toBeVisible();
+  }
+});

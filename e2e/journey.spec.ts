@@ -1,0 +1,165 @@
+import { expect, test } from '@playwright/test';
+import { comeIn, headline, newPlate, open, step, tabTo, takeIn, TOE_IN_KEYS } from './shop.ts';
+
+test.describe('the whole job once through', () => {
+  test('by keyboard alone at 1280x800', async ({ page }) => {
+    await page.goto('/');
+    await tabTo(page, 'Mira');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('list', { name: 'Visits' })).toBeVisible();
+
+    await page.keyboard.press('n');
+    await expect(page.getByLabel('Plate')).toBeFocused();
+    await page.keyboard.type(newPlate());
+    await tabTo(page, 'Car');
+    await page.keyboard.type('Keyboard van');
+    await page.keyboard.press('Enter');
+
+    await expect(page.getByRole('heading', { name: 'What brings the car in?' })).toBeVisible();
+    await tabTo(page, 'In the customer');
+    await page.keyboard.type('Tires do not last.');
+    await tabTo(page, /^Front$/);
+    await page.keyboard.press('Space');
+    await tabTo(page, 'Run on these tires');
+    await page.keyboard.type('31 400');
+    await tabTo(page, 'New depth');
+    await page.keyboard.type('8');
+    await tabTo(page, 'New depth');
+    await page.keyboard.type('8');
+    await tabTo(page, 'Read the tread');
+    await page.keyboard.press('Enter');
+
+    await expect(page.getByRole('heading', { name: 'Left front, outer' })).toBeVisible();
+    const keys = TOE_IN_KEYS.join('');
+    expect(keys.length).toBeLessThanOrEqual(24);
+    for (const key of keys) await page.keyboard.press(key);
+    await expect(page.getByRole('heading', { name: 'All twelve are read' })).toBeVisible();
+    await page.keyboard.press('Enter');
+
+    await expect(page.getByRole('heading', { name: 'What does the hand say?' })).toBeVisible();
+    for (let front = 0; front < 2; front++) {
+      await tabTo(page, 'Catches out');
+      await page.keyboard.press('Space');
+    }
+    await page.keyboard.press(']');
+
+    await expect(headline(page)).toHaveText(
+      'The front wheels have been toeing in. That is eating both outer edges.',
+    );
+    await expect(page.getByText('Worked out in full.')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Too much toe-in front axle' })).toBeVisible();
+    await page.keyboard.press('Enter');
+
+    await expect(
+      page.getByRole('heading', { name: 'Align before new tires go on.' }),
+    ).toBeVisible();
+    await tabTo(page, /^Yes$/);
+    await page.keyboard.press('Space');
+    await tabTo(page, 'Keep the decision');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('region', { name: 'Decisions kept' })).toContainText(
+      'Align before new tires go on, customer said yes',
+    );
+
+    const sheet = await page.getByRole('link', { name: /customer’s sheet/ }).getAttribute('href');
+    const response = await page.request.get(sheet ?? '');
+    expect(response.headers()['content-type']).toBe('application/pdf');
+    expect((await response.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  });
+
+  test('each key press of a reading is painted within 50 ms', async ({ page }) => {
+    await comeIn(page);
+    await takeIn(page, newPlate());
+    await step(page, 'Read');
+    await page.evaluate(() => {
+      const durations: number[] = [];
+      Object.assign(window, { keyDurations: durations });
+      // Event Timing: from the key press to the next paint after it.
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries()) {
+          if (entry.name === 'keydown') durations.push(entry.duration);
+        }
+      }).observe({
+        type: 'event',
+        buffered: false,
+        durationThreshold: 16,
+      } as PerformanceObserverInit);
+    });
+    for (const key of TOE_IN_KEYS.join('')) {
+      await page.keyboard.press(key);
+      await page.waitForTimeout(40);
+    }
+    await expect(page.getByRole('heading', { name: 'All twelve are read' })).toBeVisible();
+    const durations = await page.evaluate(
+      () => (window as unknown as { keyDurations: number[] }).keyDurations,
+    );
+    // Presses under 16 ms are not even reported; of the others the usual one must be in time.
+    const sorted = durations.toSorted((a, b) => a - b);
+    expect(sorted[Math.floor(sorted.length / 2)] ?? 0).toBeLessThanOrEqual(50);
+  });
+
+  test('an override needs a reason, and both are kept', async ({ page }) => {
+    await comeIn(page);
+    await open(page, '418 KQ');
+    await step(page, 'Decide');
+    await page.getByRole('button', { name: 'Chooses something else' }).click();
+    await page.getByRole('radio', { name: /Fit the new tires/ }).check();
+    await page.getByRole('button', { name: /Keep/ }).click();
+    await expect(page.getByText('A reason: it is kept beside the advice')).toBeVisible();
+    await page.getByLabel('Why').fill('The van is sold on Friday');
+    await page.getByRole('button', { name: 'No, not now' }).click();
+    await page.getByRole('button', { name: /Keep/ }).click();
+    const kept = page.getByRole('region', { name: 'Decisions kept' });
+    await expect(kept).toContainText('Fit the new tires, nothing else is needed, customer said no');
+    await expect(kept).toContainText('Advised was: Align before new tires go on');
+    await expect(kept).toContainText('The van is sold on Friday');
+  });
+
+  test('reads in 32nds for who prefers them', async ({ page }) => {
+    await comeIn(page, 'Joss');
+    await page.getByRole('button', { name: /Joss/ }).click();
+    await page.getByRole('button', { name: '32nds' }).click();
+    await page.keyboard.press('Escape');
+    await takeIn(page, newPlate());
+    await step(page, 'Read');
+    for (const key of '7775556664445'.slice(0, 11)) await page.keyboard.press(key);
+    await page.keyboard.press('1');
+    await expect(page.getByRole('heading', { name: 'Right front, inner' })).toBeVisible();
+    await page.keyboard.press('0');
+    await expect(page.getByRole('heading', { name: 'All twelve are read' })).toBeVisible();
+    await expect(
+      page.getByRole('button', { name: 'right front inner, 10 32nds of an inch' }),
+    ).toBeVisible();
+    await page.getByRole('button', { name: /Joss/ }).click();
+    await page.getByRole('button', { name: 'mm', exact: true }).click();
+  });
+});
+
+test.describe('by touch at 390x844', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('from the front page to the decision', async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: /Mira/ }).tap();
+    await page.getByRole('button', { name: 'A car rolls in' }).first().tap();
+    await page.getByLabel('Plate').fill(newPlate());
+    await page.getByRole('button', { name: 'Start the visit' }).tap();
+    await page.getByRole('button', { name: 'Front', exact: true }).tap();
+    await page.getByRole('button', { name: 'Read the tread' }).tap();
+    const pad = page.getByRole('group', { name: 'Keypad' });
+    for (const digit of TOE_IN_KEYS.join(''))
+      await pad.getByRole('button', { name: digit, exact: true }).tap();
+    await page.getByRole('button', { name: 'Straight to the answer' }).tap();
+    await expect(headline(page)).not.toHaveText(/not said enough/);
+    await expect(page.getByText('Worked out in full.')).toBeVisible();
+    await page.getByRole('button', { name: /^Decide/ }).tap();
+    await page.getByRole('button', { name: 'Will think about it' }).tap();
+    await page.getByRole('button', { name: 'Keep the decision' }).tap();
+    await expect(page.getByRole('region', { name: 'Decisions kept' })).toBeVisible();
+    // Nothing runs off the side of the screen.
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - window.innerWidth,
+    );
+    expect(overflow).toBeLessThanOrEqual(0);
+  });
+});

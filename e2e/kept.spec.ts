@@ -1,0 +1,135 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from '@playwright/test';
+import { caseFileSchema } from '@keen/contract';
+import { comeIn, headline, newPlate, step, takeIn, TOE_IN_KEYS } from './shop.ts';
+
+test('what is typed is there after a reload and in another browser', async ({ page, browser }) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await page.getByLabel('In the customer’s words').fill('Hums at eighty');
+  await page.getByRole('button', { name: 'Wanders' }).click();
+  await step(page, 'Read');
+  for (const key of '345') await page.keyboard.press(key);
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Left front, centre' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'left front outer, 3.4 mm' })).toBeVisible();
+
+  const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
+  await comeIn(other, 'Tobin');
+  await other.goto(page.url().replace('/read', '/arrive'));
+  await expect(other.getByLabel('In the customer’s words')).toHaveValue('Hums at eighty');
+  await expect(other.getByRole('button', { name: 'Wanders' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await other.close();
+});
+
+test('two people on one visit see each other’s readings within a second', async ({
+  page,
+  browser,
+}) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
+  await comeIn(other, 'Joss');
+  await other.goto(page.url());
+  await expect(other.getByRole('heading', { name: 'Left front, outer' })).toBeVisible();
+  await page.keyboard.press('4');
+  await page.keyboard.press('7');
+  await expect(other.getByRole('button', { name: 'left front outer, 4.7 mm' })).toBeVisible({
+    timeout: 1000,
+  });
+  await other.close();
+});
+
+test('without a connection it says so, keeps everything, and sends it when it is back', async ({
+  page,
+  context,
+}) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  await page.keyboard.press('5');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await context.setOffline(true);
+  for (const key of '5253') await page.keyboard.press(key);
+  await expect(page.getByRole('status').filter({ hasText: '2 not saved yet' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'left front inner, 5.3 mm' })).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible({
+    timeout: 15_000,
+  });
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'left front inner, 5.3 mm' })).toBeVisible();
+});
+
+test('undo takes back the last entry, redo brings it again', async ({ page }) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  for (const key of '34') await page.keyboard.press(key);
+  await expect(page.getByRole('button', { name: 'left front outer, 3.4 mm' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'left front outer, not read' })).toBeVisible();
+  await page.keyboard.press('Control+y');
+  await expect(page.getByRole('button', { name: 'left front outer, 3.4 mm' })).toBeVisible();
+});
+
+test('a visit goes out as a case file and comes in again with the same answer', async ({
+  page,
+}, info) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  for (const key of TOE_IN_KEYS.join('')) await page.keyboard.press(key);
+  await step(page, 'Explain');
+  await expect(page.getByText('Worked out in full.')).toBeVisible();
+  const said = await headline(page).textContent();
+  await step(page, 'Decide');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Case file' }).click();
+  const path = info.outputPath('visit.keen.json');
+  await (await download).saveAs(path);
+  const file = caseFileSchema.parse(JSON.parse(await readFile(path, 'utf8')));
+  expect(file.tires.lf.stations[0]).toEqual({ inner: 5.3, centre: 4.5, outer: 3.4 });
+
+  await page.goto('/');
+  await page.getByLabel('Case file', { exact: true }).setInputFiles(path);
+  await expect(page.getByText('Worked out in full.')).toBeVisible();
+  await expect(headline(page)).toHaveText(said ?? '');
+});
+
+test('a wrong case file is refused with the field that is wrong', async ({ page }) => {
+  await comeIn(page);
+  await page.getByLabel('Case file', { exact: true }).setInputFiles({
+    name: 'bad.keen.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format": "keen-groove/case", "version": 1}'),
+  });
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('units: expected an object');
+  await dialog.getByRole('button', { name: 'Understood' }).click();
+  await expect(dialog).toBeHidden();
+});
+
+test('an answer to the next check changes the verdict at once and can be undone', async ({
+  page,
+}) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  for (const key of TOE_IN_KEYS.join('')) await page.keyboard.press(key);
+  await step(page, 'Explain');
+  await expect(page.getByText('Worked out in full.')).toBeVisible();
+  const chance = page.getByRole('row', { name: /Too much toe-in front axle/ });
+  const before = await chance.textContent();
+  await page.getByRole('button', { name: 'Catches out' }).click();
+  await expect(page.getByText('Worked out in full.')).toBeVisible();
+  await expect(chance).not.toHaveText(before ?? '');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(chance).toHaveText(before ?? '');
+});

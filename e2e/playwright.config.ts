@@ -1,0 +1,41 @@
+import { defineConfig } from '@playwright/test';
+
+const BASE_URL = process.env.KEEN_URL ?? 'http://127.0.0.1:4310';
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  // One browser at a time: the server and its workers need the other core.
+  workers: 1,
+  fullyParallel: false,
+  forbidOnly: true,
+  reporter: [
+    ['list'],
+    ...(process.env.KEEN_REPORT
+      ? [['json', { outputFile: process.env.KEEN_REPORT }] as ['json', object]]
+      : []),
+  ],
+  outputDir: '../.cache/e2e',
+  use: {
+    baseURL: BASE_URL,
+    viewport: { width: 1280, height: 800 },
+    colorScheme: 'light',
+    locale: 'en-GB',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

@@ -1,0 +1,71 @@
+import { expect } from '@playwright/test';
+import type { Page } from '@playwright/test';
+
+/** Comes in as one of the made-up staff. */
+export async function comeIn(page: Page, name = 'Mira'): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: new RegExp(name) }).click();
+  await expect(page.getByRole('list', { name: 'Visits' })).toBeVisible();
+}
+
+/** A plate nobody else uses in this run. */
+export function newPlate(): string {
+  return `T ${Date.now().toString(36).slice(-5).toUpperCase()}`;
+}
+
+/** Takes in a new car from the front page. */
+export async function takeIn(page: Page, plate: string): Promise<void> {
+  await page.getByRole('button', { name: 'A car rolls in' }).first().click();
+  await page.getByLabel('Plate').fill(plate);
+  await page.getByRole('button', { name: 'Start the visit' }).click();
+  await expect(page.getByRole('heading', { name: 'What brings the car in?' })).toBeVisible();
+}
+
+/** What each step's page says first, so that a test knows it is there. */
+const HEADINGS = {
+  Arrive: /What brings/,
+  Read: /outer|centre|inner|All twelve/,
+  Inspect: /What does the hand say/,
+  Explain: /./,
+  Decide: /./,
+} as const;
+
+/** The headline of the step at hand. */
+export function headline(page: Page) {
+  return page.getByRole('main').getByRole('heading', { level: 2 });
+}
+
+/** Opens a step of the visit at hand by its rail, and waits for it. */
+export async function step(page: Page, name: keyof typeof HEADINGS): Promise<void> {
+  const rail = page.getByRole('navigation', { name: 'Steps of the visit' });
+  await rail.getByRole('link', { name }).click();
+  await expect(page).toHaveURL(new RegExp(`/${name.toLowerCase()}$`));
+  await expect(headline(page)).toHaveText(HEADINGS[name]);
+}
+
+/** Opens a car of the front page. */
+export async function open(page: Page, plate: string): Promise<void> {
+  await page.getByRole('link', { name: new RegExp(plate) }).click();
+  await expect(page).toHaveURL(/visits/);
+  await expect(headline(page)).toBeVisible();
+}
+
+/** Moves the focus with Tab until it is on the control of that name. */
+export async function tabTo(page: Page, name: string | RegExp): Promise<void> {
+  for (let i = 0; i < 120; i++) {
+    await page.keyboard.press('Tab');
+    const text = await page.evaluate(() => {
+      const at = document.activeElement;
+      const label =
+        at instanceof HTMLInputElement || at instanceof HTMLTextAreaElement
+          ? at.labels?.[0]?.textContent
+          : null;
+      return (label ?? at?.getAttribute('aria-label') ?? at?.textContent ?? '').trim();
+    });
+    if (typeof name === 'string' ? text.startsWith(name) : name.test(text)) return;
+  }
+  throw new Error(`Tab never reached ${String(name)}`);
+}
+
+/** Twelve depths of a car that toes in in front, in walk-round order: lf, lr, rr, rf, outer to inner. */
+export const TOE_IN_KEYS = ['34', '45', '53', '62', '62', '61', '62', '62', '61', '33', '44', '52'];

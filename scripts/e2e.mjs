@@ -1,0 +1,91 @@
+import { spawn } from 'node:child_process';
+import { chmodSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { freePort, startCluster } from './lib/postgres.mjs';
+import { complain, step } from './lib/say.mjs';
+import { installPackages } from './lib/systemPackages.mjs';
+import { buildWeb } from './lib/webBuild.mjs';
+
+/**
+ * Runs a program against the whole product: a database of its own, the demo shop, the built web app.
+ * node scripts/e2e.mjs [program and arguments]; the browser tests by default.
+ */
+const root = resolve(fileURLToPath(new URL('..', import.meta.url)));
+const CHROMIUM = '/usr/bin/chromium';
+
+async function main() {
+  if (!existsSync(process.env.CHROMIUM ?? CHROMIUM))
+    await installPackages(['chromium'], 'Chromium');
+  const web = await buildWeb(root);
+  const folder = mkdtempSync(join(tmpdir(), 'keen-e2e-'));
+  // As root the server runs as the postgres user, which must be able to pass through.
+  chmodSync(folder, 0o755);
+  const cluster = await startCluster(folder);
+  let server;
+  try {
+    const port = await freePort();
+    server = await startServer({ url: cluster.url, web, port });
+    const [program = 'npx', ...args] = process.argv.slice(2);
+    const command =
+      args.length > 0 ? args : ['playwright', 'test', '-c', 'e2e/playwright.config.ts'];
+    return await runWith(program, command, `http://127.0.0.1:${port}`);
+  } finally {
+    if (server) await ended(server);
+    await cluster.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+function startServer({ url, web, port }) {
+  step('starting the demo shop');
+  return new Promise((ready, reject) => {
+    const child = spawn(
+      process.execPath,
+      ['--import', 'tsx', 'apps/server/src/main.ts', '--demo'],
+      {
+        cwd: root,
+        env: {
+          ...process.env,
+          DATABASE_URL: url,
+          WEB_DIR: web,
+          PORT: String(port),
+          LOG_LEVEL: 'warn',
+          NODE_ENV: 'production',
+        },
+        stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+      },
+    );
+    child.on('message', (message) => {
+      if (message.ready) ready(child);
+    });
+    child.on('exit', (code) => reject(new Error(`the server stopped with ${code}`)));
+  });
+}
+
+function ended(child) {
+  return new Promise((done) => {
+    child.once('exit', done);
+    child.kill('SIGTERM');
+  });
+}
+
+function runWith(program, args, url) {
+  return new Promise((done) => {
+    const child = spawn(program, args, {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...process.env, KEEN_URL: url },
+    });
+    child.on('exit', (code) => done(code ?? 1));
+  });
+}
+
+main().then(
+  (code) => process.exit(code),
+  (error) => {
+    complain(error);
+    process.exit(1);
+  },
+);
