@@ -87,7 +87,7 @@ test.describe('the whole job once through', () => {
     });
     for (const key of TOE_IN_KEYS.join('')) {
       await page.keyboard.press(key);
-      await page.waitForTimeout(40);
+      await page.waitForTimeout(80);
     }
     await expect(page.getByRole('heading', { name: 'All twelve are read' })).toBeVisible();
     const durations = await page.evaluate(

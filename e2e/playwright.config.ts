@@ -23,7 +23,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
     locale: 'en-GB',
-    trace: 'retain-on-failure',
+    // Traces slow every key press down; switch them on to look into a failure.
+    trace: process.env.KEEN_TRACE ? 'on' : 'off',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

@@ -121,7 +121,8 @@ export function useFastEntry(options: FastEntryOptions) {
     event.preventDefault();
     press(key);
   });
-  useEffect(() => {
+  // Before the page is painted: whoever sees the question can answer it.
+  useLayoutEffect(() => {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);

@@ -1,0 +1,89 @@
+import { execFileSync } from 'node:child_process';
+import { rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { chromium } from '@playwright/test';
+
+/**
+ * Takes the pictures of docs/screenshots from the demo shop:
+ * node scripts/e2e.mjs node scripts/screenshots.mjs, which `npm run screenshots` does.
+ */
+const out = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+const url = process.env.KEEN_URL;
+const DESKTOP = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+const SETTLE_MS = 400;
+
+const VISITS = [
+  { name: 'arrive', plate: '418 KQ', step: 'arrive' },
+  { name: 'read', plate: 'PT 12 W', step: 'read', keys: ['5'] },
+  { name: 'read-phone', plate: 'HT 3318', step: 'read', keys: ['4'], viewport: PHONE },
+  { name: 'inspect', plate: 'RC 5', step: 'inspect' },
+  { name: 'explain', plate: '418 KQ', step: 'explain' },
+  { name: 'explain-night', plate: 'RC 3', step: 'explain', scheme: 'dark' },
+  { name: 'explain-phone', plate: 'HT 2207', step: 'explain', viewport: PHONE },
+  { name: 'explain-healthy', plate: 'FR 81 L', step: 'explain' },
+  { name: 'decide', plate: 'LW 70 R', step: 'decide' },
+];
+
+async function main() {
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: [
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--no-first-run',
+      '--disable-background-networking',
+    ],
+  });
+  const shoot = (page, name) => page.screenshot({ path: join(out, `${name}.png`) });
+
+  const door = await browser.newPage({ viewport: DESKTOP, baseURL: url });
+  await door.goto('/sign-in');
+  await door.getByRole('button', { name: /Mira/ }).waitFor();
+  await shoot(door, 'front-door');
+  await door.getByRole('button', { name: /Mira/ }).click();
+  await door.getByRole('list', { name: 'Visits' }).waitFor();
+  await door.mouse.move(0, 0);
+  await door.waitForTimeout(SETTLE_MS);
+  await shoot(door, 'today');
+  const state = await door.context().storageState();
+
+  for (const { name, plate, step, keys = [], viewport = DESKTOP, scheme = 'light' } of VISITS) {
+    const context = await browser.newContext({
+      viewport,
+      colorScheme: scheme,
+      storageState: state,
+      baseURL: url,
+    });
+    const page = await context.newPage();
+    await page.goto('/');
+    await page.getByRole('link', { name: new RegExp(plate) }).click();
+    await page.waitForURL(/visits/);
+    await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
+    await page.getByRole('main').getByRole('heading', { level: 2 }).waitFor();
+    if (step === 'explain') await page.getByText('Worked out in full.').waitFor();
+    if (step === 'decide') await page.getByRole('button', { name: /Keep/ }).waitFor();
+    await page.waitForTimeout(SETTLE_MS);
+    for (const key of keys) await page.keyboard.press(key);
+    await page.waitForTimeout(SETTLE_MS);
+    await shoot(page, name);
+    if (name === 'decide') await sheet(page);
+    await context.close();
+  }
+  await browser.close();
+}
+
+/** The customer's sheet as a picture of its page. */
+async function sheet(page) {
+  const href = await page.getByRole('link', { name: /customer’s sheet/ }).getAttribute('href');
+  const response = await page.request.get(href);
+  const pdf = join(tmpdir(), `keen-sheet-${process.pid}.pdf`);
+  writeFileSync(pdf, await response.body());
+  execFileSync('pdftoppm', ['-r', '90', '-png', '-singlefile', pdf, join(out, 'sheet')]);
+  rmSync(pdf);
+}
+
+await main();
