@@ -128,9 +128,9 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
     const reasons = blank();
     const sign = high ? -1 : 1;
     const own = crown(wheel);
-    const [low, tall] = high ? ['centre', 'shoulders'] : ['shoulders', 'centre'];
+    const [low, tall] = high ? ['centre is', 'shoulders'] : ['shoulders are', 'centre'];
     if (own !== null && own * sign >= TELLING_MM) {
-      reasons.because.push(`The ${low} worn ${depth(own * sign)} lower than the ${tall}.`);
+      reasons.because.push(`The ${low} ${depth(own * sign)} lower than the ${tall}.`);
     } else if (own !== null) {
       reasons.against.push(`The ${low} not clearly lower than the ${tall}.`);
     }

@@ -54,6 +54,17 @@ describe('verdictOf', () => {
     ).toMatch(/^All four tires have run too soft/);
   });
 
+  it('names what else is likely, kind by kind with its places', () => {
+    const { also } = told(
+      {},
+      { cause: 'camberTooNegative', where: 'lf', probability: 0.6 },
+      { cause: 'camberTooNegative', where: 'rf', probability: 0.5 },
+      { cause: 'bounce', where: 'lr', probability: 0.2 },
+    );
+    expect(also).toBe('Also likely: camber too negative (left front, right front).');
+    expect(told({}).also).toBe('');
+  });
+
   it('says so when it is only a guess', () => {
     const { headline, sure } = told({ probability: 0.3 });
     expect(headline).toMatch(/^Not clear yet\. The best guess is too much toe-in/);

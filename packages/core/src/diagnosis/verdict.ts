@@ -13,6 +13,8 @@ export interface Verdict {
   sure: string;
   /** How much: the estimate with its interval, and what it took. */
   detail: string;
+  /** What else is as good as certain, in one sentence; empty when nothing is. */
+  also: string;
   /** The causes it speaks of, most excess first; empty when nothing is out. */
   causes: RankedCause[];
 }
@@ -37,6 +39,7 @@ export function verdictOf(diagnosis: Diagnosis, file: CaseFile): Verdict {
       detail: top
         ? `The likeliest fault is ${lower(causeWords(top.cause))} at the ${whereWords(top.where)}, at ${inHundred(top.probability)}.`
         : 'No cause stands out.',
+      also: '',
       causes: [],
     };
   }
@@ -48,6 +51,7 @@ export function verdictOf(diagnosis: Diagnosis, file: CaseFile): Verdict {
         : `Not clear yet. The best guess is ${lower(causeWords(top.cause))} at the ${whereWords(top.where)}.`,
     sure: `${sureWords(top.probability)}, ${inHundred(top.probability)}.`,
     detail: detailOf(diagnosis, file, top),
+    also: alsoOf(diagnosis, top),
     causes: alike,
   };
 }
@@ -57,6 +61,21 @@ function sameCause(diagnosis: Diagnosis, top: RankedCause): RankedCause[] {
   return diagnosis.ranked.filter(
     (cause) => cause.cause === top.cause && cause.probability >= SAID_FROM,
   );
+}
+
+/** Other kinds of cause that are said too, each kind with its places. */
+function alsoOf(diagnosis: Diagnosis, top: RankedCause): string {
+  const others = diagnosis.ranked.filter(
+    ({ cause, probability }) => cause !== top.cause && probability >= SAID_FROM,
+  );
+  if (others.length === 0 || top.probability < SAID_FROM) return '';
+  const kinds = [...new Set(others.map(({ cause }) => cause))].map((kind) => {
+    const places = others
+      .filter(({ cause }) => cause === kind)
+      .map(({ where }) => whereWords(where));
+    return `${lower(causeWords(kind))} (${places.join(', ')})`;
+  });
+  return `Also likely: ${kinds.join('; ')}.`;
 }
 
 function saidAs(cause: Cause, alike: readonly RankedCause[]): string {

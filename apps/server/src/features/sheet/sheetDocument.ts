@@ -25,7 +25,7 @@ const INK = {
   marker: '#b8400f',
 };
 const MARGIN = 42;
-const DRAWING = { width: 500, height: 84 };
+const DRAWING = { width: 500, height: 104 };
 /** Causes likelier than this are listed for the customer. */
 const LISTED_FROM = 0.1;
 const MOST_LISTED = 5;
@@ -47,9 +47,16 @@ export function sheetDocument(data: SheetData, paper: Paper): TDocumentDefinitio
     defaultStyle: { font: 'Archivo', fontSize: 9.5, color: INK.ink, lineHeight: 1.2 },
     content: [
       heading(data),
-      { text: verdict.headline, font: 'Narrow', fontSize: 21, bold: true, margin: [0, 14, 0, 4] },
       {
-        text: [{ text: `${verdict.sure} `, bold: true }, verdict.detail],
+        text: verdict.headline,
+        font: 'Narrow',
+        fontSize: 21,
+        bold: true,
+        lineHeight: 1.02,
+        margin: [0, 16, 0, 5],
+      },
+      {
+        text: [{ text: `${verdict.sure} `, bold: true }, `${verdict.detail} ${verdict.also}`],
         color: INK.ink,
         margin: [0, 0, 0, 10],
       },

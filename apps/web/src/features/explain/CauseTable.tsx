@@ -27,7 +27,14 @@ export function CauseTable({ ranked, chosen, onChoose }: CauseTableProps) {
   const most = Math.max(0.3, ...ranked.map(({ excess }) => excess));
   return (
     <Box>
-      <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse' }}>
+      <Box
+        component="table"
+        sx={{
+          width: '100%',
+          borderCollapse: 'collapse',
+          display: shown.length > 0 ? 'table' : 'none',
+        }}
+      >
         <Box
           component="thead"
           sx={{ color: 'text.secondary', fontSize: '0.8rem', textAlign: 'left' }}
@@ -125,10 +132,7 @@ export function CauseTable({ ranked, chosen, onChoose }: CauseTableProps) {
             pt: 0.75,
           }}
         >
-          <span>
-            {rest.length} other {rest.length === 1 ? 'cause' : 'causes'}, each{' '}
-            {likely.length < MOST_SHOWN ? 'under 8 %' : 'smaller'}
-          </span>
+          <span>{restWords(rest.length, likely.length)}</span>
           <Button
             variant="text"
             onClick={() => setOpen(!isOpen)}
@@ -140,6 +144,14 @@ export function CauseTable({ ranked, chosen, onChoose }: CauseTableProps) {
       )}
     </Box>
   );
+}
+
+function restWords(rest: number, likely: number): string {
+  const causes = rest === 1 ? 'cause' : 'causes';
+  const small = likely < MOST_SHOWN ? `under ${SHOWN_FROM * 100} %` : 'smaller';
+  return likely === 0
+    ? `${rest} ${causes}, each ${small}`
+    : `${rest} other ${causes}, each ${small}`;
 }
 
 function Th({ children }: { children: string }) {

@@ -13,6 +13,7 @@ import { CausePosture } from './CausePosture.tsx';
 import { CauseTable } from './CauseTable.tsx';
 import { NextCheckBar } from './NextCheckBar.tsx';
 import { ReasonLists } from './ReasonLists.tsx';
+import { WearRates } from './WearRates.tsx';
 
 const ASSUMED_WORDS: Record<string, string> = {
   drive: 'front drive',
@@ -54,9 +55,9 @@ export function ExplainStep() {
 
 function Explained({ answer, verdict }: { answer: Answer; verdict: Verdict }) {
   const { ranked } = answer.diagnosis;
-  const first = verdict.causes[0] ?? ranked[0] ?? null;
   const [chosen, setChosen] = useState<string | null>(null);
-  const cause = ranked.find((one) => keyOf(one) === chosen) ?? first;
+  // With nothing out no cause is put forward; one can still be looked into.
+  const cause = ranked.find((one) => keyOf(one) === chosen) ?? verdict.causes[0] ?? null;
   return (
     <>
       <Box>
@@ -67,9 +68,10 @@ function Explained({ answer, verdict }: { answer: Answer; verdict: Verdict }) {
           <Box component="strong" sx={{ color: 'var(--ink)' }}>
             {verdict.sure}
           </Box>{' '}
-          {verdict.detail}
+          {verdict.detail} {verdict.also}
         </Typography>
       </Box>
+      {verdict.causes.length === 0 && <WearRates />}
       <CauseTable
         ranked={ranked}
         chosen={cause ? keyOf(cause) : null}

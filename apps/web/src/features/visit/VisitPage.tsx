@@ -137,7 +137,8 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
         />
         <EvidenceColumn
           draft={draft}
-          answer={diagnosing.answer}
+          // Before every rib is read, what the model expects would only lead the eye.
+          answer={step === 'explain' || step === 'decide' ? diagnosing.answer : null}
           unit={session.preferences.units.depth}
           activeSlot={step === 'read' ? activeSlot : null}
           onPick={step === 'read' ? setActiveSlot : undefined}
