@@ -85,6 +85,15 @@ function isAlive(pid) {
   }
 }
 
+/** Whether a process still runs; one that ended but was not collected yet does not. */
+function isRunning(pid) {
+  try {
+    return !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
+  } catch {
+    return false;
+  }
+}
+
 /** After a crash the number may belong to some other program by now. */
 function isStart(pid) {
   try {
@@ -117,14 +126,10 @@ async function databaseUrl(data) {
   const cluster = await startCluster(data);
   started.push(cluster);
   const watch = setInterval(() => {
-    try {
-      process.kill(cluster.pid, 0);
-    } catch (error) {
-      if (error.code === 'EPERM') return;
-      clearInterval(watch);
-      complain('the database stopped; nothing saved is lost, start again');
-      void stop(1);
-    }
+    if (isRunning(cluster.pid)) return;
+    clearInterval(watch);
+    complain('the database stopped; nothing saved is lost, start again');
+    void stop(1);
   }, DATABASE_WATCH_MS);
   watch.unref();
   return cluster.url;
@@ -150,20 +155,25 @@ function startServer({ url, web, port, host, fresh, empty }) {
       detached: true,
     });
     let failed = null;
+    let isReady = false;
     child.stderr.on('data', (data) => {
       if (failed === null) process.stderr.write(data);
     });
     child.on('message', (message) => {
       if (message.progress) step(message.progress);
       if (message.failed) failed = failureLine(message, port);
-      if (message.ready) ready();
+      if (message.ready) {
+        isReady = true;
+        ready();
+      }
     });
     child.on('exit', (code) => {
       child.exited = true;
       if (stopping) return;
-      reject(
-        new PlainError(failed ?? `the server stopped (${code ?? 'killed'}); nothing saved is lost`),
-      );
+      const end =
+        failed ?? `the server stopped (${code ?? 'killed'}); nothing saved is lost, start again`;
+      if (!isReady) return reject(new PlainError(end));
+      complain(end);
       void stop(1);
     });
     started.push({ stop: () => endChild(child) });

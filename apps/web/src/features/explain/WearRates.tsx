@@ -43,7 +43,7 @@ export function WearRates() {
           </Box>
           <Box sx={{ color: 'text.secondary' }}>
             each {PER_DISTANCE.toLocaleString('en').replace(',', ' ')} {units.distance} at the{' '}
-            {axle}, over {Math.round(distanceFromKm(first, units.distance) / 1000)} thousand
+            {axle}
           </Box>
         </Box>
       ))}

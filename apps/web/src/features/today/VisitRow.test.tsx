@@ -1,0 +1,59 @@
+import type { Visit } from '@keen/contract';
+import { render, screen } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { describe, expect, it } from 'vitest';
+import { evenDraft, PERSON, visitDetail } from '../../../tests/visitBench.tsx';
+import { VisitRow } from './VisitRow.tsx';
+
+function row(change: Partial<Visit>): HTMLElement {
+  render(
+    <MemoryRouter>
+      <ul>
+        <VisitRow visit={{ ...visitDetail().visit, ...change }} people={[PERSON]} />
+      </ul>
+    </MemoryRouter>,
+  );
+  return screen.getByRole('link');
+}
+
+describe('VisitRow', () => {
+  it('says what stands next and leads there', () => {
+    const link = row({ draft: evenDraft(6), waits: 'counter' });
+    expect(link).toHaveTextContent('Next: Feel and look');
+    expect(link).toHaveTextContent('at the counter');
+    expect(link).toHaveAttribute('href', expect.stringMatching(/\/inspect$/));
+  });
+
+  it('says how far a reading is', () => {
+    const draft = {
+      ...evenDraft(6),
+      tires: { lf: { newDepth: 8, distance: 1, stations: [{ inner: 5 }] } },
+    };
+    expect(row({ draft: { ...draft, vehicle: { drive: 'fwd' } } })).toHaveTextContent(
+      /Take it in|Read the tread/,
+    );
+  });
+
+  it('shows what was decided, the customer’s answer and by whom', () => {
+    const link = row({
+      draft: evenDraft(6),
+      decision: {
+        id: '5',
+        action: 'align',
+        replace: [],
+        answer: 'no',
+        reason: '',
+        entrySeq: 1,
+        personId: PERSON.id,
+        at: '2026-03-01T10:00:00.000Z',
+      },
+    });
+    expect(link).toHaveTextContent('Align before new tires go on');
+    expect(link).toHaveTextContent('Customer said no, Mira');
+  });
+
+  it('calls an unsafe tire so, in words', () => {
+    const link = row({ draft: { tires: { rr: { damage: ['bulge'] } } } });
+    expect(link).toHaveTextContent('Not safe to drive: right rear');
+  });
+});

@@ -1,0 +1,100 @@
+import type { Session, VisitDetail, VisitDraft } from '@keen/contract';
+import { DEFAULT_PREFERENCES } from '@keen/contract';
+import { draftToCase, foldEntries } from '@keen/core';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { createMemoryRouter, Outlet, RouterProvider } from 'react-router';
+import { vi } from 'vitest';
+import type { VisitContext } from '../src/shared/visitContext.ts';
+import type { Diagnosing } from '../src/workers/useDiagnosis.ts';
+
+export const PERSON = {
+  id: '11111111-1111-4111-8111-111111111111',
+  name: 'Mira Test',
+  role: 'advisor',
+} as const;
+
+export const SESSION: Session = {
+  person: PERSON,
+  shop: {
+    id: '22222222-2222-4222-8222-222222222222',
+    name: 'Test Tires',
+    town: 'Testhaven',
+    isDemo: true,
+  },
+  people: [PERSON],
+  preferences: DEFAULT_PREFERENCES,
+};
+
+export function visitDetail(draft: VisitDraft = {}): VisitDetail {
+  return {
+    visit: {
+      id: '33333333-3333-4333-8333-333333333333',
+      number: 7,
+      vehicle: { id: '4', plate: 'T 1', label: 'Test van', customer: 'Tess Ter', drive: null },
+      arrivedAt: '2026-03-01T09:00:00.000Z',
+      closedAt: null,
+      draft,
+      seq: 0,
+      waits: null,
+      decision: null,
+    },
+    entries: [],
+    decisions: [],
+    history: [],
+  };
+}
+
+const IDLE: Diagnosing = { answer: null, file: null, state: 'idle', failure: null };
+
+/** Shows a step of a visit with this draft, and tells what it entered and where it went. */
+export function showStep(
+  step: ReactNode,
+  { draft = {}, ...given }: Partial<VisitContext> & { draft?: VisitDraft } = {},
+) {
+  const enter = vi.fn();
+  const goTo = vi.fn();
+  const { ribsRead, assumed } = draftToCase(draft, 'Test van');
+  const context: VisitContext = {
+    session: SESSION,
+    preferences: SESSION.preferences,
+    units: SESSION.preferences.units,
+    detail: visitDetail(draft),
+    draft,
+    enter,
+    undo: null,
+    redo: null,
+    diagnosing: IDLE,
+    ribsRead,
+    assumed,
+    activeSlot: null,
+    setActiveSlot: vi.fn(),
+    goTo,
+    ...given,
+  };
+  const router = createMemoryRouter([
+    {
+      path: '/',
+      element: <Outlet context={context} />,
+      children: [{ index: true, element: step }],
+    },
+  ]);
+  render(<RouterProvider router={router} />);
+  return { enter, goTo };
+}
+
+/** A draft with all twelve ribs at this depth, mm. */
+export function evenDraft(mm: number): VisitDraft {
+  const wheels = ['lf', 'rf', 'lr', 'rr'];
+  return foldEntries(
+    { vehicle: { drive: 'fwd' } },
+    wheels.flatMap((wheel) => [
+      { path: `tires.${wheel}.newDepth`, value: 8 },
+      { path: `tires.${wheel}.distance`, value: 20_000 },
+      ...['inner', 'centre', 'outer'].map((rib) => ({
+        path: `tires.${wheel}.stations.0.${rib}`,
+        value: mm,
+      })),
+    ]),
+  );
+}
