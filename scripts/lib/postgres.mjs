@@ -14,7 +14,7 @@ import {
 import { createServer } from 'node:net';
 import { join, resolve } from 'node:path';
 import { run } from './run.mjs';
-import { PlainError, step } from './say.mjs';
+import { PlainError, say, step } from './say.mjs';
 import { installPackages } from './systemPackages.mjs';
 
 const BINARIES = '/usr/lib/postgresql';
@@ -122,7 +122,7 @@ function reachableHome(folder) {
   prepare(other);
   if (!canReach(other))
     throw new PlainError(`the postgres user can reach neither ${wanted} nor ${other}`);
-  step(`the postgres user cannot reach ${wanted}; the data is kept in ${other}`);
+  say(`The postgres user cannot reach ${wanted}; the data is kept in ${other}`);
   return other;
 }
 

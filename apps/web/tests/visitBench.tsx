@@ -69,6 +69,7 @@ export function showStep(
     assumed,
     activeSlot: null,
     setActiveSlot: vi.fn(),
+    setSpokenOf: vi.fn(),
     goTo,
     ...given,
   };

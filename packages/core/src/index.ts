@@ -35,3 +35,4 @@ export { axleSectionSvg } from './drawing/axleSectionSvg.ts';
 export type { SectionInk } from './drawing/axleSectionSvg.ts';
 export { SAID_FROM, actionWords, inHundred, verdictOf } from './diagnosis/verdict.ts';
 export type { Verdict } from './diagnosis/verdict.ts';
+export { spokenRibs } from './diagnosis/spokenRibs.ts';

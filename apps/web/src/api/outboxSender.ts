@@ -1,3 +1,4 @@
+import type { Entry, Refusal } from '@keen/contract';
 import type { Middleware } from '@reduxjs/toolkit';
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import type { ApiState } from './hooks.ts';
@@ -58,7 +59,7 @@ sender.startListening({
           const detail = failure.refusals[0];
           dispatch(
             outbox.refused({
-              ids: entries.map(({ id }) => id),
+              ids: refusedIds(entries, failure.refusals),
               text: detail
                 ? `${failure.text}: ${detail.path}, expected ${detail.expected}`
                 : failure.text,
@@ -75,3 +76,14 @@ sender.startListening({
     }
   },
 });
+
+/** Of a batch that was refused, the entries that were wrong; the others are sent again without them. */
+export function refusedIds(entries: readonly Entry[], refusals: readonly Refusal[]): string[] {
+  const wrong = new Set(
+    refusals.flatMap(({ path }) => {
+      const index = /^entries\.(\d+)/.exec(path)?.[1];
+      return index === undefined ? [] : [Number(index)];
+    }),
+  );
+  return entries.filter((_, index) => wrong.size === 0 || wrong.has(index)).map(({ id }) => id);
+}

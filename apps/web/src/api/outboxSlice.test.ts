@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import { refusedIds } from './outboxSender.ts';
 import { initialOutbox, outbox, outboxSlice } from './outboxSlice.ts';
 import type { Pending } from './outboxSlice.ts';
 import { keepPending, loadPending } from './outboxStorage.ts';
@@ -45,6 +46,20 @@ describe('outbox', () => {
     let state = reduce(initialOutbox, outbox.entered({ pending: wrong, before: null }));
     state = reduce(state, outbox.refused({ ids: [wrong.entry.id], text: 'at least 0' }));
     expect(state).toMatchObject({ pending: [], refused: 'at least 0' });
+  });
+});
+
+describe('refusedIds', () => {
+  const entries = [pending(1), pending(2), pending(3)].map(({ entry }) => entry);
+
+  it('drops only what was wrong of a batch', () => {
+    expect(refusedIds(entries, [{ path: 'entries.1.value', expected: 'x' }])).toEqual([
+      entries[1]!.id,
+    ]);
+  });
+
+  it('drops all when the batch as a whole cannot be kept', () => {
+    expect(refusedIds(entries, [])).toHaveLength(3);
   });
 });
 

@@ -23,6 +23,8 @@ export interface VisitContext {
   /** The rib that is asked for, marked in the drawing. */
   activeSlot: Slot | null;
   setActiveSlot: (slot: Slot | null) => void;
+  /** Ribs to point at in the drawing, because the cause looked into speaks of them. */
+  setSpokenOf: (slots: readonly Slot[]) => void;
   goTo: (step: string) => void;
 }
 

@@ -5,6 +5,7 @@ import { exampleCase } from '../../tests/exampleCase.ts';
 import { sureWords } from './causeWords.ts';
 import { diagnose } from './diagnose.ts';
 import { chooseAction } from './recommend.ts';
+import { spokenRibs } from './spokenRibs.ts';
 import { actionWords, inHundred, verdictOf } from './verdict.ts';
 
 const file = exampleCase();
@@ -76,6 +77,19 @@ describe('verdictOf', () => {
     for (const cause of AXLE_CAUSES)
       expect(told({ cause, where: 'front' }).headline).toMatch(/\.$/);
     for (const action of ACTIONS) expect(actionWords(action).length).toBeGreaterThan(10);
+  });
+});
+
+describe('spokenRibs', () => {
+  it('points at the edges that the cause eats', () => {
+    expect(spokenRibs({ cause: 'toeTooFarIn', where: 'front' })).toEqual([
+      { wheel: 'lf', rib: 'outer' },
+      { wheel: 'rf', rib: 'outer' },
+    ]);
+    expect(spokenRibs({ cause: 'camberTooNegative', where: 'rr' })).toEqual([
+      { wheel: 'rr', rib: 'inner' },
+    ]);
+    expect(spokenRibs({ cause: 'looseness', where: 'rear' })).toHaveLength(6);
   });
 });
 

@@ -70,6 +70,39 @@ describe('tireLoss, anchors', () => {
   });
 });
 
+describe('tireLoss, signs', () => {
+  // ISO 8855 and SAE J670, recalled: camber + top outward, static toe + front inward, either side.
+  it('loads the side the top leans to: positive camber the outer rib, negative the inner', () => {
+    for (const wheel of [0, 1, 2, 3]) {
+      const at = (camber: number) =>
+        lossOf(
+          withState((state) => (state[STATE.camber + wheel] = camber)),
+          wheel,
+        );
+      expect(at(2).outer).toBeGreaterThan(at(2).inner);
+      expect(at(-2).inner).toBeGreaterThan(at(-2).outer);
+    }
+  });
+
+  it('wears the outer edges with toe-in and the inner ones with toe-out, on both sides', () => {
+    for (const wheel of [0, 1]) {
+      const at = (toe: number) =>
+        lossOf(
+          withState((state) => (state[STATE.toe] = toe)),
+          wheel,
+        );
+      expect(at(0.8).outer).toBeGreaterThan(at(0.8).inner);
+      expect(at(-0.8).inner).toBeGreaterThan(at(-0.8).outer);
+    }
+  });
+
+  it('wears left tires outward and right ones inward by handed driving', () => {
+    const state = withState((s) => (s[STATE.hand] = 0.1));
+    expect(lossOf(state, 0).outer).toBeGreaterThan(lossOf(state, 0).inner);
+    expect(lossOf(state, 1).inner).toBeGreaterThan(lossOf(state, 1).outer);
+  });
+});
+
 describe('tireLoss, shape', () => {
   it('tells toe from camber by the centre: camber leaves it near the far edge', () => {
     const camber = lossOf(withState((state) => (state[STATE.camber] = -2.5)));

@@ -1,11 +1,11 @@
 import type { RankedCause } from '@keen/contract';
-import { verdictOf } from '@keen/core';
+import { spokenRibs, verdictOf } from '@keen/core';
 import type { Answer, Verdict } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
@@ -58,6 +58,7 @@ function Explained({ answer, verdict }: { answer: Answer; verdict: Verdict }) {
   const [chosen, setChosen] = useState<string | null>(null);
   // With nothing out no cause is put forward; one can still be looked into.
   const cause = ranked.find((one) => keyOf(one) === chosen) ?? verdict.causes[0] ?? null;
+  usePointing(cause);
   return (
     <>
       <Box>
@@ -94,7 +95,18 @@ function Explained({ answer, verdict }: { answer: Answer; verdict: Verdict }) {
   );
 }
 
-export function keyOf({ cause, where }: Pick<RankedCause, 'cause' | 'where'>): string {
+/** Marks the ribs that the cause looked into eats, as long as it is looked into. */
+function usePointing(cause: RankedCause | null): void {
+  const { setSpokenOf } = useVisit();
+  const key = cause && keyOf(cause);
+  useEffect(() => {
+    setSpokenOf(cause ? spokenRibs(cause) : []);
+    return () => setSpokenOf([]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- compared by what it names
+  }, [key, setSpokenOf]);
+}
+
+function keyOf({ cause, where }: Pick<RankedCause, 'cause' | 'where'>): string {
   return `${cause}.${where}`;
 }
 

@@ -13,6 +13,7 @@ interface EvidenceColumnProps {
   answer: Answer | null;
   unit: DepthUnit;
   activeSlot: Slot | null;
+  spokenOf: readonly Slot[];
   onPick: ((slot: Slot) => void) | undefined;
 }
 
@@ -21,13 +22,13 @@ interface EvidenceColumnProps {
  * that stays at the top.
  */
 export const EvidenceColumn = memo(function EvidenceColumn(props: EvidenceColumnProps) {
-  const { draft, unit, activeSlot, onPick } = props;
+  const { draft, unit, activeSlot, spokenOf, onPick } = props;
   const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('md'));
   // A digit typed is painted before a new answer is.
   const answer = useDeferredValue(props.answer);
   const tires = useMemo(() => sectionTires(draft, answer?.expectedMm ?? null), [draft, answer]);
   const legalMm = draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
-  const shared = { tires, legalMm, unit, activeSlot, onPick };
+  const shared = { tires, legalMm, unit, activeSlot, spokenOf, onPick };
   return (
     <Box
       component="section"

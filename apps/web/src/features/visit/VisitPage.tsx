@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
-import { draftToCase, VISIT_STEPS } from '@keen/core';
+import { ALL_RIBS, draftToCase, VISIT_STEPS } from '@keen/core';
 import type { Slot } from '@keen/core';
 import type { Session, VisitDetail } from '@keen/contract';
 import { useMemo, useState } from 'react';
@@ -73,11 +73,15 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
   const { visit } = detail;
   const { draft, enter, undo, redo } = useVisitDraft(detail);
   const [activeSlot, setActiveSlot] = useState<Slot | null>(null);
+  const [spokenOf, setSpokenOf] = useState<readonly Slot[]>([]);
   const navigate = useNavigate();
   const step = useLocation().pathname.split('/').at(-1) ?? 'arrive';
   const label = [visit.vehicle.label, visit.vehicle.plate].filter(Boolean).join(', ');
   const { file, ribsRead, assumed } = useMemo(() => draftToCase(draft, label), [draft, label]);
-  const diagnosing = useDiagnosis(ribsRead >= LEAST_RIBS ? file : null);
+  // While ribs are being read nothing of the answer is shown, and the keys have the machine for
+  // themselves.
+  const isReading = step === 'read' && ribsRead < ALL_RIBS;
+  const diagnosing = useDiagnosis(ribsRead >= LEAST_RIBS && !isReading ? file : null);
   const goTo = (to: string) => void navigate(`/visits/${visit.id}/${to}`);
   const move = (by: number) => {
     const at = (VISIT_STEPS as readonly string[]).indexOf(step);
@@ -105,6 +109,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
     assumed,
     activeSlot,
     setActiveSlot,
+    setSpokenOf,
     goTo,
   };
 
@@ -141,6 +146,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
           answer={step === 'explain' || step === 'decide' ? diagnosing.answer : null}
           unit={session.preferences.units.depth}
           activeSlot={step === 'read' ? activeSlot : null}
+          spokenOf={spokenOf}
           onPick={step === 'read' ? setActiveSlot : undefined}
         />
         <Box
