@@ -35,7 +35,7 @@ export function whereWords(where: Wheel | Axle): string {
 export function sureWords(probability: number): string {
   if (probability >= 0.97) return 'Almost certain';
   if (probability >= 0.85) return 'Very likely';
-  if (probability >= 0.65) return 'Likely';
+  if (probability >= 0.6) return 'Likely';
   if (probability >= 0.45) return 'As likely as not';
   if (probability >= 0.2) return 'Possible';
   if (probability >= 0.05) return 'Unlikely';

@@ -66,6 +66,12 @@ describe('verdictOf', () => {
     expect(told({}).also).toBe('');
   });
 
+  it('is no surer than the chance behind it', () => {
+    expect(told({ probability: 0.55 }).headline).toBe(
+      'It looks as if the front wheels have been toeing in. That would be eating both outer edges.',
+    );
+  });
+
   it('says so when it is only a guess', () => {
     const { headline, sure } = told({ probability: 0.3 });
     expect(headline).toMatch(/^Not clear yet\. The best guess is too much toe-in/);

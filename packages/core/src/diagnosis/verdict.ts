@@ -21,6 +21,8 @@ export interface Verdict {
 
 /** From here on a cause is spoken of as what happened. */
 export const SAID_FROM = 0.45;
+/** From here on it is said outright; below it, as what it looks like. */
+const OUTRIGHT_FROM = 0.65;
 /** From here on it is named as the best guess. */
 const GUESSED_FROM = 0.2;
 
@@ -47,7 +49,7 @@ export function verdictOf(diagnosis: Diagnosis, file: CaseFile): Verdict {
   return {
     headline:
       top.probability >= SAID_FROM
-        ? saidAs(top.cause, alike)
+        ? hedged(saidAs(top.cause, alike), top.probability)
         : `Not clear yet. The best guess is ${lower(causeWords(top.cause))} at the ${whereWords(top.where)}.`,
     sure: `${sureWords(top.probability)}, ${inHundred(top.probability)}.`,
     detail: detailOf(diagnosis, file, top),
@@ -101,6 +103,12 @@ function saidAs(cause: Cause, alike: readonly RankedCause[]): string {
     case 'hardCornering':
       return 'Hard cornering is eating the front outer shoulders. That is driving, not a fault of the car.';
   }
+}
+
+/** A sentence no surer than the chance behind it. */
+function hedged(sentence: string, probability: number): string {
+  if (probability >= OUTRIGHT_FROM) return sentence;
+  return `It looks as if ${lower(sentence)}`.replace('That is', 'That would be');
 }
 
 function many(places: readonly (Wheel | Axle)[]): boolean {
