@@ -66,7 +66,6 @@ const carFields = {
   tolerances: tolerancesSchema,
   'visit.words': text(2_000),
   'visit.waits': z.enum(WAITS),
-  'visit.inspected': z.boolean(),
   'visit.other': z.record(z.string(), z.unknown()),
 } as const;
 
@@ -172,7 +171,6 @@ export const visitDraftSchema = z
       .strictObject({
         words: z.string().optional(),
         waits: z.enum(WAITS).optional(),
-        inspected: z.boolean().optional(),
         other: z.record(z.string(), z.unknown()).optional(),
       })
       .optional(),

@@ -2,6 +2,7 @@ export { InputError } from './errors/InputError.ts';
 export * from './units/units.ts';
 export { parseTireSize } from './tires/tireSize.ts';
 export type { TireSize } from './tires/tireSize.ts';
+export { unsafeWheels } from './tires/unsafeWheels.ts';
 export { wheelStatus } from './tires/wheelStatus.ts';
 export { toeConvert } from './angles/toeConvert.ts';
 export { slip } from './angles/slip.ts';

@@ -25,8 +25,6 @@ export const DEFAULT_TOLERANCES = {
   pressure: 0.1,
 } as const;
 export const DEFAULT_LIMITS_MM = { legal: 1.6, advise: 3 } as const;
-/** Used when a tire's size is not given, mm. */
-export const FALLBACK_DIAMETER_MM = 640;
 
 export type Range = readonly [low: number, high: number];
 

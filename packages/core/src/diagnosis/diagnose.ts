@@ -16,12 +16,7 @@ import { createRandom, hashSeed } from '../random/random.ts';
 import { wheelStatus } from '../tires/wheelStatus.ts';
 import { STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
-import {
-  ALIGNMENT_COLUMNS,
-  createAttribution,
-  LOOSENESS_COLUMNS,
-  WEAR_PARTS,
-} from './attribution.ts';
+import { ALIGNMENT_COLUMNS, createAttribution, LOOSENESS_COLUMNS } from './attribution.ts';
 import { FAULT_COLUMN, FAULTS } from './faults.ts';
 import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
 import { nextChecks } from './nextChecks.ts';
@@ -336,5 +331,3 @@ function moments(size: number) {
   };
   return result;
 }
-
-export { WEAR_PARTS };

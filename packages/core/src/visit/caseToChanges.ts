@@ -4,7 +4,7 @@ import { depthToMm, distanceToKm, pressureToKpa } from '../units/units.ts';
 import type { FieldChange } from './foldEntries.ts';
 
 /** The fields of a visit that the app itself keeps under `visit` in a case file. */
-const OWN_VISIT_FIELDS = ['words', 'waits', 'inspected', 'other'];
+const OWN_VISIT_FIELDS = ['words', 'waits', 'other'];
 
 /**
  * The entries that bring a case file into a visit, in mm, km and kPa. What the app does not know of

@@ -1,5 +1,5 @@
 import type { Diagnosis } from '@keen/contract';
-import { actionWords } from '@keen/core';
+import { actionWords, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -64,7 +64,7 @@ function Advice({ diagnosis }: { diagnosis: Diagnosis }) {
         ))}
         {parts.map(({ part, where, why }) => (
           <li key={part + where}>
-            {part}, {where}: {why}.
+            {part}, {whereWords(where)}: {why}.
           </li>
         ))}
       </Box>

@@ -1,5 +1,5 @@
 import type { Person, Visit } from '@keen/contract';
-import { actionWords, nextStep, stepStates, whereWords } from '@keen/core';
+import { actionWords, nextStep, stepStates, unsafeWheels, whereWords } from '@keen/core';
 import type { VisitStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import dayjs from 'dayjs';
@@ -19,9 +19,7 @@ const ANSWER_WORDS = { yes: 'said yes', no: 'said no', open: 'no answer yet' };
 /** A car as a row: its tread, its name, what stands next, who waits. */
 export function VisitRow({ visit, people }: { visit: Visit; people: readonly Person[] }) {
   const next = nextStep(visit.draft, visit.decision !== null);
-  const unsafe = (['lf', 'rf', 'lr', 'rr'] as const).filter((wheel) =>
-    visit.draft.tires?.[wheel]?.damage?.some((kind) => ['cords', 'bulge', 'cut'].includes(kind)),
-  );
+  const unsafe = unsafeWheels(visit.draft);
   const by = people.find(({ id }) => id === visit.decision?.personId)?.name.split(' ')[0];
   return (
     <Box component="li" sx={{ borderTop: '1px solid var(--hairline)' }}>

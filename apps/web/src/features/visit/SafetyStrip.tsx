@@ -1,13 +1,10 @@
 import type { VisitDraft } from '@keen/contract';
-import { UNSAFE_DAMAGES } from '@keen/contract';
-import { WHEEL_ORDER, whereWords } from '@keen/core';
+import { unsafeWheels, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 
 /** Stays over every step while a tire is not safe to drive on. */
 export function SafetyStrip({ draft }: { draft: VisitDraft }) {
-  const unsafe = WHEEL_ORDER.filter((wheel) =>
-    draft.tires?.[wheel]?.damage?.some((kind) => UNSAFE_DAMAGES.includes(kind)),
-  );
+  const unsafe = unsafeWheels(draft);
   if (unsafe.length === 0) return null;
   return (
     <Box
