@@ -254,7 +254,11 @@ function RibCell(props: RibCellProps) {
         />
       )}
       {isSpokenOf && (
-        <path d={`M${bar.x} ${height + 3.5}H${bar.x + bar.width}`} stroke="var(--marker)" strokeWidth={4} />
+        <path
+          d={`M${bar.x} ${height + 3.5}H${bar.x + bar.width}`}
+          stroke="var(--marker)"
+          strokeWidth={4}
+        />
       )}
       {isActive && (
         <rect
