@@ -22,6 +22,7 @@ import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
 import { nextChecks } from './nextChecks.ts';
 import type { Draw } from './nextChecks.ts';
 import { createPosterior } from './posterior.ts';
+import type { Known } from './posterior.ts';
 import { createReasons } from './reasons.ts';
 import { recommend } from './recommend.ts';
 import { createWalker } from './sampler.ts';
@@ -75,9 +76,9 @@ export function diagnose(file: CaseFile): Answer {
 }
 
 /** Starts a diagnosis that can be asked before it is finished. */
-export function createDiagnosisRun(file: CaseFile): DiagnosisRun {
+export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun {
   const resolved = resolveCase(file);
-  const posterior = createPosterior(resolved);
+  const posterior = createPosterior(resolved, known);
   const random = createRandom(hashSeed(canonicalJson(resolved)));
   const readFaults = createFaultReader(resolved);
   const worst = WHEEL_ORDER.map((wheel) => worstRib(resolved, wheel));

@@ -22,9 +22,15 @@ export interface Posterior {
   touches: Int32Array;
   /** Everything at mid-tolerance. */
   healthy: Float64Array;
+  /** Elements that are not in doubt, with their values. */
+  known: Known;
 }
 
-export function createPosterior(resolved: ResolvedCase): Posterior {
+/** Elements of the state whose values are given: index and value. */
+export type Known = ReadonlyMap<number, number>;
+
+/** @param known - elements held at a value, as by a reader who knows the constants of this car */
+export function createPosterior(resolved: ResolvedCase, known: Known = new Map()): Posterior {
   const paths = tirePaths(resolved);
   const { camber, totalToe } = resolved.tolerances;
   return {
@@ -37,6 +43,7 @@ export function createPosterior(resolved: ResolvedCase): Posterior {
       [middle(camber.front), middle(camber.rear)],
       [middle(totalToe.front), middle(totalToe.rear)],
     ),
+    known,
   };
 }
 

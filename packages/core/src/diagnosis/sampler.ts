@@ -6,7 +6,6 @@ import { TOUCHES_HAND } from './posterior.ts';
 
 // Looked up once: some loaders resolve an imported name at every use, and this runs very often.
 const AT = { ...STATE };
-const STEPS = DIRECTIONS;
 const HAND = TOUCHES_HAND;
 
 /** Steps are tried at all these parts of a direction's reach, so that every width of posterior is met. */
@@ -34,6 +33,8 @@ export interface Walker {
  */
 export function createWalker(posterior: Posterior, random: Random, chain: number): Walker {
   const state = Float64Array.from(posterior.healthy);
+  for (const [element, value] of posterior.known) state[element] = value;
+  const STEPS = DIRECTIONS.filter(({ elements }) => !elements.some((e) => posterior.known.has(e)));
   // Chains set out from different explanations, so that agreement between them means something.
   const spread = chain === 0 ? 0 : 1;
   for (let wheel = 0; wheel < 4; wheel++) {
@@ -49,6 +50,7 @@ export function createWalker(posterior: Posterior, random: Random, chain: number
   // A start outside the prior's support would never be left by a downhill walk.
   if (!Number.isFinite(prior)) {
     state.set(posterior.healthy);
+    for (const [element, value] of posterior.known) state[element] = value;
     prior = posterior.prior(state);
   }
 

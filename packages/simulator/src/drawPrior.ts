@@ -1,16 +1,18 @@
-import { createRandom } from '../src/random/random.ts';
-import type { Random } from '../src/random/random.ts';
-import type { ResolvedCase } from '../src/case/resolveCase.ts';
 import {
   bouncePatterns,
   camberPatterns,
+  createRandom,
   EXCESS,
+  HARD_CORNERING,
+  LOOSE_DEG,
   LOOSE_WHERE,
   pressurePatterns,
   priorRates,
-} from '../src/diagnosis/prior.ts';
-import { HARD_CORNERING, LOOSE_DEG } from '../src/diagnosis/faults.ts';
-import { SPREAD, STATE, STATE_SIZE } from '../src/wear/state.ts';
+  SPREAD,
+  STATE,
+  STATE_SIZE,
+} from '@keen/core/engine';
+import type { Random, ResolvedCase } from '@keen/core/engine';
 
 /**
  * Draws cars from the prior by drawing what happened to them, one thing after the other: written

@@ -1,0 +1,21 @@
+/** The inside of the diagnosis, for the simulator, the benchmarks and the page that explains it. */
+export { createAttribution, WEAR_PARTS } from './diagnosis/attribution.ts';
+export { createDepthEvidence } from './diagnosis/depthEvidence.ts';
+export { FAULTS, FAULT_COLUMN, HARD_CORNERING, LOOSE_DEG } from './diagnosis/faults.ts';
+export type { Fault } from './diagnosis/faults.ts';
+export { createFaultReader, FAULT_COUNT } from './diagnosis/faultsOf.ts';
+export * from './diagnosis/handEvidence.ts';
+export { createPosterior } from './diagnosis/posterior.ts';
+export type { Posterior } from './diagnosis/posterior.ts';
+export * from './diagnosis/prior.ts';
+export { createWalker } from './diagnosis/sampler.ts';
+export { createRandom } from './random/random.ts';
+export type { Random } from './random/random.ts';
+export { resolveCase } from './case/resolveCase.ts';
+export type { ResolvedCase } from './case/resolveCase.ts';
+export { WHEEL_ORDER } from './case/wheels.ts';
+export * from './wear/constants.ts';
+export { tirePaths } from './wear/paths.ts';
+export { healthyState, SPREAD, STATE, STATE_SIZE } from './wear/state.ts';
+export { tireLoss } from './wear/tireLoss.ts';
+export type { TirePath } from './wear/tireLoss.ts';

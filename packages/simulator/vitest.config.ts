@@ -1,0 +1,11 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    name: 'simulator',
+    environment: 'node',
+    include: ['{src,tests}/**/*.test.ts'],
+    testTimeout: 60_000,
+    hookTimeout: 90_000,
+  },
+});
