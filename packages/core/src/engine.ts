@@ -17,5 +17,5 @@ export { WHEEL_ORDER } from './case/wheels.ts';
 export * from './wear/constants.ts';
 export { tirePaths } from './wear/paths.ts';
 export { healthyState, SPREAD, STATE, STATE_SIZE } from './wear/state.ts';
-export { tireLoss } from './wear/tireLoss.ts';
+export { pressureRate, tireLoss } from './wear/tireLoss.ts';
 export type { TirePath } from './wear/tireLoss.ts';
