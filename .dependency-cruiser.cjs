@@ -1,4 +1,4 @@
-/** Imports run one way: apps -> demo -> core -> contract; features do not import one another. */
+/** Imports run one way: apps -> demo -> core -> contract, simulator -> core; features do not import one another. */
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
@@ -13,13 +13,26 @@ module.exports = {
       name: 'contract-imports-nothing-of-ours',
       severity: 'error',
       from: { path: '^packages/contract/' },
-      to: { path: '^(packages/core|apps|demo|e2e)/' },
+      to: { path: '^(packages/(core|simulator)|apps|demo|e2e)/' },
     },
     {
       name: 'core-imports-contract-only',
       severity: 'error',
       from: { path: '^packages/core/src' },
+      to: { path: '^(packages/simulator|apps|demo|e2e)/' },
+    },
+    {
+      name: 'simulator-imports-core-and-contract',
+      severity: 'error',
+      from: { path: '^packages/simulator/' },
       to: { path: '^(apps|demo|e2e)/' },
+    },
+    {
+      name: 'the-product-does-not-simulate',
+      comment: 'The simulator is for tests, calibration and benchmarks.',
+      severity: 'error',
+      from: { path: '^(apps|demo)/' },
+      to: { path: '^packages/simulator/' },
     },
     {
       name: 'core-is-pure',

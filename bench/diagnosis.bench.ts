@@ -50,7 +50,7 @@ function forwardMs(file: CaseFile): number {
   const turns = 200_000;
   return (
     time(() => {
-      for (let i = 0; i < turns; i++) for (const path of paths) tireLoss(state, path, 'fwd', out);
+      for (let i = 0; i < turns; i++) for (const path of paths) tireLoss(state, path, out);
     }) / turns
   );
 }

@@ -5,6 +5,7 @@ import { availableParallelism } from 'node:os';
 const PROJECTS = [
   'packages/contract',
   'packages/core',
+  'packages/simulator',
   'demo',
   'apps/cli',
   'apps/server',

@@ -48,6 +48,9 @@ const LEAF = 'export const x = 1;\n';
 /** Imports that each rule must refuse: the rule, who imports, and what. */
 const PLANTED: readonly (readonly [rule: string, from: string, to: string])[] = [
   ['core-imports-contract-only', 'packages/core/src/a.ts', 'apps/web/src/leaf.ts'],
+  ['core-imports-contract-only', 'packages/core/src/b.ts', 'packages/simulator/src/leaf.ts'],
+  ['simulator-imports-core-and-contract', 'packages/simulator/src/a.ts', 'demo/src/leaf.ts'],
+  ['the-product-does-not-simulate', 'apps/web/src/b.ts', 'packages/simulator/src/leaf.ts'],
   ['contract-imports-nothing-of-ours', 'packages/contract/src/a.ts', 'packages/core/src/leaf.ts'],
   ['apps-do-not-import-one-another', 'apps/web/src/a.ts', 'apps/server/src/leaf.ts'],
   [

@@ -30,7 +30,7 @@ export function demoDepths(car: DemoCar, distanceKm: number, truth: Truth, rando
   const loss = new Float64Array(3);
   const step = car.readIn === 'in32' ? MM_PER_IN32 : 0.1;
   return byWheel((_, tire) => {
-    tireLoss(state, paths[tire]!, car.drive, loss);
+    tireLoss(state, paths[tire]!, loss);
     const tireFactor = 1 + SCATTER.tire * random.normal();
     const read = RIBS.map((_rib, rib) => {
       const worn = loss[rib]! * tireFactor * (1 + SCATTER.rib * random.normal());

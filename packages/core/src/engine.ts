@@ -5,8 +5,8 @@ export { FAULTS, FAULT_COLUMN, HARD_CORNERING, LOOSE_DEG } from './diagnosis/fau
 export type { Fault } from './diagnosis/faults.ts';
 export { createFaultReader, FAULT_COUNT } from './diagnosis/faultsOf.ts';
 export * from './diagnosis/handEvidence.ts';
-export { createPosterior } from './diagnosis/posterior.ts';
-export type { Posterior } from './diagnosis/posterior.ts';
+export { createPosterior, logLikelihood } from './diagnosis/posterior.ts';
+export type { Known, Posterior } from './diagnosis/posterior.ts';
 export * from './diagnosis/prior.ts';
 export { createWalker } from './diagnosis/sampler.ts';
 export { createRandom } from './random/random.ts';

@@ -1,5 +1,5 @@
 import type { CaseFile } from '@keen/contract';
-import { COMPLAINTS, RIBS, WHEELS } from '@keen/contract/words';
+import { COMPLAINTS, RIBS } from '@keen/contract/words';
 import type { Cupping, Feather, Play, Rib, Wheel } from '@keen/contract/words';
 import {
   complaintChance,
@@ -116,5 +116,3 @@ function rounded(mm: number, unit: Plan['depthUnit'], newDepth: number): number 
   const most = unit === 'mm' ? newDepth + 0.5 : newDepth;
   return Number(Math.min(most, Math.max(0, value)).toFixed(1));
 }
-
-export { WHEELS };

@@ -1,9 +1,8 @@
-import { CAMBER_SHARE, DRIVING_SLIP, pressureRate, STATE, tireLoss, TOE_SHARE } from '@keen/core/engine';
+import { CAMBER_SHARE, pressureRate, STATE, tireLoss, TOE_SHARE } from '@keen/core/engine';
 import type { TirePath } from '@keen/core/engine';
-import type { Drive } from '@keen/contract/words';
 
 /** What wears a simulated tire: its loss in mm at inner, centre, outer, written to `out`. */
-export type Physics = (state: Float64Array, path: TirePath, drive: Drive, out: Float64Array) => void;
+export type Physics = (state: Float64Array, path: TirePath, out: Float64Array) => void;
 
 /** The engine's own formula; the constants in the state are jittered, so no two cars share them. */
 export const ownPhysics: Physics = tireLoss;
@@ -19,7 +18,7 @@ const MOST_SHIFT = 0.75;
  * along a bounded curve instead of an exponential, cornering wears both shoulders of the outside tire,
  * and camber pushes the contact patch sideways enough to add to toe.
  */
-export const otherPhysics: Physics = (state, path, drive, out) => {
+export const otherPhysics: Physics = (state, path, out) => {
   out.fill(0);
   const pressure = state[STATE.pressure + path.tire]!;
   const tireRate =
@@ -28,11 +27,11 @@ export const otherPhysics: Physics = (state, path, drive, out) => {
     pressureRate(pressure) *
     (state[STATE.bounce + path.tire]! > 0.5 ? 1.18 : 1);
   const cornering = state[STATE.cornering]! - 1;
-  path.positions.forEach((position, i) => {
+  Array.from(path.positions).forEach((position, i) => {
     const axle = position >> 1;
     const camber = state[STATE.camber + position]!;
     const toe = state[STATE.toe + axle]! / 2 + 0.01 * camber;
-    const slip0 = DRIVING_SLIP[drive][axle === 0 ? 'front' : 'rear'] * (1 + state[STATE.drivingSlip + axle]!);
+    const slip0 = path.drivingSlips[i]! * (1 + state[STATE.drivingSlip + axle]!);
     const felt = axle === 0 ? cornering : cornering * 0.4;
     const hand = (position & 1) === 0 ? state[STATE.hand]! : -state[STATE.hand]!;
     const lean =

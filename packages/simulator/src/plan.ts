@@ -30,7 +30,8 @@ export const COMES_IN_AT_MM: readonly [number, number] = [0.6, 3];
 /** Draws a plan: shops differ in what they look at (invented shares, no source). */
 export function drawPlan(random: Random): Plan {
   const happens = (chance: number) => random.uniform() < chance;
-  const among = <T>(values: readonly T[]): T => values[Math.floor(random.uniform() * values.length)]!;
+  const among = <T>(values: readonly T[]): T =>
+    values[Math.floor(random.uniform() * values.length)]!;
   const round = (value: number, step: number) => Math.round(value / step) * step;
   return {
     drive: among(['fwd', 'fwd', 'fwd', 'rwd', 'awd']),

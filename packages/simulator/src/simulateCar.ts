@@ -74,7 +74,7 @@ export function simulateCar(seed: number, world: World = 'own'): SimulatedCar {
   const faults = new Uint8Array(FAULT_COUNT);
   createFaultReader(resolved)(state, faults);
   const worst = losses.map((ribs) => ribs.indexOf(Math.max(...ribs)));
-  const attribution = createAttribution(createPosterior(resolved), plan.drive, worst);
+  const attribution = createAttribution(createPosterior(resolved), worst);
   attribution.add(state, faults);
   return { file, state, faults, excessMm: attribution.excess() };
 }
@@ -85,7 +85,13 @@ function newDepthMm(file: CaseFile): number {
 
 /** Lognormal constants, a little wider than a normal of the same spread in the tails. */
 function jitterConstants(state: Float64Array, random: Random): void {
-  for (const name of ['camberShare', 'toeShare', 'pressureShare', 'corneringShare', 'camberSlip'] as const) {
+  for (const name of [
+    'camberShare',
+    'toeShare',
+    'pressureShare',
+    'corneringShare',
+    'camberSlip',
+  ] as const) {
     state[STATE[name]] = Math.exp(SPREAD[name] * random.normal()) - 1;
   }
   for (let axle = 0; axle < 2; axle++) {
@@ -134,7 +140,7 @@ function comeIn(
     const paths = tirePaths(resolveCase(emptyCase(plan, '')));
     return paths.map((path, tire) => {
       const out = new Float64Array(3);
-      physics(state, path, plan.drive, out);
+      physics(state, path, out);
       return [...out].map((loss, rib) => loss * noise.tire[tire]! * noise.rib[tire]![rib]!);
     });
   };

@@ -14,7 +14,7 @@ const read = createFaultReader(resolved);
 const OUTER = [2, 2, 2, 2];
 
 function attribute(...changes: ((state: Float64Array) => void)[]) {
-  const attribution = createAttribution(posterior, 'fwd', OUTER);
+  const attribution = createAttribution(posterior, OUTER);
   const faults = new Uint8Array(FAULT_COUNT);
   for (const change of changes) {
     const state = posterior.healthy.slice();
@@ -29,7 +29,7 @@ function outerLoss(tire: number, change: (state: Float64Array) => void): number 
   const state = posterior.healthy.slice();
   change(state);
   const out = new Float64Array(3);
-  tireLoss(state, posterior.paths[tire]!, 'fwd', out);
+  tireLoss(state, posterior.paths[tire]!, out);
   return out[2]!;
 }
 

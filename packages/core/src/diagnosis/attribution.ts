@@ -1,4 +1,3 @@
-import type { Drive } from '@keen/contract/words';
 import { STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import { FAULT_COLUMN, FAULTS } from './faults.ts';
@@ -32,7 +31,6 @@ export interface Attribution {
  */
 export function createAttribution(
   posterior: Posterior,
-  drive: Drive,
   worstRib: readonly (number | null)[],
 ): Attribution {
   const { healthy, paths } = posterior;
@@ -49,7 +47,7 @@ export function createAttribution(
   let draws = 0;
 
   function lossAt(state: Float64Array, tire: number): number {
-    tireLoss(state, paths[tire]!, drive, losses);
+    tireLoss(state, paths[tire]!, losses);
     return losses[ribs[tire]!]!;
   }
 
@@ -83,7 +81,7 @@ export function createAttribution(
     first.set(neutral);
     last.set(state);
     for (let tire = 0; tire < 4; tire++) {
-      tireLoss(state, paths[tire]!, drive, losses);
+      tireLoss(state, paths[tire]!, losses);
       ribs[tire] = worstRib[tire] ?? losses.indexOf(Math.max(...losses));
       full[tire] = losses[ribs[tire]!]!;
       base[tire] = lossAt(neutral, tire);
@@ -134,7 +132,7 @@ export function createAttribution(
     const element = elementOf(cause, index);
     let sum = 0;
     for (let tire = 0; tire < 4; tire++) {
-      if (posterior.touches[element]! & (1 << tire)) sum += took(state, tire, [element]);
+      if (posterior.wears[element]! & (1 << tire)) sum += took(state, tire, [element]);
     }
     return sum;
   }

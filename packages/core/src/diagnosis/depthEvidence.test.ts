@@ -32,7 +32,7 @@ function logNormal(residual: number[], covariance: number[][]): number {
 function denseLog(file: ReturnType<typeof exampleCase>, state: Float64Array): number {
   const resolved = resolveCase(file);
   const loss = new Float64Array(3);
-  tireLoss(state, tirePaths(resolved)[0]!, resolved.drive, loss);
+  tireLoss(state, tirePaths(resolved)[0]!, loss);
   const { lossMm, count } = tireReadings(resolved.tires.lf);
   const read = [0, 1, 2].filter((rib) => count[rib]! > 0);
   const meanLoss =

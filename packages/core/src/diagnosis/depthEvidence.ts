@@ -1,5 +1,4 @@
 import { RIBS } from '@keen/contract/words';
-import type { Drive } from '@keen/contract/words';
 import type { ResolvedCase, ResolvedTire } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import { NOISE } from '../wear/constants.ts';
@@ -53,22 +52,28 @@ export function createDepthEvidence(
   resolved: ResolvedCase,
   paths: readonly TirePath[],
 ): DepthEvidence {
-  const drive: Drive = resolved.drive;
-  const readings = WHEEL_ORDER.map((wheel) => tireReadings(resolved.tires[wheel]));
-  const noise = readings.map((tire) => [
-    stationNoise(tire, resolved.readingRoundingMm, NOISE.stationHealthy),
-    stationNoise(tire, resolved.readingRoundingMm, NOISE.stationBounce),
-  ]);
+  const read = new Float64Array(12);
+  const meanVar = new Float64Array(24);
+  const scatterLog = new Float64Array(8);
+  WHEEL_ORDER.forEach((wheel, tire) => {
+    const readings = tireReadings(resolved.tires[wheel]);
+    read.set(readings.lossMm, 3 * tire);
+    [NOISE.stationHealthy, NOISE.stationBounce].forEach((uneven, bouncing) => {
+      const noise = stationNoise(readings, resolved.readingRoundingMm, uneven);
+      meanVar.set(noise.meanVar, 3 * (2 * tire + bouncing));
+      scatterLog[2 * tire + bouncing] = noise.scatterLog;
+    });
+  });
   const bounceAt: number = STATE.bounce;
   const loss = new Float64Array(3);
   const tireVar = NOISE.tire ** 2;
   const ribVar = NOISE.rib ** 2;
   const newVar = NOISE.newDepthMm ** 2;
+  const tireNewVar = tireVar * newVar;
 
   return (state, tire) => {
-    tireLoss(state, paths[tire]!, drive, loss);
-    const { lossMm, count } = readings[tire]!;
-    const { meanVar, scatterLog } = noise[tire]![state[bounceAt + tire]! > 0.5 ? 1 : 0]!;
+    tireLoss(state, paths[tire]!, loss);
+    const noise = 2 * tire + (state[bounceAt + tire]! > 0.5 ? 1 : 0);
     let det = 1;
     let mm = 0;
     let m1 = 0;
@@ -77,32 +82,33 @@ export function createDepthEvidence(
     let r1 = 0;
     let rr = 0;
     for (let rib = 0; rib < 3; rib++) {
-      if (count[rib]! === 0) continue;
+      const variance = meanVar[3 * noise + rib]!;
+      if (variance === 0) continue;
       const m = loss[rib]!;
-      const residual = lossMm[rib]! - m;
-      const diagonal = ribVar * m * m + meanVar[rib]!;
+      const residual = read[3 * tire + rib]! - m;
+      const diagonal = ribVar * m * m + variance;
       const weight = 1 / diagonal;
+      const weighted = m * weight;
       det *= diagonal;
-      mm += m * m * weight;
-      m1 += m * weight;
+      mm += m * weighted;
+      m1 += weighted;
       ones += weight;
-      mr += m * residual * weight;
+      mr += residual * weighted;
       r1 += residual * weight;
       rr += residual * residual * weight;
     }
+    // The 2 x 2 of Woodbury, with the roots of both variances multiplied in.
     const a = 1 + tireVar * mm;
-    const b = Math.sqrt(tireVar * newVar) * m1;
     const d = 1 + newVar * ones;
-    const small = a * d - b * b;
-    const u = Math.sqrt(tireVar) * mr;
-    const v = Math.sqrt(newVar) * r1;
-    const square = rr - (d * u * u - 2 * b * u * v + a * v * v) / small;
-    return scatterLog - 0.5 * (square + Math.log(det * small));
+    const small = a * d - tireNewVar * m1 * m1;
+    const square =
+      rr - (d * tireVar * mr * mr - 2 * tireNewVar * m1 * mr * r1 + a * newVar * r1 * r1) / small;
+    return scatterLog[noise]! - 0.5 * (square + Math.log(det * small));
   };
 }
 
 interface StationNoise {
-  /** Variance of a rib's mean over its stations, mm2. */
+  /** Variance of a rib's mean over its stations, mm2; 0 where no station was read. */
   meanVar: readonly number[];
   /** Log likelihood of the scatter between stations. */
   scatterLog: number;

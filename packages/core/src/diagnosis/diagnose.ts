@@ -29,7 +29,7 @@ import { createWalker } from './sampler.ts';
 
 /** Sweeps of the quick answer and of the full one; fixed, so that a case gives the same bytes. */
 export const LIVE_SWEEPS = 700;
-export const FULL_SWEEPS = 10_000;
+export const FULL_SWEEPS = 8_000;
 const CHAINS = 4;
 const BURN_IN = 120;
 /** Every so many sweeps a draw is kept for attribution and for looking ahead. */
@@ -82,7 +82,7 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
   const random = createRandom(hashSeed(canonicalJson(resolved)));
   const readFaults = createFaultReader(resolved);
   const worst = WHEEL_ORDER.map((wheel) => worstRib(resolved, wheel));
-  const attribution = createAttribution(posterior, resolved.drive, worst);
+  const attribution = createAttribution(posterior, worst);
   const perChain = FULL_SWEEPS / CHAINS;
 
   const faults = new Uint8Array(FAULT_COUNT);
@@ -94,7 +94,8 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
   const depths = moments(12);
   const losses = new Float64Array(3);
   const draws: Draw[] = [];
-  let walker = createWalker(posterior, random, 0);
+  const archive: Float64Array[] = [];
+  let walker = createWalker(posterior, random, 0, archive);
   let sweeps = 0;
   for (let i = 0; i < BURN_IN; i++) walker.sweep();
 
@@ -102,7 +103,7 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
     const end = Math.min(FULL_SWEEPS, sweeps + more);
     while (sweeps < end) {
       if (sweeps > 0 && sweeps % perChain === 0) {
-        walker = createWalker(posterior, random, sweeps / perChain);
+        walker = createWalker(posterior, random, sweeps / perChain, archive);
         for (let i = 0; i < BURN_IN; i++) walker.sweep();
       }
       walker.sweep();
@@ -126,7 +127,7 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
     attribution.add(state, faults);
     draws.push({ state: state.slice(), faults: faults.slice() });
     for (let tire = 0; tire < 4; tire++) {
-      tireLoss(state, posterior.paths[tire]!, resolved.drive, losses);
+      tireLoss(state, posterior.paths[tire]!, losses);
       for (let rib = 0; rib < 3; rib++) {
         depths.put(3 * tire + rib, resolved.tires[WHEEL_ORDER[tire]!].newDepthMm - losses[rib]!);
       }

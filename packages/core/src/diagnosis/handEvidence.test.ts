@@ -31,7 +31,8 @@ function felt(totalToe: number): { none: number; outward: number; inward: number
 }
 
 function evidence(change: (file: CaseFile) => void, state: Float64Array): number {
-  return createHandEvidence(resolveCase(exampleCase(change)))(state);
+  const terms = createHandEvidence(resolveCase(exampleCase(change)));
+  return terms.reduce((sum, { log }) => sum + log(state), 0);
 }
 
 describe('featherChances', () => {

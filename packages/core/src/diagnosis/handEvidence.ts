@@ -1,3 +1,4 @@
+import { COMPLAINTS } from '@keen/contract/words';
 import type { Complaint, Cupping, Drive, Feather, Play } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
@@ -110,11 +111,15 @@ const FEATHER_COLUMN: Record<Exclude<Feather, 'unknown'>, number> = {
 };
 const CUPPING_COLUMN: Record<Exclude<Cupping, 'unknown'>, number> = { none: 0, some: 1, heavy: 2 };
 
-type Term = (state: Float64Array) => number;
+/** One observation's log likelihood, and the elements of the state that it depends on. */
+export interface EvidenceTerm {
+  elements: readonly number[];
+  log: (state: Float64Array) => number;
+}
 
-/** Log likelihood of everything but the depths; terms that were not observed cost nothing. */
-export function createHandEvidence(resolved: ResolvedCase): Term {
-  const terms: Term[] = [];
+/** The observations of a case other than the depths; what was not observed has no term. */
+export function createHandEvidence(resolved: ResolvedCase): EvidenceTerm[] {
+  const terms: EvidenceTerm[] = [];
   WHEEL_ORDER.forEach((wheel, tire) => {
     const { feather, cupping, pressureRatio } = resolved.tires[wheel];
     if (feather !== 'unknown') terms.push(featherTerm(resolved, tire, FEATHER_COLUMN[feather]));
@@ -122,35 +127,30 @@ export function createHandEvidence(resolved: ResolvedCase): Term {
       const column = CUPPING_COLUMN[cupping];
       const healthy = Math.log(WAVES.healthy[column]!);
       const bouncing = Math.log(WAVES.bouncing[column]!);
-      terms.push((state) => (state[AT.bounce + tire]! > 0.5 ? bouncing : healthy));
+      const element = AT.bounce + tire;
+      terms.push({
+        elements: [element],
+        log: (state) => (state[element]! > 0.5 ? bouncing : healthy),
+      });
     }
     if (pressureRatio !== null) {
-      terms.push((state) =>
-        logTwoNormals(
-          pressureRatio - state[AT.pressure + tire]!,
-          PRESSURE.sd,
-          PRESSURE.tailSd,
-          PRESSURE.tail,
-        ),
-      );
+      const { sd, tailSd, tail } = PRESSURE;
+      terms.push(measured(pressureRatio, AT.pressure + tire, sd, tailSd, tail));
     }
     const camber = resolved.angles[wheel].camber;
     if (camber !== null) {
-      terms.push((state) =>
-        logTwoNormals(
-          camber - state[AT.camber + tire]!,
-          ANGLE.camberSd,
-          ANGLE.camberTailSd,
-          ANGLE.tail,
-        ),
-      );
+      const { camberSd, camberTailSd, tail } = ANGLE;
+      terms.push(measured(camber, AT.camber + tire, camberSd, camberTailSd, tail));
     }
     const play = resolved.play[wheel];
     if (play !== 'unknown') {
-      const axle = tire >> 1;
+      const element = AT.looseness + (tire >> 1);
       const loose = Math.log(playChances(true)[PLAY_COLUMN[play]]!);
       const tight = Math.log(playChances(false)[PLAY_COLUMN[play]]!);
-      terms.push((state) => (state[AT.looseness + axle]! >= IS_LOOSE_FROM ? loose : tight));
+      terms.push({
+        elements: [element],
+        log: (state) => (state[element]! >= IS_LOOSE_FROM ? loose : tight),
+      });
     }
   });
   for (const axle of [0, 1]) {
@@ -158,30 +158,30 @@ export function createHandEvidence(resolved: ResolvedCase): Term {
     if (term) terms.push(term);
   }
   if (resolved.askedComplaints) terms.push(complaintTerm(resolved));
-  return (state) => {
-    let sum = 0;
-    for (let i = 0; i < terms.length; i++) sum += terms[i]!(state);
-    return sum;
-  };
+  return terms;
 }
 
-function featherTerm(resolved: ResolvedCase, tire: number, column: number): Term {
+function featherTerm(resolved: ResolvedCase, tire: number, column: number): EvidenceTerm {
   const path = featherPath(resolved, tire);
   const chances = new Float64Array(3);
-  return (state) => {
-    featherChances(state, path, resolved.drive, chances);
-    return Math.log(chances[column]!);
+  const axles = [path.front, path.rear].flatMap((weight, axle) => (weight > 0 ? [axle] : []));
+  return {
+    elements: axles.flatMap((axle) => [AT.toe + axle, AT.drivingSlip + axle]),
+    log: (state) => {
+      featherChances(state, path, resolved.drive, chances);
+      return Math.log(chances[column]!);
+    },
   };
 }
 
-function toeTerm(resolved: ResolvedCase, axle: number): Term | null {
+function toeTerm(resolved: ResolvedCase, axle: number): EvidenceTerm | null {
   const left = resolved.angles[WHEEL_ORDER[2 * axle]!].toe;
   const right = resolved.angles[WHEEL_ORDER[2 * axle + 1]!].toe;
   if (left === null && right === null) return null;
   const both = left !== null && right !== null;
   const total = both ? left + right : 2 * (left ?? right ?? 0);
   const sd = both ? ANGLE.toeSd * Math.SQRT2 : OTHER_WHEEL_TOE_SD;
-  return (state) => logTwoNormals(total - state[AT.toe + axle]!, sd, ANGLE.toeTailSd, ANGLE.tail);
+  return measured(total, AT.toe + axle, sd, ANGLE.toeTailSd, ANGLE.tail);
 }
 
 /** Chance that a customer says this about a car in this state (common practice, no source). */
@@ -213,29 +213,26 @@ export function complaintChance(
   }
 }
 
-const ALL: readonly Complaint[] = [
-  'pullsLeft',
-  'pullsRight',
-  'wheelOffLeft',
-  'wheelOffRight',
-  'vibration',
-  'noise',
-  'wander',
-  'noReturn',
-  'heavySteering',
-];
-
-function complaintTerm(resolved: ResolvedCase): Term {
+function complaintTerm(resolved: ResolvedCase): EvidenceTerm {
   const { front, rear } = resolved.tolerances.totalToe;
   const ranges = [front, rear] as const;
-  const said = ALL.map((complaint) => resolved.complaints.includes(complaint));
-  return (state) => {
-    let product = 1;
-    for (let i = 0; i < ALL.length; i++) {
-      const chance = complaintChance(ALL[i]!, state, ranges);
-      product *= said[i]! ? chance : 1 - chance;
-    }
-    return Math.log(product);
+  const said = COMPLAINTS.map((complaint) => resolved.complaints.includes(complaint));
+  const count = said.length;
+  const ask = COMPLAINTS.map((complaint) => complaint);
+  return {
+    elements: [
+      ...[0, 1].flatMap((axle) => [AT.toe + axle, AT.looseness + axle]),
+      ...[0, 1].flatMap((wheel) => [AT.camber + wheel, AT.pressure + wheel]),
+      ...[0, 1, 2, 3].map((tire) => AT.bounce + tire),
+    ],
+    log: (state) => {
+      let product = 1;
+      for (let i = 0; i < count; i++) {
+        const chance = complaintChance(ask[i]!, state, ranges);
+        product *= said[i]! ? chance : 1 - chance;
+      }
+      return Math.log(product);
+    },
   };
 }
 
@@ -268,11 +265,23 @@ export function logistic(x: number): number {
   return 1 / (1 + Math.exp(-x));
 }
 
-/** Log density of a normal with a heavier one mixed in, up to a constant. */
-function logTwoNormals(off: number, sd: number, tailSd: number, tail: number): number {
-  const near = (off / sd) * (off / sd);
-  const far = (off / tailSd) * (off / tailSd);
-  return Math.log(
-    ((1 - tail) / sd) * Math.exp(-0.5 * near) + (tail / tailSd) * Math.exp(-0.5 * far),
-  );
+/** A reading of one element: normal with a heavier normal mixed in, up to a constant. */
+function measured(
+  reading: number,
+  element: number,
+  sd: number,
+  tailSd: number,
+  tail: number,
+): EvidenceTerm {
+  const near = (1 - tail) / sd;
+  const far = tail / tailSd;
+  const nearHalf = -0.5 / (sd * sd);
+  const farHalf = -0.5 / (tailSd * tailSd);
+  return {
+    elements: [element],
+    log: (state) => {
+      const square = (reading - state[element]!) ** 2;
+      return Math.log(near * Math.exp(nearHalf * square) + far * Math.exp(farHalf * square));
+    },
+  };
 }

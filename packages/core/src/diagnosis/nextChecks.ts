@@ -102,7 +102,7 @@ function candidates(
       list.push({
         check: 'readRib',
         where,
-        outcomes: ribOutcomes(posterior, resolved, tire, index, draws),
+        outcomes: ribOutcomes(posterior, tire, index, draws),
       });
     });
   });
@@ -147,14 +147,13 @@ function candidates(
 /** A rib not read yet, as five bins of its predicted loss. */
 function ribOutcomes(
   posterior: Posterior,
-  resolved: ResolvedCase,
   tire: number,
   rib: number,
   draws: readonly Draw[],
 ): Outcomes {
   const loss = new Float64Array(3);
   const lossOf = (state: Float64Array) => {
-    tireLoss(state, posterior.paths[tire]!, resolved.drive, loss);
+    tireLoss(state, posterior.paths[tire]!, loss);
     return loss[rib]!;
   };
   const sorted = draws.map((draw) => lossOf(draw.state)).toSorted((a, b) => a - b);

@@ -1,5 +1,5 @@
 import type { ResolvedCase } from '../case/resolveCase.ts';
-import { SPREAD, STATE } from '../wear/state.ts';
+import { SPREAD, STATE, STATE_SIZE } from '../wear/state.ts';
 import { HARD_CORNERING, LOOSE_DEG } from './faults.ts';
 
 /**
@@ -93,7 +93,23 @@ function negativeShare(changeMm: number): number {
   return changeMm <= -RIDE_HEIGHT_THRESHOLD_MM ? 0.85 : CAMBER_NEGATIVE;
 }
 
-/** Log density of the state of this car, up to a constant. */
+/** Elements that {@link createLogPrior} looks at: everything that can be out. */
+export const FAULT_ELEMENTS: readonly number[] = [
+  ...[0, 1, 2, 3].flatMap((wheel) => [
+    STATE.camber + wheel,
+    STATE.pressure + wheel,
+    STATE.bounce + wheel,
+  ]),
+  ...[0, 1].flatMap((axle) => [STATE.toe + axle, STATE.looseness + axle]),
+  STATE.cornering,
+];
+/** Elements that {@link logNuisance} looks at: everything else. */
+export const NUISANCE_ELEMENTS: readonly number[] = Array.from(
+  { length: STATE_SIZE },
+  (_, element) => element,
+).filter((element) => !FAULT_ELEMENTS.includes(element));
+
+/** Log density of what is out and by how much, up to a constant. */
 export type LogPrior = (state: Float64Array) => number;
 
 /** Builds the log prior of a case; all tables are made once, each call only looks up. */
@@ -126,60 +142,70 @@ export function createLogPrior(resolved: ResolvedCase): LogPrior {
   const bounceTable = bouncePatterns();
   const looseTable = [0, LOOSE_WHERE.front, LOOSE_WHERE.rear, LOOSE_WHERE.both];
 
+  // Flat, for the innermost loop: bounds and norms by axle.
+  const camberLow = Float64Array.from(camberRanges, ([low]) => low);
+  const camberHigh = Float64Array.from(camberRanges, ([, high]) => high);
+  const camberIn = Float64Array.from(camberUniform);
+  const toeLow = Float64Array.from(toeRanges, ([low]) => low);
+  const toeHigh = Float64Array.from(toeRanges, ([, high]) => high);
+  const toeMid = Float64Array.from(toeDensity, ({ mid }) => mid);
+  const toePrecision = Float64Array.from(toeDensity, ({ sd }) => 0.5 / (sd * sd));
+  const toeIn = Float64Array.from(toeDensity, ({ log: norm }) => norm);
+  const toeRate = Float64Array.from([rates.frontToe, rates.rearToe]);
+  const pressurePrecision = 0.5 / (pressureSd * pressureSd);
+  const { toeDeg, camberDeg, pressure: pressureExcess } = EXCESS;
+
   return (state) => {
     let log = 0;
     let pattern = 1;
     let clean = true;
 
     let camberCode = 0;
-    for (let wheel = 3; wheel >= 0; wheel--) {
-      const value = state[AT.camber + wheel]!;
-      const axle = wheel >> 1;
-      const [low, high] = camberRanges[axle]!;
-      camberCode *= 3;
-      if (value < low) {
-        camberCode += 1;
-        log += logTail.camber - (low - value) / EXCESS.camberDeg;
-      } else if (value > high) {
-        camberCode += 2;
-        log += logTail.camber - (value - high) / EXCESS.camberDeg;
-      } else log += camberUniform[axle]!;
-    }
-    if (camberCode > 0) clean = false;
-    pattern *= camberCode > 0 ? rates.camber * camberTable[camberCode]! : 1 - rates.camber;
-
-    for (let axle = 0; axle < 2; axle++) {
-      const value = state[AT.toe + axle]!;
-      const [low, high] = toeRanges[axle]!;
-      const rate = axle === 0 ? rates.frontToe : rates.rearToe;
-      if (value < low || value > high) {
-        clean = false;
-        pattern *= rate / 2;
-        log += logTail.toe - (value < low ? low - value : value - high) / EXCESS.toeDeg;
-      } else {
-        const { mid, sd, log: norm } = toeDensity[axle]!;
-        const z = (value - mid) / sd;
-        pattern *= 1 - rate;
-        log += norm - 0.5 * z * z;
-      }
-    }
-
     let pressureCode = 0;
-    for (let tire = 3; tire >= 0; tire--) {
-      const off = state[AT.pressure + tire]! - 1;
+    for (let wheel = 3; wheel >= 0; wheel--) {
+      const axle = wheel >> 1;
+      const value = state[AT.camber + wheel]!;
+      const under = camberLow[axle]! - value;
+      const over = value - camberHigh[axle]!;
+      camberCode *= 3;
+      if (under > 0) {
+        camberCode += 1;
+        log += logTail.camber - under / camberDeg;
+      } else if (over > 0) {
+        camberCode += 2;
+        log += logTail.camber - over / camberDeg;
+      } else log += camberIn[axle]!;
+
+      const off = state[AT.pressure + wheel]! - 1;
       pressureCode *= 3;
       if (off < -pressure) {
         if (off < LOWEST_PRESSURE - 1) return REFUSED;
         pressureCode += 1;
-        log += logTail.pressure - (-pressure - off) / EXCESS.pressure;
+        log += logTail.pressure + (pressure + off) / pressureExcess;
       } else if (off > pressure) {
         pressureCode += 2;
-        log += logTail.pressure - (off - pressure) / EXCESS.pressure;
-      } else log += pressureLog - 0.5 * (off / pressureSd) * (off / pressureSd);
+        log += logTail.pressure - (off - pressure) / pressureExcess;
+      } else log += pressureLog - pressurePrecision * off * off;
     }
-    if (pressureCode > 0) clean = false;
+    if (camberCode > 0 || pressureCode > 0) clean = false;
+    pattern *= camberCode > 0 ? rates.camber * camberTable[camberCode]! : 1 - rates.camber;
     pattern *=
       pressureCode > 0 ? rates.pressure * pressureTable[pressureCode]! : 1 - rates.pressure;
+
+    for (let axle = 0; axle < 2; axle++) {
+      const value = state[AT.toe + axle]!;
+      const under = toeLow[axle]! - value;
+      const over = value - toeHigh[axle]!;
+      if (under > 0 || over > 0) {
+        clean = false;
+        pattern *= toeRate[axle]! / 2;
+        log += logTail.toe - (under > 0 ? under : over) / toeDeg;
+      } else {
+        const off = value - toeMid[axle]!;
+        pattern *= 1 - toeRate[axle]!;
+        log += toeIn[axle]! - toePrecision[axle]! * off * off;
+      }
+    }
 
     let looseCode = 0;
     for (let axle = 0; axle < 2; axle++) {
@@ -212,12 +238,12 @@ export function createLogPrior(resolved: ResolvedCase): LogPrior {
     pattern *= bounceCode > 0 ? rates.bounce * bounceTable[bounceCode]! : 1 - rates.bounce;
 
     const mixed = (1 - rates.wellKept) * pattern + (clean ? rates.wellKept : 0);
-    return log + Math.log(mixed) + nuisance(state);
+    return log + Math.log(mixed);
   };
 }
 
-/** Normal log densities of what is no fault: constants, abradability, handedness, tilt, crown. */
-function nuisance(state: Float64Array): number {
+/** Log density of what is no fault: constants, abradability, handedness, tilt, crown. */
+export function logNuisance(state: Float64Array): number {
   if (hasNegativeFactor(state)) return REFUSED;
   let sum =
     square(state[AT.abradability]! / SD.abradability) +

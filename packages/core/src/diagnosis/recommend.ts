@@ -23,7 +23,7 @@ export interface CauseChance {
  * next set loses when the fault stays.
  */
 const WORK = { check: 0.25, align: 0.8, parts: 1.6, balance: 0.7, air: 0.05 } as const;
-const LEFT_ALONE = { alignment: 1.6, looseness: 2, bounce: 1.2, pressure: 0.6 } as const;
+const LEFT_ALONE = { alignment: 1.5, looseness: 2, bounce: 1.2, pressure: 0.6 } as const;
 
 /** A part is named when it is this likely to be worn. */
 const NAME_PART_FROM = 0.4;

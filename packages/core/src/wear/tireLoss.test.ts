@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Drive } from '@keen/contract/words';
 import { healthyState, STATE } from './state.ts';
+import { tirePath } from './paths.ts';
 import { pressureRate, tireLoss } from './tireLoss.ts';
 
 /** Anchors of the trade: common practice, no published source, unless a line says otherwise. */
@@ -11,7 +12,7 @@ function neutral(): Float64Array {
 
 function lossOf(state: Float64Array, wheel = 0, drive: Drive = 'fwd', megametres = 10) {
   const out = new Float64Array(3);
-  tireLoss(state, { tire: wheel, positions: [wheel], megametres: [megametres] }, drive, out);
+  tireLoss(state, tirePath(wheel, [wheel], [megametres], drive), out);
   const [inner, centre, outer] = out as unknown as [number, number, number];
   return { inner, centre, outer, mean: (inner + centre + outer) / 3, worst: Math.max(...out) };
 }
@@ -133,7 +134,7 @@ describe('tireLoss, shape', () => {
   it('wears in proportion to distance and adds up over the places a tire has had', () => {
     const state = withState((s) => (s[STATE.toe] = 0.8));
     const out = new Float64Array(3);
-    tireLoss(state, { tire: 0, positions: [2, 0], megametres: [4, 6] }, 'fwd', out);
+    tireLoss(state, tirePath(0, [2, 0], [4, 6], 'fwd'), out);
     const rear = lossOf(state, 2, 'fwd', 4);
     const front = lossOf(state, 0, 'fwd', 6);
     expect(out[2]).toBeCloseTo(rear.outer + front.outer, 12);

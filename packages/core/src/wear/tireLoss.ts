@@ -1,4 +1,3 @@
-import type { Drive } from '@keen/contract/words';
 import {
   ABRADABILITY,
   BOUNCE_RATE,
@@ -7,7 +6,6 @@ import {
   CORNERING_REAR,
   CORNERING_SHARE,
   CORNERING_SLIP,
-  DRIVING_SLIP,
   PRESSURE_RATE,
   PRESSURE_RATE_LIMIT,
   PRESSURE_SHARE,
@@ -30,15 +28,16 @@ const K = {
   toeShare: TOE_SHARE,
 };
 const RATE = { ...PRESSURE_RATE, limit: PRESSURE_RATE_LIMIT };
-const SLIPS = DRIVING_SLIP;
 
 /** Where one tire has been: positions (0 lf, 1 rf, 2 lr, 3 rr) with the distance run at each. */
 export interface TirePath {
   /** The wheel the tire is mounted at now, which names its pressure and bounce in the state. */
   tire: number;
-  positions: readonly number[];
+  positions: Int32Array;
   /** Thousands of km at each position. */
-  megametres: readonly number[];
+  megametres: Float64Array;
+  /** Slip that driving needs at each position, degrees. */
+  drivingSlips: Float64Array;
 }
 
 /**
@@ -55,13 +54,8 @@ export interface TirePath {
  * Sources: wear with friction work, Archard (1953), Schallamach and Turner (1960); work with slip
  * squared at small slip, the brush model, Pacejka, Tire and Vehicle Dynamics. Constants: constants.ts.
  */
-export function tireLoss(
-  state: Float64Array,
-  path: TirePath,
-  drive: Drive,
-  out: Float64Array,
-): void {
-  const slips = SLIPS[drive];
+export function tireLoss(state: Float64Array, path: TirePath, out: Float64Array): void {
+  const { positions, megametres, drivingSlips } = path;
   const pressure = state[AT.pressure + path.tire]!;
   const camberShare = K.camberShare * (1 + state[AT.camberShare]!);
   const toeShare = K.toeShare * (1 + state[AT.toeShare]!);
@@ -78,8 +72,8 @@ export function tireLoss(
   let inner = 0;
   let centre = 0;
   let outer = 0;
-  for (let i = 0; i < path.positions.length; i++) {
-    const position = path.positions[i]!;
+  for (let i = 0; i < positions.length; i++) {
+    const position = positions[i]!;
     const axle = position >> 1;
     const left = (position & 1) === 0;
     const camber = state[AT.camber + position]!;
@@ -95,10 +89,9 @@ export function tireLoss(
     const crown = crownOfPressure + state[AT.crown + axle]!;
     const shareInner = Math.exp(crown - lean);
     const shareOuter = Math.exp(crown + lean + corneringShare * felt);
-    const scale = (3 * tireRate * path.megametres[i]!) / (1 + shareInner + shareOuter);
+    const scale = (3 * tireRate * megametres[i]!) / (1 + shareInner + shareOuter);
 
-    const driving = axle === 0 ? slips.front : slips.rear;
-    const ownSlip = driving * (1 + state[AT.drivingSlip + axle]!);
+    const ownSlip = drivingSlips[i]! * (1 + state[AT.drivingSlip + axle]!);
     const even = ownSlip * ownSlip * (1 + K.corneringSlip * felt) + toe * toe + wander * wander;
     const spin = camberSlip * camber;
     const edge = even + spin * spin;

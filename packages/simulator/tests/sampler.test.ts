@@ -1,15 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import type { CaseFile } from '@keen/contract';
 import { WHEELS } from '@keen/contract/words';
-import { createPriorDraws } from '../../tests/drawPrior.ts';
-import { exampleCase, wear } from '../../tests/exampleCase.ts';
-import { resolveCase } from '../case/resolveCase.ts';
-import { createRandom } from '../random/random.ts';
-import { STATE } from '../wear/state.ts';
-import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
-import { FAULTS } from './faults.ts';
-import { createPosterior } from './posterior.ts';
-import { createWalker } from './sampler.ts';
+import {
+  createFaultReader,
+  createPosterior,
+  createRandom,
+  createWalker,
+  FAULT_COUNT,
+  FAULTS,
+  logLikelihood,
+  resolveCase,
+  STATE,
+} from '@keen/core/engine';
+import { exampleCase, wear } from '../../core/tests/exampleCase.ts';
+import { createPriorDraws } from '../src/drawPrior.ts';
 
 /**
  * The sampler against importance sampling: cars drawn from the prior by another program and weighted
@@ -38,9 +42,7 @@ function weighted(file: CaseFile): Posterior {
   let [total, squares, toe, camber] = [0, 0, 0, 0];
   for (let i = 0; i < DRAWS; i++) {
     const state = draw();
-    let log = posterior.hand(state);
-    for (let tire = 0; tire < 4; tire++) log += posterior.depth(state, tire);
-    const weight = Math.exp(log);
+    const weight = Math.exp(logLikelihood(posterior, state));
     total += weight;
     squares += weight * weight;
     toe += weight * state[STATE.toe]!;
