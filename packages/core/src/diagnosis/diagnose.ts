@@ -136,7 +136,8 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
   }
 
   function answer(): Answer {
-    const chance = (column: number) => counts[column]! / sweeps;
+    // Half a draw each way: draws that all agree do not prove certainty.
+    const chance = (column: number) => (counts[column]! + 0.5) / (sweeps + 1);
     const wheels = byWheel((wheel, tire) =>
       wheelAnswer(resolved, wheel, {
         camber: camber.estimate(tire),
@@ -156,12 +157,7 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
         hardCornering: chance(FAULT_COLUMN.hardCornering + axle),
       },
     });
-    const ranked = rank(
-      resolved,
-      file,
-      [...counts].map((count) => count / sweeps),
-      attribution.excess(),
-    );
+    const ranked = rank(resolved, file, [...counts.keys()].map(chance), attribution.excess());
     const groupChances = {
       alignment: groups.alignment / sweeps,
       looseness: groups.looseness / sweeps,
