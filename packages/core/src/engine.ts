@@ -1,6 +1,6 @@
 /** The inside of the diagnosis, for the simulator, the benchmarks and the page that explains it. */
 export { createAttribution, WEAR_PARTS } from './diagnosis/attribution.ts';
-export { createDepthEvidence } from './diagnosis/depthEvidence.ts';
+export { createDepthEvidence, tireReadings } from './diagnosis/depthEvidence.ts';
 export { FAULTS, FAULT_COLUMN, HARD_CORNERING, LOOSE_DEG } from './diagnosis/faults.ts';
 export type { Fault } from './diagnosis/faults.ts';
 export { createFaultReader, FAULT_COUNT } from './diagnosis/faultsOf.ts';
