@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import { createMemoryRouter, Outlet, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
 import type { VisitContext } from '../src/shared/visitContext.ts';
-import type { Diagnosing } from '../src/workers/useDiagnosis.ts';
+import { IDLE } from '../src/workers/useDiagnosis.ts';
 
 export const PERSON = {
   id: '11111111-1111-4111-8111-111111111111',
@@ -45,8 +45,6 @@ export function visitDetail(draft: VisitDraft = {}): VisitDetail {
   };
 }
 
-const IDLE: Diagnosing = { answer: null, file: null, state: 'idle', failure: null };
-
 /** Shows a step of a visit with this draft, and tells what it entered and where it went. */
 export function showStep(
   step: ReactNode,
@@ -54,6 +52,7 @@ export function showStep(
 ) {
   const enter = vi.fn();
   const goTo = vi.fn();
+  const setTried = vi.fn();
   const { ribsRead, assumed } = draftToCase(draft, 'Test van');
   const context: VisitContext = {
     session: SESSION,
@@ -70,6 +69,7 @@ export function showStep(
     activeSlot: null,
     setActiveSlot: vi.fn(),
     setSpokenOf: vi.fn(),
+    setTried,
     goTo,
     ...given,
   };
@@ -81,7 +81,7 @@ export function showStep(
     },
   ]);
   render(<RouterProvider router={router} />);
-  return { enter, goTo };
+  return { enter, goTo, setTried };
 }
 
 /** A draft with all twelve ribs at this depth, mm. */

@@ -19,3 +19,7 @@ export { tirePaths } from './wear/paths.ts';
 export { healthyState, SPREAD, STATE, STATE_SIZE } from './wear/state.ts';
 export { pressureRate, tireLoss } from './wear/tireLoss.ts';
 export type { TirePath } from './wear/tireLoss.ts';
+export { constantFacts, noiseFacts, priorFacts } from './diagnosis/modelFacts.ts';
+export type { ConstantFact, Fact } from './diagnosis/modelFacts.ts';
+export { wearExamples } from './drawing/wearExamples.ts';
+export type { WearExample } from './drawing/wearExamples.ts';

@@ -25,6 +25,13 @@ export function createRouter() {
               }),
             },
             {
+              path: '/how-it-works',
+              lazy: async () => ({
+                Component: (await import('../features/howItWorks/HowItWorksPage.tsx'))
+                  .HowItWorksPage,
+              }),
+            },
+            {
               path: '/visits/:visitId',
               lazy: async () => ({
                 Component: (await import('../features/visit/VisitPage.tsx')).VisitPage,

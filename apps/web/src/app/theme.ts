@@ -107,6 +107,22 @@ export function createKeenTheme(scheme: Scheme): Theme {
       MuiSnackbarContent: {
         styleOverrides: { root: { backgroundColor: t.ink, color: t.onInk, borderRadius: 4 } },
       },
+      // A carpenter's scale: a thin rail, a square hand, a mark where one started.
+      MuiSlider: {
+        styleOverrides: {
+          root: { color: t.ink, padding: '20px 0' },
+          rail: { height: 2, opacity: 1, backgroundColor: t.control },
+          thumb: {
+            width: 14,
+            height: 26,
+            borderRadius: 3,
+            '&::before': { boxShadow: 'none' },
+            '&:hover, &.Mui-active': { boxShadow: 'none' },
+            '&.Mui-focusVisible': { boxShadow: 'none', outline: `2px solid ${t.marker}` },
+          },
+          mark: { width: 3, height: 16, borderRadius: 0, backgroundColor: t.marker, opacity: 1 },
+        },
+      },
       MuiLink: { styleOverrides: { root: { color: t.ink, textDecorationColor: t.control } } },
     },
   });

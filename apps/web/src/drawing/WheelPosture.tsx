@@ -6,6 +6,8 @@ interface PostureProps {
   toeDeg?: { left: number; right: number };
   /** Seen from behind: camber, degrees, top outward positive. */
   camberDeg?: { left: number; right: number };
+  /** Standard deviation of each, degrees: drawn as faint outlines on both sides. */
+  sdDeg?: { left: number; right: number };
   /** Which edge or part of the tire is being eaten. */
   eaten: Cause | null;
   /** The one wheel that is spoken of; null for both. */
@@ -21,7 +23,8 @@ const EXAGGERATION = { toe: 16, camber: 5 };
 const MOST_DEG = 17;
 
 /** The wheels as the tread says they have been standing, exaggerated. */
-export function WheelPosture({ axle, toeDeg, camberDeg, eaten, only = null, label }: PostureProps) {
+export function WheelPosture(props: PostureProps) {
+  const { axle, toeDeg, camberDeg, sdDeg, eaten, only = null, label } = props;
   const fromAbove = toeDeg !== undefined;
   const angles = toeDeg ?? camberDeg ?? { left: 0, right: 0 };
   // Toe-in turns the left wheel clockwise seen from above; a top leaning out turns it the other way
@@ -29,9 +32,13 @@ export function WheelPosture({ axle, toeDeg, camberDeg, eaten, only = null, labe
   const factor = fromAbove ? EXAGGERATION.toe : -EXAGGERATION.camber;
   const drawn = (degrees: number) => Math.max(-MOST_DEG, Math.min(MOST_DEG, degrees * factor));
   const y = HEIGHT / 2;
+  const turnsOf = (mean: number, sd: number | undefined, sign: 1 | -1) => ({
+    mean: sign * drawn(mean),
+    ends: sd === undefined ? [] : [mean - sd, mean + sd].map((end) => sign * drawn(end)),
+  });
   const wheels = [
-    { x: 46, turn: drawn(angles.left), outer: -1 },
-    { x: WIDTH - 46, turn: -drawn(angles.right), outer: 1 },
+    { x: 46, turns: turnsOf(angles.left, sdDeg?.left, 1), outer: -1 },
+    { x: WIDTH - 46, turns: turnsOf(angles.right, sdDeg?.right, -1), outer: 1 },
   ] as const;
   return (
     <svg
@@ -52,8 +59,23 @@ export function WheelPosture({ axle, toeDeg, camberDeg, eaten, only = null, labe
         <line x1={6} x2={WIDTH - 6} y1={y + 44} y2={y + 44} stroke="var(--ink)" strokeWidth={1.5} />
       )}
       <line x1={46} x2={WIDTH - 46} y1={y} y2={y} stroke="var(--ink)" strokeWidth={1.5} />
-      {wheels.map(({ x, turn, outer }) => (
-        <g key={outer} transform={`rotate(${turn} ${x} ${y})`}>
+      {wheels.flatMap(({ x, turns }) =>
+        turns.ends.map((turn) => (
+          <rect
+            key={`${x} ${turn}`}
+            x={x - TIRE.width / 2}
+            y={y - TIRE.height / 2}
+            width={TIRE.width}
+            height={TIRE.height}
+            rx={5}
+            transform={`rotate(${turn} ${x} ${y})`}
+            fill="var(--rubberPale)"
+            opacity={0.35}
+          />
+        )),
+      )}
+      {wheels.map(({ x, turns, outer }) => (
+        <g key={outer} transform={`rotate(${turns.mean} ${x} ${y})`}>
           <rect
             x={x - TIRE.width / 2}
             y={y - TIRE.height / 2}

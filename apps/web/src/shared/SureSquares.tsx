@@ -6,12 +6,12 @@ const SQUARES = 10;
 export function SureSquares({ probability }: { probability: number }) {
   const filled = Math.round(probability * SQUARES);
   return (
-    <Box aria-hidden sx={{ display: 'flex', gap: '3px' }}>
+    <Box aria-hidden sx={{ display: 'flex', gap: '2px' }}>
       {Array.from({ length: SQUARES }, (_, i) => (
         <Box
           key={i}
           sx={{
-            width: 9,
+            width: 8,
             height: 10,
             border: '1px solid var(--control)',
             borderColor: i < filled ? 'var(--ink)' : 'var(--control)',

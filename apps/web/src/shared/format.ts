@@ -19,6 +19,11 @@ export function showDistance(km: number, unit: DistanceUnit): string {
   return Math.round(distanceFromKm(km, unit)).toLocaleString('en').replace(/,/g, ' ');
 }
 
+/** An angle with its sign, degrees. */
+export function showDegrees(value: number, decimals: number): string {
+  return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(decimals)}°`;
+}
+
 /** A probability as a whole per cent, never quite 0 or 100. */
 export function showPercent(probability: number): string {
   const rounded = Math.round(probability * 100);

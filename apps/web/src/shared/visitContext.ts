@@ -1,5 +1,5 @@
 import type { Preferences, Session, Units, VisitDetail, VisitDraft } from '@keen/contract';
-import type { Slot } from '@keen/core';
+import type { ExpectedDepths, Slot } from '@keen/core';
 import { useOutletContext } from 'react-router';
 import type { Diagnosing } from '../workers/useDiagnosis.ts';
 
@@ -25,6 +25,8 @@ export interface VisitContext {
   setActiveSlot: (slot: Slot | null) => void;
   /** Ribs to point at in the drawing, because the cause looked into speaks of them. */
   setSpokenOf: (slots: readonly Slot[]) => void;
+  /** Depths that settings being tried would leave, drawn in place of what is expected. */
+  setTried: (depths: ExpectedDepths | null) => void;
   goTo: (step: string) => void;
 }
 

@@ -10,10 +10,13 @@ export interface Question {
 
 export type Reply =
   | { id: number; kind: 'live' | 'full'; answer: Answer }
+  | { id: number; kind: 'progress'; progress: number }
   | { id: number; kind: 'failed'; text: string };
 
 /** Between chunks the worker looks whether a newer question has come. */
 const CHUNK_SWEEPS = 250;
+/** How far it is, is told when so much time has gone by, ms. */
+const TELL_AFTER_MS = 300;
 
 let newest = 0;
 const chunk = new MessageChannel();
@@ -36,10 +39,15 @@ async function work({ id, file }: Question): Promise<void> {
     const run = createDiagnosisRun(file);
     run.step(LIVE_SWEEPS);
     reply({ id, kind: 'live', answer: run.answer() });
+    let told = performance.now();
     while (run.sweeps < FULL_SWEEPS) {
       await nextTurn();
       if (id !== newest) return;
       run.step(CHUNK_SWEEPS);
+      if (performance.now() - told > TELL_AFTER_MS) {
+        told = performance.now();
+        reply({ id, kind: 'progress', progress: run.sweeps / FULL_SWEEPS });
+      }
     }
     reply({ id, kind: 'full', answer: run.answer() });
   } catch (error) {

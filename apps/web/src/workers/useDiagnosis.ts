@@ -10,10 +10,18 @@ export interface Diagnosing {
   file: CaseFile | null;
   /** `live` is the quick answer, `full` the one that is kept and printed. */
   state: 'idle' | 'working' | 'live' | 'full' | 'failed';
+  /** Part of the full answer's work that is done, 0 to 1. */
+  progress: number;
   failure: string | null;
 }
 
-const IDLE: Diagnosing = { answer: null, file: null, state: 'idle', failure: null };
+export const IDLE: Diagnosing = {
+  answer: null,
+  file: null,
+  state: 'idle',
+  progress: 0,
+  failure: null,
+};
 
 /**
  * Diagnoses a case off the page's thread, anew whenever it changes. An answer to an older case never
@@ -45,17 +53,19 @@ export function useDiagnosis(file: CaseFile | null): Diagnosing {
     }
     const asked = JSON.parse(key) as CaseFile;
     const id = ++question.current;
-    setResult((before) => ({ ...before, state: 'working', failure: null }));
+    setResult((before) => ({ ...before, state: 'working', progress: 0, failure: null }));
     at.onmessage = ({ data }: MessageEvent<Reply>) => {
       if (data.id !== id) return;
-      setResult(
-        data.kind === 'failed'
-          ? { answer: null, file: null, state: 'failed', failure: data.text }
-          : { answer: data.answer, file: asked, state: data.kind, failure: null },
-      );
+      if (data.kind === 'failed') setResult({ ...IDLE, state: 'failed', failure: data.text });
+      else if (data.kind === 'progress') {
+        setResult((before) => ({ ...before, progress: data.progress }));
+      } else {
+        const { answer, kind } = data;
+        setResult({ ...IDLE, answer, file: asked, state: kind, progress: kind === 'full' ? 1 : 0 });
+      }
     };
     at.onerror = () => {
-      setResult({ answer: null, file: null, state: 'failed', failure: 'The diagnosis stopped' });
+      setResult({ ...IDLE, state: 'failed', failure: 'The diagnosis stopped' });
     };
     const message: Question = { id, file: asked };
     at.postMessage(message);

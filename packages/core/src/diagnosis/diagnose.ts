@@ -14,7 +14,7 @@ import { WHEEL_ORDER } from '../case/wheels.ts';
 import { canonicalJson } from '../random/canonicalJson.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
 import { wheelStatus } from '../tires/wheelStatus.ts';
-import { STATE } from '../wear/state.ts';
+import { STATE, STATE_SIZE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import { ALIGNMENT_COLUMNS, createAttribution, LOOSENESS_COLUMNS } from './attribution.ts';
 import { FAULT_COLUMN, FAULTS } from './faults.ts';
@@ -48,6 +48,8 @@ export type ExpectedDepths = Record<Wheel, Record<Rib, Estimate>>;
 export interface Answer {
   diagnosis: Diagnosis;
   expectedMm: ExpectedDepths;
+  /** Mean of every unknown, see the engine's STATE: the car to try changes on. */
+  typical: readonly number[];
   /** Sweeps it rests on; {@link FULL_SWEEPS} when it is the full answer. */
   sweeps: number;
 }
@@ -92,6 +94,7 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
   const toe = moments(2);
   const pressure = moments(4);
   const depths = moments(12);
+  const whole = moments(STATE_SIZE);
   const losses = new Float64Array(3);
   const draws: Draw[] = [];
   const archive: Float64Array[] = [];
@@ -124,6 +127,7 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
     toe.add(state, STATE.toe);
     pressure.add(state, STATE.pressure);
     if (sweeps % THIN !== 0) return;
+    whole.add(state, 0);
     attribution.add(state, faults);
     draws.push({ state: state.slice(), faults: faults.slice() });
     for (let tire = 0; tire < 4; tire++) {
@@ -183,6 +187,7 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
         ];
         return { inner, centre, outer };
       }),
+      typical: Array.from({ length: STATE_SIZE }, (_, element) => whole.estimate(element).mean),
       sweeps,
     };
   }

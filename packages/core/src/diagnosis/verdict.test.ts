@@ -1,15 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import type { Diagnosis, RankedCause } from '@keen/contract';
 import { ACTIONS, AXLE_CAUSES, WHEEL_CAUSES } from '@keen/contract/words';
-import { exampleCase } from '../../tests/exampleCase.ts';
+import { exampleCase, wear } from '../../tests/exampleCase.ts';
 import { sureWords } from './causeWords.ts';
 import { diagnose } from './diagnose.ts';
 import { chooseAction } from './recommend.ts';
 import { spokenRibs } from './spokenRibs.ts';
 import { actionWords, inHundred, verdictOf } from './verdict.ts';
 
-const file = exampleCase();
-const healthy = diagnose(file).diagnosis;
+const healthy = diagnose(exampleCase()).diagnosis;
+/** Outer edges lowest in front, inner ones at the rear, shoulders below the centre everywhere. */
+const file = exampleCase((worn) => {
+  for (const wheel of ['lf', 'rf'] as const) wear(worn, wheel, [4.5, 5, 4]);
+  for (const wheel of ['lr', 'rr'] as const) wear(worn, wheel, [4, 5.2, 5]);
+});
 
 function told(...ranked: Partial<RankedCause>[]): ReturnType<typeof verdictOf> {
   const diagnosis: Diagnosis = {
@@ -39,6 +43,15 @@ describe('verdictOf', () => {
     );
     expect(told({ cause: 'camberTooNegative', where: 'rr' }).headline).toBe(
       'The right rear wheel leans in at the top. That is eating the inner edge.',
+    );
+  });
+
+  it('says what is being eaten only where the readings bear it out', () => {
+    expect(told({ where: 'rear' }).headline).toBe(
+      'The rear wheels have been toeing in. That scrubs rubber off the whole tread.',
+    );
+    expect(told({ cause: 'pressureHigh', where: 'lf' }).headline).toBe(
+      'The left front tire has run too hard.',
     );
   });
 

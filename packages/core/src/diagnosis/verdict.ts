@@ -1,9 +1,11 @@
 import type { CaseFile, Diagnosis, RankedCause } from '@keen/contract';
 import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
+import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
 import { depthFromMm } from '../units/units.ts';
 import { causeWords, sureWords, whereWords } from './causeWords.ts';
+import { spokenRibs } from './spokenRibs.ts';
 
 /** The answer as one would say it to the customer. */
 export interface Verdict {
@@ -49,7 +51,7 @@ export function verdictOf(diagnosis: Diagnosis, file: CaseFile): Verdict {
   return {
     headline:
       top.probability >= SAID_FROM
-        ? hedged(saidAs(top.cause, alike), top.probability)
+        ? hedged(headlineOf(top.cause, alike, file), top.probability)
         : `Not clear yet. The best guess is ${lower(causeWords(top.cause))} at the ${whereWords(top.where)}.`,
     sure: `${sureWords(top.probability)}, ${inHundred(top.probability)}.`,
     detail: detailOf(diagnosis, file, top),
@@ -78,6 +80,36 @@ function alsoOf(diagnosis: Diagnosis, top: RankedCause): string {
     return `${lower(causeWords(kind))} (${places.join(', ')})`;
   });
   return `Also likely: ${kinds.join('; ')}.`;
+}
+
+/** What happened, and what it is eating where the readings bear that out. */
+function headlineOf(cause: Cause, alike: readonly RankedCause[], file: CaseFile): string {
+  const said = saidAs(cause, alike);
+  const [happened, eating] = said.split(' That is eating ');
+  if (!happened || !eating || isLowWhereEaten(alike, file)) return said;
+  return cause === 'toeTooFarIn' || cause === 'toeTooFarOut'
+    ? `${happened} That scrubs rubber off the whole tread.`
+    : happened;
+}
+
+/** Whether the ribs that a cause eats are lower, on average, than the others of the same tires. */
+function isLowWhereEaten(alike: readonly RankedCause[], file: CaseFile): boolean {
+  const { tires } = resolveCase(file);
+  const eaten = alike.flatMap(spokenRibs);
+  const sums = { eaten: [0, 0], other: [0, 0] } as Record<'eaten' | 'other', [number, number]>;
+  for (const wheel of new Set(eaten.map((slot) => slot.wheel))) {
+    for (const rib of RIBS) {
+      const isEaten = eaten.some((slot) => slot.wheel === wheel && slot.rib === rib);
+      const sum = sums[isEaten ? 'eaten' : 'other'];
+      for (const depth of tires[wheel].readMm[rib]) {
+        sum[0] += depth;
+        sum[1]++;
+      }
+    }
+  }
+  const mean = ([sum, count]: [number, number]) => (count > 0 ? sum / count : null);
+  const [low, rest] = [mean(sums.eaten), mean(sums.other)];
+  return low === null || rest === null || low < rest;
 }
 
 function saidAs(cause: Cause, alike: readonly RankedCause[]): string {

@@ -2,6 +2,7 @@ import type { Axle, Diagnosis, RankedCause, Wheel } from '@keen/contract';
 import { axleOf, WHEELS_OF_AXLE } from '@keen/core';
 import Box from '@mui/material/Box';
 import { WheelPosture } from '../../drawing/WheelPosture.tsx';
+import { showDegrees } from '../../shared/format.ts';
 
 /** The wheels as this cause has them standing, with the number and its interval. */
 export function CausePosture({ cause, diagnosis }: { cause: RankedCause; diagnosis: Diagnosis }) {
@@ -14,12 +15,13 @@ export function CausePosture({ cause, diagnosis }: { cause: RankedCause; diagnos
     cause.cause === 'looseness'
   ) {
     const { mean, sd } = diagnosis.axles[axle].totalToe;
-    const text = `total toe ${signed(mean)}, give or take ${sd.toFixed(2)}°`;
+    const text = `total toe ${showDegrees(mean, 2)}, give or take ${sd.toFixed(2)}°`;
     return (
       <Figure text={text}>
         <WheelPosture
           axle={axle}
           toeDeg={{ left: mean / 2, right: mean / 2 }}
+          sdDeg={{ left: sd / 2, right: sd / 2 }}
           eaten={cause.cause}
           label={`${axle} wheels from above, ${text}`}
         />
@@ -27,13 +29,15 @@ export function CausePosture({ cause, diagnosis }: { cause: RankedCause; diagnos
     );
   }
   const camber = (wheel: Wheel) => diagnosis.wheels[wheel].camber;
-  const shown = (wheel: Wheel) => `${signed(camber(wheel).mean)} ± ${camber(wheel).sd.toFixed(2)}°`;
+  const shown = (wheel: Wheel) =>
+    `${showDegrees(camber(wheel).mean, 1)} ± ${camber(wheel).sd.toFixed(1)}°`;
   const text = `camber ${shown(left)} left, ${shown(right)} right`;
   return (
     <Figure text={text}>
       <WheelPosture
         axle={axle}
         camberDeg={{ left: camber(left).mean, right: camber(right).mean }}
+        sdDeg={{ left: camber(left).sd, right: camber(right).sd }}
         eaten={cause.cause}
         only={cause.where === left ? 'left' : cause.where === right ? 'right' : null}
         label={`${axle} wheels from behind, ${text}`}
@@ -48,15 +52,8 @@ function Figure({ text, children }: { text: string; children: React.ReactNode })
       {children}
       <Box component="figcaption" sx={{ fontSize: '0.82rem', mt: 0.5 }}>
         {text}
-        <Box component="span" sx={{ color: 'text.secondary' }}>
-          {' '}
-          · drawn larger than life
-        </Box>
+        <Box sx={{ color: 'text.secondary' }}>drawn larger than life</Box>
       </Box>
     </Box>
   );
-}
-
-function signed(value: number): string {
-  return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}°`;
 }

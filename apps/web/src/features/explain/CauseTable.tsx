@@ -13,15 +13,22 @@ const MOST_SHOWN = 5;
 
 interface CauseTableProps {
   ranked: readonly RankedCause[];
+  /** Rubber lost at the worst rib of each tire, together, mm. */
+  lostMm: number;
   chosen: string | null;
   onChoose: (cause: RankedCause) => void;
 }
 
 /** The causes in rows: how sure, and how much rubber each took beyond the usual. */
-export function CauseTable({ ranked, chosen, onChoose }: CauseTableProps) {
+export function CauseTable({ ranked, lostMm, chosen, onChoose }: CauseTableProps) {
   const { units } = useVisit();
   const [isOpen, setOpen] = useState(false);
-  const likely = ranked.filter(({ probability }) => probability >= SHOWN_FROM).slice(0, MOST_SHOWN);
+  const likeliest = ranked
+    .filter(({ probability }) => probability >= SHOWN_FROM)
+    .toSorted((a, b) => b.probability - a.probability)
+    .slice(0, MOST_SHOWN);
+  // In the order of the rubber they took, which is how they are ranked.
+  const likely = ranked.filter((cause) => likeliest.includes(cause));
   const rest = ranked.filter((cause) => !likely.includes(cause));
   const shown = isOpen ? [...likely, ...rest] : likely;
   const most = Math.max(0.3, ...ranked.map(({ excess }) => excess));
@@ -42,7 +49,7 @@ export function CauseTable({ ranked, chosen, onChoose }: CauseTableProps) {
           <tr>
             <Th>Cause</Th>
             <Th>How sure</Th>
-            <Th>Rubber it took, four tires</Th>
+            <Th>Of the rubber lost</Th>
           </tr>
         </Box>
         <tbody>
@@ -86,15 +93,17 @@ export function CauseTable({ ranked, chosen, onChoose }: CauseTableProps) {
                   </Box>
                 </td>
                 <td>
-                  <Box
-                    sx={{ display: 'flex', alignItems: 'center', gap: 1.25 }}
-                    title={sureWords(probability)}
-                  >
+                  <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
                     <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
                       <SureSquares probability={probability} />
                     </Box>
-                    <Box sx={{ minWidth: 46, textAlign: 'right', whiteSpace: 'nowrap' }}>
+                    <Box sx={{ minWidth: 42, textAlign: 'right', whiteSpace: 'nowrap' }}>
                       {showPercent(probability)}
+                    </Box>
+                    <Box
+                      sx={{ color: 'text.secondary', whiteSpace: 'nowrap', fontSize: '0.85rem' }}
+                    >
+                      {sureWords(probability).toLowerCase()}
                     </Box>
                   </Box>
                 </td>
@@ -104,7 +113,7 @@ export function CauseTable({ ranked, chosen, onChoose }: CauseTableProps) {
                       aria-hidden
                       sx={{
                         height: 8,
-                        width: `${(excess / most) * 64}px`,
+                        width: `${(excess / most) * 48}px`,
                         minWidth: 2,
                         bgcolor: 'var(--rubber)',
                         display: { xs: 'none', sm: 'block' },
@@ -113,6 +122,10 @@ export function CauseTable({ ranked, chosen, onChoose }: CauseTableProps) {
                     <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
                       {depthFromMm(excess, units.depth).toFixed(1)}{' '}
                       {units.depth === 'mm' ? 'mm' : '/32'}
+                      <Box component="span" sx={{ color: 'text.secondary' }}>
+                        {' '}
+                        · {lostMm > 0 ? showPercent(excess / lostMm) : '–'}
+                      </Box>
                     </Box>
                   </Box>
                 </td>

@@ -1,5 +1,5 @@
-import type { RankedCause } from '@keen/contract';
-import { spokenRibs, verdictOf } from '@keen/core';
+import type { CaseFile, RankedCause, Wheel } from '@keen/contract';
+import { spokenRibs, verdictOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '@keen/core';
 import type { Answer, Verdict } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -9,11 +9,15 @@ import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { AnswerState } from './AnswerState.tsx';
 import { CausePosture } from './CausePosture.tsx';
 import { CauseTable } from './CauseTable.tsx';
+import { Folded } from './Folded.tsx';
+import { MisfitNotice } from './MisfitNotice.tsx';
 import { NextCheckBar } from './NextCheckBar.tsx';
 import { ReasonLists } from './ReasonLists.tsx';
 import { WearRates } from './WearRates.tsx';
+import { WhatIf } from './WhatIf.tsx';
 
 const ASSUMED_WORDS: Record<string, string> = {
   drive: 'front drive',
@@ -26,7 +30,7 @@ export function ExplainStep() {
   const { diagnosing, ribsRead, goTo, assumed } = useVisit();
   useHotkeys('enter', () => goTo('decide'));
   if (ribsRead < 3) return <NothingYet ribsRead={ribsRead} onRead={() => goTo('read')} />;
-  const { answer, file, state, failure } = diagnosing;
+  const { answer, file, failure } = diagnosing;
   if (failure !== null) {
     return (
       <Notice kind="caution">
@@ -38,7 +42,8 @@ export function ExplainStep() {
   if (!answer || !file) return <Working />;
   return (
     <Box sx={{ display: 'grid', gap: 2.25, maxWidth: 760 }}>
-      <Explained answer={answer} verdict={verdictOf(answer.diagnosis, file)} />
+      <Explained answer={answer} file={file} verdict={verdictOf(answer.diagnosis, file)} />
+      <MisfitNotice answer={answer} file={file} />
       {assumed.length > 0 && (
         <Notice>
           Not entered yet, so a usual value stands in:{' '}
@@ -46,15 +51,20 @@ export function ExplainStep() {
         </Notice>
       )}
       <NextCheckBar checks={answer.diagnosis.nextChecks} onDecide={() => goTo('decide')} />
-      <Box role="status" sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
-        {state === 'full' ? 'Worked out in full.' : 'A quick answer; it is being refined.'}
-      </Box>
+      <AnswerState diagnosing={diagnosing} />
     </Box>
   );
 }
 
-function Explained({ answer, verdict }: { answer: Answer; verdict: Verdict }) {
-  const { ranked } = answer.diagnosis;
+interface ExplainedProps {
+  answer: Answer;
+  file: CaseFile;
+  verdict: Verdict;
+}
+
+function Explained({ answer, file, verdict }: ExplainedProps) {
+  const { ranked, wheels } = answer.diagnosis;
+  const lostMm = WHEEL_ORDER.reduce((sum, wheel) => sum + wheels[wheel].wear.total, 0);
   const [chosen, setChosen] = useState<string | null>(null);
   // With nothing out no cause is put forward; one can still be looked into.
   const cause = ranked.find((one) => keyOf(one) === chosen) ?? verdict.causes[0] ?? null;
@@ -75,6 +85,7 @@ function Explained({ answer, verdict }: { answer: Answer; verdict: Verdict }) {
       {verdict.causes.length === 0 && <WearRates />}
       <CauseTable
         ranked={ranked}
+        lostMm={lostMm}
         chosen={cause ? keyOf(cause) : null}
         onChoose={(next) => setChosen(keyOf(next))}
       />
@@ -91,6 +102,9 @@ function Explained({ answer, verdict }: { answer: Answer; verdict: Verdict }) {
           <CausePosture cause={cause} diagnosis={answer.diagnosis} />
         </Box>
       )}
+      <Folded title="What if the wheels had stood otherwise?">
+        <WhatIf answer={answer} file={file} startAt={cause ? wheelOf(cause) : 'lf'} />
+      </Folded>
     </>
   );
 }
@@ -108,6 +122,10 @@ function usePointing(cause: RankedCause | null): void {
 
 function keyOf({ cause, where }: Pick<RankedCause, 'cause' | 'where'>): string {
   return `${cause}.${where}`;
+}
+
+function wheelOf({ where }: RankedCause): Wheel {
+  return where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where][0] : where;
 }
 
 function Working() {

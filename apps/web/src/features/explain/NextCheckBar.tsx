@@ -4,10 +4,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 
 /** A check that would tell less than this is not worth asking for, bits. */
 const ASK_FROM_BITS = 0.04;
+const MOST_OFFERED = 4;
 
 interface Answerable {
   question: string;
@@ -15,6 +17,8 @@ interface Answerable {
     label: string;
     enter: readonly (readonly [path: string, value: unknown])[];
   }[];
+  /** What can hurt, said before it is done. */
+  caution?: string;
   /** Where it is answered, when buttons cannot. */
   goTo?: { step: string; label: string };
 }
@@ -29,9 +33,12 @@ export function NextCheckBar({
 }) {
   const { enter, goTo, undo } = useVisit();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
-  const next = checks.find(
-    (check) => check.gain >= ASK_FROM_BITS && answerable(check) && !skipped.includes(keyOf(check)),
-  );
+  const [picked, setPicked] = useState<string | null>(null);
+  const worthIt = checks
+    .filter((one) => one.gain >= ASK_FROM_BITS && answerable(one) && !skipped.includes(keyOf(one)))
+    .slice(0, MOST_OFFERED);
+  const next = worthIt.find((check) => keyOf(check) === picked) ?? worthIt[0];
+  const others = worthIt.filter((check) => check !== next);
   const measuring = checks.find(({ check }) => check === 'measureAngles');
   const asked = next && answerable(next);
   return (
@@ -50,6 +57,11 @@ export function NextCheckBar({
           {measuring &&
             ` Measuring the ${measuring.where} angles would: ${measuring.gain.toFixed(2)} bit.`}
         </Typography>
+      )}
+      {asked?.caution && (
+        <Box sx={{ mb: 1 }}>
+          <Notice kind="caution">{asked.caution}</Notice>
+        </Box>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
         {asked?.answers.map(({ label, enter: entries }) => (
@@ -77,6 +89,21 @@ export function NextCheckBar({
           Decide ↵
         </Button>
       </Box>
+      {others.length > 0 && (
+        <Box component="ul" aria-label="Other checks" sx={{ m: 0, mt: 1, p: 0, listStyle: 'none' }}>
+          {others.map((check) => (
+            <Box component="li" key={keyOf(check)} sx={{ display: 'flex', alignItems: 'center' }}>
+              <Button
+                variant="text"
+                onClick={() => setPicked(keyOf(check))}
+                sx={{ minHeight: 36, px: 0, textAlign: 'left', fontWeight: 400 }}
+              >
+                or {answerable(check)?.question} ({check.gain.toFixed(2)} bit)
+              </Button>
+            </Box>
+          ))}
+        </Box>
+      )}
     </Box>
   );
 }
@@ -115,6 +142,8 @@ function answerable({ check, where }: NextCheck): Answerable | null {
       // Where play was found is entered in Inspect; here the worst of the axle stands for it.
       return {
         question: `shake both ${where} wheels for play`,
+        caution:
+          'Lift at the maker’s points, on stands or a lift made for it, wheels chocked; never under a car on a jack alone.',
         answers: [
           { label: 'No play', enter: wheels.map((wheel) => [`play.${wheel}`, 'none'] as const) },
           { label: 'Some', enter: [[`play.${first}`, 'some'], ...none] },

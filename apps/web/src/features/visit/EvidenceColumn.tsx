@@ -1,6 +1,6 @@
 import type { DepthUnit, VisitDraft } from '@keen/contract';
 import { DEFAULT_LIMITS_MM, sectionTires } from '@keen/core';
-import type { Answer, Slot } from '@keen/core';
+import type { Answer, ExpectedDepths, Slot } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
@@ -11,6 +11,8 @@ import { AxleSectionView } from '../../drawing/AxleSectionView.tsx';
 interface EvidenceColumnProps {
   draft: VisitDraft;
   answer: Answer | null;
+  /** Depths of settings being tried, drawn instead of the answer's. */
+  tried: ExpectedDepths | null;
   unit: DepthUnit;
   activeSlot: Slot | null;
   spokenOf: readonly Slot[];
@@ -22,11 +24,12 @@ interface EvidenceColumnProps {
  * that stays at the top.
  */
 export const EvidenceColumn = memo(function EvidenceColumn(props: EvidenceColumnProps) {
-  const { draft, unit, activeSlot, spokenOf, onPick } = props;
+  const { draft, unit, activeSlot, spokenOf, onPick, tried } = props;
   const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('md'));
   // A digit typed is painted before a new answer is.
   const answer = useDeferredValue(props.answer);
-  const tires = useMemo(() => sectionTires(draft, answer?.expectedMm ?? null), [draft, answer]);
+  const expected = tried ?? answer?.expectedMm ?? null;
+  const tires = useMemo(() => sectionTires(draft, expected), [draft, expected]);
   const legalMm = draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
   const shared = { tires, legalMm, unit, activeSlot, spokenOf, onPick };
   return (
@@ -71,7 +74,9 @@ export const EvidenceColumn = memo(function EvidenceColumn(props: EvidenceColumn
                 <rect y={2} width={30} height={8} fill="var(--soft)" opacity={0.22} />
                 <line x1={0} x2={30} y1={6} y2={6} stroke="var(--ink)" strokeWidth={1.6} />
               </svg>
-              what the named causes would leave, and how surely
+              {tried
+                ? 'what the settings tried would leave'
+                : 'what the named causes would leave, and how surely'}
             </Box>
           )}
         </Box>

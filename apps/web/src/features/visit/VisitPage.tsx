@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
 import { ALL_RIBS, draftToCase, VISIT_STEPS } from '@keen/core';
-import type { Slot } from '@keen/core';
+import type { ExpectedDepths, Slot } from '@keen/core';
 import type { Session, VisitDetail } from '@keen/contract';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -74,6 +74,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
   const { draft, enter, undo, redo } = useVisitDraft(detail);
   const [activeSlot, setActiveSlot] = useState<Slot | null>(null);
   const [spokenOf, setSpokenOf] = useState<readonly Slot[]>([]);
+  const [tried, setTried] = useState<ExpectedDepths | null>(null);
   const navigate = useNavigate();
   const step = useLocation().pathname.split('/').at(-1) ?? 'arrive';
   const label = [visit.vehicle.label, visit.vehicle.plate].filter(Boolean).join(', ');
@@ -110,6 +111,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
     activeSlot,
     setActiveSlot,
     setSpokenOf,
+    setTried,
     goTo,
   };
 
@@ -143,6 +145,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
         <EvidenceColumn
           draft={draft}
           // Before every rib is read, what the model expects would only lead the eye.
+          tried={tried}
           answer={step === 'explain' || step === 'decide' ? diagnosing.answer : null}
           unit={session.preferences.units.depth}
           activeSlot={step === 'read' ? activeSlot : null}

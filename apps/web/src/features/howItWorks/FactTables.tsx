@@ -1,0 +1,72 @@
+import type { ConstantFact, Fact } from '@keen/core/engine';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+
+const CELL = { borderTop: '1px solid var(--hairline)', py: 0.6, pr: 2, verticalAlign: 'top' };
+
+/** The constants with what set them. */
+export function ConstantTable({ facts }: { facts: readonly ConstantFact[] }) {
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Box
+        component="table"
+        sx={{ width: '100%', minWidth: 720, borderCollapse: 'collapse', '& td': CELL }}
+      >
+        <Box component="thead" sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
+          <tr>
+            {['', 'What it is', 'Value', 'May be off by', 'Set by'].map((title) => (
+              <Box
+                component="th"
+                scope="col"
+                key={title}
+                sx={{ textAlign: 'left', fontWeight: 500, pb: 0.5 }}
+              >
+                {title}
+              </Box>
+            ))}
+          </tr>
+        </Box>
+        <tbody>
+          {facts.map(({ symbol, meaning, value, spread, anchor }) => (
+            <tr key={meaning}>
+              <Box component="td" sx={{ fontWeight: 600, whiteSpace: 'nowrap' }}>
+                {symbol}
+              </Box>
+              <td>{meaning}</td>
+              <Box component="td" sx={{ whiteSpace: 'nowrap', fontWeight: 600 }}>
+                {value}
+              </Box>
+              <td>{spread}</td>
+              <Box component="td" sx={{ color: 'text.secondary' }}>
+                {anchor}
+              </Box>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
+
+/** Plain facts with their figures. */
+export function FactTable({ title, facts }: { title: string; facts: readonly Fact[] }) {
+  return (
+    <Box>
+      <Typography variant="h3" component="h4" color="textSecondary" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', '& td': CELL }}>
+        <tbody>
+          {facts.map(({ what, value }) => (
+            <tr key={what}>
+              <td>{what}</td>
+              <Box component="td" sx={{ fontWeight: 600, textAlign: 'right', pr: '0 !important' }}>
+                {value}
+              </Box>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,63 @@
+import type { Wheel } from '@keen/contract/words';
+import { byWheel, DEFAULT_TOLERANCES } from '../case/resolveCase.ts';
+import { tirePath } from '../wear/paths.ts';
+import { healthyState, STATE } from '../wear/state.ts';
+import { tireLoss } from '../wear/tireLoss.ts';
+import type { SectionTire } from './axleSection.ts';
+
+/** One setting and the tread that it leaves. */
+export interface WearExample {
+  title: string;
+  tires: Record<Wheel, SectionTire>;
+}
+
+const NEW_MM = 8;
+const MEGAMETRES = 20;
+const FRONT = [0, 1];
+
+const EXAMPLES: readonly (readonly [title: string, change: (state: Float64Array) => void])[] = [
+  ['In tolerance', () => undefined],
+  ['Toe-in, 0.8° in total', (state) => (state[STATE.toe] = 0.8)],
+  ['Toe-out, 0.8° in total', (state) => (state[STATE.toe] = -0.8)],
+  ['Camber −3° both', (state) => FRONT.forEach((wheel) => (state[STATE.camber + wheel] = -3))],
+  [
+    'Pressure 25 % low',
+    (state) => FRONT.forEach((wheel) => (state[STATE.pressure + wheel] = 0.75)),
+  ],
+  [
+    'Pressure 25 % high',
+    (state) => FRONT.forEach((wheel) => (state[STATE.pressure + wheel] = 1.25)),
+  ],
+  ['Loose joints, 0.3° of wander', (state) => (state[STATE.looseness] = 0.3)],
+  ['Hard cornering, 2.5 times the usual', (state) => (state[STATE.cornering] = 2.5)],
+];
+
+/** Front-drive cars after 20,000 km, each with one thing out, worn by the engine's own formula. */
+export function wearExamples(): WearExample[] {
+  const middle = ([low, high]: readonly [number, number]) => (low + high) / 2;
+  const { camber, totalToe } = DEFAULT_TOLERANCES;
+  const loss = new Float64Array(3);
+  return EXAMPLES.map(([title, change]) => {
+    const state = healthyState(
+      [middle(camber.front), middle(camber.rear)],
+      [middle(totalToe.front), middle(totalToe.rear)],
+    );
+    change(state);
+    const tires = byWheel((_, tire) => {
+      tireLoss(state, tirePath(tire, [tire], [MEGAMETRES], 'fwd'), loss);
+      const [inner, centre, outer] = [...loss].map((mm) => Math.max(0, NEW_MM - mm)) as [
+        number,
+        number,
+        number,
+      ];
+      return {
+        depthMm: { inner, centre, outer },
+        unreadable: [],
+        expected: null,
+        newDepthMm: NEW_MM,
+        feather: 'unknown' as const,
+      };
+    });
+    return { title, tires };
+  });
+}
