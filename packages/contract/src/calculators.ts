@@ -34,11 +34,121 @@ export const toeConvertInputSchema = z
     }
   });
 
-/** What each calculator takes, by name. */
+const SIDES = ['left', 'right'] as const;
+const lengthUnit = z.enum(['mm', 'in']);
+/** A distance that may be nothing at all. */
+const gap = z.number().min(0);
+const frontRear = (value: z.ZodNumber) => z.strictObject({ front: value, rear: value });
+
+const UPRIGHT_DEG = 90;
+export const camberFromLevelInputSchema = z
+  .strictObject({
+    reading: z.number().min(0).max(180),
+    zeroIs: z.enum(['vertical', 'horizontal']),
+    leans: z.enum(['in', 'out']),
+    side: z.enum(SIDES),
+    floorSlope: z
+      .strictObject({ degrees: z.number().min(0).max(45), high: z.enum(SIDES) })
+      .optional(),
+  })
+  .superRefine(({ reading, zeroIs }, ctx) => {
+    if (zeroIs === 'vertical' && reading > UPRIGHT_DEG) {
+      ctx.addIssue({ code: 'custom', path: ['reading'], message: 'at most 90' });
+    }
+  });
+
+const tieRodSetup = {
+  steeringArm: length,
+  threadPitch: length,
+  rack: z.enum(['ahead', 'behind']),
+  adjuster: z.enum(['single', 'turnbuckle']),
+};
+
+const point = z.tuple([z.number(), z.number()]);
+export const frontViewSchema = z
+  .strictObject({
+    lowerInner: point,
+    lowerOuter: point,
+    upperInner: point.optional(),
+    upperOuter: point.optional(),
+    strutTop: point.optional(),
+    tieInner: point,
+    tieOuter: point,
+  })
+  .superRefine(({ upperInner, upperOuter, strutTop }, ctx) => {
+    const hasArm = upperInner !== undefined || upperOuter !== undefined;
+    const issue = (path: string, message: string) =>
+      ctx.addIssue({ code: 'custom', path: [path], message });
+    if (strutTop !== undefined) {
+      if (hasArm) issue('strutTop', 'the upper arm or the strut top, not both');
+      return;
+    }
+    if (!hasArm) issue('strutTop', 'the strut top, or upperInner and upperOuter');
+    else if (upperInner === undefined) issue('upperInner', 'both ends of the upper arm');
+    else if (upperOuter === undefined) issue('upperOuter', 'both ends of the upper arm');
+  });
+
+/** What each calculator takes, by name; lengths in mm and angles in degrees unless a unit is named. */
 export const calculatorInputs = {
   tireSize: z.strictObject({ size: z.string().min(1).max(60) }),
   toeConvert: toeConvertInputSchema,
+  toeFromTape: z.strictObject({ front: length, rear: length, unit: lengthUnit, span: length }),
+  toeFromStrings: z.strictObject({
+    stringGap: frontRear(length),
+    wheelbase: length,
+    wheels: z.strictObject({
+      lf: frontRear(gap),
+      rf: frontRear(gap),
+      lr: frontRear(gap),
+      rr: frontRear(gap),
+    }),
+    rimDiameter: frontRear(length),
+    unit: lengthUnit,
+  }),
+  camberFromLevel: camberFromLevelInputSchema,
+  casterFromSwing: z.strictObject({
+    camberTurnedOut: angleSchema,
+    camberTurnedIn: angleSchema,
+    angle: angleSchema.gt(0),
+  }),
+  camberInTurn: z.strictObject({
+    camber: angleSchema,
+    caster: angleSchema,
+    sai: angleSchema,
+    steer: angleSchema,
+  }),
+  thrust: z.strictObject({
+    toeLr: angleSchema,
+    toeRr: angleSchema,
+    steeringRatio: length.optional(),
+  }),
   slip: z.strictObject({ toe: angleSchema }),
+  tieRod: z.strictObject({ toeChange: angleSchema, ...tieRodSetup }),
+  steeringWheelCentre: z.strictObject({
+    offset: z.number(),
+    steeringRatio: length,
+    ...tieRodSetup,
+  }),
+  rearShim: z.strictObject({
+    camberChange: angleSchema,
+    toeChange: angleSchema,
+    side: z.enum(SIDES),
+    stock: z.array(angleSchema.gt(0)).min(1).max(200),
+  }),
+  eccentric: z.strictObject({ change: angleSchema, offset: length, leverArm: length }),
+  wishboneShims: z.strictObject({
+    camberChange: angleSchema,
+    casterChange: angleSchema,
+    boltSpacing: length,
+    armLength: length,
+    armHeight: length,
+  }),
+  rideHeight: z.strictObject({
+    change: z.number(),
+    points: frontViewSchema,
+    steeringArm: length,
+    rack: z.enum(['ahead', 'behind']),
+  }),
 } as const;
 
 export type CalculatorName = keyof typeof calculatorInputs;

@@ -22,8 +22,8 @@ export function toeConvert(input: {
   if (diameter === undefined) throw new InputError('diameter', 'a diameter in mm');
   if (isLength(from)) {
     const sine = (value * unitSize(from)) / diameter;
-    if (Math.abs(sine) >= 1) {
-      throw new InputError('value', `a length shorter than the diameter, ${diameter} mm`);
+    if (Math.abs(sine) > 1) {
+      throw new InputError('value', `a length no longer than the diameter, ${diameter} mm`);
     }
     return { value: Math.asin(sine) / RAD_PER_DEG / unitSize(to) };
   }

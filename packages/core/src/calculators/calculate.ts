@@ -1,6 +1,18 @@
 import type { CalculatorInput, CalculatorName } from '@keen/contract';
+import { eccentric } from '../adjustment/eccentric.ts';
+import { rearShim } from '../adjustment/rearShim.ts';
+import { rideHeight } from '../adjustment/rideHeight.ts';
+import { steeringWheelCentre } from '../adjustment/steeringWheelCentre.ts';
+import { tieRod } from '../adjustment/tieRod.ts';
+import { wishboneShims } from '../adjustment/wishboneShims.ts';
+import { camberFromLevel } from '../angles/camberFromLevel.ts';
+import { camberInTurn } from '../angles/camberInTurn.ts';
+import { casterFromSwing } from '../angles/casterFromSwing.ts';
 import { slip } from '../angles/slip.ts';
+import { thrust } from '../angles/thrust.ts';
 import { toeConvert } from '../angles/toeConvert.ts';
+import { toeFromStrings } from '../angles/toeFromStrings.ts';
+import { toeFromTape } from '../angles/toeFromTape.ts';
 import { InputError } from '../errors/InputError.ts';
 import { parseTireSize } from '../tires/tireSize.ts';
 
@@ -9,7 +21,19 @@ type Calculators = { [N in CalculatorName]: (input: CalculatorInput<N>) => objec
 const CALCULATORS: Calculators = {
   tireSize: ({ size }) => parseTireSize(size),
   toeConvert,
+  toeFromTape,
+  toeFromStrings,
+  camberFromLevel,
+  casterFromSwing,
+  camberInTurn,
+  thrust,
   slip,
+  tieRod,
+  steeringWheelCentre,
+  rearShim,
+  eccentric,
+  wishboneShims,
+  rideHeight,
 };
 
 /**
