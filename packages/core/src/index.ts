@@ -1,11 +1,13 @@
 export { InputError } from './errors/InputError.ts';
 export * from './units/units.ts';
+export { parseMeasure } from './units/parseMeasure.ts';
 export { parseTireSize } from './tires/tireSize.ts';
 export type { TireSize } from './tires/tireSize.ts';
 export { unsafeWheels } from './tires/unsafeWheels.ts';
 export { wheelStatus } from './tires/wheelStatus.ts';
-export { toeConvert } from './angles/toeConvert.ts';
-export { slip } from './angles/slip.ts';
+export { camberInTurn } from './angles/camberInTurn.ts';
+export { moveBody, rideHeight } from './adjustment/rideHeight.ts';
+export type { FrontView, MovedView, Point } from './adjustment/rideHeight.ts';
 export { calculate } from './calculators/calculate.ts';
 export { createRandom, hashSeed } from './random/random.ts';
 export type { Random } from './random/random.ts';

@@ -10,7 +10,7 @@ import type { World } from '../src/simulateCar.ts';
 
 /** Few cars and the quick answer, to be held at every run; docs/diagnosis.md has the full report. */
 const CARS = 90;
-const FIRST = 70_000;
+const FIRST = 5000;
 
 function mean(scores: readonly FlagScores[], key: keyof Omit<FlagScores, 'flag'>): number {
   return scores.reduce((sum, score) => sum + score[key], 0) / scores.length;
@@ -37,7 +37,7 @@ describe.each<World>(['own', 'other'])('the diagnosis over cars of the %s physic
     // With so few cars the error of chance alone is near 0.02 on a flag.
     expect(mean(flags, 'calibrationError')).toBeLessThan(0.035);
     for (const { flag, calibrationError } of flags) {
-      expect(calibrationError, flag).toBeLessThan(0.09);
+      expect(calibrationError, flag).toBeLessThan(0.11);
     }
   });
 
@@ -50,10 +50,10 @@ describe.each<World>(['own', 'other'])('the diagnosis over cars of the %s physic
     const them = scoreCars(cars, chart);
     expect(us.withMainCause).toBeGreaterThan(25);
     expect(us.top1).toBeGreaterThan(1.5 * them.top1);
-    expect(us.top3).toBeGreaterThan(0.65);
+    expect(us.top3).toBeGreaterThan(0.7);
     expect(us.falseAlarms).toBeLessThan(0.15);
     expect(us.sentForWork).toBeLessThan(0.12);
-    expect(us.missed).toBeLessThan(0.3);
+    expect(us.missed).toBeLessThan(0.25);
   });
 });
 

@@ -25,6 +25,12 @@ export function createRouter() {
               }),
             },
             {
+              path: '/bench/:tool?',
+              lazy: async () => ({
+                Component: (await import('../features/bench/BenchPage.tsx')).BenchPage,
+              }),
+            },
+            {
               path: '/how-it-works',
               lazy: async () => ({
                 Component: (await import('../features/howItWorks/HowItWorksPage.tsx'))

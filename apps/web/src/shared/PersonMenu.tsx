@@ -20,6 +20,11 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
   const setUnit = (change: Partial<Preferences['units']>) =>
     set({ units: { ...preferences.units, ...change } });
 
+  async function go(to: string): Promise<void> {
+    onDone();
+    await navigate(to);
+  }
+
   async function leave(): Promise<void> {
     await signOut();
     onDone();
@@ -84,6 +89,14 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
         value={preferences.paper}
         onChange={(paper) => paper && set({ paper })}
       />
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button sx={{ flex: 1 }} onClick={() => void go('/bench')}>
+          Bench
+        </Button>
+        <Button sx={{ flex: 1 }} onClick={() => void go('/how-it-works')}>
+          How it works
+        </Button>
+      </Box>
       <Button onClick={() => void leave()}>Sign out</Button>
     </Box>
   );

@@ -60,6 +60,20 @@ export function TopBar({ session, children, status, shortcuts }: TopBarProps) {
       <Box sx={{ color: 'text.secondary', fontSize: '0.85rem', whiteSpace: 'nowrap' }}>
         {status}
       </Box>
+      <Box
+        component={Link}
+        to="/bench"
+        sx={{
+          color: 'text.secondary',
+          fontSize: '0.92rem',
+          fontWeight: 600,
+          display: { xs: 'none', md: 'flex' },
+          alignItems: 'center',
+          minHeight: 44,
+        }}
+      >
+        Bench
+      </Box>
       <ShortcutsDialog shortcuts={shortcuts} />
       <Button
         variant="text"

@@ -21,7 +21,9 @@ export function showDistance(km: number, unit: DistanceUnit): string {
 
 /** An angle with its sign, degrees. */
 export function showDegrees(value: number, decimals: number): string {
-  return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(decimals)}°`;
+  const size = Math.abs(value).toFixed(decimals);
+  const sign = Number(size) === 0 ? '' : value < 0 ? '−' : '+';
+  return `${sign}${size}°`;
 }
 
 /** A probability as a whole per cent, never quite 0 or 100. */

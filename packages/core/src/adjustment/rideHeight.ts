@@ -15,6 +15,27 @@ export interface FrontView {
   tieOuter: Point;
 }
 
+/** The same side with its body moved. */
+export interface MovedView {
+  lowerOuter: Point;
+  /** Where the upper joint, or the top of the strut, then is. */
+  upperOuter: Point;
+  /** Where the upright would carry the rod's end, and where the rod puts it. */
+  tieOuter: Point;
+  rodEnd: Point;
+  /** Of the upright, radians, top outward positive. */
+  turn: number;
+}
+
+export interface RideHeightInput {
+  /** Of the body, mm, up positive. */
+  change: number;
+  /** Before the change. */
+  points: FrontView;
+  steeringArm: number;
+  rack: 'ahead' | 'behind';
+}
+
 /**
  * What a changed body height does to a wheel's camber and toe.
  *
@@ -23,43 +44,52 @@ export interface FrontView {
  * tie rod keeps its length at the height its outer end then has; the sideways difference d between
  * where the rod puts that end and where the upright alone would gives toe = asin(d / steering arm),
  * with the rack behind the axle, and minus that with the rack ahead. Joints stay on their side.
- * @param input.change - of the body, mm, up positive
- * @param input.points - before the change
  * @returns degrees of this wheel; top outward and toe-in positive
  * @throws {InputError} at the joint whose arc does not reach
  */
-export function rideHeight(input: {
-  change: number;
-  points: FrontView;
-  steeringArm: number;
-  rack: 'ahead' | 'behind';
-}): { camberChange: number; toeChange: number } {
-  const { change, points, steeringArm, rack } = input;
-  const { lowerInner, lowerOuter, tieInner, tieOuter } = points;
-  const height = lowerOuter[1] - change;
-  const lower: Point = [onArc(lowerInner, lowerOuter, height, 'points.lowerOuter'), height];
-  const turn = uprightTurn(points, lower);
-  const tie = carried(tieOuter, lowerOuter, lower, turn);
-  const rodEnd = onArc(tieInner, tieOuter, tie[1], 'points.tieOuter');
-  const sine = (rodEnd - tie[0]) / steeringArm;
+export function rideHeight(input: RideHeightInput): { camberChange: number; toeChange: number } {
+  const { tieOuter, rodEnd, turn } = moveBody(input.points, input.change);
+  const sine = (rodEnd[0] - tieOuter[0]) / input.steeringArm;
   if (Math.abs(sine) > 1) {
     throw new InputError('steeringArm', 'an arm longer than what the tie rod pushes it by');
   }
   const toe = Math.asin(sine) / RAD_PER_DEG;
-  return { camberChange: turn / RAD_PER_DEG, toeChange: rack === 'behind' ? toe : -toe };
+  return {
+    camberChange: turn / RAD_PER_DEG,
+    toeChange: input.rack === 'behind' ? toe : -toe,
+  };
 }
 
-/** Turn of the upright with its lower joint moved, radians, top outward positive. */
-function uprightTurn({ lowerOuter, ...points }: FrontView, lower: Point): number {
-  if (points.strutTop) {
-    return between(leanOf(lowerOuter, points.strutTop), leanOf(lower, points.strutTop));
-  }
+/**
+ * Where the joints are, seen from the body, after it moved up by `change` mm.
+ * @throws {InputError} at the joint whose arc does not reach
+ */
+export function moveBody(points: FrontView, change: number): MovedView {
+  const { lowerInner, lowerOuter, tieInner, tieOuter } = points;
+  const height = lowerOuter[1] - change;
+  const lower: Point = [onArc(lowerInner, lowerOuter, height, 'points.lowerOuter'), height];
+  const upper = upperOf(points, lower);
+  const turn = between(
+    leanOf(lowerOuter, points.strutTop ?? points.upperOuter ?? lowerOuter),
+    leanOf(lower, upper),
+  );
+  const tie = carried(tieOuter, lowerOuter, lower, turn);
+  return {
+    lowerOuter: lower,
+    upperOuter: upper,
+    tieOuter: tie,
+    rodEnd: [onArc(tieInner, tieOuter, tie[1], 'points.tieOuter'), tie[1]],
+    turn,
+  };
+}
+
+function upperOf({ lowerOuter, ...points }: FrontView, lower: Point): Point {
+  if (points.strutTop) return points.strutTop;
   const { upperInner, upperOuter } = points;
   if (!upperInner || !upperOuter) {
     throw new InputError('points', 'upperInner and upperOuter, or strutTop');
   }
-  const upper = meet(upperInner, upperOuter, lowerOuter, lower);
-  return between(leanOf(lowerOuter, upperOuter), leanOf(lower, upper));
+  return meet(upperInner, upperOuter, lowerOuter, lower);
 }
 
 /** Where the upper joint then is: on its arm's arc and as far from the lower joint as before. */

@@ -1,0 +1,201 @@
+import { showDegrees } from '../../shared/format.ts';
+import { Block, drawnDegrees, Frame, FRAME, Span, Words } from './frame.tsx';
+import type { ToolDrawing } from './toolDrawing.ts';
+
+/** Toe and thrust, seen from above; the car drives up the page. */
+
+const MIDDLE = FRAME.width / 2;
+const LEFT = 84;
+const RIGHT = FRAME.width - 84;
+
+function Axle({ y, turns }: { y: number; turns: readonly [number, number] }) {
+  return (
+    <>
+      <line x1={LEFT} x2={RIGHT} y1={y} y2={y} stroke="var(--ink)" strokeWidth={1.5} />
+      <Block x={LEFT} y={y} turn={turns[0]} />
+      <Block x={RIGHT} y={y} turn={-turns[1]} />
+    </>
+  );
+}
+
+export function TapeDrawing({
+  input,
+  output,
+}: ToolDrawing<'toeFromTape', { totalToe: number; direction: string }>) {
+  const y = 118;
+  const turn = drawnDegrees(output.totalToe / 2, 14);
+  const lean = 46 * Math.tan((turn * Math.PI) / 180);
+  return (
+    <Frame label={`Front pair from above, toe ${output.direction}`}>
+      <Axle y={y} turns={[turn, turn]} />
+      <Span from={[LEFT + lean, y - 62]} to={[RIGHT - lean, y - 62]}>
+        {input.front} {input.unit} ahead
+      </Span>
+      <Span from={[LEFT - lean, y + 66]} to={[RIGHT + lean, y + 66]}>
+        {input.rear} {input.unit} behind
+      </Span>
+      <path
+        d={`M${MIDDLE} ${y + 34}V${y - 34}m-6 10l6 -10l6 10`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1.5}
+      />
+      <Words x={MIDDLE} y={226}>
+        from above, drawn larger than life
+      </Words>
+    </Frame>
+  );
+}
+
+export function OneWheelDrawing({
+  toeDeg,
+  words,
+  drift,
+}: {
+  toeDeg: number;
+  words: string;
+  /** Sideways drag to draw, as words; none when empty. */
+  drift?: string;
+}) {
+  const y = 112;
+  const turn = drawnDegrees(toeDeg, 12);
+  return (
+    <Frame label={`A left wheel from above, ${words}`}>
+      <line x1={150} x2={150} y1={20} y2={204} stroke="var(--line)" strokeDasharray="3 4" />
+      <Block x={150} y={y} turn={turn} width={44} height={126} />
+      <path
+        d={`M230 ${y + 54}V${y - 54}m-6 10l6 -10l6 10`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1.5}
+      />
+      <Words x={238} y={y - 34} anchor="start">
+        the way it rolls
+      </Words>
+      {drift && (
+        <>
+          <path
+            d={`M250 ${y + 30}h${toeDeg >= 0 ? 60 : -60}m${toeDeg >= 0 ? '-8 -5l8 5l-8 5' : '8 -5l-8 5l8 5'}`}
+            transform={toeDeg >= 0 ? '' : 'translate(60 0)'}
+            fill="none"
+            stroke="var(--marker)"
+            strokeWidth={2}
+          />
+          <Words x={250} y={y + 52} anchor="start" strong marked>
+            {drift}
+          </Words>
+        </>
+      )}
+      <Words x={150} y={226}>
+        {words}
+      </Words>
+    </Frame>
+  );
+}
+
+const STRING_X = [22, FRAME.width - 22] as const;
+
+export function StringsDrawing({
+  input,
+  output,
+}: ToolDrawing<
+  'toeFromStrings',
+  {
+    parallelError: number;
+    parallel: boolean;
+    toe: Record<'lf' | 'rf' | 'lr' | 'rr', number>;
+    thrustAngle: number;
+  }
+>) {
+  const [front, rear] = [58, 168];
+  const lean = drawnDegrees(output.parallelError / 2, 30, 8);
+  const off = 55 * Math.tan((lean * Math.PI) / 180);
+  const { toe } = output;
+  const turn = (degrees: number) => drawnDegrees(degrees, 14, 16);
+  return (
+    <Frame label="The car between two strings, from above">
+      <line x1={MIDDLE} x2={MIDDLE} y1={20} y2={206} stroke="var(--line)" strokeDasharray="3 4" />
+      {STRING_X.map((x, side) => (
+        <line
+          key={x}
+          x1={x + (side === 0 ? -off : off)}
+          x2={x + (side === 0 ? off : -off)}
+          y1={12}
+          y2={210}
+          stroke="var(--marker)"
+          strokeWidth={1.6}
+        />
+      ))}
+      <g transform="translate(0 0)">
+        <Axle y={front} turns={[turn(toe.lf), turn(toe.rf)]} />
+        <Axle y={rear} turns={[turn(toe.lr), turn(toe.rr)]} />
+      </g>
+      {(
+        [
+          ['lf', LEFT, front],
+          ['rf', RIGHT, front],
+          ['lr', LEFT, rear],
+          ['rr', RIGHT, rear],
+        ] as const
+      ).map(([wheel, x, y]) => (
+        <Words
+          key={wheel}
+          x={x + (x < MIDDLE ? 26 : -26)}
+          y={y + 26}
+          anchor={x < MIDDLE ? 'start' : 'end'}
+          strong
+        >
+          {showDegrees(toe[wheel], 2)}
+        </Words>
+      ))}
+      <Words x={MIDDLE} y={228}>
+        strings{' '}
+        {output.parallel
+          ? 'parallel'
+          : `off by ${Math.abs(output.parallelError).toFixed(2)}°, taken out`}
+        , gap {input.stringGap.front} and {input.stringGap.rear} {input.unit}
+      </Words>
+    </Frame>
+  );
+}
+
+export function ThrustDrawing({
+  input,
+  output,
+}: ToolDrawing<'thrust', { thrustAngle: number; steeringWheelOffset?: number }>) {
+  const y = 150;
+  const turn = (degrees: number) => drawnDegrees(degrees, 14, 18);
+  const lean = drawnDegrees(output.thrustAngle, 30, 20);
+  const end = MIDDLE + 110 * Math.tan((lean * Math.PI) / 180);
+  return (
+    <Frame label={`Rear axle from above, thrust ${showDegrees(output.thrustAngle, 2)}`}>
+      <Axle y={y} turns={[turn(input.toeLr), turn(input.toeRr)]} />
+      <line x1={MIDDLE} x2={MIDDLE} y1={y} y2={28} stroke="var(--control)" strokeDasharray="4 4" />
+      <line x1={MIDDLE} x2={end} y1={y} y2={34} stroke="var(--marker)" strokeWidth={2.4} />
+      <circle cx={end} cy={32} r={4} fill="var(--marker)" />
+      <Words x={MIDDLE + (lean >= 0 ? -8 : 8)} y={38} anchor={lean >= 0 ? 'end' : 'start'}>
+        middle of the car
+      </Words>
+      <Words
+        x={end + (lean >= 0 ? 10 : -10)}
+        y={38}
+        anchor={lean >= 0 ? 'start' : 'end'}
+        strong
+        marked
+      >
+        thrust {showDegrees(output.thrustAngle, 2)}
+      </Words>
+      {output.steeringWheelOffset !== undefined && (
+        <g
+          transform={`translate(${FRAME.width - 46} 92) rotate(${drawnDegrees(output.steeringWheelOffset, 1, 60)})`}
+        >
+          <circle r={24} fill="none" stroke="var(--ink)" strokeWidth={3} />
+          <path d="M-22 0H22M0 0V22" stroke="var(--ink)" strokeWidth={3} />
+        </g>
+      )}
+      <Words x={MIDDLE} y={226}>
+        rear axle from above, drawn larger than life
+      </Words>
+    </Frame>
+  );
+}

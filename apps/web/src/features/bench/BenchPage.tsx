@@ -1,0 +1,55 @@
+import Box from '@mui/material/Box';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useSessionQuery } from '../../api/keenApi.ts';
+import { TopBar } from '../../shared/TopBar.tsx';
+import { ToolList } from './ToolList.tsx';
+import { TOOLS } from './tools.ts';
+import { ToolView } from './ToolView.tsx';
+
+const SHORTCUTS = [
+  { keys: [']'], what: 'next tool' },
+  { keys: ['['], what: 'tool before' },
+  { keys: ['T'], what: 'back to today' },
+];
+
+/** The arithmetic of the trade on its own, for the job that is not a visit. */
+export function BenchPage() {
+  const { data: session } = useSessionQuery();
+  const { tool: name } = useParams();
+  const navigate = useNavigate();
+  const at = TOOLS.findIndex((tool) => tool.name === name);
+  const move = (by: number) => {
+    const next = TOOLS[at + by];
+    if (next) void navigate(`/bench/${next.name}`);
+  };
+  useHotkeys('bracketright', () => move(1));
+  useHotkeys('bracketleft', () => move(-1));
+  useHotkeys('t', () => void navigate('/'));
+  const tool = TOOLS[at];
+  if (!session) return null;
+  if (!tool) return <Navigate to={`/bench/${TOOLS[0]!.name}`} replace />;
+  return (
+    <Box
+      sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
+    >
+      <TopBar session={session} shortcuts={SHORTCUTS}>
+        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
+          Bench
+        </Box>
+      </TopBar>
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', md: '196px 1fr' },
+          gridTemplateRows: { xs: 'auto 1fr', md: '1fr' },
+        }}
+      >
+        <ToolList current={tool.name} />
+        <ToolView key={tool.name} tool={tool} />
+      </Box>
+    </Box>
+  );
+}

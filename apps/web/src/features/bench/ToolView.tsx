@@ -1,0 +1,141 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { Notice } from '../../shared/Notice.tsx';
+import { textsOf, workOut } from './benchInput.ts';
+import type { Texts } from './benchInput.ts';
+import type { BenchTool } from './benchTool.ts';
+import { ToolField } from './ToolField.tsx';
+
+/** One calculator: its drawing and answer, its fields, and where the formula comes from. */
+export function ToolView({ tool }: { tool: BenchTool }) {
+  const example = useMemo(() => textsOf(tool.fields, tool.example), [tool]);
+  const [texts, setTexts] = useState<Texts>(example);
+  const worked = useMemo(() => workOut(tool, texts), [tool, texts]);
+  const isExample = tool.fields.every(({ path }) => texts[path] === example[path]);
+  const { Drawing } = tool;
+  return (
+    <Box
+      component="main"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1fr) 392px' },
+        minHeight: 0,
+        overflowY: { md: 'auto' },
+      }}
+    >
+      <Box
+        sx={{
+          px: { xs: 1.75, md: 3.5 },
+          py: { xs: 2, md: 2.5 },
+          display: 'grid',
+          gap: 2.25,
+          alignContent: 'start',
+        }}
+      >
+        <Box>
+          <Typography variant="h1" component="h2">
+            {tool.title}
+          </Typography>
+          <Typography color="textSecondary" sx={{ mt: 0.5 }}>
+            {tool.question}
+          </Typography>
+        </Box>
+        <Box aria-live="polite" sx={{ minHeight: 72 }}>
+          {worked.ok ? (
+            <Results lines={tool.results(worked.output, worked.input as never)} />
+          ) : (
+            <Typography color="textSecondary">
+              No answer yet: mend what is marked beside it. What was entered is kept.
+            </Typography>
+          )}
+        </Box>
+        {worked.ok && <Drawing input={worked.input as never} output={worked.output} />}
+        <Box
+          sx={{
+            borderTop: '1px solid var(--line)',
+            pt: 1.5,
+            display: 'grid',
+            gap: 1,
+            maxWidth: '72ch',
+          }}
+        >
+          <Box
+            className="condensed"
+            sx={{ fontWeight: 600, fontSize: '1.1rem', whiteSpace: 'pre-line' }}
+          >
+            {tool.formula}
+          </Box>
+          <Typography variant="body2" color="textSecondary">
+            {tool.source}
+          </Typography>
+          {tool.caution && <Notice kind="caution">{tool.caution}</Notice>}
+        </Box>
+      </Box>
+      <Box
+        component="section"
+        aria-label="Numbers"
+        sx={{
+          bgcolor: 'var(--sheet)',
+          borderLeft: { lg: '1px solid var(--line)' },
+          borderTop: { xs: '1px solid var(--line)', lg: 0 },
+          px: { xs: 1.75, md: 3 },
+          py: 2.5,
+          display: 'grid',
+          gap: 2,
+          alignContent: 'start',
+        }}
+      >
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, minHeight: 44 }}>
+          <Typography variant="body2" color="textSecondary">
+            {isExample ? `An example. ${tool.exampleWords}` : 'Your numbers.'}
+          </Typography>
+          {!isExample && (
+            <Button sx={{ ml: 'auto', whiteSpace: 'nowrap' }} onClick={() => setTexts(example)}>
+              Back to the example
+            </Button>
+          )}
+        </Box>
+        {tool.fields.map((field) => (
+          <ToolField
+            key={field.path}
+            field={field}
+            text={texts[field.path] ?? ''}
+            fault={worked.ok ? null : (worked.faults[field.path] ?? null)}
+            onChange={(text) => setTexts({ ...texts, [field.path]: text })}
+          />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Results({ lines }: { lines: ReturnType<BenchTool['results']> }) {
+  return (
+    <Box
+      component="dl"
+      sx={{ m: 0, display: 'flex', flexWrap: 'wrap', columnGap: 5, rowGap: 1.25 }}
+    >
+      {lines.map(({ label, value, isMain = false }) => (
+        <Box key={label}>
+          <Box component="dt" sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
+            {label}
+          </Box>
+          <Box
+            component="dd"
+            className={isMain ? 'condensed' : ''}
+            sx={{
+              m: 0,
+              fontSize: isMain ? '2.1rem' : '1.02rem',
+              fontWeight: isMain ? 700 : 600,
+              lineHeight: isMain ? 1.15 : 1.6,
+            }}
+          >
+            {value}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}

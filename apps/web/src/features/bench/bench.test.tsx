@@ -1,0 +1,91 @@
+import { calculatorInputs, CALCULATOR_NAMES } from '@keen/contract';
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { textsOf, workOut } from './benchInput.ts';
+import { TOOLS } from './tools.ts';
+import { ToolView } from './ToolView.tsx';
+
+// Charts measure the room they have, which the test's browser does not give.
+beforeAll(() => {
+  globalThis.ResizeObserver ??= class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  };
+});
+
+const named = (name: string) => TOOLS.find((tool) => tool.name === name)!;
+
+describe('the bench', () => {
+  it('has a page for every calculator', () => {
+    expect(TOOLS.map(({ name }) => name).toSorted()).toEqual([...CALCULATOR_NAMES].toSorted());
+  });
+
+  it.each(TOOLS.map((tool) => [tool.title, tool] as const))(
+    '%s opens with an example that works, drawn with real numbers',
+    (_title, tool) => {
+      expect(calculatorInputs[tool.name].safeParse(tool.example).error).toBeUndefined();
+      const { container } = render(<ToolView tool={tool} />);
+      expect(screen.getByText(/^An example\./)).toBeVisible();
+      expect(screen.queryByText(/No answer yet/)).toBeNull();
+      expect(container.innerHTML).not.toMatch(/NaN|undefined|Infinity/);
+    },
+  );
+
+  it('reads what was typed just as the example stands in the fields', () => {
+    for (const tool of TOOLS) {
+      const worked = workOut(tool, textsOf(tool.fields, tool.example));
+      expect(worked.ok && worked.input, tool.name).toEqual(tool.example);
+    }
+  });
+
+  it('answers while one types, inches as the hand writes them too', async () => {
+    render(<ToolView tool={named('toeFromTape')} />);
+    const type = async (label: RegExp, text: string) => {
+      const field = screen.getByLabelText(label);
+      await userEvent.clear(field);
+      await userEvent.type(field, text);
+    };
+    await type(/Ahead/, '58 1/4');
+    await type(/Behind/, '58 1/8');
+    await type(/Along/, '25');
+    await userEvent.click(screen.getByRole('button', { name: 'inches' }));
+    expect(screen.getByText('−0.29° toe-out')).toBeVisible();
+    expect(screen.getByText('Your numbers.')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Back to the example' }));
+    expect(screen.getByText('+0.27° toe-in')).toBeVisible();
+  });
+
+  it('marks what is wrong at its field and keeps what was typed', async () => {
+    render(<ToolView tool={named('casterFromSwing')} />);
+    const angle = screen.getByLabelText(/Turned by/);
+    await userEvent.clear(angle);
+    await userEvent.type(angle, 'abc');
+    expect(angle).toHaveValue('abc');
+    expect(angle).toHaveAccessibleDescription('A number, such as 8.5 or 39 3/8');
+    expect(screen.getByText(/No answer yet/)).toBeVisible();
+    await userEvent.clear(angle);
+    await userEvent.type(angle, '0');
+    expect(angle).toHaveAccessibleDescription('More than 0');
+  });
+
+  it('puts a fault of the geometry to the field that it comes from', () => {
+    const tool = named('rideHeight');
+    const worked = workOut(tool, { ...textsOf(tool.fields, tool.example), change: '-900' });
+    expect(worked.ok ? {} : Object.keys(worked.faults)).toEqual(['points.lowerOuter']);
+    const strings = named('toeFromStrings');
+    const off = workOut(strings, {
+      ...textsOf(strings.fields, strings.example),
+      'wheels.lf.front': '900',
+    });
+    expect(off.ok ? {} : Object.keys(off.faults)).toEqual(['wheels.lf.front']);
+  });
+
+  it('leaves the floor out when it is not named', () => {
+    const tool = named('camberFromLevel');
+    const texts = { ...textsOf(tool.fields, tool.example), 'floorSlope.high': '' };
+    const worked = workOut(tool, texts);
+    expect(worked.ok && worked.output.camber).toBe(-1.5);
+  });
+});

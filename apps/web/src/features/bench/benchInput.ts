@@ -1,0 +1,118 @@
+import { calculatorInputs, refusalsOf } from '@keen/contract';
+import { calculate, InputError, parseMeasure } from '@keen/core';
+import type { BenchTool, Field } from './benchTool.ts';
+
+/** What stands in the fields, by path. */
+export type Texts = Record<string, string>;
+
+/** What came of it: a result, or what is wrong where. */
+export type Worked =
+  | { ok: true; input: object; output: Record<string, unknown> }
+  | { ok: false; faults: Record<string, string> };
+
+/** The texts that an input would stand in the fields as. */
+export function textsOf(fields: readonly Field[], input: object): Texts {
+  return Object.fromEntries(
+    fields.map(({ path }) => {
+      const value = valueAt(input, path);
+      return [path, textOf(value)];
+    }),
+  );
+}
+
+function textOf(value: unknown): string {
+  if (Array.isArray(value)) return value.join('; ');
+  return typeof value === 'number' || typeof value === 'string' ? String(value) : '';
+}
+
+/** Reads the fields, checks them as the headless command would, and works the result out. */
+export function workOut(tool: BenchTool, texts: Texts): Worked {
+  const input: Record<string, unknown> = {};
+  const faults: Record<string, string> = {};
+  for (const field of tool.fields) {
+    const text = texts[field.path] ?? '';
+    const value = read(field, text);
+    if (value === undefined) continue;
+    if (isUnreadable(value)) faults[field.path] = 'A number, such as 8.5 or 39 3/8';
+    put(input, field.path, value);
+  }
+  if (Object.keys(faults).length > 0) return { ok: false, faults };
+  // A choice left out takes what hangs on it along.
+  for (const field of tool.fields) {
+    if (field.kind !== 'choice' || !field.optional || texts[field.path]) continue;
+    remove(input, field.path.split('.')[0]!);
+  }
+  const parsed = calculatorInputs[tool.name].safeParse(input);
+  if (!parsed.success) {
+    return {
+      ok: false,
+      faults: Object.fromEntries(
+        refusalsOf(parsed.error).map(({ path, expected }) => [
+          fieldOf(tool, path),
+          expected.charAt(0).toUpperCase() + expected.slice(1),
+        ]),
+      ),
+    };
+  }
+  try {
+    const output = calculate(tool.name, parsed.data as never) as Record<string, unknown>;
+    return { ok: true, input: parsed.data, output };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { ok: false, faults: { [fieldOf(tool, error.path)]: `Expected ${error.expected}` } };
+  }
+}
+
+function read(field: Field, text: string): unknown {
+  switch (field.kind) {
+    case 'text':
+      return text;
+    case 'choice':
+      return text === '' ? undefined : text;
+    case 'number':
+      return parseMeasure(text) ?? undefined;
+    case 'point':
+      return text.trim() === '' ? undefined : numbersIn(text);
+    case 'list':
+      return numbersIn(text);
+  }
+}
+
+function numbersIn(text: string): (number | null)[] {
+  return text
+    .split(/[;\n]+/)
+    .filter((part) => part.trim() !== '')
+    .map(parseMeasure);
+}
+
+function isUnreadable(value: unknown): boolean {
+  return Array.isArray(value) ? value.some(Number.isNaN) : Number.isNaN(value);
+}
+
+/** The field that a path belongs to: itself or the nearest around it; the first for the whole. */
+function fieldOf(tool: BenchTool, path: string): string {
+  const paths = tool.fields.map((field) => field.path);
+  return (
+    paths.find((one) => path === one || path.startsWith(`${one}.`)) ??
+    paths.find((one) => one.startsWith(`${path}.`)) ??
+    paths[0]!
+  );
+}
+
+function valueAt(input: object, path: string): unknown {
+  return path
+    .split('.')
+    .reduce<unknown>((value, key) => (value as Record<string, unknown> | undefined)?.[key], input);
+}
+
+function put(input: Record<string, unknown>, path: string, value: unknown): void {
+  const keys = path.split('.');
+  const last = keys.pop()!;
+  let at = input;
+  for (const key of keys) at = (at[key] ??= {}) as Record<string, unknown>;
+  at[last] = value;
+}
+
+function remove(input: Record<string, unknown>, key: string): void {
+  delete input[key];
+}

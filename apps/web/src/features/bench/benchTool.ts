@@ -1,0 +1,55 @@
+import type { CalculatorInput, CalculatorName } from '@keen/contract';
+import type { ComponentType } from 'react';
+import type { ToolDrawing } from '../../drawing/bench/toolDrawing.ts';
+
+/** One entry of a form: where it goes in the input, and how it is asked. */
+export type Field =
+  | { kind: 'number'; path: string; label: string; unit: string; hint?: string; optional?: boolean }
+  | { kind: 'list'; path: string; label: string; unit: string; hint?: string }
+  | { kind: 'point'; path: string; label: string; unit: string }
+  | { kind: 'text'; path: string; label: string; hint?: string }
+  | {
+      kind: 'choice';
+      path: string;
+      label: string;
+      options: readonly { value: string; label: string }[];
+      /** Chosen as none: the field and everything under its path is left out. */
+      optional?: boolean;
+    };
+
+/** A line of the result. */
+export interface ResultLine {
+  label: string;
+  value: string;
+  /** The figure that was asked for, shown large. */
+  isMain?: boolean;
+}
+
+/** A calculator as a page: what it asks, draws, answers, and where its formula comes from. */
+export interface BenchTool<
+  N extends CalculatorName = CalculatorName,
+  Out extends object = Record<string, unknown>,
+> {
+  name: N;
+  title: string;
+  /** When one reaches for it. */
+  question: string;
+  fields: readonly Field[];
+  /** The worked example that the page opens with. */
+  example: CalculatorInput<N>;
+  /** The example in a sentence. */
+  exampleWords: string;
+  results: (output: Out, input: CalculatorInput<N>) => readonly ResultLine[];
+  formula: string;
+  source: string;
+  /** What can hurt or mislead. */
+  caution?: string;
+  Drawing: ComponentType<ToolDrawing<N, Out>>;
+}
+
+/** Keeps a tool's own types while it is written, and puts them away for the list. */
+export function tool<N extends CalculatorName, Out extends object>(
+  definition: BenchTool<N, Out>,
+): BenchTool {
+  return definition as unknown as BenchTool;
+}

@@ -1,0 +1,233 @@
+import { CamberInTurnDrawing, SwingDrawing } from '../../drawing/bench/charts.tsx';
+import { LevelDrawing } from '../../drawing/bench/fromBehind.tsx';
+import { StringsDrawing, TapeDrawing } from '../../drawing/bench/fromAbove.tsx';
+import { showDegrees } from '../../shared/format.ts';
+import { tool } from './benchTool.ts';
+import type { BenchTool, Field } from './benchTool.ts';
+import { LENGTH_UNITS, SIDES, SWING_CAUTION } from './choices.ts';
+
+const WHEEL_NAMES = {
+  lf: 'Left front',
+  rf: 'Right front',
+  lr: 'Left rear',
+  rr: 'Right rear',
+} as const;
+
+const stringFields = Object.entries(WHEEL_NAMES).flatMap(([wheel, name]): Field[] => [
+  { kind: 'number', path: `wheels.${wheel}.front`, label: `${name}, ahead of the hub`, unit: '' },
+  { kind: 'number', path: `wheels.${wheel}.rear`, label: `${name}, behind it`, unit: '' },
+]);
+
+/** Angles out of tapes, strings, levels and turn plates. */
+export const MEASURE_TOOLS: readonly BenchTool[] = [
+  tool<'toeFromTape', { totalToe: number; totalToeLength: number; direction: string }>({
+    name: 'toeFromTape',
+    title: 'Toe by tape',
+    question: 'Two tape readings between the same marks, ahead of the axle and behind it.',
+    fields: [
+      {
+        kind: 'number',
+        path: 'front',
+        label: 'Ahead of the axle',
+        unit: '',
+        hint: '39 3/8 is read too',
+      },
+      { kind: 'number', path: 'rear', label: 'Behind the axle', unit: '' },
+      {
+        kind: 'number',
+        path: 'span',
+        label: 'Along the wheel between the two',
+        unit: '',
+        hint: 'The tire’s diameter at hub height, the shorter chord when lower',
+      },
+      { kind: 'choice', path: 'unit', label: 'In', options: LENGTH_UNITS },
+    ],
+    example: { front: 1502, rear: 1505, span: 640, unit: 'mm' },
+    exampleWords: '3 mm narrower in front on a 640 mm tire is 0.27° of toe-in.',
+    results: ({ totalToe, totalToeLength, direction }) => [
+      {
+        label: 'Total toe',
+        value: `${showDegrees(totalToe, 2)} ${direction === 'none' ? '' : `toe-${direction}`}`,
+        isMain: true,
+      },
+      { label: 'As a length', value: `${totalToeLength.toFixed(1)} mm` },
+    ],
+    formula: 'total toe = 2 asin( (rear − front) / 2 / span )',
+    source: 'Plain geometry. A tape does not know where straight ahead is: only the total is told.',
+    caution:
+      'Marks at equal height, the car settled by rolling; a helper keeps hands clear of the wheels.',
+    Drawing: TapeDrawing,
+  }),
+  tool<
+    'toeFromStrings',
+    {
+      parallelError: number;
+      parallel: boolean;
+      toe: Record<'lf' | 'rf' | 'lr' | 'rr', number>;
+      totalToe: { front: number; rear: number };
+      thrustAngle: number;
+    }
+  >({
+    name: 'toeFromStrings',
+    title: 'Toe by strings',
+    question: 'A string along each side, set off the hubs, and a rule to the rim’s edge.',
+    fields: [
+      { kind: 'number', path: 'stringGap.front', label: 'String to string, front axle', unit: '' },
+      { kind: 'number', path: 'stringGap.rear', label: 'String to string, rear axle', unit: '' },
+      { kind: 'number', path: 'wheelbase', label: 'Wheelbase', unit: '' },
+      {
+        kind: 'number',
+        path: 'rimDiameter.front',
+        label: 'Rim edge to rim edge, front',
+        unit: '',
+        hint: 'Between the two points measured, not the nominal size',
+      },
+      { kind: 'number', path: 'rimDiameter.rear', label: 'Rim edge to rim edge, rear', unit: '' },
+      { kind: 'choice', path: 'unit', label: 'All in', options: LENGTH_UNITS },
+      ...stringFields,
+    ],
+    example: {
+      stringGap: { front: 1906, rear: 1900 },
+      wheelbase: 2650,
+      wheels: {
+        lf: { front: 152, rear: 150 },
+        rf: { front: 152, rear: 150 },
+        lr: { front: 180, rear: 180 },
+        rr: { front: 180, rear: 180 },
+      },
+      rimDiameter: { front: 440, rear: 440 },
+      unit: 'mm',
+    },
+    exampleWords:
+      'Strings 6 mm wider in front make every wheel look 0.06° more toed in than it is.',
+    results: ({ toe, totalToe, thrustAngle, parallel, parallelError }) => [
+      { label: 'Total toe, front', value: showDegrees(totalToe.front, 2), isMain: true },
+      { label: 'Total toe, rear', value: showDegrees(totalToe.rear, 2), isMain: true },
+      { label: 'Thrust', value: showDegrees(thrustAngle, 2) },
+      {
+        label: 'Each wheel',
+        value: (['lf', 'rf', 'lr', 'rr'] as const)
+          .map((wheel) => `${wheel.toUpperCase()} ${showDegrees(toe[wheel], 2)}`)
+          .join(', '),
+      },
+      {
+        label: 'Strings',
+        value: parallel ? 'parallel' : `off by ${showDegrees(parallelError, 3)}, taken out`,
+      },
+    ],
+    formula:
+      'error = atan( (gap front − gap rear) / wheelbase ), half on each string\ntoe = asin( (front − rear) / rim ) − error / 2',
+    source: 'Plain geometry. Strings set off the hubs take the track as equal on both sides.',
+    caution:
+      'A string that sags, or a bump under it, fakes a reading: tension both, look along them.',
+    Drawing: StringsDrawing,
+  }),
+  tool<'camberFromLevel', { camber: number }>({
+    name: 'camberFromLevel',
+    title: 'Camber by level',
+    question: 'A level, phone or bubble gauge against the wheel, whichever way it counts.',
+    fields: [
+      {
+        kind: 'number',
+        path: 'reading',
+        label: 'Reading',
+        unit: '°',
+        hint: 'The size shown, without a sign',
+      },
+      {
+        kind: 'choice',
+        path: 'zeroIs',
+        label: 'An upright wheel shows',
+        options: [
+          { value: 'vertical', label: '0°' },
+          { value: 'horizontal', label: '90°' },
+        ],
+      },
+      {
+        kind: 'choice',
+        path: 'leans',
+        label: 'The top leans',
+        options: [
+          { value: 'in', label: 'In' },
+          { value: 'out', label: 'Out' },
+        ],
+      },
+      { kind: 'choice', path: 'side', label: 'Wheel', options: SIDES },
+      {
+        kind: 'choice',
+        path: 'floorSlope.high',
+        label: 'The floor is high on the',
+        options: SIDES,
+        optional: true,
+      },
+      {
+        kind: 'number',
+        path: 'floorSlope.degrees',
+        label: 'Floor slope',
+        unit: '°',
+        hint: 'None when the level was zeroed on this floor',
+        optional: true,
+      },
+    ],
+    example: {
+      reading: 1.5,
+      zeroIs: 'vertical',
+      leans: 'in',
+      side: 'left',
+      floorSlope: { degrees: 0.4, high: 'left' },
+    },
+    exampleWords: 'A floor 0.4° high on the left makes a left wheel of −1.1° read −1.5°.',
+    results: ({ camber }) => [{ label: 'Camber', value: showDegrees(camber, 2), isMain: true }],
+    formula:
+      'camber = ± size shown, corrected by the floor: + slope on its high side, − on the other',
+    source: 'Plain geometry; top outward is positive (SAE J670).',
+    Drawing: LevelDrawing,
+  }),
+  tool<'casterFromSwing', { caster: number }>({
+    name: 'casterFromSwing',
+    title: 'Caster by swing',
+    question: 'Camber read with the wheel turned out and turned in, by the same angle each way.',
+    fields: [
+      {
+        kind: 'number',
+        path: 'camberTurnedOut',
+        label: 'Camber, front turned away from the car',
+        unit: '°',
+      },
+      {
+        kind: 'number',
+        path: 'camberTurnedIn',
+        label: 'Camber, front turned toward the car',
+        unit: '°',
+      },
+      { kind: 'number', path: 'angle', label: 'Turned by, each way', unit: '°' },
+    ],
+    example: { camberTurnedOut: 1.2, camberTurnedIn: -2.2, angle: 20 },
+    exampleWords: '3.4° of camber between 20° out and 20° in is 4.97° of caster.',
+    results: ({ caster }) => [{ label: 'Caster', value: showDegrees(caster, 2), isMain: true }],
+    formula: 'caster = (turned out − turned in) / (2 sin angle)',
+    source:
+      'The caster swing: linear by nature, within about 0.05° up to 8° of caster. Positive leans back.',
+    caution: SWING_CAUTION,
+    Drawing: SwingDrawing,
+  }),
+  tool<'camberInTurn', { camber: number }>({
+    name: 'camberInTurn',
+    title: 'Camber in a turn',
+    question: 'What caster and inclination do to a front wheel’s camber when it is steered.',
+    fields: [
+      { kind: 'number', path: 'camber', label: 'Camber straight ahead', unit: '°' },
+      { kind: 'number', path: 'caster', label: 'Caster', unit: '°' },
+      { kind: 'number', path: 'sai', label: 'Steering axis inclination', unit: '°' },
+      { kind: 'number', path: 'steer', label: 'Steered to, front toward the car +', unit: '°' },
+    ],
+    example: { camber: -1, caster: 4, sai: 13, steer: 20 },
+    exampleWords: 'At 20° of steer the outside wheel stands at −1.57°, the inside one at +1.17°.',
+    results: ({ camber }) => [
+      { label: 'Camber then', value: showDegrees(camber, 2), isMain: true },
+    ],
+    formula: 'the spin axis turned about the steering axis (Rodrigues) until it heads as steered',
+    source: 'Rigid rotation, exact; the wheel starts at toe 0.',
+    Drawing: CamberInTurnDrawing,
+  }),
+];

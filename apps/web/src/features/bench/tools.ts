@@ -1,0 +1,13 @@
+import type { BenchTool } from './benchTool.ts';
+import { MEANING_TOOLS } from './meaningTools.ts';
+import { MEASURE_TOOLS } from './measureTools.ts';
+import { SETTING_TOOLS } from './settingTools.ts';
+
+/** Every calculator, in the families one looks for it in. */
+export const TOOL_FAMILIES: readonly { title: string; tools: readonly BenchTool[] }[] = [
+  { title: 'Measure', tools: MEASURE_TOOLS },
+  { title: 'What it means', tools: MEANING_TOOLS },
+  { title: 'Set right', tools: SETTING_TOOLS },
+];
+
+export const TOOLS: readonly BenchTool[] = TOOL_FAMILIES.flatMap(({ tools }) => tools);
