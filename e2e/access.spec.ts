@@ -45,6 +45,22 @@ for (const scheme of ['light', 'dark'] as const) {
   });
 }
 
+test('the bench and the page on how it works have nothing that axe objects to', async ({
+  page,
+}) => {
+  await comeIn(page);
+  await page.getByRole('link', { name: 'Bench' }).click();
+  for (const tool of ['Toe by strings', 'Changed ride height', 'Rear hub shim']) {
+    await page.getByRole('link', { name: tool }).click();
+    await expect(page.getByRole('heading', { name: tool, level: 2 })).toBeVisible();
+    await expectClean(page, tool);
+  }
+  await page.getByRole('button', { name: /Mira/ }).click();
+  await page.getByRole('button', { name: 'How it works' }).click();
+  await expect(page.getByRole('heading', { name: 'Its constants' })).toBeVisible();
+  await expectClean(page, 'how it works');
+});
+
 test('on a phone the steps have nothing that axe objects to', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await comeIn(page);

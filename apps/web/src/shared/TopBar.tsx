@@ -65,6 +65,7 @@ export function TopBar({ session, children, status, shortcuts }: TopBarProps) {
         to="/bench"
         sx={{
           color: 'text.secondary',
+          textDecoration: 'none',
           fontSize: '0.92rem',
           fontWeight: 600,
           display: { xs: 'none', md: 'flex' },

@@ -21,14 +21,17 @@ export function ToolView({ tool }: { tool: BenchTool }) {
       sx={{
         display: 'grid',
         gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1fr) 392px' },
+        gridTemplateRows: { lg: 'auto 1fr' },
+        gridTemplateAreas: { xs: '"head" "numbers" "rest"', lg: '"head numbers" "rest numbers"' },
         minHeight: 0,
         overflowY: { md: 'auto' },
       }}
     >
       <Box
         sx={{
+          gridArea: 'head',
           px: { xs: 1.75, md: 3.5 },
-          py: { xs: 2, md: 2.5 },
+          pt: { xs: 2, md: 2.5 },
           display: 'grid',
           gap: 2.25,
           alignContent: 'start',
@@ -51,6 +54,17 @@ export function ToolView({ tool }: { tool: BenchTool }) {
             </Typography>
           )}
         </Box>
+      </Box>
+      <Box
+        sx={{
+          gridArea: 'rest',
+          px: { xs: 1.75, md: 3.5 },
+          py: 2.25,
+          display: 'grid',
+          gap: 2.25,
+          alignContent: 'start',
+        }}
+      >
         {worked.ok && <Drawing input={worked.input as never} output={worked.output} />}
         <Box
           sx={{
@@ -77,17 +91,27 @@ export function ToolView({ tool }: { tool: BenchTool }) {
         component="section"
         aria-label="Numbers"
         sx={{
+          gridArea: 'numbers',
           bgcolor: 'var(--sheet)',
           borderLeft: { lg: '1px solid var(--line)' },
-          borderTop: { xs: '1px solid var(--line)', lg: 0 },
+          borderBlock: { xs: '1px solid var(--line)', lg: 0 },
           px: { xs: 1.75, md: 3 },
           py: 2.5,
           display: 'grid',
+          gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', lg: '1fr' },
           gap: 2,
           alignContent: 'start',
         }}
       >
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, minHeight: 44 }}>
+        <Box
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1.5,
+            minHeight: 44,
+            gridColumn: '1 / -1',
+          }}
+        >
           <Typography variant="body2" color="textSecondary">
             {isExample ? `An example. ${tool.exampleWords}` : 'Your numbers.'}
           </Typography>
