@@ -72,7 +72,7 @@ module.exports = {
     {
       name: 'shared-and-drawing-know-no-feature',
       severity: 'error',
-      from: { path: '^apps/web/src/(shared|drawing|api|workers)/' },
+      from: { path: '^apps/web/src/(shared|drawing|tools|api|workers)/' },
       to: { path: '^apps/web/src/(features|app)/' },
     },
     {

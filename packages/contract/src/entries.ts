@@ -10,6 +10,7 @@ import {
 } from './caseFile.ts';
 import { refusalsOf } from './refusal.ts';
 import {
+  ANGLE_KINDS,
   COMPLAINTS,
   CUPPINGS,
   DAMAGES,
@@ -17,9 +18,13 @@ import {
   DISTANCE_UNITS,
   DRIVES,
   FEATHERS,
+  METHODS,
   PLAYS,
   PRESSURE_UNITS,
+  REPEATS,
   RIBS,
+  SETUP_POINTS,
+  SETUP_STATES,
   USES,
   WHEELS,
 } from './words.ts';
@@ -66,10 +71,15 @@ const carFields = {
   tolerances: tolerancesSchema,
   'visit.words': text(2_000),
   'visit.waits': z.enum(WAITS),
+  'visit.measure.repeat': z.enum(REPEATS),
   'visit.other': z.record(z.string(), z.unknown()),
 } as const;
 
 const schemas = new Map<string, z.ZodType>(Object.entries(carFields));
+for (const kind of ANGLE_KINDS) schemas.set(`visit.measure.method.${kind}`, z.enum(METHODS));
+for (const point of SETUP_POINTS) {
+  schemas.set(`visit.measure.setup.${point}`, z.enum(SETUP_STATES));
+}
 for (const wheel of WHEELS) {
   for (const [field, schema] of Object.entries(wheelFields)) {
     schemas.set(`tires.${wheel}.${field}`, schema);
@@ -146,6 +156,13 @@ export const draftTireSchema = z.strictObject({
 });
 export type DraftTire = z.infer<typeof draftTireSchema>;
 
+export const draftMeasureSchema = z.strictObject({
+  repeat: z.enum(REPEATS).optional(),
+  method: z.partialRecord(z.enum(ANGLE_KINDS), z.enum(METHODS)).optional(),
+  setup: z.partialRecord(z.enum(SETUP_POINTS), z.enum(SETUP_STATES)).optional(),
+});
+export type DraftMeasure = z.infer<typeof draftMeasureSchema>;
+
 /** What is known of a visit so far; everything may still be missing. */
 export const visitDraftSchema = z
   .strictObject({
@@ -171,6 +188,7 @@ export const visitDraftSchema = z
       .strictObject({
         words: z.string().optional(),
         waits: z.enum(WAITS).optional(),
+        measure: draftMeasureSchema.optional(),
         other: z.record(z.string(), z.unknown()).optional(),
       })
       .optional(),

@@ -30,13 +30,22 @@ export {
 export type { CalculatorInput, CalculatorName, ToeUnit } from './calculators.ts';
 export {
   WAITS,
+  draftMeasureSchema,
   entrySchema,
   entryValueSchema,
   readingSchema,
   storedEntrySchema,
   visitDraftSchema,
 } from './entries.ts';
-export type { DraftTire, Entry, Reading, StoredEntry, VisitDraft, Waits } from './entries.ts';
+export type {
+  DraftMeasure,
+  DraftTire,
+  Entry,
+  Reading,
+  StoredEntry,
+  VisitDraft,
+  Waits,
+} from './entries.ts';
 export * from './api.ts';
 export { openApiDocument } from './openapi.ts';
 export { publishedJsonSchemas } from './jsonSchema.ts';

@@ -101,3 +101,28 @@ export const DEPTH_SLACK_MM = 0.5;
 
 /** 1/32 in, exactly. */
 export const MM_PER_IN32 = 0.79375;
+
+/** How angles were measured, for what they can and cannot know. */
+export const METHODS = ['readout', 'tape', 'strings', 'level', 'swing'] as const;
+export type Method = (typeof METHODS)[number];
+/** Angles that a method is noted for. */
+export const ANGLE_KINDS = ['camber', 'toe', 'caster'] as const;
+export type AngleKind = (typeof ANGLE_KINDS)[number];
+/** What comes before the first reading. */
+export const SETUP_POINTS = [
+  'pressures',
+  'load',
+  'floor',
+  'clamps',
+  'turnPlates',
+  'settled',
+  'runOut',
+  'wheelStraight',
+  'brakeHeld',
+] as const;
+export type SetupPoint = (typeof SETUP_POINTS)[number];
+export const SETUP_STATES = ['done', 'skipped', 'notNeeded'] as const;
+export type SetupState = (typeof SETUP_STATES)[number];
+/** Whether the reading comes back after the wheels were turned lock to lock. */
+export const REPEATS = ['returns', 'moves'] as const;
+export type Repeat = (typeof REPEATS)[number];

@@ -43,3 +43,14 @@ export type { SectionInk } from './drawing/axleSectionSvg.ts';
 export { SAID_FROM, actionWords, inHundred, verdictOf } from './diagnosis/verdict.ts';
 export type { Verdict } from './diagnosis/verdict.ts';
 export { spokenRibs } from './diagnosis/spokenRibs.ts';
+export {
+  CUSTOM_LIMITS,
+  angleLedger,
+  missingAngles,
+  whatAnglesMean,
+} from './measure/angleLedger.ts';
+export type { LedgerRow, LedgerState } from './measure/angleLedger.ts';
+export { METHOD_FACTS, methodsFor, standardUncertainty } from './measure/methods.ts';
+export type { MethodFacts } from './measure/methods.ts';
+export { setupDoubts, setupList } from './measure/setupList.ts';
+export type { SetupItem } from './measure/setupList.ts';

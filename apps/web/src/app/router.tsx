@@ -74,6 +74,12 @@ export function createRouter() {
                     Component: (await import('../features/decide/DecideStep.tsx')).DecideStep,
                   }),
                 },
+                {
+                  path: 'measure',
+                  lazy: async () => ({
+                    Component: (await import('../features/measure/MeasureStep.tsx')).MeasureStep,
+                  }),
+                },
                 { path: '*', element: <Navigate to="../arrive" replace /> },
               ],
             },

@@ -1,5 +1,13 @@
 import type { CaseFile } from '@keen/contract';
-import { RIBS, WHEELS } from '@keen/contract/words';
+import {
+  ANGLE_KINDS,
+  METHODS,
+  REPEATS,
+  RIBS,
+  SETUP_POINTS,
+  SETUP_STATES,
+  WHEELS,
+} from '@keen/contract/words';
 import { depthToMm, distanceToKm, pressureToKpa } from '../units/units.ts';
 import type { FieldChange } from './foldEntries.ts';
 
@@ -58,13 +66,30 @@ export function caseToChanges(file: CaseFile): FieldChange[] {
     })),
   );
   set('complaints', file.complaints);
-  const visit = Object.entries(file.visit ?? {});
+  setMeasure(file.visit?.measure, set);
+  const visit = Object.entries(file.visit ?? {}).filter(([field]) => field !== 'measure');
   for (const [field, value] of visit.filter(([field]) => OWN_VISIT_FIELDS.includes(field))) {
     set(`visit.${field}`, value);
   }
   const others = visit.filter(([field]) => !OWN_VISIT_FIELDS.includes(field));
   if (others.length > 0) set('visit.other', Object.fromEntries(others));
   return changes;
+}
+
+/** What is known of how the angles were measured; a file may hold anything there. */
+function setMeasure(measure: unknown, set: (path: string, value: unknown) => void): void {
+  const at = (object: unknown, key: string): unknown =>
+    typeof object === 'object' && object !== null ? (object as Record<string, unknown>)[key] : null;
+  const setKnown = (path: string, value: unknown, words: readonly string[]) => {
+    if (typeof value === 'string' && words.includes(value)) set(`visit.measure.${path}`, value);
+  };
+  setKnown('repeat', at(measure, 'repeat'), REPEATS);
+  for (const kind of ANGLE_KINDS) {
+    setKnown(`method.${kind}`, at(at(measure, 'method'), kind), METHODS);
+  }
+  for (const point of SETUP_POINTS) {
+    setKnown(`setup.${point}`, at(at(measure, 'setup'), point), SETUP_STATES);
+  }
 }
 
 function inMm(limits: NonNullable<CaseFile['limits']>, file: CaseFile) {

@@ -3,7 +3,7 @@ import { WHEELS } from '@keen/contract/words';
 import { countRead } from './draftToCase.ts';
 
 /** The steps of a visit that stand on its rail, in the order people do them. */
-export const VISIT_STEPS = ['arrive', 'read', 'inspect', 'explain', 'decide'] as const;
+export const VISIT_STEPS = ['arrive', 'read', 'inspect', 'explain', 'decide', 'measure'] as const;
 export type VisitStep = (typeof VISIT_STEPS)[number];
 
 export type StepState = 'done' | 'partly' | 'open';
@@ -36,6 +36,21 @@ export function stepStates(
     },
     explain: { state: read === ALL_RIBS ? 'done' : 'open', note: null },
     decide: { state: isDecided ? 'done' : 'open', note: null },
+    measure: measureState(draft),
+  };
+}
+
+/** Done when both toes and all cambers are there; stopped when the lock-to-lock repeat moves. */
+function measureState(draft: VisitDraft): { state: StepState; note: string | null } {
+  const count = (angle: 'camber' | 'toe') =>
+    WHEELS.filter((wheel) => draft.angles?.[wheel]?.[angle] !== undefined).length;
+  const measured = count('camber') + count('toe');
+  if (draft.visit?.measure?.repeat === 'moves') return { state: 'partly', note: 'stopped: moves' };
+  const begun = measured > 0 || draft.visit?.measure !== undefined;
+  const whole = 2 * WHEELS.length;
+  return {
+    state: measured === whole ? 'done' : begun ? 'partly' : 'open',
+    note: measured > 0 && measured < whole ? `${measured} of ${whole}` : null,
   };
 }
 

@@ -4,7 +4,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useSessionQuery } from '../../api/keenApi.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { ToolList } from './ToolList.tsx';
-import { TOOLS } from './tools.ts';
+import { TOOLS } from '../../tools/tools.ts';
 import { ToolView } from './ToolView.tsx';
 
 const SHORTCUTS = [

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { Theme } from '@mui/material/styles';
 import { Link, useNavigate } from 'react-router';
-import { TOOL_FAMILIES } from './tools.ts';
+import { TOOL_FAMILIES } from '../../tools/tools.ts';
 
 /** The tools by family: a rail of words, or one menu where the screen is narrow. */
 export function ToolList({ current }: { current: string }) {

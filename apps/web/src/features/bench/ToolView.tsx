@@ -3,10 +3,10 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { Notice } from '../../shared/Notice.tsx';
-import { textsOf, workOut } from './benchInput.ts';
-import type { Texts } from './benchInput.ts';
-import type { BenchTool } from './benchTool.ts';
-import { ToolField } from './ToolField.tsx';
+import { textsOf, workOut } from '../../tools/toolInput.ts';
+import type { Texts } from '../../tools/toolInput.ts';
+import type { BenchTool } from '../../tools/tool.ts';
+import { ToolField } from '../../tools/ToolField.tsx';
 
 /** One calculator: its drawing and answer, its fields, and where the formula comes from. */
 export function ToolView({ tool }: { tool: BenchTool }) {

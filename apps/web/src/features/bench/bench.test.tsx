@@ -2,8 +2,8 @@ import { calculatorInputs, CALCULATOR_NAMES } from '@keen/contract';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { textsOf, workOut } from './benchInput.ts';
-import { TOOLS } from './tools.ts';
+import { textsOf, workOut } from '../../tools/toolInput.ts';
+import { TOOLS } from '../../tools/tools.ts';
 import { ToolView } from './ToolView.tsx';
 
 // Charts measure the room they have, which the test's browser does not give.

@@ -12,6 +12,7 @@ const NEXT_WORDS: Record<VisitStep, string> = {
   inspect: 'Feel and look',
   explain: 'Explain',
   decide: 'Decide',
+  measure: 'Measure the angles',
 };
 const WAITS_WORDS = { counter: 'at the counter', phone: 'wants a call', later: 'comes back later' };
 const ANSWER_WORDS = { yes: 'said yes', no: 'said no', open: 'no answer yet' };

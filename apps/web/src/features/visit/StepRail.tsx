@@ -11,6 +11,7 @@ const STEP_WORDS: Record<VisitStep, string> = {
   inspect: 'Inspect',
   explain: 'Explain',
   decide: 'Decide',
+  measure: 'Measure',
 };
 const STATE_WORDS: Record<StepState, string> = { done: 'done', partly: 'begun', open: 'open' };
 

@@ -32,6 +32,9 @@ const SHORTCUTS = [
   { keys: ['/'], what: 'in Read: this rib cannot be read' },
 ];
 
+/** Steps that draw what the model expects over the readings. */
+const SHOWS_ANSWER = ['explain', 'decide', 'measure'];
+
 /** Fewer ribs than this say too little for a verdict. */
 const LEAST_RIBS = 3;
 
@@ -146,7 +149,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
           draft={draft}
           // Before every rib is read, what the model expects would only lead the eye.
           tried={tried}
-          answer={step === 'explain' || step === 'decide' ? diagnosing.answer : null}
+          answer={SHOWS_ANSWER.includes(step) ? diagnosing.answer : null}
           unit={session.preferences.units.depth}
           activeSlot={step === 'read' ? activeSlot : null}
           spokenOf={spokenOf}

@@ -5,10 +5,10 @@ import {
   SteeringWheelDrawing,
   TieRodDrawing,
   WishboneDrawing,
-} from '../../drawing/bench/adjusters.tsx';
-import { showDegrees } from '../../shared/format.ts';
-import { tool } from './benchTool.ts';
-import type { BenchTool, Field } from './benchTool.ts';
+} from '../drawing/bench/adjusters.tsx';
+import { showDegrees } from '../shared/format.ts';
+import { tool } from './tool.ts';
+import type { BenchTool, Field } from './tool.ts';
 import { ADJUSTERS, LIFT_CAUTION, RACKS, SIDES } from './choices.ts';
 
 const ROD_FIELDS: readonly Field[] = [

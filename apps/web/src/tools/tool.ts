@@ -1,6 +1,6 @@
 import type { CalculatorInput, CalculatorName } from '@keen/contract';
 import type { ComponentType } from 'react';
-import type { ToolDrawing } from '../../drawing/bench/toolDrawing.ts';
+import type { ToolDrawing } from '../drawing/bench/toolDrawing.ts';
 
 /** One entry of a form: where it goes in the input, and how it is asked. */
 export type Field =

@@ -1,4 +1,4 @@
-import type { BenchTool } from './benchTool.ts';
+import type { BenchTool } from './tool.ts';
 import { MEANING_TOOLS } from './meaningTools.ts';
 import { MEASURE_TOOLS } from './measureTools.ts';
 import { SETTING_TOOLS } from './settingTools.ts';

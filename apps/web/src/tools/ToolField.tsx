@@ -1,8 +1,8 @@
 import InputAdornment from '@mui/material/InputAdornment';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
-import { Choice } from '../../shared/Choice.tsx';
-import type { Field } from './benchTool.ts';
+import { Choice } from '../shared/Choice.tsx';
+import type { Field } from './tool.ts';
 
 interface ToolFieldProps {
   field: Field;

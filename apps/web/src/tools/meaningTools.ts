@@ -1,10 +1,10 @@
 import { createElement } from 'react';
-import { RideHeightSheet } from '../../drawing/bench/charts.tsx';
-import { OneWheelDrawing, ThrustDrawing } from '../../drawing/bench/fromAbove.tsx';
-import { TireSizeDrawing } from '../../drawing/bench/fromBehind.tsx';
-import { showDegrees } from '../../shared/format.ts';
-import { tool } from './benchTool.ts';
-import type { BenchTool } from './benchTool.ts';
+import { RideHeightSheet } from '../drawing/bench/charts.tsx';
+import { OneWheelDrawing, ThrustDrawing } from '../drawing/bench/fromAbove.tsx';
+import { TireSizeDrawing } from '../drawing/bench/fromBehind.tsx';
+import { showDegrees } from '../shared/format.ts';
+import { tool } from './tool.ts';
+import type { BenchTool } from './tool.ts';
 import { RACKS } from './choices.ts';
 
 const TOE_UNITS = [

@@ -1,6 +1,6 @@
 import { calculatorInputs, refusalsOf } from '@keen/contract';
 import { calculate, InputError, parseMeasure } from '@keen/core';
-import type { BenchTool, Field } from './benchTool.ts';
+import type { BenchTool, Field } from './tool.ts';
 
 /** What stands in the fields, by path. */
 export type Texts = Record<string, string>;

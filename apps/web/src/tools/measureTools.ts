@@ -1,9 +1,9 @@
-import { CamberInTurnDrawing, SwingDrawing } from '../../drawing/bench/charts.tsx';
-import { LevelDrawing } from '../../drawing/bench/fromBehind.tsx';
-import { StringsDrawing, TapeDrawing } from '../../drawing/bench/fromAbove.tsx';
-import { showDegrees } from '../../shared/format.ts';
-import { tool } from './benchTool.ts';
-import type { BenchTool, Field } from './benchTool.ts';
+import { CamberInTurnDrawing, SwingDrawing } from '../drawing/bench/charts.tsx';
+import { LevelDrawing } from '../drawing/bench/fromBehind.tsx';
+import { StringsDrawing, TapeDrawing } from '../drawing/bench/fromAbove.tsx';
+import { showDegrees } from '../shared/format.ts';
+import { tool } from './tool.ts';
+import type { BenchTool, Field } from './tool.ts';
 import { LENGTH_UNITS, SIDES, SWING_CAUTION } from './choices.ts';
 
 const WHEEL_NAMES = {

@@ -1,0 +1,111 @@
+import type { LedgerRow, LedgerState } from '@keen/core';
+import { whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { ToleranceScale } from '../../drawing/ToleranceScale.tsx';
+import { showDegrees } from '../../shared/format.ts';
+
+const STATE_WORDS: Record<LedgerState, string> = {
+  in: 'in',
+  out: 'out',
+  tooClose: 'too close to tell',
+  noLimit: 'no limit known',
+};
+const FROM_WORDS = { sheet: 'sheet', usual: 'usual', custom: 'custom' } as const;
+
+/** One row an angle: the value with its doubt, on a scale counted in tolerance widths. */
+export function AngleLedger({ rows }: { rows: readonly LedgerRow[] }) {
+  return (
+    <Box>
+      <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>
+        Angle ledger
+      </Typography>
+      <Box
+        component="table"
+        sx={{
+          width: '100%',
+          borderCollapse: 'collapse',
+          '& td': { borderTop: '1px solid var(--hairline)', py: 0.35, pr: 1.5 },
+        }}
+      >
+        <Box
+          component="thead"
+          sx={{ color: 'text.secondary', fontSize: '0.8rem', textAlign: 'left' }}
+        >
+          <tr>
+            {['Angle', 'Degrees', 'Limits', 'In tolerance widths', ''].map((title, i) => (
+              <Box
+                component="th"
+                scope="col"
+                key={title}
+                sx={{
+                  fontWeight: 500,
+                  pb: 0.5,
+                  textAlign: i === 1 ? 'right' : 'left',
+                  pr: 1.5,
+                  display: i === 2 || i === 3 ? { xs: 'none', sm: 'table-cell' } : undefined,
+                }}
+              >
+                {title}
+              </Box>
+            ))}
+          </tr>
+        </Box>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.key}>
+              <td>
+                <strong>{row.title}</strong>{' '}
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  {row.where ? whereWords(row.where) : ''}
+                </Box>
+              </td>
+              <Box component="td" sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
+                <Box
+                  component="span"
+                  className="condensed"
+                  sx={{ fontSize: '1.25rem', fontWeight: 700 }}
+                >
+                  {showDegrees(row.value, 2)}
+                </Box>{' '}
+                <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
+                  ± {(2 * row.sd).toFixed(2)}
+                </Box>
+              </Box>
+              <Box
+                component="td"
+                sx={{
+                  whiteSpace: 'nowrap',
+                  color: 'text.secondary',
+                  fontSize: '0.85rem',
+                  display: { xs: 'none', sm: 'table-cell' },
+                }}
+              >
+                {row.limits && row.limitsFrom
+                  ? `${showDegrees(row.limits[0], 2)} to ${showDegrees(row.limits[1], 2)}, ${FROM_WORDS[row.limitsFrom]}`
+                  : ''}
+              </Box>
+              <Box component="td" sx={{ width: '30%', display: { xs: 'none', sm: 'table-cell' } }}>
+                <ToleranceScale row={row} />
+              </Box>
+              <Box
+                component="td"
+                sx={{
+                  fontWeight: row.state === 'out' ? 700 : 450,
+                  color: row.state === 'out' ? 'var(--marker)' : 'var(--soft)',
+                  fontSize: '0.85rem',
+                }}
+              >
+                {STATE_WORDS[row.state]}
+              </Box>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+      <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
+        The whisker is twice the standard uncertainty of the method. Usual and custom limits stand
+        in where no sheet is known; the vehicle maker’s specification decides.
+      </Typography>
+    </Box>
+  );
+}

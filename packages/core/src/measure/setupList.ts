@@ -1,0 +1,87 @@
+import type { DraftMeasure } from '@keen/contract';
+import type { Method, SetupPoint } from '@keen/contract/words';
+
+/** One thing that comes before the first reading. */
+export interface SetupItem {
+  point: SetupPoint;
+  words: string;
+  /** What is wrong with the reading when it is skipped. */
+  otherwise: string;
+  caution?: string;
+}
+
+const EVERY: readonly Method[] = ['readout', 'tape', 'strings', 'level', 'swing'];
+
+const ITEMS: readonly (SetupItem & { methods: readonly Method[] })[] = [
+  {
+    point: 'pressures',
+    words: 'All four tires at the placard pressure',
+    otherwise: 'a soft tire leans the car and reads as camber',
+    methods: EVERY,
+  },
+  {
+    point: 'load',
+    words: 'Fuel and load as the specification asks',
+    otherwise: 'a loaded trunk changes rear camber and toe',
+    methods: EVERY,
+  },
+  {
+    point: 'floor',
+    words: 'Floor level, or its slope known',
+    otherwise: 'a floor that slopes reads as camber, left against right',
+    methods: ['tape', 'strings', 'level', 'swing'],
+  },
+  {
+    point: 'clamps',
+    words: 'Clamps at the rim, tight and safe on all four wheels',
+    otherwise: 'a loose clamp moves while the wheel turns',
+    caution: 'A clamp that falls can hurt: safety straps on before the car rolls.',
+    methods: ['readout', 'swing'],
+  },
+  {
+    point: 'turnPlates',
+    words: 'Wheels free to turn: plates, greased sheets or card pairs',
+    otherwise: 'a wheel that grips shows false toe',
+    caution: 'Rear wheels chocked and the plates pinned until the car stands.',
+    methods: ['readout', 'level', 'swing', 'strings'],
+  },
+  {
+    point: 'settled',
+    words: 'Car rolled back and forth and pressed down at both ends',
+    otherwise: 'a car that was lifted or jacked stands high and narrow',
+    methods: EVERY,
+  },
+  {
+    point: 'runOut',
+    words: 'Run-out of the rims compensated; rolled by the wheel, never by the body',
+    otherwise: 'a bent rim reads as toe and camber',
+    methods: ['readout', 'tape', 'strings', 'level'],
+  },
+  {
+    point: 'wheelStraight',
+    words: 'Steering wheel straight and locked',
+    otherwise: 'toe cannot be told left from right',
+    methods: ['readout', 'tape', 'strings'],
+  },
+  {
+    point: 'brakeHeld',
+    words: 'Brake held by a pedal depressor for the caster swing',
+    otherwise: 'a wheel that rolls on the plate changes the swing',
+    methods: ['swing', 'readout'],
+  },
+];
+
+/** The setup list for the methods in use, in the order it is done. */
+export function setupList(methods: readonly Method[]): SetupItem[] {
+  return ITEMS.filter((item) => item.methods.some((method) => methods.includes(method)));
+}
+
+/** What the skipped points make of the readings. */
+export function setupDoubts(
+  methods: readonly Method[],
+  setup: NonNullable<DraftMeasure['setup']>,
+): string[] {
+  return setupList(methods)
+    .filter(({ point }) => setup[point] === 'skipped')
+    .map(({ words, otherwise }) => `Skipped: ${words.toLowerCase()}; ${otherwise}.`);
+}
