@@ -56,35 +56,40 @@ export function angleLedger(
 
   for (const axle of ['front', 'rear'] as const) {
     for (const wheel of WHEELS_OF_AXLE[axle]) {
-      const { camber, caster, sai } = angles[wheel] ?? {};
-      if (camber !== undefined) {
-        const given = camberLimits(axle);
-        add({
-          key: `camber.${wheel}`,
-          title: 'Camber',
-          where: wheel,
-          value: camber,
-          sd: sd('camber'),
-          limits: given ?? DEFAULT_TOLERANCES.camber[axle],
-          limitsFrom: fromSheet(given),
-        });
-      }
+      const camber = angles[wheel]?.camber;
+      if (camber === undefined) continue;
+      const given = camberLimits(axle);
+      add({
+        key: `camber.${wheel}`,
+        title: 'Camber',
+        where: wheel,
+        value: camber,
+        sd: sd('camber'),
+        limits: given ?? DEFAULT_TOLERANCES.camber[axle],
+        limitsFrom: fromSheet(given),
+      });
+    }
+    const cambers = both(axle, 'camber');
+    if (cambers && axle === 'front') {
+      add(cross('crossCamber', 'Cross camber', cambers, sd('camber')));
+    }
+    for (const wheel of WHEELS_OF_AXLE[axle]) {
+      const caster = angles[wheel]?.caster;
       if (caster !== undefined) {
         add(free(`caster.${wheel}`, 'Caster', wheel, caster, sd('caster')));
       }
-      if (sai !== undefined) {
-        add(free(`sai.${wheel}`, 'Inclination', wheel, sai, sd('caster')));
-        if (camber !== undefined) {
-          const doubt = Math.hypot(sd('caster'), sd('camber'));
-          add(free(`included.${wheel}`, 'Included angle', wheel, sai + camber, doubt));
-        }
-      }
     }
-    const cambers = both(axle, 'camber');
-    if (cambers && axle === 'front')
-      add(cross('crossCamber', 'Cross camber', cambers, sd('camber')));
     const casters = both(axle, 'caster');
     if (casters) add(cross('crossCaster', 'Cross caster', casters, sd('caster')));
+    for (const wheel of WHEELS_OF_AXLE[axle]) {
+      const { camber, sai } = angles[wheel] ?? {};
+      if (sai === undefined) continue;
+      add(free(`sai.${wheel}`, 'Inclination', wheel, sai, sd('caster')));
+      if (camber !== undefined) {
+        const doubt = Math.hypot(sd('caster'), sd('camber'));
+        add(free(`included.${wheel}`, 'Included angle', wheel, sai + camber, doubt));
+      }
+    }
     for (const wheel of WHEELS_OF_AXLE[axle]) {
       const toe = angles[wheel]?.toe;
       // A tape knows the total only.

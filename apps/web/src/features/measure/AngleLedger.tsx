@@ -11,7 +11,7 @@ const STATE_WORDS: Record<LedgerState, string> = {
   tooClose: 'too close to tell',
   noLimit: 'no limit known',
 };
-const FROM_WORDS = { sheet: 'sheet', usual: 'usual', custom: 'custom' } as const;
+const FROM_MARKS = { sheet: '', usual: ' ¹', custom: ' ²' } as const;
 
 /** One row an angle: the value with its doubt, on a scale counted in tolerance widths. */
 export function AngleLedger({ rows }: { rows: readonly LedgerRow[] }) {
@@ -54,12 +54,12 @@ export function AngleLedger({ rows }: { rows: readonly LedgerRow[] }) {
         <tbody>
           {rows.map((row) => (
             <tr key={row.key}>
-              <td>
+              <Box component="td" sx={{ minWidth: 150 }}>
                 <strong>{row.title}</strong>{' '}
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   {row.where ? whereWords(row.where) : ''}
                 </Box>
-              </td>
+              </Box>
               <Box component="td" sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
                 <Box
                   component="span"
@@ -82,10 +82,10 @@ export function AngleLedger({ rows }: { rows: readonly LedgerRow[] }) {
                 }}
               >
                 {row.limits && row.limitsFrom
-                  ? `${showDegrees(row.limits[0], 2)} to ${showDegrees(row.limits[1], 2)}, ${FROM_WORDS[row.limitsFrom]}`
+                  ? `${showDegrees(row.limits[0], 2)} to ${showDegrees(row.limits[1], 2)}${FROM_MARKS[row.limitsFrom]}`
                   : ''}
               </Box>
-              <Box component="td" sx={{ width: '30%', display: { xs: 'none', sm: 'table-cell' } }}>
+              <Box component="td" sx={{ width: '34%', display: { xs: 'none', sm: 'table-cell' } }}>
                 <ToleranceScale row={row} />
               </Box>
               <Box
@@ -103,8 +103,8 @@ export function AngleLedger({ rows }: { rows: readonly LedgerRow[] }) {
         </tbody>
       </Box>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
-        The whisker is twice the standard uncertainty of the method. Usual and custom limits stand
-        in where no sheet is known; the vehicle maker’s specification decides.
+        The whisker is twice the standard uncertainty of the method. ¹ Usual limits, ² custom of the
+        trade: they stand in where no sheet is known; the vehicle maker’s specification decides.
       </Typography>
     </Box>
   );
