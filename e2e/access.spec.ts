@@ -36,7 +36,7 @@ for (const scheme of ['light', 'dark'] as const) {
     test('every step of a visit has nothing that axe objects to', async ({ page }) => {
       await comeIn(page);
       await open(page, 'LW 70 R');
-      for (const step of ['arrive', 'read', 'inspect', 'explain', 'decide']) {
+      for (const step of ['arrive', 'read', 'inspect', 'explain', 'decide', 'measure']) {
         await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
         await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toBeVisible();
         await expectClean(page, step, scheme);
@@ -66,7 +66,7 @@ test('on a phone the steps have nothing that axe objects to', async ({ page }) =
   await comeIn(page);
   await expectClean(page, 'today');
   await open(page, '418 KQ');
-  for (const step of ['read', 'explain', 'decide']) {
+  for (const step of ['read', 'explain', 'decide', 'measure']) {
     await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
     await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toBeVisible();
     await expectClean(page, step);

@@ -28,6 +28,7 @@ const HEADINGS = {
   Inspect: /What does the hand say/,
   Explain: /./,
   Decide: /./,
+  Measure: /How do the wheels stand/,
 } as const;
 
 /** The headline of the step at hand. */

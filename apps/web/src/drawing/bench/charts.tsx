@@ -35,7 +35,11 @@ export function AngleChart({ points, x, series, now, label }: AngleChartProps) {
     <Box role="img" aria-label={label} sx={{ maxWidth: 560, fontSize: '0.8rem' }}>
       <Box aria-hidden sx={{ height: 230 }}>
         <ResponsiveContainer width="100%" height="100%">
-          <LineChart data={[...points]} margin={{ top: 8, right: 16, bottom: 22, left: 0 }}>
+          <LineChart
+            accessibilityLayer={false}
+            data={[...points]}
+            margin={{ top: 8, right: 16, bottom: 22, left: 0 }}
+          >
             <CartesianGrid stroke="var(--hairline)" vertical={false} />
             <XAxis
               dataKey={x.key}

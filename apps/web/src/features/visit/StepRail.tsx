@@ -50,12 +50,13 @@ export const StepRail = memo(function StepRail(props: StepRailProps) {
             aria-current={isCurrent ? 'step' : undefined}
             sx={{
               display: 'flex',
-              gap: { xs: 0.6, md: 1.4 },
+              flexDirection: { xs: 'column', md: 'row' },
+              gap: { xs: 0.1, md: 1.4 },
               alignItems: { xs: 'center', md: 'flex-start' },
               minHeight: 44,
               flexShrink: 0,
-              px: { xs: 1.1, md: 2 },
-              fontSize: { xs: '0.88rem', md: '0.95rem' },
+              px: { xs: 0.5, md: 2 },
+              fontSize: { xs: '0.84rem', md: '0.95rem' },
               flexGrow: { xs: 1, md: 0 },
               justifyContent: { xs: 'center', md: 'flex-start' },
               py: { md: 1 },
