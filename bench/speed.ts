@@ -27,7 +27,7 @@ import { summarise } from './statistics.ts';
 const { values } = parseArgs({ options: { cars: { type: 'string', default: '40' } } });
 const files = Array.from({ length: Number(values.cars) }, (_, i) => simulateCar(i + 1).file);
 /** Cars on which both samplers are set against each other; JAGS takes its time. */
-const AGAINST_JAGS = files.slice(0, 3);
+const AGAINST_JAGS = files.slice(0, 5);
 const JAGS_SWEEPS = [1000, 5000] as const;
 
 function quantile(numbers: readonly number[], part: number): number {
@@ -156,13 +156,16 @@ async function jagsRate(file: CaseFile): Promise<number> {
   return medianRate(new Map(WATCHED.map(([name]) => [name, [b.chain.get(name)!]])), seconds);
 }
 
+const ratios: number[] = [];
 for (const [i, file] of AGAINST_JAGS.entries()) {
   const own = ownRate(file);
   console.log(`car ${i + 1}: ${own.toFixed(0)} independent draws a second`);
   try {
     const jags = await jagsRate(file);
+    ratios.push(own / jags);
     console.log(`  JAGS ${jags.toFixed(0)}: ours are ${(own / jags).toFixed(0)} times as many`);
   } catch (error) {
     console.log(`  no comparison: ${error instanceof Error ? error.message : String(error)}`);
   }
 }
+if (ratios.length > 0) console.log(`median of the ratios: ${quantile(ratios, 0.5).toFixed(0)}`);

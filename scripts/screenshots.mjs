@@ -25,7 +25,34 @@ const VISITS = [
   { name: 'explain-phone', plate: 'HT 2207', step: 'explain', viewport: PHONE },
   { name: 'explain-healthy', plate: 'FR 81 L', step: 'explain' },
   { name: 'decide', plate: 'LW 70 R', step: 'decide' },
+  { name: 'measure', plate: '552 BD', step: 'measure', prepare: measure },
 ];
+
+const PAGES = [
+  { name: 'bench', path: '/bench/rearShim' },
+  { name: 'bench-phone', path: '/bench/tieRod', viewport: PHONE },
+  { name: 'how-it-works', path: '/how-it-works' },
+];
+
+/** Types a set of made-up angles, so that the ledger has something to show. */
+async function measure(page) {
+  await page.getByRole('button', { name: 'All the rest is done' }).click();
+  await page.getByRole('button', { name: 'Comes back' }).click();
+  await page.getByRole('button', { name: 'Fold away' }).click();
+  const angles = {
+    Camber: ['-0.5', '-0.9', '-0.8', '-0.7'],
+    Toe: ['0.06', '0.05', '0.32', '0.02'],
+    Caster: ['4.2', '4.0'],
+  };
+  for (const [kind, values] of Object.entries(angles)) {
+    const fields = page.getByRole('group', { name: kind, exact: true }).getByRole('textbox');
+    for (const [i, value] of values.entries()) await fields.nth(i).fill(value);
+    await fields.first().focus();
+  }
+  await page.getByText('Thrust', { exact: true }).scrollIntoViewIfNeeded();
+  await page.waitForTimeout(SETTLE_MS);
+  await page.getByText('Angle ledger').evaluate((heading) => heading.scrollIntoView());
+}
 
 async function main() {
   const browser = await chromium.launch({
@@ -51,7 +78,15 @@ async function main() {
   await shoot(door, 'today');
   const state = await door.context().storageState();
 
-  for (const { name, plate, step, keys = [], viewport = DESKTOP, scheme = 'light' } of VISITS) {
+  for (const {
+    name,
+    plate,
+    step,
+    keys = [],
+    prepare,
+    viewport = DESKTOP,
+    scheme = 'light',
+  } of VISITS) {
     const context = await browser.newContext({
       viewport,
       colorScheme: scheme,
@@ -68,9 +103,19 @@ async function main() {
     if (step === 'decide') await page.getByRole('button', { name: /Keep/ }).waitFor();
     await page.waitForTimeout(SETTLE_MS);
     for (const key of keys) await page.keyboard.press(key);
+    await prepare?.(page);
     await page.waitForTimeout(SETTLE_MS);
     await shoot(page, name);
     if (name === 'decide') await sheet(page);
+    await context.close();
+  }
+  for (const { name, path, viewport = DESKTOP } of PAGES) {
+    const context = await browser.newContext({ viewport, storageState: state, baseURL: url });
+    const page = await context.newPage();
+    await page.goto(path);
+    await page.getByRole('heading', { level: 2 }).first().waitFor();
+    await page.waitForTimeout(SETTLE_MS);
+    await shoot(page, name);
     await context.close();
   }
   await browser.close();
