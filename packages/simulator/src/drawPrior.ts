@@ -77,15 +77,18 @@ export function createPriorDraws(resolved: ResolvedCase, seed: number): () => Fl
   };
 }
 
+/** Constants of the physics that every car has its own of. */
+export const CONSTANT_NAMES = [
+  'camberShare',
+  'toeShare',
+  'pressureShare',
+  'corneringShare',
+  'camberSlip',
+] as const;
+
 function nuisances(state: Float64Array, random: Random): void {
   state[STATE.abradability] = SPREAD.abradability * random.normal();
-  for (const name of [
-    'camberShare',
-    'toeShare',
-    'pressureShare',
-    'corneringShare',
-    'camberSlip',
-  ] as const) {
+  for (const name of CONSTANT_NAMES) {
     state[STATE[name]] = SPREAD[name] * random.normal();
   }
   for (const name of ['tilt', 'crown', 'drivingSlip'] as const) {

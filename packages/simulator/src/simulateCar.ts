@@ -13,7 +13,7 @@ import {
   WHEEL_ORDER,
 } from '@keen/core/engine';
 import type { Random } from '@keen/core/engine';
-import { createPriorDraws } from './drawPrior.ts';
+import { CONSTANT_NAMES, createPriorDraws } from './drawPrior.ts';
 import { observe } from './observe.ts';
 import { otherPhysics, ownPhysics } from './physics.ts';
 import { COMES_IN_AT_MM, drawPlan, emptyCase } from './plan.ts';
@@ -35,11 +35,7 @@ export interface SimulatedCar {
 
 /** The constants of the physics, which a reader who knows this car's world would know. */
 export const CONSTANTS: readonly number[] = [
-  STATE.camberShare,
-  STATE.toeShare,
-  STATE.pressureShare,
-  STATE.corneringShare,
-  STATE.camberSlip,
+  ...CONSTANT_NAMES.map((name) => STATE[name]),
   STATE.drivingSlip,
   STATE.drivingSlip + 1,
 ];
@@ -85,13 +81,7 @@ function newDepthMm(file: CaseFile): number {
 
 /** Lognormal constants, a little wider than a normal of the same spread in the tails. */
 function jitterConstants(state: Float64Array, random: Random): void {
-  for (const name of [
-    'camberShare',
-    'toeShare',
-    'pressureShare',
-    'corneringShare',
-    'camberSlip',
-  ] as const) {
+  for (const name of CONSTANT_NAMES) {
     state[STATE[name]] = Math.exp(SPREAD[name] * random.normal()) - 1;
   }
   for (let axle = 0; axle < 2; axle++) {

@@ -25,6 +25,7 @@ class SlowWorker {
   }
 }
 
+const START: { mm: number | null } = { mm: 6 };
 const caseWith = (mm: number) => draftToCase(evenDraft(mm), 'Test van').file;
 const answerTo = (file: ReturnType<typeof caseWith>) => {
   const run = createDiagnosisRun(file);
@@ -38,7 +39,7 @@ describe('useDiagnosis', () => {
 
   const ask = () =>
     renderHook(({ mm }: { mm: number | null }) => useDiagnosis(mm === null ? null : caseWith(mm)), {
-      initialProps: { mm: 6 },
+      initialProps: START,
     });
 
   it('never lets an answer to an older case replace a newer one', () => {
