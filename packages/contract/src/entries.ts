@@ -10,6 +10,7 @@ import {
 } from './caseFile.ts';
 import { refusalsOf } from './refusal.ts';
 import {
+  ADJUSTERS,
   ANGLE_KINDS,
   COMPLAINTS,
   CUPPINGS,
@@ -25,6 +26,7 @@ import {
   RIBS,
   SETUP_POINTS,
   SETUP_STATES,
+  SET_STEPS,
   USES,
   WHEELS,
 } from './words.ts';
@@ -72,11 +74,17 @@ const carFields = {
   'visit.words': text(2_000),
   'visit.waits': z.enum(WAITS),
   'visit.measure.repeat': z.enum(REPEATS),
+  /** The angles as they were when setting right began. */
+  'visit.setRight.before': z.partialRecord(wheelSchema, wheelAnglesSchema),
   'visit.other': z.record(z.string(), z.unknown()),
 } as const;
 
 const schemas = new Map<string, z.ZodType>(Object.entries(carFields));
 for (const kind of ANGLE_KINDS) schemas.set(`visit.measure.method.${kind}`, z.enum(METHODS));
+for (const step of SET_STEPS) {
+  schemas.set(`visit.setRight.adjuster.${step}`, z.enum(ADJUSTERS));
+  schemas.set(`visit.setRight.done.${step}`, z.boolean());
+}
 for (const point of SETUP_POINTS) {
   schemas.set(`visit.measure.setup.${point}`, z.enum(SETUP_STATES));
 }
@@ -163,6 +171,13 @@ export const draftMeasureSchema = z.strictObject({
 });
 export type DraftMeasure = z.infer<typeof draftMeasureSchema>;
 
+export const draftSetRightSchema = z.strictObject({
+  before: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
+  adjuster: z.partialRecord(z.enum(SET_STEPS), z.enum(ADJUSTERS)).optional(),
+  done: z.partialRecord(z.enum(SET_STEPS), z.boolean()).optional(),
+});
+export type DraftSetRight = z.infer<typeof draftSetRightSchema>;
+
 /** What is known of a visit so far; everything may still be missing. */
 export const visitDraftSchema = z
   .strictObject({
@@ -189,6 +204,7 @@ export const visitDraftSchema = z
         words: z.string().optional(),
         waits: z.enum(WAITS).optional(),
         measure: draftMeasureSchema.optional(),
+        setRight: draftSetRightSchema.optional(),
         other: z.record(z.string(), z.unknown()).optional(),
       })
       .optional(),

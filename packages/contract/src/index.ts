@@ -31,6 +31,7 @@ export type { CalculatorInput, CalculatorName, ToeUnit } from './calculators.ts'
 export {
   WAITS,
   draftMeasureSchema,
+  draftSetRightSchema,
   entrySchema,
   entryValueSchema,
   readingSchema,
@@ -39,6 +40,7 @@ export {
 } from './entries.ts';
 export type {
   DraftMeasure,
+  DraftSetRight,
   DraftTire,
   Entry,
   Reading,

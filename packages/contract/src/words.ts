@@ -126,3 +126,29 @@ export type SetupState = (typeof SETUP_STATES)[number];
 /** Whether the reading comes back after the wheels were turned lock to lock. */
 export const REPEATS = ['returns', 'moves'] as const;
 export type Repeat = (typeof REPEATS)[number];
+
+/** What an angle is set with on a car. */
+export const ADJUSTERS = [
+  'tieRod',
+  'cam',
+  'hubShim',
+  'armShims',
+  'slots',
+  'adjustableArm',
+  'none',
+] as const;
+export type Adjuster = (typeof ADJUSTERS)[number];
+/** Steps of setting a car right: what, and at which wheel. */
+export const SET_STEPS = [
+  'parts',
+  'camber-lf',
+  'camber-rf',
+  'camber-lr',
+  'camber-rr',
+  'toe-lf',
+  'toe-rf',
+  'toe-lr',
+  'toe-rr',
+  'steeringWheel',
+] as const;
+export type SetStep = (typeof SET_STEPS)[number];

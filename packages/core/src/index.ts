@@ -54,3 +54,5 @@ export { METHOD_FACTS, methodsFor, standardUncertainty } from './measure/methods
 export type { MethodFacts } from './measure/methods.ts';
 export { setupDoubts, setupList } from './measure/setupList.ts';
 export type { SetupItem } from './measure/setupList.ts';
+export { setRightPlan } from './measure/setRightPlan.ts';
+export type { PlanStep } from './measure/setRightPlan.ts';

@@ -80,6 +80,12 @@ export function createRouter() {
                     Component: (await import('../features/measure/MeasureStep.tsx')).MeasureStep,
                   }),
                 },
+                {
+                  path: 'set',
+                  lazy: async () => ({
+                    Component: (await import('../features/setRight/SetRightStep.tsx')).SetRightStep,
+                  }),
+                },
                 { path: '*', element: <Navigate to="../arrive" replace /> },
               ],
             },

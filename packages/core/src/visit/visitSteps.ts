@@ -1,9 +1,18 @@
 import type { VisitDraft } from '@keen/contract';
 import { WHEELS } from '@keen/contract/words';
+import { setRightPlan } from '../measure/setRightPlan.ts';
 import { countRead } from './draftToCase.ts';
 
 /** The steps of a visit that stand on its rail, in the order people do them. */
-export const VISIT_STEPS = ['arrive', 'read', 'inspect', 'explain', 'decide', 'measure'] as const;
+export const VISIT_STEPS = [
+  'arrive',
+  'read',
+  'inspect',
+  'explain',
+  'decide',
+  'measure',
+  'set',
+] as const;
 export type VisitStep = (typeof VISIT_STEPS)[number];
 
 export type StepState = 'done' | 'partly' | 'open';
@@ -37,6 +46,7 @@ export function stepStates(
     explain: { state: read === ALL_RIBS ? 'done' : 'open', note: null },
     decide: { state: isDecided ? 'done' : 'open', note: null },
     measure: measureState(draft),
+    set: setState(draft),
   };
 }
 
@@ -52,6 +62,18 @@ function measureState(draft: VisitDraft): { state: StepState; note: string | nul
     state: measured === whole ? 'done' : begun ? 'partly' : 'open',
     note: measured > 0 && measured < whole ? `${measured} of ${whole}` : null,
   };
+}
+
+/** Begun when the angles before were put down, done when the plan has nothing left to set. */
+function setState(draft: VisitDraft): { state: StepState; note: string | null } {
+  const { before } = draft.visit?.setRight ?? {};
+  if (!before) return { state: 'open', note: null };
+  const { method, repeat } = draft.visit?.measure ?? {};
+  const left = setRightPlan(draft.angles ?? {}, draft.tolerances, method, {
+    repeat,
+    before,
+  }).length;
+  return left === 0 ? { state: 'done', note: null } : { state: 'partly', note: `${left} to set` };
 }
 
 /** What the arrival still lacks, in words, most telling first. */

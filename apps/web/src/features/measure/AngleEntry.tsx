@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
-import { AngleField } from './AngleField.tsx';
+import { AngleField } from '../../shared/AngleField.tsx';
 import { FromReadings } from './FromReadings.tsx';
 import { useMethods } from './useMethods.ts';
 

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AngleEntry } from './AngleEntry.tsx';
-import { AngleLedger } from './AngleLedger.tsx';
+import { AngleLedger } from '../../shared/AngleLedger.tsx';
 import { RepeatFirst } from './RepeatFirst.tsx';
 import { SetupList } from './SetupList.tsx';
 import { useMethods } from './useMethods.ts';

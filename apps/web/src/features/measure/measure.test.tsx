@@ -4,8 +4,8 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { evenDraft, showStep } from '../../../tests/visitBench.tsx';
 import { AngleEntry } from './AngleEntry.tsx';
-import { withAngle } from './AngleField.tsx';
-import { AngleLedger } from './AngleLedger.tsx';
+import { withAngle } from '../../shared/AngleField.tsx';
+import { AngleLedger } from '../../shared/AngleLedger.tsx';
 import { MeasureStep } from './MeasureStep.tsx';
 
 const draftWith = (changes: Record<string, unknown>) =>

@@ -12,6 +12,7 @@ const STEP_WORDS: Record<VisitStep, string> = {
   explain: 'Explain',
   decide: 'Decide',
   measure: 'Measure',
+  set: 'Set right',
 };
 const STATE_WORDS: Record<StepState, string> = { done: 'done', partly: 'begun', open: 'open' };
 

@@ -33,7 +33,7 @@ const SHORTCUTS = [
 ];
 
 /** Steps that draw what the model expects over the readings. */
-const SHOWS_ANSWER = ['explain', 'decide', 'measure'];
+const SHOWS_ANSWER = ['explain', 'decide', 'measure', 'set'];
 
 /** Fewer ribs than this say too little for a verdict. */
 const LEAST_RIBS = 3;

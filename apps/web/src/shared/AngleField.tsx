@@ -1,6 +1,6 @@
 import type { AngleKind, VisitDraft, Wheel } from '@keen/contract';
-import { NumberField } from '../../shared/NumberField.tsx';
-import { useVisit } from '../../shared/visitContext.ts';
+import { NumberField } from './NumberField.tsx';
+import { useVisit } from './visitContext.ts';
 
 type WheelAngles = NonNullable<NonNullable<VisitDraft['angles']>[Wheel]>;
 

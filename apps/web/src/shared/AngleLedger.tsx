@@ -2,8 +2,8 @@ import type { LedgerRow, LedgerState } from '@keen/core';
 import { whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { ToleranceScale } from '../../drawing/ToleranceScale.tsx';
-import { showDegrees } from '../../shared/format.ts';
+import { ToleranceScale } from '../drawing/ToleranceScale.tsx';
+import { showDegrees } from './format.ts';
 
 const STATE_WORDS: Record<LedgerState, string> = {
   in: 'in',
@@ -14,7 +14,15 @@ const STATE_WORDS: Record<LedgerState, string> = {
 const FROM_MARKS = { sheet: '', usual: ' ¹', custom: ' ²' } as const;
 
 /** One row an angle: the value with its doubt, on a scale counted in tolerance widths. */
-export function AngleLedger({ rows }: { rows: readonly LedgerRow[] }) {
+export function AngleLedger({
+  rows,
+  before = [],
+}: {
+  rows: readonly LedgerRow[];
+  /** The same angles as they were; drawn as hollow dots. */
+  before?: readonly LedgerRow[];
+}) {
+  const was = (key: string) => before.find((row) => row.key === key)?.value;
   return (
     <Box>
       <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>
@@ -86,7 +94,7 @@ export function AngleLedger({ rows }: { rows: readonly LedgerRow[] }) {
                   : ''}
               </Box>
               <Box component="td" sx={{ width: '34%', display: { xs: 'none', sm: 'table-cell' } }}>
-                <ToleranceScale row={row} />
+                <ToleranceScale row={row} before={was(row.key)} />
               </Box>
               <Box
                 component="td"
@@ -103,6 +111,7 @@ export function AngleLedger({ rows }: { rows: readonly LedgerRow[] }) {
         </tbody>
       </Box>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
+        {before.length > 0 && 'Hollow: before. '}
         The whisker is twice the standard uncertainty of the method. ¹ Usual limits, ² custom of the
         trade: they stand in where no sheet is known; the vehicle maker’s specification decides.
       </Typography>

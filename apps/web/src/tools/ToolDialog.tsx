@@ -1,0 +1,84 @@
+import Box from '@mui/material/Box';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { ReactNode } from 'react';
+import { Notice } from '../shared/Notice.tsx';
+import type { BenchTool } from './tool.ts';
+import { ToolField } from './ToolField.tsx';
+import { workOut } from './toolInput.ts';
+import type { Texts, Worked } from './toolInput.ts';
+
+interface ToolDialogProps {
+  tool: BenchTool;
+  /** What stands in the fields at first. */
+  start: Texts;
+  /** Fields that the place decides, not the person. */
+  given?: Texts;
+  /** What is asked before the fields. */
+  children?: ReactNode;
+  /** The answer, in words; empty while there is none. */
+  answer: (worked: Worked) => string;
+  actions: (worked: Worked) => ReactNode;
+  onClose: () => void;
+}
+
+/** A calculator over the page at hand, opened with what is known of the car. */
+export function ToolDialog(props: ToolDialogProps) {
+  const { tool, start, given = {}, children, answer, actions, onClose } = props;
+  const [texts, setTexts] = useState<Texts>(start);
+  const worked = workOut(tool, { ...texts, ...given });
+  const { Drawing } = tool;
+  return (
+    <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="tool-title">
+      <DialogTitle id="tool-title" variant="h2">
+        {tool.title}
+      </DialogTitle>
+      <DialogContent>
+        <Box sx={{ display: 'grid', gap: 2 }}>
+          <Typography color="textSecondary">{tool.question}</Typography>
+          {tool.caution && <Notice kind="caution">{tool.caution}</Notice>}
+          {children}
+          <Box
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+              columnGap: 2,
+              rowGap: 1.75,
+              pt: 0.5,
+            }}
+          >
+            {tool.fields
+              .filter(({ path }) => !(path in given))
+              .map((field) => {
+                const text = texts[field.path] ?? '';
+                // An empty field is not wrong yet.
+                const fault = worked.ok || text === '' ? null : (worked.faults[field.path] ?? null);
+                return (
+                  <ToolField
+                    key={field.path}
+                    field={field}
+                    text={text}
+                    fault={fault}
+                    onChange={(next) => setTexts({ ...texts, [field.path]: next })}
+                  />
+                );
+              })}
+          </Box>
+          <Typography
+            role="status"
+            className="condensed"
+            sx={{ fontSize: '1.4rem', fontWeight: 700 }}
+          >
+            {answer(worked) || 'Not all numbers are there yet.'}
+          </Typography>
+          {worked.ok && <Drawing input={worked.input as never} output={worked.output} />}
+        </Box>
+      </DialogContent>
+      <DialogActions sx={{ p: 2 }}>{actions(worked)}</DialogActions>
+    </Dialog>
+  );
+}
