@@ -36,7 +36,7 @@ for (const scheme of ['light', 'dark'] as const) {
     test('every step of a visit has nothing that axe objects to', async ({ page }) => {
       await comeIn(page);
       await open(page, 'LW 70 R');
-      for (const step of ['arrive', 'read', 'inspect', 'explain', 'decide', 'measure']) {
+      for (const step of ['arrive', 'read', 'inspect', 'explain', 'decide', 'measure', 'set']) {
         await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
         await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toBeVisible();
         await expectClean(page, step, scheme);

@@ -46,6 +46,55 @@ test.describe('measuring', () => {
     await expect(page.getByRole('row', { name: /Total toe front axle/ })).toContainText('+0.78°');
   });
 
+  test('and on to a finished alignment, before and after in one ledger', async ({ page }) => {
+    await comeIn(page);
+    await takeIn(page, newPlate());
+    await step(page, 'Measure');
+    await page.getByRole('button', { name: 'Comes back' }).click();
+    const toe = page.getByRole('group', { name: 'Toe', exact: true });
+    for (const [wheel, value] of [
+      ['Left front', '0.4'],
+      ['Right front', '0.4'],
+      ['Left rear', '0.35'],
+      ['Right rear', '-0.15'],
+    ] as const) {
+      await toe.getByLabel(wheel).fill(value);
+    }
+    await toe.getByLabel('Left front').focus();
+    await expect(page.getByText(/Thrust of 0\.25° to the right/)).toBeVisible();
+
+    await step(page, 'Set right');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const steps = page.getByRole('main').getByRole('list').getByRole('listitem');
+    // Rear before front, the steering wheel last.
+    await expect(steps).toHaveText([
+      /Toe left rear/,
+      /Toe right rear/,
+      /left front/,
+      /right front/,
+      /Steering wheel/,
+    ]);
+    await steps.first().getByRole('button', { name: 'Hub shim' }).click();
+    await steps
+      .first()
+      .getByRole('button', { name: /Work out the rear hub shim/ })
+      .click();
+    const dialog = page.getByRole('dialog', { name: 'Rear hub shim' });
+    await dialog.getByLabel('Tapers in stock').fill('0.25; 0.5; 0.75');
+    await expect(dialog.getByRole('status')).toContainText('thickest at');
+    await dialog.getByRole('button', { name: 'Back to the plan' }).click();
+
+    // Measured again, step by step; the plan shrinks with each.
+    await steps.nth(0).getByLabel('Now reads').fill('0.08');
+    await steps.nth(1).getByLabel('Now reads').fill('0.07');
+    await expect(steps).toHaveText([/left front/, /right front/, /Steering wheel/]);
+    await steps.nth(0).getByLabel('Now reads').fill('0.05');
+    await steps.nth(1).getByLabel('Now reads').fill('0.05');
+    await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
+    await expect(page.getByText(/Clamps off all four wheels/)).toBeVisible();
+    await expect(page.getByText(/Hollow: before/)).toBeVisible();
+  });
+
   test('stops where the reading does not come back', async ({ page }) => {
     await comeIn(page);
     await takeIn(page, newPlate());

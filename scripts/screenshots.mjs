@@ -26,6 +26,7 @@ const VISITS = [
   { name: 'explain-healthy', plate: 'FR 81 L', step: 'explain' },
   { name: 'decide', plate: 'LW 70 R', step: 'decide' },
   { name: 'measure', plate: '552 BD', step: 'measure', prepare: measure },
+  { name: 'set-right', plate: '552 BD', step: 'set', prepare: begin },
 ];
 
 const PAGES = [
@@ -33,6 +34,12 @@ const PAGES = [
   { name: 'bench-phone', path: '/bench/tieRod', viewport: PHONE },
   { name: 'how-it-works', path: '/how-it-works' },
 ];
+
+/** Begins setting right: the angles before are kept, each step asks what it reads now. */
+async function begin(page) {
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByLabel('Now reads').first().waitFor();
+}
 
 /** Types a set of made-up angles, so that the ledger has something to show. */
 async function measure(page) {

@@ -13,7 +13,7 @@ export const CUSTOM_LIMITS = {
 } as const;
 
 /** A value nearer to a limit than this many standard uncertainties cannot be told in from out. */
-const CLOSE_SD = 2;
+export const CLOSE_SD = 2;
 
 export type LedgerState = 'in' | 'out' | 'tooClose' | 'noLimit';
 

@@ -63,6 +63,9 @@ describe('setRightPlan', () => {
       setRightPlan(half, undefined, {}, given).map(({ key }) => key);
     expect(left({ before })).toEqual(['toe-lf', 'toe-rf', 'steeringWheel']);
     expect(left({})).toEqual([]);
+    // Strings cannot tell this plainly in, but it stands at the middle as far as they can tell.
+    const set = { ...straight, rf: { camber: -0.4, toe: 0.06 } };
+    expect(setRightPlan(set, undefined, { toe: 'strings' }, { before })).toEqual([]);
   });
 
   it('puts worn parts first', () => {

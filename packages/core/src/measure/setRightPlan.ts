@@ -2,8 +2,8 @@ import type { DraftMeasure, VisitDraft } from '@keen/contract';
 import type { Adjuster, Axle, SetStep, Wheel } from '@keen/contract/words';
 import { DEFAULT_TOLERANCES } from '../case/resolveCase.ts';
 import { WHEELS_OF_AXLE } from '../case/wheels.ts';
-import { angleLedger } from './angleLedger.ts';
-import type { Angles } from './angleLedger.ts';
+import { angleLedger, CLOSE_SD } from './angleLedger.ts';
+import type { Angles, LedgerRow } from './angleLedger.ts';
 
 /** One thing to do, in its place in the order. */
 export interface PlanStep {
@@ -47,7 +47,9 @@ export function setRightPlan(
     rows.some(
       (row) =>
         row.key === key &&
-        (row.state === 'out' || (row.state === 'tooClose' && wereOut.includes(key))),
+        (row.state === 'out' ||
+          // A coarse method may never tell it plainly in: the middle, as far as it can tell, will do.
+          (row.state === 'tooClose' && wereOut.includes(key) && !isAtMiddle(row))),
     );
   const steps: PlanStep[] = [];
   if (given.repeat === 'moves') {
@@ -105,6 +107,10 @@ export function setRightPlan(
     });
   }
   return steps;
+}
+
+function isAtMiddle({ value, sd, limits }: LedgerRow): boolean {
+  return limits !== null && Math.abs(value - middle(limits)) <= CLOSE_SD * sd;
 }
 
 function toeWhy(toeOut: boolean, camberMoves: boolean, axle: Axle): string {
