@@ -48,7 +48,7 @@ async function measure(page) {
   await page.getByRole('button', { name: 'Fold away' }).click();
   const angles = {
     Camber: ['-0.5', '-0.9', '-0.8', '-0.7'],
-    Toe: ['0.06', '0.05', '0.32', '0.02'],
+    Toe: ['0.06', '0.05', '0.55', '-0.05'],
     Caster: ['4.2', '4.0'],
   };
   for (const [kind, values] of Object.entries(angles)) {

@@ -8,8 +8,8 @@ import { showDegrees } from './format.ts';
 const STATE_WORDS: Record<LedgerState, string> = {
   in: 'in',
   out: 'out',
-  tooClose: 'too close to tell',
-  noLimit: 'no limit known',
+  tooClose: 'too close',
+  noLimit: 'no limit',
 };
 const FROM_MARKS = { sheet: '', usual: ' ¹', custom: ' ²' } as const;
 
@@ -99,6 +99,7 @@ export function AngleLedger({
               <Box
                 component="td"
                 sx={{
+                  whiteSpace: 'nowrap',
                   fontWeight: row.state === 'out' ? 700 : 450,
                   color: row.state === 'out' ? 'var(--marker)' : 'var(--soft)',
                   fontSize: '0.85rem',
