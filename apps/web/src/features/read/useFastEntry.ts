@@ -1,7 +1,7 @@
 import type { DepthUnit, Reading, VisitDraft } from '@keen/contract';
 import { ASSUMED, depthFromMm, readDigits } from '@keen/core';
 import type { Slot } from '@keen/core';
-import { useCallback, useEffect, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
 import { showDepth } from '../../shared/format.ts';
 import type { PadKey } from './Keypad.tsx';
 
@@ -39,10 +39,11 @@ export function useFastEntry(options: FastEntryOptions) {
   const shownPresent =
     present === undefined ? null : present === 'unreadable' ? '×' : showDepth(present, unit);
 
-  // The drawing marks the same rib, also when the step is opened with some ribs read already.
+  // The drawing marks the same rib, also when the step is opened with some ribs read already. Before
+  // the page is painted: done later, it would take back what a quick first key has moved on to.
   const wanted = current ? `${current.wheel}.${current.rib}` : null;
   const marked = activeSlot ? `${activeSlot.wheel}.${activeSlot.rib}` : null;
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (wanted !== marked) setActiveSlot(current);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- compared by what they name
   }, [wanted, marked, setActiveSlot]);
