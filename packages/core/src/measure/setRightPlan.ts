@@ -116,7 +116,7 @@ function isAtMiddle({ value, sd, limits }: LedgerRow): boolean {
 function toeWhy(toeOut: boolean, camberMoves: boolean, axle: Axle): string {
   if (camberMoves) return 'Setting camber moves it: measure it again first.';
   if (toeOut && axle === 'rear') return 'Both to the same value: that takes the thrust out too.';
-  return 'The same change on both sides keeps the steering wheel where it is.';
+  return 'Each wheel to half of the total; the steering wheel comes last.';
 }
 
 function middle([low, high]: readonly [number, number]): number {
