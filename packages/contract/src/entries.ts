@@ -83,7 +83,6 @@ const schemas = new Map<string, z.ZodType>(Object.entries(carFields));
 for (const kind of ANGLE_KINDS) schemas.set(`visit.measure.method.${kind}`, z.enum(METHODS));
 for (const step of SET_STEPS) {
   schemas.set(`visit.setRight.adjuster.${step}`, z.enum(ADJUSTERS));
-  schemas.set(`visit.setRight.done.${step}`, z.boolean());
 }
 for (const point of SETUP_POINTS) {
   schemas.set(`visit.measure.setup.${point}`, z.enum(SETUP_STATES));
@@ -174,7 +173,6 @@ export type DraftMeasure = z.infer<typeof draftMeasureSchema>;
 export const draftSetRightSchema = z.strictObject({
   before: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
   adjuster: z.partialRecord(z.enum(SET_STEPS), z.enum(ADJUSTERS)).optional(),
-  done: z.partialRecord(z.enum(SET_STEPS), z.boolean()).optional(),
 });
 export type DraftSetRight = z.infer<typeof draftSetRightSchema>;
 

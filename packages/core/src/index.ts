@@ -43,12 +43,7 @@ export type { SectionInk } from './drawing/axleSectionSvg.ts';
 export { SAID_FROM, actionWords, inHundred, verdictOf } from './diagnosis/verdict.ts';
 export type { Verdict } from './diagnosis/verdict.ts';
 export { spokenRibs } from './diagnosis/spokenRibs.ts';
-export {
-  CUSTOM_LIMITS,
-  angleLedger,
-  missingAngles,
-  whatAnglesMean,
-} from './measure/angleLedger.ts';
+export { angleLedger, whatAnglesMean } from './measure/angleLedger.ts';
 export type { LedgerRow, LedgerState } from './measure/angleLedger.ts';
 export { METHOD_FACTS, methodsFor, standardUncertainty } from './measure/methods.ts';
 export type { MethodFacts } from './measure/methods.ts';

@@ -2,18 +2,12 @@ import { CamberInTurnDrawing, SwingDrawing } from '../drawing/bench/charts.tsx';
 import { LevelDrawing } from '../drawing/bench/fromBehind.tsx';
 import { StringsDrawing, TapeDrawing } from '../drawing/bench/fromAbove.tsx';
 import { showDegrees } from '../shared/format.ts';
+import { WHEEL_LABELS } from '../shared/wheelLabels.ts';
 import { tool } from './tool.ts';
 import type { BenchTool, Field } from './tool.ts';
 import { LENGTH_UNITS, SIDES, SWING_CAUTION } from './choices.ts';
 
-const WHEEL_NAMES = {
-  lf: 'Left front',
-  rf: 'Right front',
-  lr: 'Left rear',
-  rr: 'Right rear',
-} as const;
-
-const stringFields = Object.entries(WHEEL_NAMES).flatMap(([wheel, name]): Field[] => [
+const stringFields = Object.entries(WHEEL_LABELS).flatMap(([wheel, name]): Field[] => [
   { kind: 'number', path: `wheels.${wheel}.front`, label: `${name}, ahead of the hub`, unit: '' },
   { kind: 'number', path: `wheels.${wheel}.rear`, label: `${name}, behind it`, unit: '' },
 ]);

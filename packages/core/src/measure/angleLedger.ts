@@ -2,11 +2,11 @@ import type { DraftMeasure, VisitDraft } from '@keen/contract';
 import type { AngleKind, Axle, Wheel } from '@keen/contract/words';
 import { DEFAULT_TOLERANCES } from '../case/resolveCase.ts';
 import type { Range } from '../case/resolveCase.ts';
-import { axleOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
+import { axleOf, WHEELS_OF_AXLE } from '../case/wheels.ts';
 import { METHOD_FACTS } from './methods.ts';
 
 /** Limits that no case file carries (common practice, no source): cross angles and thrust, degrees. */
-export const CUSTOM_LIMITS = {
+const CUSTOM_LIMITS = {
   crossCamber: 0.5,
   crossCaster: 0.5,
   thrust: 0.15,
@@ -168,11 +168,6 @@ function stateOf({ value, sd, limits }: Pick<LedgerRow, 'value' | 'sd' | 'limits
   const nearest = Math.min(Math.abs(value - low), Math.abs(value - high));
   if (nearest < CLOSE_SD * sd) return 'tooClose';
   return value >= low && value <= high ? 'in' : 'out';
-}
-
-/** Wheels of which an angle is still missing, in walk-round order. */
-export function missingAngles(angles: Angles, kind: 'camber' | 'toe'): Wheel[] {
-  return WHEEL_ORDER.filter((wheel) => angles[wheel]?.[kind] === undefined);
 }
 
 /** What the angles mean for driving: plain sentences, from the rows. */

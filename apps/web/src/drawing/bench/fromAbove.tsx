@@ -126,10 +126,8 @@ export function StringsDrawing({
           strokeWidth={1.6}
         />
       ))}
-      <g transform="translate(0 0)">
-        <Axle y={front} turns={[turn(toe.lf), turn(toe.rf)]} />
-        <Axle y={rear} turns={[turn(toe.lr), turn(toe.rr)]} />
-      </g>
+      <Axle y={front} turns={[turn(toe.lf), turn(toe.rf)]} />
+      <Axle y={rear} turns={[turn(toe.lr), turn(toe.rr)]} />
       {(
         [
           ['lf', LEFT, front],

@@ -8,14 +8,8 @@ import { useEffect, useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { showDegrees, showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { TrySlider } from './TrySlider.tsx';
-
-const WHEEL_LABELS: Record<Wheel, string> = {
-  lf: 'Left front',
-  rf: 'Right front',
-  lr: 'Left rear',
-  rr: 'Right rear',
-};
 
 interface WhatIfProps {
   answer: Answer;

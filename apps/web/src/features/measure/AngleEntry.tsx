@@ -1,4 +1,4 @@
-import type { AngleKind, Wheel } from '@keen/contract';
+import type { AngleKind } from '@keen/contract';
 import { ANGLE_KINDS } from '@keen/contract';
 import { METHOD_FACTS, methodsFor, WHEEL_ORDER } from '@keen/core';
 import Box from '@mui/material/Box';
@@ -7,18 +7,12 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { AngleField } from '../../shared/AngleField.tsx';
 import { FromReadings } from './FromReadings.tsx';
 import { useMethods } from './useMethods.ts';
 
 const KIND_WORDS: Record<AngleKind, string> = { camber: 'Camber', toe: 'Toe', caster: 'Caster' };
-const WHEEL_LABELS: Record<Wheel, string> = {
-  lf: 'Left front',
-  rf: 'Right front',
-  lr: 'Left rear',
-  rr: 'Right rear',
-};
-
 /** The readings, kind by kind: typed as angles, or worked out from what was read. */
 export function AngleEntry() {
   const { draft } = useVisit();
