@@ -1,10 +1,11 @@
-import type { Entry, NewDecision, Role } from '@keen/contract';
+import type { Entry, NewDecision, Role, ShopSettings, SpecSheet } from '@keen/contract';
 import { WHEELS } from '@keen/contract';
 import { axleOf, createRandom, readingOrder } from '@keen/core';
 import type { Random } from '@keen/core';
 import { CARS } from './cars.ts';
 import type { DemoCar, Stage } from './cars.ts';
 import { demoDepths } from './demoTread.ts';
+import { SETTINGS, SHEETS } from './sheets.ts';
 import { SHOP, STAFF } from './shop.ts';
 
 export interface DemoVisit {
@@ -19,9 +20,10 @@ export interface DemoVisit {
 }
 
 export interface DemoShop {
-  shop: { id: string; name: string; town: string };
+  shop: { id: string; name: string; town: string; settings: ShopSettings };
   people: { id: string; name: string; role: Role; email: string }[];
   vehicles: { id: string; plate: string; label: string; customer: string }[];
+  sheets: { id: string; sheetId: string; personId: string; sheet: SpecSheet }[];
   /** Oldest first. */
   visits: DemoVisit[];
 }
@@ -58,9 +60,16 @@ export function makeDemoShop(nowIso: string): DemoShop {
     ];
   });
   return {
-    shop: { id: id(), ...SHOP },
+    shop: { id: id(), ...SHOP, settings: SETTINGS },
     people,
     vehicles,
+    sheets: SHEETS.map((sheet) => ({
+      id: id(),
+      sheetId: id(),
+      // The technician's work.
+      personId: people[2]!.id,
+      sheet,
+    })),
     visits: visits.toSorted((a, b) => a.arrivedAt.localeCompare(b.arrivedAt)),
   };
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { entrySchema, parseCaseFile } from '@keen/contract';
+import { entrySchema, parseCaseFile, shopSettingsSchema, specSheetSchema } from '@keen/contract';
 import { countRead, draftToCase, foldEntries } from '@keen/core';
 import { CARS, makeDemoShop } from '../src/index.ts';
 
@@ -24,6 +24,13 @@ describe('makeDemoShop', () => {
       const { file } = draftToCase(foldEntries({}, visit.entries), 'car');
       expect(parseCaseFile(file)).toMatchObject({ ok: true });
     }
+  });
+
+  it('has sheets and a stock that the API itself would take', () => {
+    for (const { sheet } of shop.sheets) {
+      expect(specSheetSchema.safeParse(sheet).error, sheet.name).toBeUndefined();
+    }
+    expect(shopSettingsSchema.safeParse(shop.shop.settings).success).toBe(true);
   });
 
   it('shows every stage of a visit', () => {

@@ -98,7 +98,7 @@ describe('live changes', () => {
       .post(`/api/visits/${other.id}/entries`)
       .send({ entries: [entry('visit.words', 'secret')] });
     const own = await arrive(agent);
-    expect((await listener.next()).visitId).toBe(own.id);
+    expect(await listener.next()).toMatchObject({ visitId: own.id });
     listener.close();
   });
 

@@ -1,10 +1,12 @@
 import type { Session, VisitDetail, VisitDraft } from '@keen/contract';
-import { DEFAULT_PREFERENCES } from '@keen/contract';
+import { DEFAULT_PREFERENCES, DEFAULT_SHOP_SETTINGS } from '@keen/contract';
 import { draftToCase, foldEntries } from '@keen/core';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { createMemoryRouter, Outlet, RouterProvider } from 'react-router';
+import { Provider } from 'react-redux';
 import { vi } from 'vitest';
+import { createStore } from '../src/app/store.ts';
 import type { VisitContext } from '../src/shared/visitContext.ts';
 import { IDLE } from '../src/workers/useDiagnosis.ts';
 
@@ -21,6 +23,7 @@ export const SESSION: Session = {
     name: 'Test Tires',
     town: 'Testhaven',
     isDemo: true,
+    settings: DEFAULT_SHOP_SETTINGS,
   },
   people: [PERSON],
   preferences: DEFAULT_PREFERENCES,
@@ -80,7 +83,11 @@ export function showStep(
       children: [{ index: true, element: step }],
     },
   ]);
-  render(<RouterProvider router={router} />);
+  render(
+    <Provider store={createStore()}>
+      <RouterProvider router={router} />
+    </Provider>,
+  );
   return { enter, goTo, setTried };
 }
 

@@ -29,6 +29,19 @@ export const DEFAULT_PREFERENCES: Preferences = {
   paper: 'A4',
 };
 
+/** What a shop has settled for everybody in it. */
+export const shopSettingsSchema = z
+  .strictObject({
+    /** Tapers of full-contact hub shims in stock, degrees. */
+    hubShims: z.array(z.number().gt(0).max(5)).max(60),
+    /** Thicknesses of arm shims in stock, mm. */
+    armShims: z.array(z.number().gt(0).max(30)).max(60),
+  })
+  .meta({ id: 'ShopSettings' });
+export type ShopSettings = z.infer<typeof shopSettingsSchema>;
+
+export const DEFAULT_SHOP_SETTINGS: ShopSettings = { hubShims: [], armShims: [] };
+
 export const personSchema = z
   .strictObject({ id: z.uuid(), name: z.string(), role: z.enum(ROLES) })
   .meta({ id: 'Person' });
@@ -37,7 +50,13 @@ export type Person = z.infer<typeof personSchema>;
 export const sessionSchema = z
   .strictObject({
     person: personSchema,
-    shop: z.strictObject({ id: z.uuid(), name: z.string(), town: z.string(), isDemo: z.boolean() }),
+    shop: z.strictObject({
+      id: z.uuid(),
+      name: z.string(),
+      town: z.string(),
+      isDemo: z.boolean(),
+      settings: shopSettingsSchema,
+    }),
     people: z.array(personSchema),
     preferences: preferencesSchema,
   })
@@ -182,6 +201,8 @@ export const liveEventSchema = z.discriminatedUnion('kind', [
     entries: z.array(storedEntrySchema),
   }),
   z.strictObject({ kind: z.literal('visit'), visitId: z.uuid() }),
+  z.strictObject({ kind: z.literal('sheets') }),
+  z.strictObject({ kind: z.literal('settings') }),
 ]);
 export type LiveEvent = z.infer<typeof liveEventSchema>;
 

@@ -105,6 +105,24 @@ export const calculatorInputs = {
     rimDiameter: frontRear(length),
     unit: lengthUnit,
   }),
+  toeFromGauges: z.strictObject({
+    wheels: z.strictObject({
+      lf: z.number(),
+      rf: z.number(),
+      lr: z.number(),
+      rr: z.number(),
+    }),
+    unit: z.enum(TOE_UNITS),
+    diameter: length.optional(),
+    toeInReads: z.enum(['plus', 'minus']),
+    frontAgainst: z.enum(['centreLine', 'rearAxle']),
+  }),
+  camberFromSquare: z.strictObject({
+    top: gap,
+    bottom: gap,
+    span: length,
+    unit: lengthUnit,
+  }),
   camberFromLevel: camberFromLevelInputSchema,
   casterFromSwing: z.strictObject({
     camberTurnedOut: angleSchema,

@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { setbackSchema, turnSchema } from './angleFile.ts';
 import {
+  angleSchema,
   limitsSchema,
   rotationSchema,
   tolerancesSchema,
@@ -9,10 +11,13 @@ import {
   MAX_STATIONS,
 } from './caseFile.ts';
 import { refusalsOf } from './refusal.ts';
+import { usedSheetSchema } from './specSheet.ts';
 import {
   ADJUSTERS,
   ANGLE_KINDS,
+  CLOSING_POINTS,
   COMPLAINTS,
+  CROOKED_WHEELS,
   CUPPINGS,
   DAMAGES,
   DEPTH_UNITS,
@@ -47,6 +52,16 @@ export type Reading = z.infer<typeof readingSchema>;
 
 const text = (max: number) => z.string().trim().min(1).max(max);
 
+/** Two readings of one angle, before and after turning lock to lock, degrees. */
+const repeatReadingsSchema = z.tuple([angleSchema, angleSchema]);
+/** Readings of one angle taken again and again, degrees; the angle itself is their mean. */
+const readingsSchema = z.array(angleSchema).min(2).max(12);
+/** The smallest step that the gauge shows, degrees. */
+const resolutionSchema = z.number().gt(0).max(5);
+/** How far the adjuster moves the angle from where it stands, degrees: most down, most up. */
+const reachSchema = z.tuple([angleSchema, angleSchema]);
+const recheckKmSchema = z.number().gt(0).max(100_000);
+
 const wheelFields = {
   size: text(40),
   newDepth: z.number().gt(0).max(60),
@@ -74,18 +89,37 @@ const carFields = {
   'visit.words': text(2_000),
   'visit.waits': z.enum(WAITS),
   'visit.measure.repeat': z.enum(REPEATS),
+  'visit.measure.repeatReadings': repeatReadingsSchema,
+  'visit.measure.setback': setbackSchema,
+  'visit.measure.turning.left': turnSchema,
+  'visit.measure.turning.right': turnSchema,
+  /** The specification sheet that the visit goes by, as it was when it was chosen. */
+  'visit.sheet': usedSheetSchema,
+  'visit.inspect.crookedWheel': z.enum(CROOKED_WHEELS),
   /** The angles as they were when setting right began. */
   'visit.setRight.before': z.partialRecord(wheelSchema, wheelAnglesSchema),
+  'visit.setRight.recheckKm': recheckKmSchema,
   'visit.other': z.record(z.string(), z.unknown()),
 } as const;
 
 const schemas = new Map<string, z.ZodType>(Object.entries(carFields));
-for (const kind of ANGLE_KINDS) schemas.set(`visit.measure.method.${kind}`, z.enum(METHODS));
+for (const kind of ANGLE_KINDS) {
+  schemas.set(`visit.measure.method.${kind}`, z.enum(METHODS));
+  schemas.set(`visit.measure.resolution.${kind}`, resolutionSchema);
+}
 for (const step of SET_STEPS) {
   schemas.set(`visit.setRight.adjuster.${step}`, z.enum(ADJUSTERS));
+  schemas.set(`visit.setRight.reach.${step}`, reachSchema);
 }
 for (const point of SETUP_POINTS) {
   schemas.set(`visit.measure.setup.${point}`, z.enum(SETUP_STATES));
+  schemas.set(`visit.measure.skipped.${point}`, text(200));
+}
+for (const point of CLOSING_POINTS) {
+  schemas.set(`visit.setRight.closing.${point}`, z.enum(SETUP_STATES));
+}
+for (const complaint of COMPLAINTS) {
+  schemas.set(`visit.setRight.complaintGone.${complaint}`, z.boolean());
 }
 for (const wheel of WHEELS) {
   for (const [field, schema] of Object.entries(wheelFields)) {
@@ -96,11 +130,19 @@ for (const wheel of WHEELS) {
   }
   schemas.set(`play.${wheel}`, z.enum(PLAYS));
   schemas.set(`angles.${wheel}`, wheelAnglesSchema);
+  for (const kind of ANGLE_KINDS) {
+    schemas.set(`visit.measure.readings.${wheel}.${kind}`, readingsSchema);
+  }
 }
 
 /** The schema of the value that a path takes, or undefined for a path that does not exist. */
 export function entryValueSchema(path: string): z.ZodType | undefined {
   return schemas.get(path);
+}
+
+/** Whether the visit has a field at that path which takes that value. */
+export function visitTakes(path: string, value: unknown): boolean {
+  return schemas.get(path)?.safeParse(value).success ?? false;
 }
 
 export const entrySchema = z
@@ -167,12 +209,24 @@ export const draftMeasureSchema = z.strictObject({
   repeat: z.enum(REPEATS).optional(),
   method: z.partialRecord(z.enum(ANGLE_KINDS), z.enum(METHODS)).optional(),
   setup: z.partialRecord(z.enum(SETUP_POINTS), z.enum(SETUP_STATES)).optional(),
+  skipped: z.partialRecord(z.enum(SETUP_POINTS), z.string()).optional(),
+  repeatReadings: repeatReadingsSchema.optional(),
+  resolution: z.partialRecord(z.enum(ANGLE_KINDS), resolutionSchema).optional(),
+  readings: z
+    .partialRecord(wheelSchema, z.partialRecord(z.enum(ANGLE_KINDS), readingsSchema))
+    .optional(),
+  setback: setbackSchema.optional(),
+  turning: z.strictObject({ left: turnSchema.optional(), right: turnSchema.optional() }).optional(),
 });
 export type DraftMeasure = z.infer<typeof draftMeasureSchema>;
 
 export const draftSetRightSchema = z.strictObject({
   before: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
   adjuster: z.partialRecord(z.enum(SET_STEPS), z.enum(ADJUSTERS)).optional(),
+  reach: z.partialRecord(z.enum(SET_STEPS), reachSchema).optional(),
+  closing: z.partialRecord(z.enum(CLOSING_POINTS), z.enum(SETUP_STATES)).optional(),
+  complaintGone: z.partialRecord(z.enum(COMPLAINTS), z.boolean()).optional(),
+  recheckKm: recheckKmSchema.optional(),
 });
 export type DraftSetRight = z.infer<typeof draftSetRightSchema>;
 
@@ -201,8 +255,10 @@ export const visitDraftSchema = z
       .strictObject({
         words: z.string().optional(),
         waits: z.enum(WAITS).optional(),
+        inspect: z.strictObject({ crookedWheel: z.enum(CROOKED_WHEELS).optional() }).optional(),
         measure: draftMeasureSchema.optional(),
         setRight: draftSetRightSchema.optional(),
+        sheet: usedSheetSchema.optional(),
         other: z.record(z.string(), z.unknown()).optional(),
       })
       .optional(),

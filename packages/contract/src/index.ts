@@ -37,6 +37,7 @@ export {
   readingSchema,
   storedEntrySchema,
   visitDraftSchema,
+  visitTakes,
 } from './entries.ts';
 export type {
   DraftMeasure,
@@ -48,6 +49,10 @@ export type {
   VisitDraft,
   Waits,
 } from './entries.ts';
+export * from './specSheet.ts';
+export { ANGLES_FORMAT, ANGLES_VERSION, angleFileSchema } from './angleFile.ts';
+export type { AngleFile } from './angleFile.ts';
+export * from './devices.ts';
 export * from './api.ts';
 export { openApiDocument } from './openapi.ts';
 export { publishedJsonSchemas } from './jsonSchema.ts';

@@ -1,11 +1,15 @@
 import { z } from 'zod';
+import { angleFileSchema } from './angleFile.ts';
 import { caseFileSchema } from './caseFile.ts';
 import { diagnosisSchema } from './diagnosis.ts';
+import { specSheetSchema } from './specSheet.ts';
 
 /** The open formats as JSON Schema (draft 2020-12), generated from the schemas that check them. */
 export function publishedJsonSchemas() {
   return {
     case: z.toJSONSchema(caseFileSchema, { io: 'input' }),
+    specification: z.toJSONSchema(specSheetSchema, { io: 'input' }),
+    angles: z.toJSONSchema(angleFileSchema, { io: 'input' }),
     diagnosis: z.toJSONSchema(diagnosisSchema, { io: 'input' }),
   };
 }

@@ -2,7 +2,9 @@ import { OpenApiGeneratorV31, OpenAPIRegistry } from '@asteasolutions/zod-to-ope
 import { z } from 'zod';
 import * as api from './api.ts';
 import { caseFileSchema } from './caseFile.ts';
+import { rigReadingSchema, rigStateSchema } from './devices.ts';
 import { diagnosisSchema } from './diagnosis.ts';
+import { keptSheetListSchema, newSheetsSchema } from './specSheet.ts';
 
 interface Path {
   method: 'get' | 'post' | 'put' | 'delete';
@@ -138,6 +140,45 @@ const PATHS: Path[] = [
     summary: "The customer's sheet",
     query: z.object({ paper: z.enum(['A4', 'LETTER']).optional() }),
     replyType: 'application/pdf',
+  },
+  {
+    method: 'get',
+    path: '/api/sheets',
+    summary: 'Specification sheets of the shop, each in its latest revision',
+    reply: keptSheetListSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/sheets',
+    summary: 'New revisions of sheets, all or none; sent twice counts once',
+    body: newSheetsSchema,
+    reply: keptSheetListSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/shop/settings',
+    summary: 'What the shop has settled for everybody',
+    body: api.shopSettingsSchema,
+    reply: api.shopSettingsSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/devices/rig',
+    summary: 'The simulated rig: the car on it and its faults',
+    reply: rigStateSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/devices/rig',
+    summary: 'Play car and fault on the simulated rig',
+    body: rigStateSchema,
+    reply: rigStateSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/devices/rig/reading',
+    summary: 'One look of the simulated rig',
+    reply: rigReadingSchema,
   },
   {
     method: 'get',

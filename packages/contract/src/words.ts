@@ -103,7 +103,16 @@ export const DEPTH_SLACK_MM = 0.5;
 export const MM_PER_IN32 = 0.79375;
 
 /** How angles were measured, for what they can and cannot know. */
-export const METHODS = ['readout', 'tape', 'strings', 'level', 'swing'] as const;
+export const METHODS = [
+  'readout',
+  'gauges',
+  'tape',
+  'helperTape',
+  'strings',
+  'level',
+  'square',
+  'swing',
+] as const;
 export type Method = (typeof METHODS)[number];
 /** Angles that a method is noted for. */
 export const ANGLE_KINDS = ['camber', 'toe', 'caster'] as const;
@@ -130,6 +139,7 @@ export type Repeat = (typeof REPEATS)[number];
 /** What an angle is set with on a car. */
 export const ADJUSTERS = [
   'tieRod',
+  'turnbuckle',
   'cam',
   'hubShim',
   'armShims',
@@ -141,6 +151,8 @@ export type Adjuster = (typeof ADJUSTERS)[number];
 /** Steps of setting a car right: what, and at which wheel. */
 export const SET_STEPS = [
   'parts',
+  'caster-lf',
+  'caster-rf',
   'camber-lf',
   'camber-rf',
   'camber-lr',
@@ -152,3 +164,21 @@ export const SET_STEPS = [
   'steeringWheel',
 ] as const;
 export type SetStep = (typeof SET_STEPS)[number];
+
+/** What comes after the last angle, before the car is given back. */
+export const CLOSING_POINTS = [
+  'torque',
+  'clampsOff',
+  'turnPlates',
+  'sensorReset',
+  'roadTest',
+] as const;
+export type ClosingPoint = (typeof CLOSING_POINTS)[number];
+
+/** Whose figures a specification sheet holds. */
+export const SPEC_KINDS = ['maker', 'shop', 'startingPoint'] as const;
+export type SpecKind = (typeof SPEC_KINDS)[number];
+
+/** With the steering wheel straight, the front wheel that is not; its side needs the work. */
+export const CROOKED_WHEELS = ['left', 'right', 'neither'] as const;
+export type CrookedWheel = (typeof CROOKED_WHEELS)[number];

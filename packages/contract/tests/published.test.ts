@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import anglesSchema from '../../../docs/angles.schema.json' with { type: 'json' };
 import caseSchema from '../../../docs/case.schema.json' with { type: 'json' };
 import diagnosisSchema from '../../../docs/diagnosis.schema.json' with { type: 'json' };
+import specificationSchema from '../../../docs/specification.schema.json' with { type: 'json' };
 import openApi from '../../../docs/openapi.json' with { type: 'json' };
 import { openApiDocument, publishedJsonSchemas } from '../src/index.ts';
 
@@ -10,6 +12,8 @@ describe('docs', () => {
   it('hold just the schemas that check the data; `npm run docs` writes them anew', () => {
     expect(caseSchema).toEqual(plain(publishedJsonSchemas().case));
     expect(diagnosisSchema).toEqual(plain(publishedJsonSchemas().diagnosis));
+    expect(specificationSchema).toEqual(plain(publishedJsonSchemas().specification));
+    expect(anglesSchema).toEqual(plain(publishedJsonSchemas().angles));
     expect(openApi).toEqual(plain(openApiDocument()));
   });
 

@@ -43,11 +43,39 @@ export type { SectionInk } from './drawing/axleSectionSvg.ts';
 export { SAID_FROM, actionWords, inHundred, verdictOf } from './diagnosis/verdict.ts';
 export type { Verdict } from './diagnosis/verdict.ts';
 export { spokenRibs } from './diagnosis/spokenRibs.ts';
-export { angleLedger, whatAnglesMean } from './measure/angleLedger.ts';
-export type { LedgerRow, LedgerState } from './measure/angleLedger.ts';
-export { METHOD_FACTS, methodsFor, standardUncertainty } from './measure/methods.ts';
+export { angleLedger } from './measure/angleLedger.ts';
+export type { Angles, LedgerRow, LedgerState } from './measure/angleLedger.ts';
+export { whatAnglesMean } from './measure/angleMeaning.ts';
+export { bentParts } from './measure/bentPart.ts';
+export type { BentPart } from './measure/bentPart.ts';
+export { limitsOf, tolerancesOf } from './measure/limits.ts';
+export type { Limit, Limits, LimitSource } from './measure/limits.ts';
+export {
+  METHOD_FACTS,
+  RESOLUTIONS,
+  angleSd,
+  methodOf,
+  methodsFor,
+  repeatOf,
+  standardUncertainty,
+} from './measure/methods.ts';
 export type { MethodFacts } from './measure/methods.ts';
-export { setupDoubts, setupList } from './measure/setupList.ts';
+export { setupDoubts, setupList, undermined } from './measure/setupList.ts';
 export type { SetupItem } from './measure/setupList.ts';
 export { setRightPlan } from './measure/setRightPlan.ts';
 export type { PlanStep } from './measure/setRightPlan.ts';
+export { reachOf } from './measure/reach.ts';
+export type { Reach } from './measure/reach.ts';
+export { STARTING_POINTS } from './measure/startingPoints.ts';
+export type { StartingPoint } from './measure/startingPoints.ts';
+export { explainedWear } from './measure/explainedWear.ts';
+export type { ExplainedWear } from './measure/explainedWear.ts';
+export { TABLE_ANGLES, guessAngleMapping, readAngleTable } from './measure/angleTable.ts';
+export type { AngleMapping, TableAngle, TableFault } from './measure/angleTable.ts';
+export { rodTurn } from './adjustment/rodTurn.ts';
+export { shimPack } from './adjustment/shimPack.ts';
+export type { ShimPack } from './adjustment/shimPack.ts';
+export { closingList } from './measure/closingList.ts';
+export type { ClosingItem } from './measure/closingList.ts';
+export { FRONT_LAYOUTS } from './adjustment/frontLayouts.ts';
+export type { FrontLayout } from './adjustment/frontLayouts.ts';

@@ -4,12 +4,15 @@ import type { Handle } from './client.ts';
 export const LIVE_CHANNEL = 'keen_live';
 
 /** What travels over NOTIFY: small, since its payload is limited; readers fetch the rest. */
-export interface LiveNote {
-  shopId: string;
-  visitId: string;
-  /** Entries after this number are new; absent when something else about the visit changed. */
-  after?: number;
-}
+export type LiveNote =
+  | {
+      shopId: string;
+      visitId: string;
+      /** Entries after this number are new; absent when something else about the visit changed. */
+      after?: number;
+    }
+  /** Something of the whole shop changed. */
+  | { shopId: string; kind: 'sheets' | 'settings' };
 
 /** Tells every server process, once the transaction commits. */
 export async function tellLive(tx: Handle, note: LiveNote): Promise<void> {

@@ -5,7 +5,15 @@ import { eq, sql } from 'drizzle-orm';
 import { DEFAULT_PREFERENCES } from '@keen/contract';
 import type { Database } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
-import { decisions, entries, people, shops, vehicles, visits } from '../db/schema/index.ts';
+import {
+  decisions,
+  entries,
+  people,
+  shops,
+  specSheets,
+  vehicles,
+  visits,
+} from '../db/schema/index.ts';
 import type { DiagnosisPool } from '../jobs/diagnosisPool.ts';
 
 /** Loads the made-up shop into an empty database; does nothing when any shop is there. */
@@ -32,6 +40,9 @@ export async function loadDemo(
         plateKey: plateKeyOf(vehicle.plate),
       })),
     );
+    await tx
+      .insert(specSheets)
+      .values(demo.sheets.map((sheet) => ({ ...sheet, shopId, revision: 1, retired: false })));
     for (const [index, { visit, draft, decision }] of kept.entries()) {
       await tx.insert(visits).values({
         id: visit.id,
@@ -99,7 +110,7 @@ export async function removeDemo(db: Database): Promise<void> {
   await db.transaction(async (tx) => {
     const demo = await tx.select({ id: shops.id }).from(shops).where(eq(shops.isDemo, true));
     for (const { id } of demo) {
-      for (const table of [decisions, entries, visits, vehicles, people]) {
+      for (const table of [decisions, entries, visits, vehicles, specSheets, people]) {
         await tx.delete(table).where(eq(table.shopId, id));
       }
       await tx.execute(sql`delete from session where sess->>'shopId' = ${id}`);

@@ -2,11 +2,16 @@ import type {
   Decision,
   EntriesKept,
   Entry,
+  KeptSheet,
   NewDecision,
+  NewSheets,
   NewVisit,
   Preferences,
+  RigReading,
+  RigState,
   Session,
   Setup,
+  ShopSettings,
   SignIn,
   VehicleRecord,
   Visit,
@@ -16,8 +21,12 @@ import type {
 import {
   decisionSchema,
   entriesKeptSchema,
+  keptSheetListSchema,
   preferencesSchema,
+  rigReadingSchema,
+  rigStateSchema,
   sessionSchema,
+  shopSettingsSchema,
   vehicleListSchema,
   visitDetailSchema,
   visitListSchema,
@@ -43,7 +52,7 @@ async function enterWith(
 export const keenApi = createApi({
   reducerPath: 'keenApi',
   baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', window.location.origin).href }),
-  tagTypes: ['Session', 'Visits', 'Visit', 'Welcome'],
+  tagTypes: ['Session', 'Visits', 'Visit', 'Welcome', 'Sheets', 'Rig'],
   catchSchemaFailure: (): FetchBaseQueryError => ({
     status: 'CUSTOM_ERROR',
     error: 'The server answered something this page does not understand; reload it',
@@ -140,6 +149,42 @@ export const keenApi = createApi({
       responseSchema: decisionSchema,
       invalidatesTags: (_result, _error, { visitId }) => ['Visits', { type: 'Visit', id: visitId }],
     }),
+    sheets: build.query<KeptSheet[], void>({
+      query: () => 'sheets',
+      responseSchema: keptSheetListSchema,
+      providesTags: ['Sheets'],
+    }),
+    keepSheets: build.mutation<KeptSheet[], NewSheets['sheets']>({
+      query: (sheets) => ({ url: 'sheets', method: 'POST', body: { sheets } }),
+      responseSchema: keptSheetListSchema,
+      onQueryStarted: async (_arg, { dispatch, queryFulfilled }) => {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer) void dispatch(keenApi.util.upsertQueryData('sheets', undefined, answer.data));
+      },
+    }),
+    keepSettings: build.mutation<ShopSettings, ShopSettings>({
+      query: (body) => ({ url: 'shop/settings', method: 'PUT', body }),
+      responseSchema: shopSettingsSchema,
+      invalidatesTags: ['Session'],
+    }),
+    rig: build.query<RigState, void>({
+      query: () => 'devices/rig',
+      responseSchema: rigStateSchema,
+      providesTags: ['Rig'],
+    }),
+    playRig: build.mutation<RigState, RigState>({
+      query: (body) => ({ url: 'devices/rig', method: 'PUT', body }),
+      responseSchema: rigStateSchema,
+      // What is played shows at once; the server's answer is the same.
+      onQueryStarted: async (state, { dispatch, queryFulfilled }) => {
+        const patch = dispatch(keenApi.util.updateQueryData('rig', undefined, () => state));
+        await queryFulfilled.catch(() => patch.undo());
+      },
+    }),
+    rigReading: build.query<RigReading, void>({
+      query: () => 'devices/rig/reading',
+      responseSchema: rigReadingSchema,
+    }),
     setClosed: build.mutation<Visit, { visitId: string; closed: boolean }>({
       query: ({ visitId, closed }) => ({
         url: `visits/${visitId}/closed`,
@@ -167,4 +212,10 @@ export const {
   useImportVisitMutation,
   useDecideMutation,
   useSetClosedMutation,
+  useSheetsQuery,
+  useKeepSheetsMutation,
+  useKeepSettingsMutation,
+  useRigQuery,
+  usePlayRigMutation,
+  useRigReadingQuery,
 } = keenApi;

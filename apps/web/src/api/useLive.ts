@@ -12,18 +12,27 @@ export function useLive(): void {
     let wasOpen = false;
     source.onopen = () => {
       // After a break there may be changes nobody told us of.
-      if (wasOpen) dispatch(keenApi.util.invalidateTags(['Visits', 'Visit']));
+      if (wasOpen) dispatch(keenApi.util.invalidateTags(['Visits', 'Visit', 'Sheets']));
       wasOpen = true;
     };
     source.onmessage = ({ data }: MessageEvent<string>) => {
       const event = liveEventSchema.safeParse(JSON.parse(data));
       if (!event.success) return;
-      const { visitId } = event.data;
-      if (event.data.kind === 'entries') {
-        dispatch(takeIn(visitId, event.data.entries));
-        dispatch(keenApi.util.invalidateTags(['Visits']));
-      } else {
-        dispatch(keenApi.util.invalidateTags(['Visits', { type: 'Visit', id: visitId }]));
+      switch (event.data.kind) {
+        case 'entries':
+          dispatch(takeIn(event.data.visitId, event.data.entries));
+          dispatch(keenApi.util.invalidateTags(['Visits']));
+          break;
+        case 'visit':
+          dispatch(
+            keenApi.util.invalidateTags(['Visits', { type: 'Visit', id: event.data.visitId }]),
+          );
+          break;
+        case 'sheets':
+          dispatch(keenApi.util.invalidateTags(['Sheets']));
+          break;
+        case 'settings':
+          dispatch(keenApi.util.invalidateTags(['Session']));
       }
     };
     return () => source.close();

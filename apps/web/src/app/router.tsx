@@ -31,6 +31,18 @@ export function createRouter() {
               }),
             },
             {
+              path: '/sheets/:sheetId?',
+              lazy: async () => ({
+                Component: (await import('../features/sheets/SheetsPage.tsx')).SheetsPage,
+              }),
+            },
+            {
+              path: '/devices',
+              lazy: async () => ({
+                Component: (await import('../features/devices/DevicesPage.tsx')).DevicesPage,
+              }),
+            },
+            {
               path: '/how-it-works',
               lazy: async () => ({
                 Component: (await import('../features/howItWorks/HowItWorksPage.tsx'))

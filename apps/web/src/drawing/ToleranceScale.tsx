@@ -2,25 +2,25 @@ import type { LedgerRow } from '@keen/core';
 
 const WIDTH = 260;
 const HEIGHT = 26;
-/** The scale runs this many half tolerance widths to both sides of the middle. */
+/** The scale runs this many half tolerance widths to both sides of the target. */
 const REACH = 2.6;
 
 /**
- * A value on a scale counted in tolerance widths from the middle: a dot with its doubt as a whisker,
+ * A value on a scale counted in tolerance widths from the target: a dot with its doubt as a whisker,
  * the tolerance between two posts. What stands beyond the scale gets an arrow.
  */
 export function ToleranceScale({ row, before }: { row: LedgerRow; before?: number | undefined }) {
   const { value, sd, limits } = row;
   if (!limits) return null;
   const [low, high] = limits;
-  const middle = (low + high) / 2;
+  const target = row.target ?? (low + high) / 2;
   const half = (high - low) / 2;
   const x = (degrees: number) => {
-    const widths = Math.max(-REACH, Math.min(REACH, (degrees - middle) / half));
+    const widths = Math.max(-REACH, Math.min(REACH, (degrees - target) / half));
     return WIDTH / 2 + (widths / REACH) * (WIDTH / 2 - 10);
   };
   const y = HEIGHT / 2;
-  const isBeyond = Math.abs(value - middle) > REACH * half;
+  const isBeyond = Math.abs(value - target) > REACH * half;
   const at = x(value);
   return (
     <svg
@@ -49,7 +49,7 @@ export function ToleranceScale({ row, before }: { row: LedgerRow; before?: numbe
           strokeWidth={1.5}
         />
       ))}
-      <line x1={x(middle)} x2={x(middle)} y1={y - 4} y2={y + 4} stroke="var(--soft)" />
+      <line x1={x(target)} x2={x(target)} y1={y - 4} y2={y + 4} stroke="var(--soft)" />
       {before !== undefined && (
         <circle cx={x(before)} cy={y} r={4.5} fill="none" stroke="var(--soft)" strokeWidth={1.5} />
       )}
@@ -63,7 +63,7 @@ export function ToleranceScale({ row, before }: { row: LedgerRow; before?: numbe
       />
       {isBeyond ? (
         <path
-          d={value < middle ? `M12 ${y - 6}l-8 6l8 6z` : `M${WIDTH - 12} ${y - 6}l8 6l-8 6z`}
+          d={value < target ? `M12 ${y - 6}l-8 6l8 6z` : `M${WIDTH - 12} ${y - 6}l8 6l-8 6z`}
           fill="var(--marker)"
         />
       ) : (

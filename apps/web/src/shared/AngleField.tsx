@@ -1,14 +1,15 @@
-import type { AngleKind, VisitDraft, Wheel } from '@keen/contract';
+import type { VisitDraft, Wheel } from '@keen/contract';
 import { NumberField } from './NumberField.tsx';
 import { useVisit } from './visitContext.ts';
 
-type WheelAngles = NonNullable<NonNullable<VisitDraft['angles']>[Wheel]>;
+export type WheelAngles = NonNullable<NonNullable<VisitDraft['angles']>[Wheel]>;
+export type WheelAngle = keyof WheelAngles;
 
 const MOST_DEG = 30;
 
 interface AngleFieldProps {
   wheel: Wheel;
-  kind: AngleKind;
+  kind: WheelAngle;
   label: string;
   angles: WheelAngles;
 }
@@ -32,7 +33,7 @@ export function AngleField({ wheel, kind, label, angles }: AngleFieldProps) {
 /** The wheel's angles with one set or taken away; null when none is left. */
 export function withAngle(
   angles: WheelAngles,
-  kind: AngleKind,
+  kind: WheelAngle,
   value: number | null,
 ): WheelAngles | null {
   const next = { ...angles };

@@ -11,7 +11,7 @@ const STATE_WORDS: Record<LedgerState, string> = {
   tooClose: 'too close',
   noLimit: 'no limit',
 };
-const FROM_MARKS = { sheet: '', usual: ' ¹', custom: ' ²' } as const;
+const FROM_MARKS = { sheet: '', file: '', usual: ' ¹', custom: ' ²' } as const;
 
 /** One row an angle: the value with its doubt, on a scale counted in tolerance widths. */
 export function AngleLedger({
@@ -41,7 +41,7 @@ export function AngleLedger({
           sx={{ color: 'text.secondary', fontSize: '0.8rem', textAlign: 'left' }}
         >
           <tr>
-            {['Angle', 'Degrees', 'Limits', 'In tolerance widths', ''].map((title, i) => (
+            {['Angle', 'Measured', 'Limits', 'In tolerance widths', ''].map((title, i) => (
               <Box
                 component="th"
                 scope="col"
@@ -74,10 +74,10 @@ export function AngleLedger({
                   className="condensed"
                   sx={{ fontSize: '1.25rem', fontWeight: 700 }}
                 >
-                  {showDegrees(row.value, 2)}
+                  {showAngle(row.value, row)}
                 </Box>{' '}
                 <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
-                  ± {(2 * row.sd).toFixed(2)}
+                  ± {(2 * row.sd).toFixed(row.unit === 'mm' ? 0 : 2)}
                 </Box>
               </Box>
               <Box
@@ -90,7 +90,7 @@ export function AngleLedger({
                 }}
               >
                 {row.limits && row.limitsFrom
-                  ? `${showDegrees(row.limits[0], 2)} to ${showDegrees(row.limits[1], 2)}${FROM_MARKS[row.limitsFrom]}`
+                  ? `${showAngle(row.limits[0], row)} to ${showAngle(row.limits[1], row)}${FROM_MARKS[row.limitsFrom]}`
                   : ''}
               </Box>
               <Box component="td" sx={{ width: '34%', display: { xs: 'none', sm: 'table-cell' } }}>
@@ -113,9 +113,15 @@ export function AngleLedger({
       </Box>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
         {before.length > 0 && 'Hollow: before. '}
-        The whisker is twice the standard uncertainty of the method. ¹ Usual limits, ² custom of the
-        trade: they stand in where no sheet is known; the vehicle maker’s specification decides.
+        The whisker is twice the standard uncertainty: method, gauge step and repeats.{' '}
+        {rows.some(({ limitsFrom }) => limitsFrom === 'usual' || limitsFrom === 'custom') &&
+          '¹ Usual limits, ² custom of the trade: they stand in where the sheet is silent; the vehicle maker’s specification decides.'}
       </Typography>
     </Box>
   );
+}
+
+function showAngle(value: number, { unit }: LedgerRow): string {
+  if (unit === '°') return showDegrees(value, 2);
+  return `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(value).toFixed(0)} mm`;
 }

@@ -9,6 +9,13 @@ import { keenApi, useKeepPreferencesMutation, useSignOutMutation } from '../api/
 import { Choice } from './Choice.tsx';
 import { DEPTH_UNIT_WORDS } from './format.ts';
 
+const PLACES = [
+  { to: '/bench', title: 'Bench' },
+  { to: '/sheets', title: 'Sheets' },
+  { to: '/devices', title: 'Devices' },
+  { to: '/how-it-works', title: 'How it works' },
+] as const;
+
 /** Own units, reading order, theme and paper; sign out. */
 export function PersonMenu({ session, onDone }: { session: Session; onDone: () => void }) {
   const [keep] = useKeepPreferencesMutation();
@@ -89,13 +96,12 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
         value={preferences.paper}
         onChange={(paper) => paper && set({ paper })}
       />
-      <Box sx={{ display: 'flex', gap: 1 }}>
-        <Button sx={{ flex: 1 }} onClick={() => void go('/bench')}>
-          Bench
-        </Button>
-        <Button sx={{ flex: 1 }} onClick={() => void go('/how-it-works')}>
-          How it works
-        </Button>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        {PLACES.map(({ to, title }) => (
+          <Button key={to} onClick={() => void go(to)}>
+            {title}
+          </Button>
+        ))}
       </Box>
       <Button onClick={() => void leave()}>Sign out</Button>
     </Box>

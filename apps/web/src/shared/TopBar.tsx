@@ -18,6 +18,11 @@ interface TopBarProps {
   shortcuts: readonly Shortcut[];
 }
 
+const PLACES = [
+  { to: '/bench', title: 'Bench' },
+  { to: '/sheets', title: 'Sheets' },
+] as const;
+
 /** The strip over every page: the mark, what it is about, who is signed in. */
 export function TopBar({ session, children, status, shortcuts }: TopBarProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -60,21 +65,24 @@ export function TopBar({ session, children, status, shortcuts }: TopBarProps) {
       <Box sx={{ color: 'text.secondary', fontSize: '0.85rem', whiteSpace: 'nowrap' }}>
         {status}
       </Box>
-      <Box
-        component={Link}
-        to="/bench"
-        sx={{
-          color: 'text.secondary',
-          textDecoration: 'none',
-          fontSize: '0.92rem',
-          fontWeight: 600,
-          display: { xs: 'none', md: 'flex' },
-          alignItems: 'center',
-          minHeight: 44,
-        }}
-      >
-        Bench
-      </Box>
+      {PLACES.map(({ to, title }) => (
+        <Box
+          key={to}
+          component={Link}
+          to={to}
+          sx={{
+            color: 'text.secondary',
+            textDecoration: 'none',
+            fontSize: '0.92rem',
+            fontWeight: 600,
+            display: { xs: 'none', md: 'flex' },
+            alignItems: 'center',
+            minHeight: 44,
+          }}
+        >
+          {title}
+        </Box>
+      ))}
       <ShortcutsDialog shortcuts={shortcuts} />
       <Button
         variant="text"

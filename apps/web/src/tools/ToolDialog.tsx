@@ -23,15 +23,24 @@ interface ToolDialogProps {
   /** The answer, in words; empty while there is none. */
   answer: (worked: Worked) => string;
   actions: (worked: Worked) => ReactNode;
+  /** Told of what stands in the fields, so that the next dialog need not ask again. */
+  onTexts?: (texts: Texts) => void;
   onClose: () => void;
 }
 
 /** A calculator over the page at hand, opened with what is known of the car. */
 export function ToolDialog(props: ToolDialogProps) {
-  const { tool, start, given = {}, children, answer, actions, onClose } = props;
+  const { tool, start, given = {}, children, answer, actions, onTexts, onClose } = props;
   const [texts, setTexts] = useState<Texts>(start);
   const worked = workOut(tool, { ...texts, ...given });
   const { Drawing } = tool;
+
+  function type(path: string, text: string): void {
+    const next = { ...texts, [path]: text };
+    setTexts(next);
+    onTexts?.(next);
+  }
+
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="tool-title">
       <DialogTitle id="tool-title" variant="h2">
@@ -63,7 +72,7 @@ export function ToolDialog(props: ToolDialogProps) {
                     field={field}
                     text={text}
                     fault={fault}
-                    onChange={(next) => setTexts({ ...texts, [field.path]: next })}
+                    onChange={(next) => type(field.path, next)}
                   />
                 );
               })}

@@ -4,6 +4,13 @@ export const LENGTH_UNITS = [
   { value: 'in', label: 'inches' },
 ] as const;
 
+export const TOE_UNITS = [
+  { value: 'deg', label: 'degrees' },
+  { value: 'min', label: 'minutes' },
+  { value: 'mm', label: 'mm' },
+  { value: 'in', label: 'inches' },
+] as const;
+
 export const SIDES = [
   { value: 'left', label: 'Left' },
   { value: 'right', label: 'Right' },

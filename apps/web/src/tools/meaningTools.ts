@@ -5,14 +5,8 @@ import { TireSizeDrawing } from '../drawing/bench/fromBehind.tsx';
 import { showDegrees } from '../shared/format.ts';
 import { tool } from './tool.ts';
 import type { BenchTool } from './tool.ts';
-import { RACKS } from './choices.ts';
+import { RACKS, TOE_UNITS } from './choices.ts';
 
-const TOE_UNITS = [
-  { value: 'deg', label: 'degrees' },
-  { value: 'min', label: 'minutes' },
-  { value: 'mm', label: 'mm' },
-  { value: 'in', label: 'inches' },
-] as const;
 const UNIT_SIGN = { deg: '°', min: '′', mm: ' mm', in: ' in' } as const;
 
 /** What angles and sizes mean on the road. */

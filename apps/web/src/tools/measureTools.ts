@@ -1,11 +1,11 @@
 import { CamberInTurnDrawing, SwingDrawing } from '../drawing/bench/charts.tsx';
-import { LevelDrawing } from '../drawing/bench/fromBehind.tsx';
-import { StringsDrawing, TapeDrawing } from '../drawing/bench/fromAbove.tsx';
+import { LevelDrawing, SquareDrawing } from '../drawing/bench/fromBehind.tsx';
+import { GaugesDrawing, StringsDrawing, TapeDrawing } from '../drawing/bench/fromAbove.tsx';
 import { showDegrees } from '../shared/format.ts';
 import { WHEEL_LABELS } from '../shared/wheelLabels.ts';
 import { tool } from './tool.ts';
 import type { BenchTool, Field } from './tool.ts';
-import { LENGTH_UNITS, SIDES, SWING_CAUTION } from './choices.ts';
+import { LENGTH_UNITS, SIDES, SWING_CAUTION, TOE_UNITS } from './choices.ts';
 
 const stringFields = Object.entries(WHEEL_LABELS).flatMap(([wheel, name]): Field[] => [
   { kind: 'number', path: `wheels.${wheel}.front`, label: `${name}, ahead of the hub`, unit: '' },
@@ -115,6 +115,102 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     caution:
       'A string that sags, or a bump under it, fakes a reading: tension both, look along them.',
     Drawing: StringsDrawing,
+  }),
+  tool<
+    'toeFromGauges',
+    {
+      toe: Record<'lf' | 'rf' | 'lr' | 'rr', number>;
+      totalToe: { front: number; rear: number };
+      thrustAngle: number;
+    }
+  >({
+    name: 'toeFromGauges',
+    title: 'Toe by gauges',
+    question: 'Laser or flag gauges that read each wheel, the rear axle first as the reference.',
+    fields: [
+      { kind: 'choice', path: 'unit', label: 'They read', options: TOE_UNITS },
+      {
+        kind: 'number',
+        path: 'diameter',
+        label: 'Diameter at the scale',
+        unit: 'mm',
+        hint: 'Needed for millimetres and inches',
+        optional: true,
+      },
+      {
+        kind: 'choice',
+        path: 'toeInReads',
+        label: 'A wheel whose front points in reads',
+        options: [
+          { value: 'plus', label: 'Plus' },
+          { value: 'minus', label: 'Minus' },
+        ],
+      },
+      {
+        kind: 'choice',
+        path: 'frontAgainst',
+        label: 'Front wheels are read against',
+        options: [
+          { value: 'rearAxle', label: 'The rear axle' },
+          { value: 'centreLine', label: 'The middle of the car' },
+        ],
+      },
+      ...(['lr', 'rr', 'lf', 'rf'] as const).map((wheel): Field => ({
+        kind: 'number',
+        path: `wheels.${wheel}`,
+        label: WHEEL_LABELS[wheel],
+        unit: '',
+      })),
+    ],
+    example: {
+      wheels: { lf: 1.5, rf: 0.5, lr: 2, rr: 0.5 },
+      unit: 'mm',
+      diameter: 430,
+      toeInReads: 'plus',
+      frontAgainst: 'rearAxle',
+    },
+    exampleWords:
+      'The rear rolls 0.10° to the right of the middle, so the left front toes in 0.10° more than it reads.',
+    results: ({ toe, totalToe, thrustAngle }) => [
+      { label: 'Total toe, front', value: showDegrees(totalToe.front, 2), isMain: true },
+      { label: 'Total toe, rear', value: showDegrees(totalToe.rear, 2), isMain: true },
+      { label: 'Thrust', value: showDegrees(thrustAngle, 2) },
+      {
+        label: 'Each wheel',
+        value: (['lf', 'rf', 'lr', 'rr'] as const)
+          .map((wheel) => `${wheel.toUpperCase()} ${showDegrees(toe[wheel], 2)}`)
+          .join(', '),
+      },
+    ],
+    formula:
+      'toe = ± asin( reading / diameter )\nread against the rear axle: left + thrust, right − thrust',
+    source: 'Plain geometry. Whether a plus is toe-in differs from maker to maker of gauges.',
+    caution: 'A laser is never looked into; stand out of its line, and so does the customer.',
+    Drawing: GaugesDrawing,
+  }),
+  tool<'camberFromSquare', { camber: number }>({
+    name: 'camberFromSquare',
+    title: 'Camber by square',
+    question: 'A square on the floor beside the wheel, and its gap to the rim above and below.',
+    fields: [
+      { kind: 'number', path: 'top', label: 'Gap at the top of the rim', unit: '' },
+      {
+        kind: 'number',
+        path: 'bottom',
+        label: 'Gap at the bottom of the rim',
+        unit: '',
+        hint: '0 where the square touches',
+      },
+      { kind: 'number', path: 'span', label: 'Rim edge to rim edge', unit: '' },
+      { kind: 'choice', path: 'unit', label: 'All in', options: LENGTH_UNITS },
+    ],
+    example: { top: 5, bottom: 0, span: 210, unit: 'mm' },
+    exampleWords: '5 mm more at the top of an 8 inch rim is 1.4° of the top leaning in.',
+    results: ({ camber }) => [{ label: 'Camber', value: showDegrees(camber, 2), isMain: true }],
+    formula: 'camber = asin( (bottom − top) / span )',
+    source:
+      'Plain geometry; top outward is positive (SAE J670). Equal side to side is what counts.',
+    Drawing: SquareDrawing,
   }),
   tool<'camberFromLevel', { camber: number }>({
     name: 'camberFromLevel',

@@ -1,3 +1,4 @@
+import { rodTurn } from '@keen/core';
 import {
   CamDrawing,
   clockWords,
@@ -54,10 +55,14 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
     results: (rod) => [
       { label: 'Turn', value: rodWords(rod), isMain: true },
       { label: 'Length', value: `${rod.lengthChange.toFixed(2)} mm` },
+      ...(rod.action === 'none'
+        ? []
+        : [{ label: 'From the wheel', value: `${rodTurn(rod.action)}, looking in` }]),
     ],
     formula:
       'length = steering arm × sin(toe change); longer for toe-in with the rack behind, shorter ahead',
-    source: 'Plain geometry; a turnbuckle’s two threads move two pitches a turn.',
+    source:
+      'Plain geometry; a turnbuckle’s two threads move two pitches a turn. The way round is for a right-handed thread at the outer end, kneeling at the wheel; the other way where it is left-handed.',
     caution:
       'Free the jam nut first, hold the joint, torque it after; as many threads in as the maker asks.',
     Drawing: TieRodDrawing,
@@ -156,6 +161,9 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
         value: reachable ? `${turn.toFixed(1)}°` : 'out of reach',
         isMain: true,
       },
+      ...(reachable
+        ? [{ label: 'The same on the far half', value: `${(180 - turn).toFixed(1)}°` }]
+        : [{ label: 'At its end stop', value: `${turn.toFixed(0)}°` }]),
       { label: 'It reaches', value: `${showDegrees(range[0], 2)} to ${showDegrees(range[1], 2)}` },
     ],
     formula: 'change = atan( offset × sin(turn) / lever arm )',

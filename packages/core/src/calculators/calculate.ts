@@ -6,11 +6,13 @@ import { steeringWheelCentre } from '../adjustment/steeringWheelCentre.ts';
 import { tieRod } from '../adjustment/tieRod.ts';
 import { wishboneShims } from '../adjustment/wishboneShims.ts';
 import { camberFromLevel } from '../angles/camberFromLevel.ts';
+import { camberFromSquare } from '../angles/camberFromSquare.ts';
 import { camberInTurn } from '../angles/camberInTurn.ts';
 import { casterFromSwing } from '../angles/casterFromSwing.ts';
 import { slip } from '../angles/slip.ts';
 import { thrust } from '../angles/thrust.ts';
 import { toeConvert } from '../angles/toeConvert.ts';
+import { toeFromGauges } from '../angles/toeFromGauges.ts';
 import { toeFromStrings } from '../angles/toeFromStrings.ts';
 import { toeFromTape } from '../angles/toeFromTape.ts';
 import { InputError } from '../errors/InputError.ts';
@@ -23,6 +25,8 @@ const CALCULATORS: Calculators = {
   toeConvert,
   toeFromTape,
   toeFromStrings,
+  toeFromGauges,
+  camberFromSquare,
   camberFromLevel,
   casterFromSwing,
   camberInTurn,

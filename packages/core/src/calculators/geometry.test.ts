@@ -4,9 +4,11 @@ import { describe, expect, it } from 'vitest';
 import { rearShim } from '../adjustment/rearShim.ts';
 import type { Point } from '../adjustment/rideHeight.ts';
 import { rideHeight } from '../adjustment/rideHeight.ts';
+import { camberFromSquare } from '../angles/camberFromSquare.ts';
 import { camberInTurn } from '../angles/camberInTurn.ts';
 import { casterFromSwing } from '../angles/casterFromSwing.ts';
 import { toeConvert } from '../angles/toeConvert.ts';
+import { toeFromGauges } from '../angles/toeFromGauges.ts';
 import { toeFromStrings } from '../angles/toeFromStrings.ts';
 import { toeFromTape } from '../angles/toeFromTape.ts';
 
@@ -215,5 +217,80 @@ describe('toe by different means', () => {
     for (const wheel of ['lf', 'rf', 'lr', 'rr'] as const) {
       expect(car(200).toe[wheel]).toBeCloseTo(car(90).toe[wheel], 12);
     }
+  });
+});
+
+describe('toeFromGauges', () => {
+  /** Angle from one heading to another, degrees, to the right positive. */
+  const between = (from: vec2, to: vec2) =>
+    (Math.atan2(to[0], to[1]) - Math.atan2(from[0], from[1])) / RAD;
+  /** Where a wheel points: ahead, turned right by so much. */
+  const heading = (right: number) => vec2.fromValues(Math.sin(right * RAD), Math.cos(right * RAD));
+
+  it('finds each wheel again, read as lengths against the line that the rear axle rolls along', () => {
+    const toes = fc.record({
+      lf: degrees(-2, 2),
+      rf: degrees(-2, 2),
+      lr: degrees(-2, 2),
+      rr: degrees(-2, 2),
+    });
+    fc.assert(
+      fc.property(toes, fc.constantFrom('plus', 'minus'), (toe, toeInReads) => {
+        // Toe-in turns a left wheel to the right, and a right wheel to the left.
+        const wheels = { lf: toe.lf, rf: -toe.rf, lr: toe.lr, rr: -toe.rr };
+        const line = vec2.add(vec2.create(), heading(wheels.lr), heading(wheels.rr));
+        const diameter = 430;
+        const sign = toeInReads === 'plus' ? 1 : -1;
+        const read = (right: number) => sign * diameter * Math.sin(right * RAD);
+        const found = toeFromGauges({
+          wheels: {
+            lf: read(between(line, heading(wheels.lf))),
+            rf: read(-between(line, heading(wheels.rf))),
+            lr: read(toe.lr),
+            rr: read(toe.rr),
+          },
+          unit: 'mm',
+          diameter,
+          toeInReads,
+          frontAgainst: 'rearAxle',
+        });
+        // The library keeps 24-bit numbers.
+        for (const wheel of ['lf', 'rf', 'lr', 'rr'] as const) {
+          expect(Math.abs(found.toe[wheel] - toe[wheel])).toBeLessThan(1e-4);
+        }
+        expect(Math.abs(found.thrustAngle - Math.atan2(line[0], line[1]) / RAD)).toBeLessThan(1e-4);
+      }),
+    );
+  });
+
+  it('mirrors: left and right change places, thrust its sign', () => {
+    const read = { unit: 'deg', toeInReads: 'plus', frontAgainst: 'rearAxle' } as const;
+    const one = toeFromGauges({ ...read, wheels: { lf: 0.1, rf: 0.3, lr: 0.4, rr: -0.2 } });
+    const other = toeFromGauges({ ...read, wheels: { lf: 0.3, rf: 0.1, lr: -0.2, rr: 0.4 } });
+    expect(other.toe.lf).toBeCloseTo(one.toe.rf, 12);
+    expect(other.thrustAngle).toBeCloseTo(-one.thrustAngle, 12);
+    expect(other.totalToe.front).toBeCloseTo(one.totalToe.front, 12);
+  });
+});
+
+describe('camberFromSquare', () => {
+  it('finds the lean of a rim between two points on it', () => {
+    fc.assert(
+      fc.property(degrees(-8, 8), degrees(150, 500), degrees(60, 90), (camber, span, gap) => {
+        // Outward of the hub, by the lean of the rim about its middle.
+        const edge = vec2.rotate(vec2.create(), [0, span / 2], [0, 0], -camber * RAD);
+        const found = camberFromSquare({
+          top: gap - edge[0],
+          bottom: gap + edge[0],
+          span,
+          unit: 'mm',
+        });
+        expect(Math.abs(found.camber - camber)).toBeLessThan(1e-4);
+      }),
+    );
+  });
+
+  it('leans in where the gap is wider at the top (common practice, no source)', () => {
+    expect(camberFromSquare({ top: 5, bottom: 0, span: 210, unit: 'mm' }).camber).toBeLessThan(0);
   });
 });

@@ -1,8 +1,10 @@
+import type { VisitDraft } from '@keen/contract';
+import type { Method } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
+import { angleLedger } from './angleLedger.ts';
 import type { Angles } from './angleLedger.ts';
-import { angleLedger, whatAnglesMean } from './angleLedger.ts';
-import { METHOD_FACTS, methodsFor, standardUncertainty } from './methods.ts';
-import { setupDoubts, setupList } from './setupList.ts';
+import { METHOD_FACTS, methodsFor, repeatOf, standardUncertainty } from './methods.ts';
+import { setupDoubts, setupList, undermined } from './setupList.ts';
 
 const straight: Angles = {
   lf: { camber: -0.4, toe: 0.05 },
@@ -10,8 +12,11 @@ const straight: Angles = {
   lr: { camber: -0.8, toe: 0.08 },
   rr: { camber: -0.8, toe: 0.08 },
 };
-const row = (angles: Angles, key: string, method = {}) =>
-  angleLedger(angles, undefined, method).find((one) => one.key === key);
+const row = (draft: VisitDraft, key: string) => angleLedger(draft).find((one) => one.key === key);
+const by = (method: Partial<Record<'camber' | 'toe', Method>>): VisitDraft => ({
+  angles: straight,
+  visit: { measure: { method } },
+});
 
 describe('standardUncertainty', () => {
   it('adds method, resolution and repeats as squares (JCGM 100:2008)', () => {
@@ -29,64 +34,83 @@ describe('standardUncertainty', () => {
   });
 });
 
+describe('repeatOf', () => {
+  it('allows what two readings of the method differ by, and no more', () => {
+    const allowed = 2 * Math.SQRT2 * METHOD_FACTS.strings.sd.toe!;
+    expect(repeatOf([0.1, 0.1 + allowed * 0.9], 'strings').verdict).toBe('returns');
+    expect(repeatOf([0.1, 0.1 - allowed * 1.2], 'strings').verdict).toBe('moves');
+    // The trade's two millimetres at a 635 mm tire are 0.18 degrees: a rig must not pass them.
+    expect(repeatOf([0, 0.18], 'readout').verdict).toBe('moves');
+  });
+});
+
 describe('angleLedger', () => {
   it('finds an ordinary car in, and derives what it can', () => {
-    const rows = angleLedger(straight, undefined);
+    const rows = angleLedger({ angles: straight });
     expect(rows.filter(({ limits }) => limits).every(({ state }) => state === 'in')).toBe(true);
-    expect(row(straight, 'totalToe.front')).toMatchObject({ value: 0.1, limitsFrom: 'usual' });
-    expect(row(straight, 'thrust')!.value).toBeCloseTo(0, 12);
-    expect(row(straight, 'crossCamber')!.value).toBeCloseTo(0, 12);
+    const total = row({ angles: straight }, 'totalToe.front');
+    expect(total).toMatchObject({ value: 0.1, limitsFrom: 'usual' });
+    expect(row({ angles: straight }, 'thrust')!.value).toBeCloseTo(0, 12);
+    expect(row({ angles: straight }, 'crossCamber')!.value).toBeCloseTo(0, 12);
   });
 
   it('counts derived doubt as the root of the squares', () => {
     const { toe } = METHOD_FACTS.readout.sd;
-    expect(row(straight, 'totalToe.rear')!.sd).toBeCloseTo(toe! * Math.SQRT2, 12);
-    expect(row(straight, 'thrust')!.sd).toBeCloseTo(toe! / Math.SQRT2, 12);
+    expect(row({ angles: straight }, 'totalToe.rear')!.sd).toBeCloseTo(toe! * Math.SQRT2, 12);
+    expect(row({ angles: straight }, 'thrust')!.sd).toBeCloseTo(toe! / Math.SQRT2, 12);
+  });
+
+  it('counts the step of the gauge and how repeats scatter, wheel by wheel', () => {
+    const measure = {
+      resolution: { toe: 0.1 },
+      readings: { lf: { toe: [0.0, 0.1] } },
+    };
+    const draft: VisitDraft = { angles: straight, visit: { measure } };
+    const once = Math.hypot(METHOD_FACTS.readout.sd.toe!, 0.1 / Math.sqrt(12));
+    // Two readings a tenth apart: their mean has a standard uncertainty of 0.05.
+    const twice = Math.hypot(once, 0.05);
+    expect(row(draft, 'toe.rf')!.sd).toBeCloseTo(once, 12);
+    expect(row(draft, 'toe.lf')!.sd).toBeCloseTo(twice, 12);
+    expect(row(draft, 'totalToe.front')!.sd).toBeCloseTo(Math.hypot(once, twice), 12);
   });
 
   it('says when a method cannot tell in from out', () => {
     const near = { ...straight, lf: { camber: -1.4, toe: 0.05 } };
-    expect(row(near, 'camber.lf', { camber: 'readout' })!.state).toBe('out');
-    expect(row(near, 'camber.lf', { camber: 'level' })!.state).toBe('tooClose');
+    expect(row({ ...by({ camber: 'readout' }), angles: near }, 'camber.lf')!.state).toBe('out');
+    expect(row({ ...by({ camber: 'level' }), angles: near }, 'camber.lf')!.state).toBe('tooClose');
   });
 
-  it('takes the limits of the sheet before the usual ones', () => {
-    const tolerances = { camber: { front: [-2, -1] as [number, number] } };
-    const rows = angleLedger(straight, tolerances);
+  it('takes the limits of the file before the usual ones', () => {
+    const rows = angleLedger({ angles: straight, tolerances: { camber: { front: [-2, -1] } } });
     const camber = rows.find(({ key }) => key === 'camber.lf');
-    expect(camber).toMatchObject({ limits: [-2, -1], limitsFrom: 'sheet', state: 'out' });
+    expect(camber).toMatchObject({ limits: [-2, -1], limitsFrom: 'file', state: 'out' });
   });
 
-  it('tells no toe of a wheel and no thrust by tape', () => {
-    expect(row(straight, 'toe.lf', { toe: 'tape' })).toBeUndefined();
-    expect(row(straight, 'thrust', { toe: 'tape' })).toBeUndefined();
-    expect(row(straight, 'totalToe.front', { toe: 'tape' })).toBeDefined();
+  it.each(['tape', 'helperTape'] as const)('tells no toe of a wheel and no thrust by %s', (toe) => {
+    expect(row(by({ toe }), 'toe.lf')).toBeUndefined();
+    expect(row(by({ toe }), 'thrust')).toBeUndefined();
+    expect(row(by({ toe }), 'totalToe.front')).toBeDefined();
+  });
+
+  it('judges a cart by what is usual for carts, measured as carts are', () => {
+    const cart: VisitDraft = { vehicle: { use: 'cart' }, angles: straight };
+    expect(row(cart, 'toe.lf')).toBeUndefined();
+    const total = row(cart, 'totalToe.front')!;
+    expect(total).toMatchObject({ limits: [0.1, 0.5], limitsFrom: 'usual' });
+    expect(total.sd).toBeCloseTo(METHOD_FACTS.helperTape.sd.toe! * Math.SQRT2, 12);
+  });
+
+  it('shows setback in mm and toe-out on turns, each turn by itself', () => {
+    const measure = { setback: 9, turning: { left: { inside: 20, outside: 18.4 } } };
+    const draft: VisitDraft = { visit: { measure } };
+    expect(row(draft, 'setback')).toMatchObject({ value: 9, unit: 'mm', state: 'tooClose' });
+    expect(row(draft, 'toeOut.left')!.value).toBeCloseTo(1.6, 12);
+    expect(row(draft, 'toeOut.left')!.state).toBe('noLimit');
+    expect(row(draft, 'toeOut.right')).toBeUndefined();
   });
 
   it('has no row for what was not measured', () => {
-    expect(angleLedger({}, undefined)).toEqual([]);
-  });
-});
-
-describe('whatAnglesMean', () => {
-  const said = (change: Angles) =>
-    whatAnglesMean(angleLedger({ ...straight, ...change }, undefined));
-
-  it('has nothing to say of a car in tolerance', () => {
-    expect(said({})).toEqual([]);
-  });
-
-  it('drifts to the more positive camber and to less caster (common practice, no source)', () => {
-    expect(said({ lf: { camber: 0.4, toe: 0.05 } }).join()).toMatch(/drifts to the left/);
-    expect(said({ rf: { camber: 0.4, toe: 0.05 } }).join()).toMatch(/drifts to the right/);
-    const casters = { lf: { caster: 5 }, rf: { caster: 3 } };
-    expect(whatAnglesMean(angleLedger(casters, undefined)).join()).toMatch(/drifts to the right/);
-  });
-
-  it('sends a crabbing rear axle first', () => {
-    expect(said({ lr: { toe: 0.4 }, rr: { toe: -0.2 } }).join()).toMatch(
-      /Thrust of 0\.30° to the right: the steering wheel stands off to the right\. The rear axle comes first/,
-    );
+    expect(angleLedger({})).toEqual([]);
   });
 });
 
@@ -95,11 +119,23 @@ describe('setupList', () => {
     expect(setupList(['tape']).map(({ point }) => point)).not.toContain('clamps');
     expect(setupList(['readout']).map(({ point }) => point)).toContain('clamps');
     expect(methodsFor('caster')).toEqual(['readout', 'swing']);
+    expect(methodsFor('camber')).toEqual(['readout', 'level', 'square']);
   });
 
-  it('says what a skipped point makes of the reading', () => {
-    expect(setupDoubts(['level'], { floor: 'skipped', settled: 'done' })).toEqual([
-      'Skipped: floor level, or its slope known; a floor that slopes reads as camber, left against right.',
+  it('says what a skipped point makes of the reading, with the reason', () => {
+    const measure = {
+      setup: { floor: 'skipped', settled: 'done' },
+      skipped: { floor: 'yard' },
+    } as const;
+    expect(setupDoubts(['level'], measure)).toEqual([
+      'Skipped: floor level, or its slope known (yard); a floor that slopes reads as camber, left against right.',
     ]);
+  });
+
+  it('says which done points are worth nothing once another was skipped', () => {
+    const measure = { setup: { clamps: 'skipped', runOut: 'done' } } as const;
+    expect(undermined(['readout'], measure)).toEqual(['runOut']);
+    expect(setupDoubts(['readout'], measure).join()).toMatch(/takes with it: run-out of the rims/);
+    expect(undermined(['readout'], { setup: { clamps: 'done' } })).toEqual([]);
   });
 });

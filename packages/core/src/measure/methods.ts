@@ -1,4 +1,5 @@
-import type { AngleKind, Method } from '@keen/contract/words';
+import type { CalculatorName, VisitDraft } from '@keen/contract';
+import type { AngleKind, Method, Wheel } from '@keen/contract/words';
 
 /** What a way to measure can and cannot tell. */
 export interface MethodFacts {
@@ -7,8 +8,18 @@ export interface MethodFacts {
   sd: Partial<Record<AngleKind, number>>;
   /** What it cannot know. */
   blindTo: string | null;
+  /** Whether it tells the wheels of an axle apart, or only their sum. */
+  tellsTotalOnly?: boolean;
   /** The bench calculator that turns its readings into angles. */
-  calculator: 'toeFromTape' | 'toeFromStrings' | 'camberFromLevel' | 'casterFromSwing' | null;
+  calculator: Extract<
+    CalculatorName,
+    | 'toeFromTape'
+    | 'toeFromStrings'
+    | 'toeFromGauges'
+    | 'camberFromLevel'
+    | 'camberFromSquare'
+    | 'casterFromSwing'
+  > | null;
 }
 
 /**
@@ -17,16 +28,32 @@ export interface MethodFacts {
  */
 export const METHOD_FACTS: Record<Method, MethodFacts> = {
   readout: {
-    title: 'Rig or gauges',
+    title: 'Rig read-out',
     sd: { camber: 0.05, toe: 0.03, caster: 0.15 },
     blindTo: null,
     calculator: null,
   },
-  tape: {
-    title: 'Toe plates or tape',
+  gauges: {
+    title: 'Laser gauges',
     sd: { toe: 0.05 },
     blindTo:
-      'A tape tells the total only: it does not know where straight ahead is, so the toe of each wheel is taken as half.',
+      'Makers of gauges differ in sign: look once at a pair of wheels that plainly points in, and see what the gauge calls it.',
+    calculator: 'toeFromGauges',
+  },
+  tape: {
+    title: 'Toe plates, two tapes',
+    sd: { toe: 0.05 },
+    blindTo:
+      'Plates and tapes tell the total only: they do not know where straight ahead is, so the toe of each wheel is taken as half.',
+    tellsTotalOnly: true,
+    calculator: 'toeFromTape',
+  },
+  helperTape: {
+    title: 'One tape, a helper',
+    sd: { toe: 0.09 },
+    blindTo:
+      'A tape tells the total only, and only when both marks hang at one height: same groove left and right, no sag.',
+    tellsTotalOnly: true,
     calculator: 'toeFromTape',
   },
   strings: {
@@ -40,6 +67,12 @@ export const METHOD_FACTS: Record<Method, MethodFacts> = {
     sd: { camber: 0.15 },
     blindTo: 'A level knows the floor only as well as the floor is known.',
     calculator: 'camberFromLevel',
+  },
+  square: {
+    title: 'Gap to a square',
+    sd: { camber: 0.25 },
+    blindTo: 'A square knows the floor it stands on, and takes the rim as true.',
+    calculator: 'camberFromSquare',
   },
   swing: {
     title: 'Camber swing',
@@ -56,6 +89,33 @@ export function methodsFor(kind: AngleKind): Method[] {
   );
 }
 
+/** Steps that gauges show an angle in, degrees. */
+export const RESOLUTIONS = [0.01, 0.05, 0.1, 0.5] as const;
+
+const USUAL: Record<AngleKind, Method> = { camber: 'readout', toe: 'readout', caster: 'readout' };
+/** A cart has no rig: a square, and a tape with a helper (common practice, no source). */
+const USUAL_CART: Record<AngleKind, Method> = {
+  camber: 'square',
+  toe: 'helperTape',
+  caster: 'swing',
+};
+
+/** How an angle is measured in a visit: as was chosen, else as is usual for such a car. */
+export function methodOf(draft: VisitDraft, kind: AngleKind): Method {
+  const usual = draft.vehicle?.use === 'cart' ? USUAL_CART : USUAL;
+  return draft.visit?.measure?.method?.[kind] ?? usual[kind];
+}
+
+/** Standard uncertainty of one wheel's angle as it was measured in a visit, degrees. */
+export function angleSd(draft: VisitDraft, wheel: Wheel, kind: AngleKind): number {
+  const measure = draft.visit?.measure ?? {};
+  return standardUncertainty({
+    methodSd: METHOD_FACTS[methodOf(draft, kind)].sd[kind] ?? 0,
+    resolution: measure.resolution?.[kind],
+    repeats: measure.readings?.[wheel]?.[kind],
+  });
+}
+
 /**
  * Standard uncertainty of an angle from its method, the resolution it is read to, and how far repeat
  * readings scatter: the root of the sum of squares.
@@ -67,8 +127,8 @@ export function methodsFor(kind: AngleKind): Method[] {
  */
 export function standardUncertainty(input: {
   methodSd: number;
-  resolution?: number;
-  repeats?: readonly number[];
+  resolution?: number | undefined;
+  repeats?: readonly number[] | undefined;
 }): number {
   const { methodSd, resolution = 0, repeats = [] } = input;
   return Math.sqrt(methodSd ** 2 + resolution ** 2 / 12 + varianceOfMean(repeats));
@@ -79,4 +139,25 @@ function varianceOfMean(values: readonly number[]): number {
   const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
   const squares = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
   return squares / (values.length - 1) / values.length;
+}
+
+/**
+ * Whether an angle came back after the wheels were turned lock to lock: two readings differ by no more
+ * than chance makes two readings of this method differ, at twice the standard deviation of their
+ * difference.
+ * @param readings - before and after, degrees
+ */
+export function repeatOf(
+  readings: readonly [number, number],
+  method: Method,
+): { verdict: 'returns' | 'moves'; difference: number; allowed: number } {
+  const sd = METHOD_FACTS[method].sd.toe ?? METHOD_FACTS.readout.sd.toe!;
+  const difference = readings[1] - readings[0];
+  const allowed = 2 * Math.SQRT2 * sd;
+  return {
+    // What is shown to two decimals is judged to two decimals.
+    verdict: Math.abs(difference) > allowed + 0.005 ? 'moves' : 'returns',
+    difference,
+    allowed,
+  };
 }

@@ -1,16 +1,20 @@
-import type { DraftMeasure, VisitDraft } from '@keen/contract';
-import type { Adjuster, Axle, SetStep, Wheel } from '@keen/contract/words';
-import { DEFAULT_TOLERANCES } from '../case/resolveCase.ts';
+import type { VisitDraft } from '@keen/contract';
+import type { Adjuster, AngleKind, Axle, SetStep, Wheel } from '@keen/contract/words';
 import { WHEELS_OF_AXLE } from '../case/wheels.ts';
 import { angleLedger, CLOSE_SD } from './angleLedger.ts';
 import type { Angles, LedgerRow } from './angleLedger.ts';
+import { limitsOf } from './limits.ts';
+import type { Limits } from './limits.ts';
 
 /** One thing to do, in its place in the order. */
 export interface PlanStep {
   key: SetStep;
   title: string;
-  where: Wheel | Axle | null;
-  /** From what was measured to the middle of the limits, degrees; null where no angle is set. */
+  /** What is set; null for parts and the steering wheel. */
+  kind: AngleKind | null;
+  axle: Axle | null;
+  where: Wheel | null;
+  /** From what was measured to the target, degrees; null where no angle is set. */
   change: number | null;
   why: string;
   /** What it can be set with; the first is the usual. */
@@ -22,103 +26,147 @@ const CAMBER_ADJUSTERS: Record<Axle, readonly Adjuster[]> = {
   rear: ['cam', 'hubShim', 'adjustableArm', 'slots', 'none'],
 };
 const TOE_ADJUSTERS: Record<Axle, readonly Adjuster[]> = {
-  front: ['tieRod'],
-  rear: ['cam', 'tieRod', 'hubShim', 'adjustableArm', 'none'],
+  front: ['tieRod', 'turnbuckle'],
+  rear: ['cam', 'tieRod', 'turnbuckle', 'hubShim', 'adjustableArm', 'none'],
 };
+const CASTER_ADJUSTERS: readonly Adjuster[] = ['cam', 'armShims', 'slots', 'adjustableArm', 'none'];
 
 /**
- * What to set, in order: worn parts, the rear axle before the front, camber before toe, the steering
- * wheel last; only what is out or cannot be told from out. Changing camber moves toe, so an axle whose
- * camber is set gets its toe measured again even when it was in.
- * @param given.repeat - whether the lock-to-lock reading came back
- * @param given.before - the angles when setting began: what was out then is set until it is plainly in
+ * What to set, in order: worn parts, the rear axle before the front, camber before toe (in front
+ * caster, camber, toe), the steering wheel last; only what is out or cannot be told from out. Changing
+ * camber moves toe, so an axle whose camber is set gets its toe measured again even when it was in.
+ *
+ * What was out when setting began is set until it is plainly in.
  */
-export function setRightPlan(
-  angles: Angles,
-  tolerances: VisitDraft['tolerances'],
-  method: NonNullable<DraftMeasure['method']> = {},
-  given: { repeat?: DraftMeasure['repeat']; before?: Angles | undefined } = {},
-): PlanStep[] {
-  const rows = angleLedger(angles, tolerances, method);
-  const wereOut = angleLedger(given.before ?? {}, tolerances, method)
+export function setRightPlan(draft: VisitDraft): PlanStep[] {
+  const angles = draft.angles ?? {};
+  const rows = angleLedger(draft);
+  const wereOut = angleLedger(draft, draft.visit?.setRight?.before ?? {})
     .filter(({ state }) => state === 'out')
     .map(({ key }) => key);
+  const limits = limitsOf(draft);
   const isOut = (key: string) =>
     rows.some(
       (row) =>
         row.key === key &&
         (row.state === 'out' ||
-          // A coarse method may never tell it plainly in: the middle, as far as it can tell, will do.
-          (row.state === 'tooClose' && wereOut.includes(key) && !isAtMiddle(row))),
+          // A coarse method may never tell it plainly in: the target, as far as it can tell, will do.
+          (row.state === 'tooClose' && wereOut.includes(key) && !isAtTarget(row))),
     );
-  const steps: PlanStep[] = [];
-  if (given.repeat === 'moves') {
-    steps.push({
-      key: 'parts',
-      title: 'Worn parts',
-      where: null,
-      change: null,
-      why: 'The reading did not come back: an alignment on loose joints does not hold.',
-      adjusters: [],
-    });
-  }
+  const steps = [...partsFirst(draft)];
   for (const axle of ['rear', 'front'] as const) {
-    const leaning = WHEELS_OF_AXLE[axle].filter(
-      (wheel) => isOut(`camber.${wheel}`) || (axle === 'front' && isOut('crossCamber')),
-    );
-    const camberMiddle = middle(tolerances?.camber?.[axle] ?? DEFAULT_TOLERANCES.camber[axle]);
-    for (const wheel of leaning) {
-      const camber = angles[wheel]?.camber;
-      if (camber === undefined) continue;
-      steps.push({
-        key: `camber-${wheel}`,
-        title: 'Camber',
-        where: wheel,
-        change: camberMiddle - camber,
-        why: isOut(`camber.${wheel}`)
-          ? 'Out of its limits.'
-          : 'Left and right stand too far apart.',
-        adjusters: CAMBER_ADJUSTERS[axle],
-      });
-    }
-    const toeOut = isOut(`totalToe.${axle}`) || (axle === 'rear' && isOut('thrust'));
-    const half = middle(tolerances?.totalToe?.[axle] ?? DEFAULT_TOLERANCES.totalToe[axle]) / 2;
-    for (const wheel of toeOut || leaning.length > 0 ? WHEELS_OF_AXLE[axle] : []) {
-      const toe = angles[wheel]?.toe;
-      if (toe === undefined) continue;
-      steps.push({
-        key: `toe-${wheel}`,
-        title: 'Toe',
-        where: wheel,
-        change: half - toe,
-        why: toeWhy(toeOut, leaning.length > 0, axle),
-        adjusters: TOE_ADJUSTERS[axle],
-      });
-    }
+    const turned = axle === 'front' ? casterSteps(angles, limits, isOut) : [];
+    const leaning = camberSteps(axle, angles, limits, isOut);
+    steps.push(...turned, ...leaning);
+    steps.push(...toeSteps(axle, angles, limits, isOut, turned.length + leaning.length > 0));
   }
   if (steps.some(({ change }) => change !== null)) {
     steps.push({
       key: 'steeringWheel',
       title: 'Steering wheel',
+      kind: null,
+      axle: null,
       where: null,
       change: null,
       why: 'Last of all: what one rod gives, the other takes, so the total toe stays.',
-      adjusters: ['tieRod'],
+      adjusters: ['tieRod', 'turnbuckle'],
     });
   }
   return steps;
 }
 
-function isAtMiddle({ value, sd, limits }: LedgerRow): boolean {
-  return limits !== null && Math.abs(value - middle(limits)) <= CLOSE_SD * sd;
+type IsOut = (key: string) => boolean;
+
+function partsFirst(draft: VisitDraft): PlanStep[] {
+  const loose = Object.values(draft.play ?? {}).includes('excessive');
+  const moves = draft.visit?.measure?.repeat === 'moves';
+  if (!loose && !moves) return [];
+  return [
+    {
+      key: 'parts',
+      title: 'Worn parts',
+      kind: null,
+      axle: null,
+      where: null,
+      change: null,
+      why: moves
+        ? 'The reading did not come back: an alignment on loose joints does not hold.'
+        : 'There is excessive play: an alignment on loose joints does not hold.',
+      adjusters: [],
+    },
+  ];
 }
 
-function toeWhy(toeOut: boolean, camberMoves: boolean, axle: Axle): string {
+function angleStep(
+  kind: AngleKind,
+  axle: Axle,
+  where: Wheel,
+  rest: Pick<PlanStep, 'change' | 'why' | 'adjusters'>,
+): PlanStep {
+  const title = { camber: 'Camber', toe: 'Toe', caster: 'Caster' }[kind];
+  return { key: `${kind}-${where}` as SetStep, title, kind, axle, where, ...rest };
+}
+
+/** Caster where it is out of the sheet's limits, or left and right stand too far apart. */
+function casterSteps(angles: Angles, limits: Limits, isOut: IsOut): PlanStep[] {
+  const casters = WHEELS_OF_AXLE.front.map((wheel) => angles[wheel]?.caster);
+  const known = casters.filter((value) => value !== undefined);
+  const mean = known.reduce((sum, value) => sum + value, 0) / known.length;
+  return WHEELS_OF_AXLE.front.flatMap((wheel, i) => {
+    const caster = casters[i];
+    if (caster === undefined) return [];
+    const apart = isOut('crossCaster');
+    if (!isOut(`caster.${wheel}`) && !apart) return [];
+    return angleStep('caster', 'front', wheel, {
+      // Without a sheet nobody knows the figure; alike on both sides is what stops the pull.
+      change: (limits.caster?.target ?? mean) - caster,
+      why: isOut(`caster.${wheel}`) ? 'Out of its limits.' : 'Left and right stand too far apart.',
+      adjusters: CASTER_ADJUSTERS,
+    });
+  });
+}
+
+function camberSteps(axle: Axle, angles: Angles, limits: Limits, isOut: IsOut): PlanStep[] {
+  const { target } = limits.camber[axle];
+  return WHEELS_OF_AXLE[axle].flatMap((wheel) => {
+    const camber = angles[wheel]?.camber;
+    const isOff = isOut(`camber.${wheel}`);
+    if (camber === undefined || (!isOff && !(axle === 'front' && isOut('crossCamber')))) return [];
+    return angleStep('camber', axle, wheel, {
+      change: target - camber,
+      why: isOff ? 'Out of its limits.' : 'Left and right stand too far apart.',
+      adjusters: CAMBER_ADJUSTERS[axle],
+    });
+  });
+}
+
+function toeSteps(
+  axle: Axle,
+  angles: Angles,
+  limits: Limits,
+  isOut: IsOut,
+  camberMoves: boolean,
+): PlanStep[] {
+  const toeOut = isOut(`totalToe.${axle}`) || (axle === 'rear' && isOut('thrust'));
+  if (!toeOut && !camberMoves) return [];
+  const half = limits.totalToe[axle].target / 2;
+  return WHEELS_OF_AXLE[axle].flatMap((wheel) => {
+    const toe = angles[wheel]?.toe;
+    if (toe === undefined) return [];
+    return angleStep('toe', axle, wheel, {
+      change: half - toe,
+      why: toeWhy(camberMoves, axle),
+      adjusters: TOE_ADJUSTERS[axle],
+    });
+  });
+}
+
+function toeWhy(camberMoves: boolean, axle: Axle): string {
   if (camberMoves) return 'Setting camber moves it: measure it again first.';
-  if (toeOut && axle === 'rear') return 'Both to the same value: that takes the thrust out too.';
+  if (axle === 'rear') return 'Both to the same value: that takes the thrust out too.';
   return 'Each wheel to half of the total; the steering wheel comes last.';
 }
 
-function middle([low, high]: readonly [number, number]): number {
-  return (low + high) / 2;
+function isAtTarget({ value, sd, target }: LedgerRow): boolean {
+  return target !== null && Math.abs(value - target) <= CLOSE_SD * sd;
 }

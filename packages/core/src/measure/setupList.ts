@@ -8,9 +8,21 @@ export interface SetupItem {
   /** What is wrong with the reading when it is skipped. */
   otherwise: string;
   caution?: string;
+  /** Points that are worth nothing without this one. */
+  carries?: readonly SetupPoint[];
 }
 
-const EVERY: readonly Method[] = ['readout', 'tape', 'strings', 'level', 'swing'];
+const EVERY: readonly Method[] = [
+  'readout',
+  'gauges',
+  'tape',
+  'helperTape',
+  'strings',
+  'level',
+  'square',
+  'swing',
+];
+const TAPES: readonly Method[] = ['tape', 'helperTape'];
 
 const ITEMS: readonly (SetupItem & { methods: readonly Method[] })[] = [
   {
@@ -29,21 +41,24 @@ const ITEMS: readonly (SetupItem & { methods: readonly Method[] })[] = [
     point: 'floor',
     words: 'Floor level, or its slope known',
     otherwise: 'a floor that slopes reads as camber, left against right',
-    methods: ['tape', 'strings', 'level', 'swing'],
+    methods: [...TAPES, 'strings', 'level', 'square', 'swing'],
   },
   {
     point: 'clamps',
     words: 'Clamps at the rim, tight and safe on all four wheels',
     otherwise: 'a loose clamp moves while the wheel turns',
     caution: 'A clamp that falls can hurt: safety straps on before the car rolls.',
-    methods: ['readout', 'swing'],
+    carries: ['runOut'],
+    methods: ['readout', 'gauges', 'swing'],
   },
   {
     point: 'turnPlates',
     words: 'Wheels free to turn: plates, greased sheets or card pairs',
     otherwise: 'a wheel that grips shows false toe',
-    caution: 'Rear wheels chocked and the plates pinned until the car stands.',
-    methods: ['readout', 'level', 'swing', 'strings'],
+    caution:
+      'Rear wheels chocked, plates pinned until the car stands; a car is lifted onto them at the maker’s points, never held by a jack alone.',
+    carries: ['settled'],
+    methods: ['readout', 'gauges', 'level', 'square', 'swing', 'strings'],
   },
   {
     point: 'settled',
@@ -55,13 +70,13 @@ const ITEMS: readonly (SetupItem & { methods: readonly Method[] })[] = [
     point: 'runOut',
     words: 'Run-out of the rims compensated; rolled by the wheel, never by the body',
     otherwise: 'a bent rim reads as toe and camber',
-    methods: ['readout', 'tape', 'strings', 'level'],
+    methods: ['readout', 'gauges', ...TAPES, 'strings', 'level', 'square'],
   },
   {
     point: 'wheelStraight',
     words: 'Steering wheel straight and locked',
     otherwise: 'toe cannot be told left from right',
-    methods: ['readout', 'tape', 'strings'],
+    methods: ['readout', 'gauges', ...TAPES, 'strings'],
   },
   {
     point: 'brakeHeld',
@@ -76,12 +91,26 @@ export function setupList(methods: readonly Method[]): SetupItem[] {
   return ITEMS.filter((item) => item.methods.some((method) => methods.includes(method)));
 }
 
-/** What the skipped points make of the readings. */
-export function setupDoubts(
-  methods: readonly Method[],
-  setup: NonNullable<DraftMeasure['setup']>,
-): string[] {
+/** What each skipped point makes of the readings, with the reason and what else hangs on it. */
+export function setupDoubts(methods: readonly Method[], measure: DraftMeasure): string[] {
+  const { setup = {}, skipped = {} } = measure;
+  const items = setupList(methods);
+  return items
+    .filter(({ point }) => setup[point] === 'skipped')
+    .map(({ point, words, otherwise, carries = [] }) => {
+      const reason = skipped[point] ? ` (${skipped[point]})` : '';
+      const hanging = items
+        .filter((item) => carries.includes(item.point) && setup[item.point] === 'done')
+        .map((item) => item.words.toLowerCase());
+      const also = hanging.length > 0 ? ` It takes with it: ${hanging.join('; ')}.` : '';
+      return `Skipped: ${words.toLowerCase()}${reason}; ${otherwise}.${also}`;
+    });
+}
+
+/** Points done that are worth nothing, because one they depend on was skipped. */
+export function undermined(methods: readonly Method[], measure: DraftMeasure): SetupPoint[] {
+  const { setup = {} } = measure;
   return setupList(methods)
     .filter(({ point }) => setup[point] === 'skipped')
-    .map(({ words, otherwise }) => `Skipped: ${words.toLowerCase()}; ${otherwise}.`);
+    .flatMap(({ carries = [] }) => carries);
 }

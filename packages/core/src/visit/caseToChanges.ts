@@ -1,24 +1,17 @@
 import type { CaseFile } from '@keen/contract';
-import {
-  ANGLE_KINDS,
-  METHODS,
-  REPEATS,
-  RIBS,
-  SETUP_POINTS,
-  SETUP_STATES,
-  WHEELS,
-} from '@keen/contract/words';
+import { RIBS, WHEELS } from '@keen/contract/words';
 import { depthToMm, distanceToKm, pressureToKpa } from '../units/units.ts';
 import type { FieldChange } from './foldEntries.ts';
-
-/** The fields of a visit that the app itself keeps under `visit` in a case file. */
-const OWN_VISIT_FIELDS = ['words', 'waits', 'other'];
 
 /**
  * The entries that bring a case file into a visit, in mm, km and kPa. What the app does not know of
  * the file's `visit` object is carried along under `visit.other`.
+ * @param takes - whether the visit has a field at that path which takes that value
  */
-export function caseToChanges(file: CaseFile): FieldChange[] {
+export function caseToChanges(
+  file: CaseFile,
+  takes: (path: string, value: unknown) => boolean,
+): FieldChange[] {
   const changes: FieldChange[] = [];
   const set = (path: string, value: unknown) => {
     if (value !== undefined) changes.push({ path, value });
@@ -66,30 +59,38 @@ export function caseToChanges(file: CaseFile): FieldChange[] {
     })),
   );
   set('complaints', file.complaints);
-  setMeasure(file.visit?.measure, set);
-  const visit = Object.entries(file.visit ?? {}).filter(([field]) => field !== 'measure');
-  for (const [field, value] of visit.filter(([field]) => OWN_VISIT_FIELDS.includes(field))) {
-    set(`visit.${field}`, value);
-  }
-  const others = visit.filter(([field]) => !OWN_VISIT_FIELDS.includes(field));
-  if (others.length > 0) set('visit.other', Object.fromEntries(others));
+  const { other: carried, ...visit } = file.visit ?? {};
+  const unknown = takeKnown('visit', visit, takes, set);
+  const before = isObject(carried) ? carried : carried === undefined ? {} : { other: carried };
+  const other = { ...before, ...unknown };
+  if (Object.keys(other).length > 0) set('visit.other', other);
   return changes;
 }
 
-/** What is known of how the angles were measured; a file may hold anything there. */
-function setMeasure(measure: unknown, set: (path: string, value: unknown) => void): void {
-  const at = (object: unknown, key: string): unknown =>
-    typeof object === 'object' && object !== null ? (object as Record<string, unknown>)[key] : null;
-  const setKnown = (path: string, value: unknown, words: readonly string[]) => {
-    if (typeof value === 'string' && words.includes(value)) set(`visit.measure.${path}`, value);
-  };
-  setKnown('repeat', at(measure, 'repeat'), REPEATS);
-  for (const kind of ANGLE_KINDS) {
-    setKnown(`method.${kind}`, at(at(measure, 'method'), kind), METHODS);
+/** Sets the fields that the visit knows, as deep as they lie; what it does not know comes back. */
+function takeKnown(
+  path: string,
+  object: Record<string, unknown>,
+  takes: (path: string, value: unknown) => boolean,
+  set: (path: string, value: unknown) => void,
+): Record<string, unknown> {
+  const unknown: Record<string, unknown> = {};
+  for (const [key, value] of Object.entries(object)) {
+    const at = `${path}.${key}`;
+    if (value !== null && takes(at, value)) {
+      set(at, value);
+    } else if (isObject(value)) {
+      const rest = takeKnown(at, value, takes, set);
+      if (Object.keys(rest).length > 0 || Object.keys(value).length === 0) unknown[key] = rest;
+    } else {
+      unknown[key] = value;
+    }
   }
-  for (const point of SETUP_POINTS) {
-    setKnown(`setup.${point}`, at(at(measure, 'setup'), point), SETUP_STATES);
-  }
+  return unknown;
+}
+
+function isObject(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
 function inMm(limits: NonNullable<CaseFile['limits']>, file: CaseFile) {

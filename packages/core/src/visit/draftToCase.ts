@@ -87,7 +87,24 @@ export function countRead(draft: VisitDraft): number {
 
 /** What came with an imported file goes out again beside our own fields. */
 function visitObject({ other, ...own }: NonNullable<VisitDraft['visit']>): CaseFile['visit'] {
-  return { ...other, ...own };
+  return merge(other ?? {}, own);
+}
+
+/** Own fields over those that came along, as deep as both are objects. */
+function merge(
+  under: Record<string, unknown>,
+  over: Record<string, unknown>,
+): Record<string, unknown> {
+  const merged = { ...under };
+  for (const [key, value] of Object.entries(over)) {
+    const below = merged[key];
+    merged[key] = isRecord(below) && isRecord(value) ? merge(below, value) : value;
+  }
+  return merged;
+}
+
+function isRecord(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
 function caseTire(tire: DraftTire, units: Units): CaseTire {

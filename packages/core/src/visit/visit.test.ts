@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import * as fc from 'fast-check';
-import { entryValueSchema, parseCaseFile } from '@keen/contract';
+import { entryValueSchema, parseCaseFile, visitTakes } from '@keen/contract';
 import type { VisitDraft } from '@keen/contract';
 import { exampleCase } from '../../tests/exampleCase.ts';
 import { caseToChanges } from './caseToChanges.ts';
@@ -95,15 +95,29 @@ describe('draftToCase', () => {
       file.complaints = ['wander'];
       file.play = { rf: 'some' };
       file.angles = { lf: { camber: -0.5 } };
-      file.visit = { words: 'wanders', somebodyElses: { kept: true } };
+      file.visit = {
+        words: 'wanders',
+        waits: 'at the moon',
+        somebodyElses: { kept: true },
+        measure: { method: { toe: 'strings', camber: 'tarot' }, setup: { floor: 'done' } },
+        setRight: { before: { lf: { toe: 0.3 } }, adjuster: { 'toe-lf': 'tieRod' } },
+      };
     });
-    const changes = caseToChanges(original);
+    const changes = caseToChanges(original, visitTakes);
     for (const { path, value } of changes) {
       const schema = entryValueSchema(path);
       expect(schema?.safeParse(value).success, path).toBe(true);
     }
-    const back = draftToCase(foldEntries({}, changes), 'car', original.units).file;
-    expect(back).toEqual(original);
+    const draft = foldEntries({}, changes);
+    // Words that the visit does not know are kept aside, as deep as they lie.
+    expect(draft.visit?.measure?.method).toEqual({ toe: 'strings' });
+    expect(draft.visit?.other).toEqual({
+      waits: 'at the moon',
+      somebodyElses: { kept: true },
+      measure: { method: { camber: 'tarot' } },
+    });
+    const { file } = draftToCase(draft, 'car', original.units);
+    expect(file).toEqual(original);
   });
 });
 
@@ -160,7 +174,7 @@ describe('readingOrder', () => {
 describe('visit steps', () => {
   it('go from arriving to deciding as entries come in', () => {
     expect(nextStep({}, false)).toBe('arrive');
-    const changes = caseToChanges(exampleCase());
+    const changes = caseToChanges(exampleCase(), visitTakes);
     const read = foldEntries({}, changes);
     expect(countRead(read)).toBe(12);
     expect(nextStep(read, false)).toBe('inspect');

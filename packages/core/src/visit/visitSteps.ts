@@ -1,5 +1,5 @@
 import type { VisitDraft } from '@keen/contract';
-import { WHEELS } from '@keen/contract/words';
+import { CLOSING_POINTS, WHEELS } from '@keen/contract/words';
 import { setRightPlan } from '../measure/setRightPlan.ts';
 import { countRead } from './draftToCase.ts';
 
@@ -64,16 +64,14 @@ function measureState(draft: VisitDraft): { state: StepState; note: string | nul
   };
 }
 
-/** Begun when the angles before were put down, done when the plan has nothing left to set. */
+/** Begun when the angles before were put down, done when all is set and the closing list is answered. */
 function setState(draft: VisitDraft): { state: StepState; note: string | null } {
   const { before } = draft.visit?.setRight ?? {};
   if (!before) return { state: 'open', note: null };
-  const { method, repeat } = draft.visit?.measure ?? {};
-  const left = setRightPlan(draft.angles ?? {}, draft.tolerances, method, {
-    repeat,
-    before,
-  }).length;
-  return left === 0 ? { state: 'done', note: null } : { state: 'partly', note: `${left} to set` };
+  const left = setRightPlan(draft).length;
+  if (left > 0) return { state: 'partly', note: `${left} to set` };
+  const open = CLOSING_POINTS.filter((point) => !draft.visit?.setRight?.closing?.[point]).length;
+  return open > 0 ? { state: 'partly', note: `${open} to close` } : { state: 'done', note: null };
 }
 
 /** What the arrival still lacks, in words, most telling first. */

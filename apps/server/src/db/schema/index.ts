@@ -5,5 +5,6 @@ export { secrets } from './secrets.ts';
 export { sessions } from './sessions.ts';
 export { shops } from './shops.ts';
 export { signInTries } from './signInTries.ts';
+export { specSheets } from './specSheets.ts';
 export { vehicles } from './vehicles.ts';
 export { visits } from './visits.ts';

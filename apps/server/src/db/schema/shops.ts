@@ -1,9 +1,14 @@
-import { boolean, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import type { RigState, ShopSettings } from '@keen/contract';
+import { boolean, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 
 export const shops = pgTable('shops', {
   id: uuid().primaryKey(),
   name: text().notNull(),
   town: text().notNull(),
   isDemo: boolean('is_demo').notNull(),
+  /** Null until the shop changes something. */
+  settings: jsonb().$type<ShopSettings>(),
+  /** The simulated rig; null until somebody plays with it. */
+  rig: jsonb().$type<RigState>(),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
 });

@@ -9,11 +9,10 @@ export function documentRoutes(): Router {
   router.get('/openapi.json', (_req, res) => {
     res.json(openApi);
   });
-  router.get('/schema/case.json', (_req, res) => {
-    res.type('application/schema+json').send(JSON.stringify(schemas.case));
-  });
-  router.get('/schema/diagnosis.json', (_req, res) => {
-    res.type('application/schema+json').send(JSON.stringify(schemas.diagnosis));
-  });
+  for (const [name, schema] of Object.entries(schemas)) {
+    router.get(`/schema/${name}.json`, (_req, res) => {
+      res.type('application/schema+json').send(JSON.stringify(schema));
+    });
+  }
   return router;
 }

@@ -76,7 +76,9 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
   };
 }
 
-async function eventOf(db: Database, { visitId, after }: LiveNote): Promise<LiveEvent> {
+async function eventOf(db: Database, note: LiveNote): Promise<LiveEvent> {
+  if ('kind' in note) return { kind: note.kind };
+  const { visitId, after } = note;
   if (after === undefined) return { kind: 'visit', visitId };
   const rows = await db
     .select()

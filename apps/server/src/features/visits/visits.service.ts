@@ -9,6 +9,7 @@ import type {
   Visit,
   VisitDetail,
 } from '@keen/contract';
+import { visitTakes } from '@keen/contract';
 import { caseToChanges, draftToCase, foldEntries, WHEEL_ORDER } from '@keen/core';
 import { and, asc, desc, eq, getTableColumns, inArray, isNull, max, ne, sql } from 'drizzle-orm';
 import type { Database, Handle } from '../../db/client.ts';
@@ -117,7 +118,7 @@ export async function importVisit(db: Database, actor: Actor, file: CaseFile): P
       label: label.slice(0, 120),
       customer: '',
     },
-    entries: caseToChanges(file).map((change) => ({ id: randomUUID(), ...change, at })),
+    entries: caseToChanges(file, visitTakes).map((change) => ({ id: randomUUID(), ...change, at })),
   });
 }
 
@@ -184,6 +185,9 @@ async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Prom
   carry('vehicle.use', vehicle?.use);
   carry('vehicle.rotatable', vehicle?.rotatable);
   carry('units.depth', units?.depth);
+  // The sheet of the car stays its sheet, in the revision it was chosen in.
+  carry('visit.sheet', last.draft.visit?.sheet);
+  carry('tolerances', last.draft.tolerances);
   for (const wheel of WHEEL_ORDER) {
     carry(`tires.${wheel}.size`, tires?.[wheel]?.size);
     carry(`tires.${wheel}.newDepth`, tires?.[wheel]?.newDepth);

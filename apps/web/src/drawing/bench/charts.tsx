@@ -123,6 +123,42 @@ export function CamberInTurnDrawing({
   );
 }
 
+/** Both front wheels through a turn of the car, each on its own side of it. */
+export function FrontCamberInTurns({
+  wheels,
+}: {
+  wheels: readonly { key: 'lf' | 'rf'; camber: number; caster: number; sai: number }[];
+}) {
+  const points = STEER_RANGE.flatMap((turn) => {
+    const at = wheels.map(({ key, ...angles }) => [
+      key,
+      // Turning right brings the left wheel's front toward the car, the right one's away from it.
+      attempt(() => camberInTurn({ ...angles, steer: key === 'lf' ? turn : -turn }).camber),
+    ]);
+    if (at.some(([, camber]) => camber === null)) return [];
+    return [{ turn, ...Object.fromEntries(at) } as Record<string, number>];
+  });
+  const now = Object.fromEntries(wheels.map(({ key, camber }) => [key, camber]));
+  return (
+    <AngleChart
+      points={points}
+      x={{
+        key: 'turn',
+        words: 'turning left ← wheels steered → turning right',
+        unit: '°',
+        ticks: [-36, -24, -12, 0, 12, 24, 36],
+      }}
+      series={wheels.map(({ key }) => ({
+        key,
+        name: key === 'lf' ? 'left front' : 'right front',
+        dashed: key === 'rf',
+      }))}
+      now={{ turn: 0, ...now }}
+      label="Camber of the front wheels through the steering range"
+    />
+  );
+}
+
 /** The swing on the same chart as camber in a turn: two readings and the line through them. */
 export function SwingDrawing({
   input,

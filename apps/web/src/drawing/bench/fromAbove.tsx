@@ -93,39 +93,13 @@ export function OneWheelDrawing({
   );
 }
 
-const STRING_X = [22, FRAME.width - 22] as const;
+type Toe = Record<'lf' | 'rf' | 'lr' | 'rr', number>;
 
-export function StringsDrawing({
-  input,
-  output,
-}: ToolDrawing<
-  'toeFromStrings',
-  {
-    parallelError: number;
-    parallel: boolean;
-    toe: Record<'lf' | 'rf' | 'lr' | 'rr', number>;
-    thrustAngle: number;
-  }
->) {
-  const [front, rear] = [58, 168];
-  const lean = drawnDegrees(output.parallelError / 2, 30, 8);
-  const off = 55 * Math.tan((lean * Math.PI) / 180);
-  const { toe } = output;
+/** Both axles with the toe of each wheel beside it. */
+function FourWheels({ toe, front, rear }: { toe: Toe; front: number; rear: number }) {
   const turn = (degrees: number) => drawnDegrees(degrees, 14, 16);
   return (
-    <Frame label="The car between two strings, from above">
-      <line x1={MIDDLE} x2={MIDDLE} y1={20} y2={206} stroke="var(--line)" strokeDasharray="3 4" />
-      {STRING_X.map((x, side) => (
-        <line
-          key={x}
-          x1={x + (side === 0 ? -off : off)}
-          x2={x + (side === 0 ? off : -off)}
-          y1={12}
-          y2={210}
-          stroke="var(--marker)"
-          strokeWidth={1.6}
-        />
-      ))}
+    <>
       <Axle y={front} turns={[turn(toe.lf), turn(toe.rf)]} />
       <Axle y={rear} turns={[turn(toe.lr), turn(toe.rr)]} />
       {(
@@ -146,6 +120,65 @@ export function StringsDrawing({
           {showDegrees(toe[wheel], 2)}
         </Words>
       ))}
+    </>
+  );
+}
+
+export function GaugesDrawing({
+  input,
+  output,
+}: ToolDrawing<'toeFromGauges', { toe: Toe; thrustAngle: number }>) {
+  const [front, rear] = [58, 168];
+  const lean = drawnDegrees(output.thrustAngle, 30, 14);
+  const end = MIDDLE + (rear - 14) * Math.tan((lean * Math.PI) / 180);
+  const isAgainstRear = input.frontAgainst === 'rearAxle';
+  return (
+    <Frame label="Toe of each wheel from above, and the line the rear axle rolls along">
+      <line x1={MIDDLE} x2={MIDDLE} y1={14} y2={206} stroke="var(--line)" strokeDasharray="3 4" />
+      <line x1={MIDDLE} x2={end} y1={rear} y2={14} stroke="var(--marker)" strokeWidth={2} />
+      <FourWheels toe={output.toe} front={front} rear={rear} />
+      <Words x={MIDDLE} y={228}>
+        {isAgainstRear
+          ? 'front read against the marked line, told against the middle of the car'
+          : 'front read and told against the middle of the car'}
+      </Words>
+    </Frame>
+  );
+}
+
+const STRING_X = [22, FRAME.width - 22] as const;
+
+export function StringsDrawing({
+  input,
+  output,
+}: ToolDrawing<
+  'toeFromStrings',
+  {
+    parallelError: number;
+    parallel: boolean;
+    toe: Toe;
+    thrustAngle: number;
+  }
+>) {
+  const [front, rear] = [58, 168];
+  const lean = drawnDegrees(output.parallelError / 2, 30, 8);
+  const off = 55 * Math.tan((lean * Math.PI) / 180);
+  const { toe } = output;
+  return (
+    <Frame label="The car between two strings, from above">
+      <line x1={MIDDLE} x2={MIDDLE} y1={20} y2={206} stroke="var(--line)" strokeDasharray="3 4" />
+      {STRING_X.map((x, side) => (
+        <line
+          key={x}
+          x1={x + (side === 0 ? -off : off)}
+          x2={x + (side === 0 ? off : -off)}
+          y1={12}
+          y2={210}
+          stroke="var(--marker)"
+          strokeWidth={1.6}
+        />
+      ))}
+      <FourWheels toe={toe} front={front} rear={rear} />
       <Words x={MIDDLE} y={228}>
         strings{' '}
         {output.parallel

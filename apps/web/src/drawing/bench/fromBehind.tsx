@@ -66,6 +66,40 @@ export function LevelDrawing({
   );
 }
 
+export function SquareDrawing({
+  input,
+  output,
+}: ToolDrawing<'camberFromSquare', { camber: number }>) {
+  const x = 150;
+  const lean = drawnDegrees(output.camber, 4, 12);
+  const [square, rimTop, rimBottom] = [236, 62, 162];
+  const edge = (y: number) => x + 32 + (112 - y) * Math.tan((lean * Math.PI) / 180);
+  return (
+    <Frame label={`A wheel and a square, camber ${showDegrees(output.camber, 2)}`}>
+      <line x1={20} x2={FRAME.width - 20} y1={192} y2={192} stroke="var(--ink)" strokeWidth={1.6} />
+      <Block x={x} y={112} turn={lean} width={64} height={152} />
+      <path
+        d={`M${square} 24V190H${square + 76}`}
+        fill="none"
+        stroke="var(--marker)"
+        strokeWidth={4}
+      />
+      <Span from={[edge(rimTop), rimTop]} to={[square - 2, rimTop]}>
+        {input.top} {input.unit}
+      </Span>
+      <Span from={[edge(rimBottom), rimBottom]} to={[square - 2, rimBottom]}>
+        {input.bottom} {input.unit}
+      </Span>
+      <Words x={square + 14} y={104} anchor="start" strong>
+        camber {showDegrees(output.camber, 2)}
+      </Words>
+      <Words x={FRAME.width / 2} y={226}>
+        right wheel from behind, a square on the floor, drawn larger than life
+      </Words>
+    </Frame>
+  );
+}
+
 export function TireSizeDrawing({
   output,
 }: ToolDrawing<

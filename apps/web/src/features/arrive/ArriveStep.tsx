@@ -18,6 +18,7 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { COMPLAINT_WORDS } from '../../shared/complaintWords.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
@@ -25,17 +26,6 @@ import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { History } from './History.tsx';
 
-const COMPLAINT_WORDS: Record<Complaint, string> = {
-  pullsLeft: 'Pulls left',
-  pullsRight: 'Pulls right',
-  wheelOffLeft: 'Wheel off to the left',
-  wheelOffRight: 'Wheel off to the right',
-  vibration: 'Vibration',
-  noise: 'Noise',
-  wander: 'Wanders',
-  noReturn: 'Does not come back',
-  heavySteering: 'Heavy steering',
-};
 const AXLE_WORDS: Record<Axle, string> = { front: 'Front', rear: 'Rear' };
 
 /** The car, its tires and what the customer says; nothing is demanded before it is needed. */

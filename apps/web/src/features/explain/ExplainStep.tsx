@@ -12,7 +12,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { AnswerState } from './AnswerState.tsx';
 import { CausePosture } from './CausePosture.tsx';
 import { CauseTable } from './CauseTable.tsx';
-import { Folded } from './Folded.tsx';
+import { Folded } from '../../shared/Folded.tsx';
 import { MisfitNotice } from './MisfitNotice.tsx';
 import { NextCheckBar } from './NextCheckBar.tsx';
 import { ReasonLists } from './ReasonLists.tsx';

@@ -1,27 +1,41 @@
 import type { AngleKind } from '@keen/contract';
 import { ANGLE_KINDS } from '@keen/contract';
-import { METHOD_FACTS, methodsFor, WHEEL_ORDER } from '@keen/core';
+import { METHOD_FACTS, methodsFor, RESOLUTIONS, WHEEL_ORDER } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { AngleField } from '../../shared/AngleField.tsx';
 import { Choice } from '../../shared/Choice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
-import { AngleField } from '../../shared/AngleField.tsx';
+import { AngleFileButton } from './AngleFileButton.tsx';
 import { FromReadings } from './FromReadings.tsx';
+import { ReadingsField } from './ReadingsField.tsx';
+import { RigButton } from './RigButton.tsx';
 import { useMethods } from './useMethods.ts';
 
 const KIND_WORDS: Record<AngleKind, string> = { camber: 'Camber', toe: 'Toe', caster: 'Caster' };
-/** The readings, kind by kind: typed as angles, or worked out from what was read. */
+const STEPS = RESOLUTIONS.map((step) => ({ value: String(step), label: `${step}°` }));
+
+/** The readings, kind by kind: from a rig or a file, typed as angles, or worked out from readings. */
 export function AngleEntry() {
-  const { draft } = useVisit();
+  const { draft, enter } = useVisit();
   const { method, choose } = useMethods();
   const [working, setWorking] = useState<AngleKind | null>(null);
+  const resolution = draft.visit?.measure?.resolution ?? {};
   return (
     <Box component="section" aria-labelledby="entry-title" sx={{ display: 'grid', gap: 2 }}>
-      <Typography variant="h2" component="h3" id="entry-title">
-        Read the angles
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Typography variant="h2" component="h3" id="entry-title" sx={{ mr: 'auto' }}>
+          Read the angles
+        </Typography>
+        <RigButton />
+        <AngleFileButton />
+      </Box>
+      <Typography color="textSecondary" sx={{ mt: -1.5 }}>
+        Read twice or more? Type the readings with spaces between them: their mean counts, and how
+        far they scatter.
       </Typography>
       {ANGLE_KINDS.map((kind) => {
         const facts = METHOD_FACTS[method[kind]];
@@ -33,25 +47,25 @@ export function AngleEntry() {
             aria-label={KIND_WORDS[kind]}
             sx={{ borderTop: '1px solid var(--hairline)', pt: 1.5, display: 'grid', gap: 1.25 }}
           >
-            <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end', flexWrap: 'wrap' }}>
-              <Choice
-                label={`${KIND_WORDS[kind]}, measured with`}
-                dense
-                options={methodsFor(kind).map((value) => ({
-                  value,
-                  label: METHOD_FACTS[value].title,
-                }))}
-                value={method[kind]}
-                onChange={(next) => next && choose(kind, next)}
-              />
-              {facts.calculator && (
-                <Button onClick={() => setWorking(kind)}>Work it out from the readings</Button>
-              )}
-            </Box>
+            <Choice
+              label={`${KIND_WORDS[kind]}, measured with`}
+              dense
+              options={methodsFor(kind).map((value) => ({
+                value,
+                label: METHOD_FACTS[value].title,
+              }))}
+              value={method[kind]}
+              onChange={(next) => next && choose(kind, next)}
+            />
             {facts.blindTo && (
               <Typography variant="body2" color="textSecondary">
                 {facts.blindTo}
               </Typography>
+            )}
+            {facts.calculator && (
+              <Button sx={{ justifySelf: 'start' }} onClick={() => setWorking(kind)}>
+                Work it out from the readings
+              </Button>
             )}
             <Box
               sx={{
@@ -61,15 +75,28 @@ export function AngleEntry() {
               }}
             >
               {wheels.map((wheel) => (
-                <AngleField
-                  key={wheel}
-                  wheel={wheel}
-                  kind={kind}
-                  label={WHEEL_LABELS[wheel]}
-                  angles={draft.angles?.[wheel] ?? {}}
-                />
+                <ReadingsField key={wheel} wheel={wheel} kind={kind} label={WHEEL_LABELS[wheel]} />
               ))}
+              {kind === 'caster' &&
+                wheels.map((wheel) => (
+                  <AngleField
+                    key={wheel}
+                    wheel={wheel}
+                    kind="sai"
+                    label={`${WHEEL_LABELS[wheel]}, inclination`}
+                    angles={draft.angles?.[wheel] ?? {}}
+                  />
+                ))}
             </Box>
+            <Choice
+              label="The gauge shows steps of"
+              dense
+              options={STEPS}
+              value={resolution[kind] === undefined ? null : String(resolution[kind])}
+              onChange={(next) =>
+                enter(`visit.measure.resolution.${kind}`, next === null ? null : Number(next))
+              }
+            />
           </Box>
         );
       })}

@@ -1,5 +1,6 @@
-import type { AngleKind, Axle, Wheel } from '@keen/contract';
-import { WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import type { AngleKind, Axle, VisitDraft, Wheel } from '@keen/contract';
+import { parseTireSize, InputError, WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import type { MethodFacts } from '@keen/core';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
@@ -10,7 +11,7 @@ import type { Texts, Worked } from '../../tools/toolInput.ts';
 import { TOOLS } from '../../tools/tools.ts';
 import { withAngle } from '../../shared/AngleField.tsx';
 
-type Calculator = 'toeFromTape' | 'toeFromStrings' | 'camberFromLevel' | 'casterFromSwing';
+type Calculator = NonNullable<MethodFacts['calculator']>;
 type Found = Partial<Record<Wheel, number>>;
 
 interface FromReadingsProps {
@@ -37,7 +38,7 @@ export function FromReadings({ kind, calculator, onClose }: FromReadingsProps) {
   return (
     <ToolDialog
       tool={tool}
-      start={startTexts(calculator)}
+      start={startTexts(calculator, diameterOf(draft))}
       {...(calculator === 'camberFromLevel' ? { given: { side: sideOf(place) } } : {})}
       answer={(worked) =>
         (Object.entries(found(worked) ?? {}) as [Wheel, number][])
@@ -77,16 +78,34 @@ export function FromReadings({ kind, calculator, onClose }: FromReadingsProps) {
 const PLACES: Record<Calculator, readonly (Wheel | Axle)[] | null> = {
   toeFromTape: ['front', 'rear'],
   toeFromStrings: null,
+  toeFromGauges: null,
   camberFromLevel: ['lf', 'rf', 'lr', 'rr'],
+  camberFromSquare: ['lf', 'rf', 'lr', 'rr'],
   casterFromSwing: ['lf', 'rf'],
 };
 
-/** Choices that are nearly always so; the numbers start empty. */
-function startTexts(calculator: Calculator): Texts {
+/** The front tire's diameter by its size, mm; null where no size is known. */
+function diameterOf(draft: VisitDraft): number | null {
+  const size = draft.tires?.lf?.size;
+  if (!size) return null;
+  try {
+    return parseTireSize(size).diameter;
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
+}
+
+/** Choices that are nearly always so, and what the car's tires say; the readings start empty. */
+function startTexts(calculator: Calculator, diameter: number | null): Texts {
   switch (calculator) {
     case 'toeFromTape':
+      return { unit: 'mm', ...(diameter === null ? {} : { span: diameter.toFixed(0) }) };
     case 'toeFromStrings':
+    case 'camberFromSquare':
       return { unit: 'mm' };
+    case 'toeFromGauges':
+      return { unit: 'mm', toeInReads: 'plus', frontAgainst: 'rearAxle' };
     case 'camberFromLevel':
       return { zeroIs: 'vertical', leans: 'in' };
     case 'casterFromSwing':
@@ -112,7 +131,9 @@ function anglesOf(
       return { [left]: half, [right]: half };
     }
     case 'toeFromStrings':
+    case 'toeFromGauges':
       return output.toe as Record<Wheel, number>;
+    case 'camberFromSquare':
     case 'camberFromLevel':
       return { [place as Wheel]: output.camber as number };
     case 'casterFromSwing':

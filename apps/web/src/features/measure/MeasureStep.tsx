@@ -1,23 +1,27 @@
-import { verdictOf, whatAnglesMean, angleLedger, setupDoubts } from '@keen/core';
+import { angleLedger, setupDoubts, whatAnglesMean } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { AngleLedger } from '../../shared/AngleLedger.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { AgainstTheTread } from './AgainstTheTread.tsx';
 import { AngleEntry } from './AngleEntry.tsx';
-import { AngleLedger } from '../../shared/AngleLedger.tsx';
+import { CasterInTurns } from './CasterInTurns.tsx';
+import { MoreAngles } from './MoreAngles.tsx';
 import { RepeatFirst } from './RepeatFirst.tsx';
 import { SetupList } from './SetupList.tsx';
+import { SheetBar } from './SheetBar.tsx';
 import { useMethods } from './useMethods.ts';
 
 /** The angles by the shop's own method: set up, repeat, read, and what they mean. */
 export function MeasureStep() {
   const { draft, goTo } = useVisit();
-  const { method, inUse } = useMethods();
-  const { repeat, setup = {} } = draft.visit?.measure ?? {};
-  const rows = angleLedger(draft.angles ?? {}, draft.tolerances, method);
-  const sentences = whatAnglesMean(rows);
-  const doubts = setupDoubts(inUse, setup);
+  const { inUse } = useMethods();
+  const measure = draft.visit?.measure ?? {};
+  const rows = angleLedger(draft);
+  const sentences = whatAnglesMean(rows, draft);
+  const doubts = setupDoubts(inUse, measure);
   return (
     <Box sx={{ display: 'grid', gap: 3, maxWidth: 760 }}>
       <Box>
@@ -28,9 +32,10 @@ export function MeasureStep() {
           First the car is made ready, then one reading is repeated; only then the angles count.
         </Typography>
       </Box>
+      <SheetBar />
       <SetupList />
       <RepeatFirst />
-      {repeat === 'moves' ? (
+      {measure.repeat === 'moves' ? (
         <Notice kind="caution">
           The reading did not come back: something is worn, and an alignment on it does not hold.
           Stop here and look at rod ends, ball joints, bushings and wheel bearings.{' '}
@@ -41,6 +46,10 @@ export function MeasureStep() {
       ) : (
         <>
           <AngleEntry />
+          <Box>
+            <MoreAngles />
+            <CasterInTurns />
+          </Box>
           {rows.length > 0 && <AngleLedger rows={rows} />}
           {(sentences.length > 0 || doubts.length > 0) && (
             <Box>
@@ -54,33 +63,9 @@ export function MeasureStep() {
               </Box>
             </Box>
           )}
-          <AgainstTheTread hasAngles={rows.length > 0} />
+          {rows.length > 0 && <AgainstTheTread />}
         </>
       )}
-    </Box>
-  );
-}
-
-/** What the tread says now that the angles stand beside it. */
-function AgainstTheTread({ hasAngles }: { hasAngles: boolean }) {
-  const { diagnosing, goTo } = useVisit();
-  const { answer, file } = diagnosing;
-  if (!hasAngles || !answer || !file) return null;
-  const verdict = verdictOf(answer.diagnosis, file);
-  return (
-    <Box sx={{ borderTop: '2px solid var(--ink)', pt: 1.5 }}>
-      <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>
-        Against the tread
-      </Typography>
-      <Typography>
-        With these angles beside it, the tread says: <strong>{verdict.headline}</strong>{' '}
-        <Box component="span" sx={{ color: 'text.secondary' }}>
-          {verdict.sure} {verdict.also}
-        </Box>
-      </Typography>
-      <Button sx={{ mt: 1 }} onClick={() => goTo('explain')}>
-        Look at the causes
-      </Button>
     </Box>
   );
 }

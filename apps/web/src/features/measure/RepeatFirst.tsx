@@ -1,11 +1,30 @@
+import { METHOD_FACTS, repeatOf } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { useMethods } from './useMethods.ts';
 
 /** The lock-to-lock repeat: what does not come back is worn. */
 export function RepeatFirst() {
   const { draft, enter } = useVisit();
+  const { method } = useMethods();
+  const { repeat = null, repeatReadings } = draft.visit?.measure ?? {};
+  const [first, setFirst] = useState<number | null>(repeatReadings?.[0] ?? null);
+  const [second, setSecond] = useState<number | null>(repeatReadings?.[1] ?? null);
+  const judged = repeatReadings && repeatOf(repeatReadings, method.toe);
+
+  function judge(before: number | null, after: number | null): void {
+    setFirst(before);
+    setSecond(after);
+    if (before === null || after === null) return;
+    enter('visit.measure.repeatReadings', [before, after]);
+    enter('visit.measure.repeat', repeatOf([before, after], method.toe).verdict);
+  }
+
   return (
     <Box component="section" aria-labelledby="repeat-title">
       <Typography variant="h2" component="h3" id="repeat-title">
@@ -15,15 +34,44 @@ export function RepeatFirst() {
         Read one front toe, turn lock to lock, come back straight, read again. Moved by two
         millimetres or a tenth of a degree, something is worn. Hands and feet clear of the wheels.
       </Typography>
-      <Choice
-        label="The second reading"
-        options={[
-          { value: 'returns', label: 'Comes back' },
-          { value: 'moves', label: 'Has moved' },
-        ]}
-        value={draft.visit?.measure?.repeat ?? null}
-        onChange={(value) => enter('visit.measure.repeat', value)}
-      />
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '130px 130px', gap: 1.25 }}>
+          <NumberField
+            label="Toe before"
+            unit="°"
+            value={first}
+            min={-30}
+            max={30}
+            decimals={3}
+            onChange={(value) => judge(value, second)}
+          />
+          <NumberField
+            label="Toe after"
+            unit="°"
+            value={second}
+            min={-30}
+            max={30}
+            decimals={3}
+            onChange={(value) => judge(first, value)}
+          />
+        </Box>
+        <Choice
+          label="The second reading"
+          options={[
+            { value: 'returns', label: 'Comes back' },
+            { value: 'moves', label: 'Has moved' },
+          ]}
+          value={repeat}
+          onChange={(value) => enter('visit.measure.repeat', value)}
+        />
+      </Box>
+      {judged && (
+        <Typography role="status" sx={{ mt: 1 }}>
+          Moved by <strong>{showDegrees(judged.difference, 2)}</strong>; up to{' '}
+          {judged.allowed.toFixed(2)}° is what {METHOD_FACTS[method.toe].title.toLowerCase()} may
+          differ by.
+        </Typography>
+      )}
     </Box>
   );
 }

@@ -1,11 +1,12 @@
 import type { SetupPoint, SetupState } from '@keen/contract';
-import { setupList } from '@keen/core';
+import { setupList, undermined } from '@keen/core';
 import type { SetupItem } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
+import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { useMethods } from './useMethods.ts';
 
@@ -19,7 +20,9 @@ const STATES = [
 export function SetupList() {
   const { draft, enter } = useVisit();
   const { inUse } = useMethods();
-  const setup = draft.visit?.measure?.setup ?? {};
+  const measure = draft.visit?.measure ?? {};
+  const { setup = {}, skipped = {} } = measure;
+  const worthless = undermined(inUse, measure);
   const items = setupList(inUse);
   const open = items.filter(({ point }) => setup[point] === undefined);
   const [isOpen, setOpen] = useState(open.length > 0);
@@ -51,7 +54,10 @@ export function SetupList() {
             key={item.point}
             item={item}
             state={setup[item.point] ?? null}
+            reason={skipped[item.point] ?? ''}
+            isWorthless={worthless.includes(item.point)}
             onChange={(state) => set(item.point, state)}
+            onReason={(reason) => enter(`visit.measure.skipped.${item.point}`, reason)}
           />
         ))}
     </Box>
@@ -61,10 +67,15 @@ export function SetupList() {
 interface SetupRowProps {
   item: SetupItem;
   state: SetupState | null;
+  /** Why it was skipped. */
+  reason: string;
+  /** Done, but worth nothing, because a point it depends on was skipped. */
+  isWorthless: boolean;
   onChange: (state: SetupState | null) => void;
+  onReason: (reason: string | null) => void;
 }
 
-function SetupRow({ item, state, onChange }: SetupRowProps) {
+function SetupRow({ item, state, reason, isWorthless, onChange, onReason }: SetupRowProps) {
   return (
     <Box
       sx={{
@@ -90,6 +101,11 @@ function SetupRow({ item, state, onChange }: SetupRowProps) {
         {state === 'skipped' && (
           <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>Then {item.otherwise}.</Box>
         )}
+        {isWorthless && state !== 'skipped' && (
+          <Box sx={{ fontSize: '0.85rem', fontWeight: 650 }}>
+            Worth little: a point that it depends on was skipped.
+          </Box>
+        )}
       </Box>
       <Choice
         label={item.words}
@@ -99,6 +115,11 @@ function SetupRow({ item, state, onChange }: SetupRowProps) {
         value={state}
         onChange={onChange}
       />
+      {state === 'skipped' && (
+        <Box sx={{ gridColumn: '1 / -1', maxWidth: 420, pb: 0.5 }}>
+          <SavingField label="Why it is skipped" value={reason} onChange={onReason} />
+        </Box>
+      )}
     </Box>
   );
 }

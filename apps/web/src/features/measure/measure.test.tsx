@@ -47,6 +47,96 @@ describe('MeasureStep', () => {
     ).toBeVisible();
     expect(screen.getByText(/^Skipped: car rolled back and forth/)).toBeVisible();
   });
+
+  it('judges two readings of the repeat by what the method may differ by', () => {
+    const { enter } = showStep(<MeasureStep />, { draft: draftWith({}) });
+    const type = (label: string, value: string) => {
+      const field = screen.getByLabelText(label);
+      fireEvent.focus(field);
+      fireEvent.change(field, { target: { value } });
+      fireEvent.blur(field);
+    };
+    type('Toe before', '0.10');
+    expect(enter).not.toHaveBeenCalled();
+    type('Toe after', '0.30');
+    expect(enter).toHaveBeenCalledWith('visit.measure.repeatReadings', [0.1, 0.3]);
+    expect(enter).toHaveBeenCalledWith('visit.measure.repeat', 'moves');
+  });
+
+  it('goes by a starting point that is pressed, labelled as one', async () => {
+    const { enter } = showStep(<MeasureStep />, { draft: draftWith({}) });
+    await userEvent.click(screen.getByRole('button', { name: 'Choose the sheet' }));
+    fireEvent.change(screen.getByLabelText('Find by name'), { target: { value: 'drag' } });
+    await userEvent.click(screen.getByRole('button', { name: /^Drag/ }));
+    expect(enter).toHaveBeenCalledWith(
+      'visit.sheet',
+      expect.objectContaining({
+        sheetId: null,
+        sheet: expect.objectContaining({ kind: 'startingPoint' }) as object,
+      }),
+    );
+    expect(enter).toHaveBeenCalledWith(
+      'tolerances',
+      expect.objectContaining({ totalToe: { front: [-0.02, 0.12], rear: [-0.05, 0.15] } }),
+    );
+  });
+});
+
+describe('ReadingsField', () => {
+  it('takes the mean of several readings, and keeps them for their scatter', () => {
+    const { enter } = showStep(<AngleEntry />, { draft: draftWith({}) });
+    const camber = screen.getByRole('group', { name: 'Camber' });
+    const field = within(camber).getByLabelText('Left front');
+    fireEvent.change(field, { target: { value: '-0.4  −0,6 -0.5' } });
+    expect(within(camber).getByText('mean −0.50° of 3 readings')).toBeVisible();
+    fireEvent.blur(field);
+    expect(enter).toHaveBeenCalledWith('angles.lf', { camber: -0.5 });
+    expect(enter).toHaveBeenCalledWith('visit.measure.readings.lf.camber', [-0.4, -0.6, -0.5]);
+  });
+
+  it('keeps what cannot be read in the field, and enters nothing', () => {
+    const { enter } = showStep(<AngleEntry />, { draft: draftWith({}) });
+    const camber = screen.getByRole('group', { name: 'Camber' });
+    const field = within(camber).getByLabelText('Left front');
+    fireEvent.change(field, { target: { value: '-0.4 x' } });
+    fireEvent.blur(field);
+    expect(field).toHaveValue('-0.4 x');
+    expect(within(camber).getByText(/Numbers, such as/)).toBeVisible();
+    expect(enter).not.toHaveBeenCalled();
+  });
+});
+
+describe('a file of angles', () => {
+  const open = (text: string, name = 'rig.csv') => {
+    const file = new File([text], name);
+    // The test's browser has files without text().
+    Object.assign(file, { text: () => Promise.resolve(text) });
+    fireEvent.change(screen.getByLabelText('File of angles'), { target: { files: [file] } });
+  };
+
+  it('is taken from a foreign table once its columns and signs are said', async () => {
+    const { enter } = showStep(<AngleEntry />, { draft: draftWith({}) });
+    open('Position;Camber;Toe mm\nLF;-0,6;-2\nRF;-0,4;-2');
+    const dialog = await screen.findByRole('dialog', { name: 'Angles from rig.csv' });
+    expect(within(dialog).getByRole('alert')).toHaveTextContent(/Line 2, Toe mm: expected the dia/);
+    fireEvent.change(within(dialog).getByLabelText(/Taken at a diameter/), {
+      target: { value: '400' },
+    });
+    fireEvent.blur(within(dialog).getByLabelText(/Taken at a diameter/));
+    await userEvent.click(within(dialog).getByLabelText('Toe: turn the sign round'));
+    expect(within(dialog).getByRole('row', { name: /Left front/ })).toHaveTextContent('+0.29°');
+    await userEvent.click(within(dialog).getByRole('button', { name: 'Take over' }));
+    expect(enter).toHaveBeenCalledWith('angles.lf', { camber: -0.6, toe: 0.2865 });
+    // The same rig's next file is read the same way.
+    open('Position;Camber;Toe mm\nLR;-1;-2');
+    await screen.findByRole('row', { name: /Left rear −1\.00° \+0\.29°/ });
+  });
+
+  it('is refused with what is wrong when it is neither table nor ours', async () => {
+    showStep(<AngleEntry />, { draft: draftWith({}) });
+    open('{"format":"keen-groove/angles","version":1,"wheels":{"lf":{"toe":400}}}', 'x.json');
+    expect(await screen.findByText('wheels.lf.toe: expected less than 90')).toBeVisible();
+  });
 });
 
 describe('AngleEntry', () => {
@@ -59,10 +149,11 @@ describe('AngleEntry', () => {
     });
     const toe = screen.getByRole('group', { name: 'Toe' });
     await userEvent.click(within(toe).getByRole('button', { name: /Work it out/ }));
-    const take = screen.getByRole('button', { name: 'Take over' });
+    const dialog = within(screen.getByRole('dialog'));
+    const take = dialog.getByRole('button', { name: 'Take over' });
     expect(take).toBeDisabled();
     const type = (label: RegExp, text: string) =>
-      fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+      fireEvent.change(dialog.getByLabelText(label), { target: { value: text } });
     type(/String to string, front/, '1906');
     type(/String to string, rear/, '1900');
     type(/Wheelbase/, '2650');
@@ -73,7 +164,7 @@ describe('AngleEntry', () => {
       type(new RegExp(`${wheel}, ahead`), isFront ? '152' : '180');
       type(new RegExp(`${wheel}, behind`), isFront ? '150' : '180');
     }
-    expect(screen.getByRole('status')).toHaveTextContent('left front +0.20°');
+    expect(dialog.getByRole('status')).toHaveTextContent('left front +0.20°');
     await userEvent.click(take);
     // What was measured of that wheel before stays.
     expect(enter).toHaveBeenCalledWith('angles.lf', { camber: -0.5, toe: 0.1956 });
@@ -90,7 +181,7 @@ describe('AngleEntry', () => {
 describe('AngleLedger', () => {
   it('shows each angle with its doubt, its limits and what that makes of it', () => {
     const angles = { lf: { toe: 0.4 }, rf: { toe: 0.4 } };
-    showStep(<AngleLedger rows={angleLedger(angles, undefined)} />);
+    showStep(<AngleLedger rows={angleLedger({ angles })} />);
     const row = screen.getByRole('row', { name: /Total toe front axle/ });
     expect(row).toHaveTextContent('+0.80°');
     expect(row).toHaveTextContent('± 0.08');

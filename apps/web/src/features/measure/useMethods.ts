@@ -1,8 +1,7 @@
-import type { AngleKind, DraftMeasure, Method } from '@keen/contract';
+import type { AngleKind, Method } from '@keen/contract';
 import { ANGLE_KINDS } from '@keen/contract';
+import { methodOf } from '@keen/core';
 import { useVisit } from '../../shared/visitContext.ts';
-
-const USUAL: Record<AngleKind, Method> = { camber: 'readout', toe: 'readout', caster: 'readout' };
 
 /** How each angle is measured on this car, and the methods that are in use. */
 export function useMethods(): {
@@ -11,11 +10,17 @@ export function useMethods(): {
   choose: (kind: AngleKind, method: Method) => void;
 } {
   const { draft, enter } = useVisit();
-  const chosen: NonNullable<DraftMeasure['method']> = draft.visit?.measure?.method ?? {};
-  const method = { ...USUAL, ...chosen };
+  const method = {
+    camber: methodOf(draft, 'camber'),
+    toe: methodOf(draft, 'toe'),
+    caster: methodOf(draft, 'caster'),
+  };
+  // Nobody swings a cart for caster; elsewhere each angle is read sooner or later.
+  const isCart = draft.vehicle?.use === 'cart';
+  const kinds = isCart ? ANGLE_KINDS.filter((kind) => kind !== 'caster') : ANGLE_KINDS;
   return {
     method,
-    inUse: [...new Set(ANGLE_KINDS.map((kind) => method[kind]))],
+    inUse: [...new Set(kinds.map((kind) => method[kind]))],
     choose: (kind, next) => enter(`visit.measure.method.${kind}`, next),
   };
 }

@@ -1,19 +1,21 @@
 import type { Adjuster } from '@keen/contract';
-import { whereWords } from '@keen/core';
-import type { PlanStep } from '@keen/core';
+import { reachOf, whereWords } from '@keen/core';
+import type { PlanStep, Reach } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { AngleField } from '../../shared/AngleField.tsx';
 import { Choice } from '../../shared/Choice.tsx';
 import { showDegrees } from '../../shared/format.ts';
+import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
-import { ToolDialog } from '../../tools/ToolDialog.tsx';
 import { TOOLS } from '../../tools/tools.ts';
-import { adviceFor, calculatorFor, startFor } from './adjusters.ts';
+import { AdjusterDialog } from './AdjusterDialog.tsx';
+import { adviceFor, calculatorFor } from './adjusters.ts';
 
 const ADJUSTER_WORDS: Record<Adjuster, string> = {
   tieRod: 'Tie rod',
+  turnbuckle: 'Turnbuckle',
   cam: 'Cam bolt',
   hubShim: 'Hub shim',
   armShims: 'Arm shims',
@@ -24,22 +26,21 @@ const ADJUSTER_WORDS: Record<Adjuster, string> = {
 
 interface PlanRowProps {
   step: PlanStep;
+  plan: readonly PlanStep[];
   place: number;
   /** Whether the angles before are kept, so that new readings may replace them. */
   hasBegun: boolean;
 }
 
-/** One step: by how much, with what, the arithmetic of it, and what it reads now. */
-export function PlanRow({ step, place, hasBegun }: PlanRowProps) {
+/** One step: by how much, with what, whether it reaches, its arithmetic, and what it reads now. */
+export function PlanRow({ step, plan, place, hasBegun }: PlanRowProps) {
   const { draft, enter, goTo } = useVisit();
   const [isWorking, setWorking] = useState(false);
   const adjuster = draft.visit?.setRight?.adjuster?.[step.key] ?? step.adjusters[0] ?? null;
   const calculator = adjuster && calculatorFor(step, adjuster);
-  const advice = adjuster && adviceFor(step, adjuster);
+  const advice = adjuster && adviceFor(step, adjuster, draft.vehicle?.use === 'cart');
   const tool = TOOLS.find(({ name }) => name === calculator);
-  const isAngle = step.change !== null;
-  const wheel =
-    step.where === 'front' || step.where === 'rear' || step.where === null ? null : step.where;
+  const reach = adjuster && reachOf(draft, step, adjuster);
   return (
     <Box
       component="li"
@@ -84,7 +85,8 @@ export function PlanRow({ step, place, hasBegun }: PlanRowProps) {
             onChange={(value) => value && enter(`visit.setRight.adjuster.${step.key}`, value)}
           />
         )}
-        {advice && <Box>{advice}</Box>}
+        {reach && <ReachWords reach={reach} isFitted={adjuster !== 'none'} />}
+        {advice && reach?.state !== 'beyond' && <Box>{advice}</Box>}
         {step.key === 'parts' && (
           <Button sx={{ justifySelf: 'start' }} onClick={() => goTo('inspect')}>
             Go to Inspect
@@ -96,37 +98,46 @@ export function PlanRow({ step, place, hasBegun }: PlanRowProps) {
           </Button>
         )}
       </Box>
-      {wheel && isAngle && hasBegun && (
+      {step.where && step.kind && hasBegun && (
         <Box sx={{ gridColumn: { xs: '2', sm: 'auto' } }}>
           <AngleField
-            wheel={wheel}
-            kind={step.key.startsWith('toe') ? 'toe' : 'camber'}
+            wheel={step.where}
+            kind={step.kind}
             label="Now reads"
-            angles={draft.angles?.[wheel] ?? {}}
+            angles={draft.angles?.[step.where] ?? {}}
           />
         </Box>
       )}
       {tool && isWorking && adjuster && (
-        <ToolDialog
+        <AdjusterDialog
+          step={step}
+          plan={plan}
           tool={tool}
-          start={startFor(step, adjuster)}
-          answer={(worked) =>
-            worked.ok
-              ? tool
-                  .results(worked.output, worked.input as never)
-                  .filter(({ isMain }) => isMain)
-                  .map(({ label, value }) => `${label}: ${value}`)
-                  .join('; ')
-              : ''
-          }
-          actions={() => (
-            <Button variant="contained" onClick={() => setWorking(false)}>
-              Back to the plan
-            </Button>
-          )}
+          adjuster={adjuster}
           onClose={() => setWorking(false)}
         />
       )}
     </Box>
+  );
+}
+
+function ReachWords({ reach, isFitted }: { reach: Reach; isFitted: boolean }) {
+  const { state, range, short, part, otherwise } = reach;
+  if (state === 'within' && range) {
+    return (
+      <Box sx={{ color: 'text.secondary' }}>
+        Within reach: it moves by {showDegrees(range[0], 2)} to {showDegrees(range[1], 2)}.
+      </Box>
+    );
+  }
+  if (state === 'unknown') return null;
+  return (
+    <Notice kind="caution">
+      <strong>Out of reach.</strong>{' '}
+      {isFitted && range
+        ? `It moves by ${showDegrees(range[0], 2)} to ${showDegrees(range[1], 2)}; ${showDegrees(short, 2)} stays missing. `
+        : 'Nothing is fitted to set it with. '}
+      What would bring it: {part}. If it stays, {otherwise}.
+    </Notice>
   );
 }

@@ -1,28 +1,22 @@
+import type { CrookedWheel } from '@keen/contract';
 import { angleLedger, setRightPlan } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { AngleLedger } from '../../shared/AngleLedger.tsx';
+import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { ChangedHeight } from './ChangedHeight.tsx';
+import { Closing } from './Closing.tsx';
 import { PlanRow } from './PlanRow.tsx';
-
-/** What comes when all angles are in (common practice, no source). */
-const CLOSING = [
-  'Every fastener to the maker’s torque, at ride height; where the figure is not known, look it up.',
-  'Clamps off all four wheels, turn plates pinned.',
-  'Steering angle sensor reset, driver assistance checked where fitted.',
-  'Road test: straight, steering wheel level, the complaint gone; only on a safe car and a legal road.',
-  'Fasteners again after 50 to 100 km.',
-];
 
 /** The plan: what to set, in order, with the arithmetic of each adjuster; before and after. */
 export function SetRightStep() {
   const { draft, enter, goTo } = useVisit();
-  const { method = {}, repeat } = draft.visit?.measure ?? {};
   const angles = draft.angles ?? {};
   const { before } = draft.visit?.setRight ?? {};
-  const rows = angleLedger(angles, draft.tolerances, method);
+  const rows = angleLedger(draft);
   if (rows.length === 0) {
     return (
       <Box sx={{ maxWidth: 520 }}>
@@ -38,7 +32,7 @@ export function SetRightStep() {
       </Box>
     );
   }
-  const plan = setRightPlan(angles, draft.tolerances, method, { repeat, before });
+  const plan = setRightPlan(draft);
   return (
     <Box sx={{ display: 'grid', gap: 3, maxWidth: 760 }}>
       <Box>
@@ -57,6 +51,7 @@ export function SetRightStep() {
           specification, torque and procedure decide, and a licensed technician does the work.
         </Notice>
       )}
+      {draft.vehicle?.use === 'cart' && <WhichSide />}
       {plan.length > 0 && !before && (
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
           <Button variant="contained" onClick={() => enter('visit.setRight.before', angles)}>
@@ -66,23 +61,47 @@ export function SetRightStep() {
         </Box>
       )}
       {plan.length > 0 && (
-        <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        <Box component="ol" aria-label="What to set" sx={{ listStyle: 'none', m: 0, p: 0 }}>
           {plan.map((step, i) => (
-            <PlanRow key={step.key} step={step} place={i + 1} hasBegun={before !== undefined} />
+            <PlanRow
+              key={step.key}
+              step={step}
+              plan={plan}
+              place={i + 1}
+              hasBegun={before !== undefined}
+            />
           ))}
         </Box>
       )}
-      {plan.length === 0 && (
-        <Box component="ul" sx={{ m: 0, pl: 2.25, display: 'grid', gap: 0.5 }}>
-          {CLOSING.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </Box>
-      )}
-      <AngleLedger
-        rows={rows}
-        before={before ? angleLedger(before, draft.tolerances, method) : []}
+      {plan.length === 0 && <Closing />}
+      <AngleLedger rows={rows} before={before ? angleLedger(draft, before) : []} />
+      <ChangedHeight />
+    </Box>
+  );
+}
+
+/** On a cart one looks before one measures: the crooked wheel's side needs the work. */
+function WhichSide() {
+  const { draft, enter } = useVisit();
+  const crooked = draft.visit?.inspect?.crookedWheel ?? null;
+  return (
+    <Box>
+      <Choice<CrookedWheel>
+        label="Steering wheel held straight: which front wheel is not?"
+        options={[
+          { value: 'left', label: 'Left' },
+          { value: 'right', label: 'Right' },
+          { value: 'neither', label: 'Neither' },
+        ]}
+        value={crooked}
+        onChange={(value) => enter('visit.inspect.crookedWheel', value)}
       />
+      {(crooked === 'left' || crooked === 'right') && (
+        <Typography sx={{ mt: 0.75 }}>
+          The {crooked === 'left' ? 'right' : 'left'} side is fine; work on the{' '}
+          <strong>{crooked}</strong> one: look for a bent arm, spindle or rod there first.
+        </Typography>
+      )}
     </Box>
   );
 }

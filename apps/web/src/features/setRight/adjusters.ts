@@ -1,4 +1,4 @@
-import type { Adjuster, CalculatorName } from '@keen/contract';
+import type { Adjuster, CalculatorName, ShopSettings, VisitDraft } from '@keen/contract';
 import type { PlanStep } from '@keen/core';
 import type { Texts } from '../../tools/toolInput.ts';
 
@@ -7,6 +7,7 @@ export function calculatorFor(step: PlanStep, adjuster: Adjuster): CalculatorNam
   if (step.key === 'steeringWheel') return 'steeringWheelCentre';
   switch (adjuster) {
     case 'tieRod':
+    case 'turnbuckle':
       return 'tieRod';
     case 'cam':
       return 'eccentric';
@@ -19,43 +20,76 @@ export function calculatorFor(step: PlanStep, adjuster: Adjuster): CalculatorNam
   }
 }
 
-/** What to do where there is no arithmetic, or no adjuster at all. */
-export function adviceFor(step: PlanStep, adjuster: Adjuster): string | null {
-  const change = Math.abs(step.change ?? 0).toFixed(2);
-  const isCamber = step.key.startsWith('camber');
+const ROD_ADVICE =
+  'Jam nut free, its place marked; quarter turns, the same on both sides, so that the steering wheel stays straight; snug, settle the car, measure again.';
+
+/** How the hand goes about it (common practice, no source). */
+export function adviceFor(step: PlanStep, adjuster: Adjuster, isCart: boolean): string | null {
+  if (step.key === 'steeringWheel') {
+    return isCart
+      ? 'Toe right and the wheel crooked: half a turn out of one rod, half a turn into the other. About equal thread showing on both rods means that it is centred.'
+      : 'About equal thread showing on both rods means that it is centred.';
+  }
   switch (adjuster) {
+    case 'tieRod':
+    case 'turnbuckle':
+      return ROD_ADVICE;
+    case 'cam':
+      return 'Lift, loosen, turn, lower, settle, measure; torque at ride height. Keep both sides alike.';
     case 'slots':
-      return `Loosen the strut bolts, lean the upright by ${change}°, tighten to the maker’s torque.`;
+      return step.kind === 'caster'
+        ? 'Loosen the tower nuts, move the strut’s top, tighten to the maker’s torque.'
+        : `Loosen the strut bolts, lean the upright by ${Math.abs(step.change ?? 0).toFixed(2)}°, tighten to the maker’s torque.`;
     case 'adjustableArm':
       return 'Turn the arm until it reads right, then lock it; it sets no more than its thread.';
-    case 'none':
-      return isCamber
-        ? 'Out of reach as built: an adjustable arm, offset bolts or, after a change of height, other upper arms would bring it. If it stays, that edge goes on wearing.'
-        : 'Out of reach as built: a toe arm with a locked eccentric would bring it. If it stays, both tires go on scrubbing.';
     default:
       return null;
   }
 }
 
-/** What a calculator is opened with: the change that is wanted, the side, nothing invented. */
-export function startFor(step: PlanStep, adjuster: Adjuster): Texts {
-  const change = step.change === null ? '' : String(Number(step.change.toFixed(3)));
-  const isToe = step.key.startsWith('toe');
-  if (step.key === 'steeringWheel') return {};
+/** What a calculator is opened with: the change that is wanted, the side, the stock; nothing invented. */
+export function startFor(
+  step: PlanStep,
+  adjuster: Adjuster,
+  known: { plan: readonly PlanStep[]; settings: ShopSettings; draft: VisitDraft },
+): Texts {
+  const { plan, settings, draft } = known;
+  const change = plain(step.change);
+  if (step.key === 'steeringWheel') {
+    const ratio = draft.visit?.sheet?.sheet.steeringRatio;
+    return {
+      adjuster: adjuster === 'turnbuckle' ? 'turnbuckle' : 'single',
+      ...(ratio === undefined ? {} : { steeringRatio: String(ratio) }),
+    };
+  }
   switch (adjuster) {
     case 'tieRod':
-      return { toeChange: change };
+      return { toeChange: change, adjuster: 'single' };
+    case 'turnbuckle':
+      return { toeChange: change, adjuster: 'turnbuckle' };
     case 'cam':
       return { change };
-    case 'hubShim':
+    case 'hubShim': {
+      // One shim gives camber and toe together: what the other step of this wheel wants counts too.
+      const wanted = (kind: 'camber' | 'toe') =>
+        plain(plan.find((one) => one.where === step.where && one.kind === kind)?.change ?? 0);
       return {
-        camberChange: isToe ? '0' : change,
-        toeChange: isToe ? change : '0',
+        camberChange: wanted('camber'),
+        toeChange: wanted('toe'),
         side: step.where?.startsWith('l') ? 'left' : 'right',
+        stock: settings.hubShims.join('; '),
       };
-    case 'armShims':
-      return { camberChange: change, casterChange: '0' };
+    }
+    case 'armShims': {
+      const wanted = (kind: 'camber' | 'caster') =>
+        plain(plan.find((one) => one.where === step.where && one.kind === kind)?.change ?? 0);
+      return { camberChange: wanted('camber'), casterChange: wanted('caster') };
+    }
     default:
       return {};
   }
+}
+
+function plain(change: number | null): string {
+  return change === null ? '' : String(Number(change.toFixed(3)));
 }

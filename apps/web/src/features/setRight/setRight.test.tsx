@@ -2,7 +2,7 @@ import { foldEntries } from '@keen/core';
 import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { evenDraft, showStep } from '../../../tests/visitBench.tsx';
+import { evenDraft, SESSION, showStep } from '../../../tests/visitBench.tsx';
 import { SetRightStep } from './SetRightStep.tsx';
 
 const ANGLES = {
@@ -59,16 +59,79 @@ describe('SetRightStep', () => {
         'visit.setRight.adjuster.camber-lr': 'none',
       }),
     });
-    expect(screen.getByText(/Out of reach as built: an adjustable arm/)).toBeVisible();
+    const [first] = screen.getAllByRole('listitem');
+    expect(within(first!).getByRole('alert')).toHaveTextContent(
+      /Out of reach.*Nothing is fitted.*an adjustable camber arm.*the inner edge goes on wearing/,
+    );
   });
 
-  it('closes with what comes after, once all is in', () => {
-    const good = { ...ANGLES, lf: { camber: -0.4, toe: 0.05 }, rf: { camber: -0.4, toe: 0.05 } };
+  it('keeps what a cam bolt was worked out to reach, and says what stays missing', async () => {
+    const change = { 'angles.lr': { camber: -3, toe: 0.08 } };
+    const { enter } = showStep(<SetRightStep />, { draft: draftWith(change) });
+    const [first] = screen.getAllByRole('listitem');
+    await userEvent.click(within(first!).getByRole('button', { name: 'Work out the cam bolt' }));
+    fireEvent.change(screen.getByLabelText(/Bolt centre/), { target: { value: '5' } });
+    fireEvent.change(screen.getByLabelText(/Cam to the point/), { target: { value: '300' } });
+    expect(screen.getByRole('status')).toHaveTextContent('out of reach');
+    await userEvent.click(screen.getByRole('button', { name: 'Back to the plan' }));
+    // atan(5 / 300)
+    expect(enter).toHaveBeenCalledWith('visit.setRight.reach.camber-lr', [
+      expect.closeTo(-0.9548, 4),
+      expect.closeTo(0.9548, 4),
+    ]);
+  });
+
+  it('gives one hub shim both changes of its wheel, from the shop’s stock', async () => {
+    const session = {
+      ...SESSION,
+      shop: { ...SESSION.shop, settings: { hubShims: [0.5, 1], armShims: [] } },
+    };
     showStep(<SetRightStep />, {
-      draft: draftWith({ ...perWheel(good), 'visit.setRight.before': ANGLES }),
+      session,
+      draft: draftWith({
+        'angles.lr': { camber: -1.9, toe: 0.5 },
+        'visit.setRight.adjuster.camber-lr': 'hubShim',
+      }),
+    });
+    const [first] = screen.getAllByRole('listitem');
+    await userEvent.click(within(first!).getByRole('button', { name: /rear hub shim/ }));
+    expect(screen.getByLabelText(/Camber wanted/)).toHaveValue('1.15');
+    expect(screen.getByLabelText(/Toe wanted/)).toHaveValue('-0.425');
+    expect(screen.getByLabelText(/Tapers in stock/)).toHaveValue('0.5; 1');
+    expect(screen.getByRole('status')).toHaveTextContent(/1°, thickest at/);
+  });
+
+  it('looks at a cart before it measures: the crooked wheel’s side needs the work', () => {
+    const cart = {
+      'vehicle.use': 'cart',
+      'visit.inspect.crookedWheel': 'left',
+      'angles.lf': { toe: 1 },
+      'angles.rf': { toe: 1 },
+    };
+    showStep(<SetRightStep />, { draft: draftWith(cart) });
+    expect(screen.getByText(/The right side is fine/)).toBeVisible();
+    expect(
+      screen.getByText(/half a turn out of one rod, half a turn into the other/),
+    ).toBeVisible();
+  });
+
+  it('closes with what comes after, once all is in', async () => {
+    const good = { ...ANGLES, lf: { camber: -0.4, toe: 0.05 }, rf: { camber: -0.4, toe: 0.05 } };
+    const { enter } = showStep(<SetRightStep />, {
+      draft: draftWith({
+        ...perWheel(good),
+        'visit.setRight.before': ANGLES,
+        complaints: ['pullsLeft'],
+      }),
     });
     expect(screen.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
-    expect(screen.getByText(/Clamps off all four wheels/)).toBeVisible();
+    const clamps = screen.getByRole('group', { name: 'Clamps off all four wheels' });
+    await userEvent.click(within(clamps).getByRole('button', { name: 'Done' }));
+    expect(enter).toHaveBeenCalledWith('visit.setRight.closing.clampsOff', 'done');
+    const pull = screen.getByRole('group', { name: 'Complaint: Pulls left' });
+    await userEvent.click(within(pull).getByRole('button', { name: 'Still there' }));
+    expect(enter).toHaveBeenCalledWith('visit.setRight.complaintGone.pullsLeft', false);
+    expect(screen.getByText(/not on the sheet: look them up/)).toBeVisible();
     expect(screen.getByText(/Hollow: before/)).toBeVisible();
   });
 });

@@ -5,16 +5,16 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useImportVisitMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { FileButton } from '../../shared/FileButton.tsx';
 
 const LARGEST_BYTES = 400_000;
 
 /** Brings in a visit from a case file; a wrong one is refused with the field that is wrong. */
 export function ImportButton() {
-  const input = useRef<HTMLInputElement>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [importVisit, { isLoading }] = useImportVisitMutation();
   const navigate = useNavigate();
@@ -36,21 +36,14 @@ export function ImportButton() {
 
   return (
     <>
-      <Button onClick={() => input.current?.click()} disabled={isLoading}>
-        Open a case file
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        hidden
+      <FileButton
+        label="Case file"
         accept=".json,application/json"
-        aria-label="Case file"
-        onChange={({ target }) => {
-          const [file] = target.files ?? [];
-          if (file) void take(file);
-          target.value = '';
-        }}
-      />
+        disabled={isLoading}
+        onFile={(file) => void take(file)}
+      >
+        Open a case file
+      </FileButton>
       <Dialog open={fault !== null} onClose={() => setFault(null)}>
         <DialogTitle variant="h2">This file was not taken in.</DialogTitle>
         <DialogContent>

@@ -1,0 +1,51 @@
+import { camberInTurn, whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { FrontCamberInTurns } from '../../drawing/bench/charts.tsx';
+import { Folded } from '../../shared/Folded.tsx';
+import { showDegrees } from '../../shared/format.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+
+/** Inclination where it was not read (common practice, no source), degrees. */
+const USUAL_SAI = 13;
+const TURN_DEG = 20;
+/** From here the outside wheel's inner edge carries a turn (common practice, no source). */
+const RISK_DEG = -3.5;
+
+/** What caster makes of camber when the front wheels are steered, and whose inner edge pays. */
+export function CasterInTurns() {
+  const { draft } = useVisit();
+  const wheels = (['lf', 'rf'] as const).flatMap((key) => {
+    const { camber, caster, sai = USUAL_SAI } = draft.angles?.[key] ?? {};
+    return camber === undefined || caster === undefined ? [] : [{ key, camber, caster, sai }];
+  });
+  if (wheels.length === 0) return null;
+  const outside = wheels.map(({ key, ...angles }) => ({
+    key,
+    camber: camberInTurn({ ...angles, steer: TURN_DEG }).camber,
+  }));
+  const risky = outside.filter(({ camber }) => camber < RISK_DEG);
+  const isAssumed = wheels.some(({ key }) => draft.angles?.[key]?.sai === undefined);
+  return (
+    <Folded title="Camber in turns">
+      <Box sx={{ display: 'grid', gap: 1, pb: 1 }}>
+        <FrontCamberInTurns wheels={wheels} />
+        <Typography>
+          Outside of a turn at {TURN_DEG}°:{' '}
+          {outside
+            .map(({ key, camber }) => `${whereWords(key)} ${showDegrees(camber, 1)}`)
+            .join(', ')}
+          .{' '}
+          {risky.length > 0
+            ? 'That much leans on the inner edge whenever it turns: in town and on bends the inner edge goes first, though the camber straight ahead may be in.'
+            : 'The inner edge has little to fear from turning.'}
+        </Typography>
+        {isAssumed && (
+          <Typography variant="body2" color="textSecondary">
+            Drawn with an inclination of {USUAL_SAI}°, a usual one, where none was read.
+          </Typography>
+        )}
+      </Box>
+    </Folded>
+  );
+}

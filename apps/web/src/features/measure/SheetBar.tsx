@@ -1,0 +1,70 @@
+import type { SpecSheet, UsedSheet } from '@keen/contract';
+import { tolerancesOf } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { useVisit } from '../../shared/visitContext.ts';
+import { SheetChooser } from './SheetChooser.tsx';
+
+/** Which specification this visit goes by, and where its figures come from. */
+export function SheetBar() {
+  const { draft, enter } = useVisit();
+  const [isChoosing, setChoosing] = useState(false);
+  const used = draft.visit?.sheet;
+
+  function choose(next: UsedSheet | null): void {
+    enter('visit.sheet', next);
+    const tolerances = next && tolerancesOf(next.sheet);
+    const hasAny = tolerances && Object.keys(tolerances).length > 0;
+    if (hasAny || draft.tolerances) enter('tolerances', hasAny ? tolerances : null);
+    setChoosing(false);
+  }
+
+  return (
+    <Box
+      component="section"
+      aria-labelledby="sheet-title"
+      sx={{ display: 'flex', gap: 2, alignItems: 'flex-start', flexWrap: 'wrap' }}
+    >
+      <Box sx={{ flex: 1, minWidth: 260 }}>
+        <Typography variant="h2" component="h3" id="sheet-title">
+          {used ? used.sheet.name : 'No specification chosen'}
+        </Typography>
+        <Typography color="textSecondary">
+          {used
+            ? sourceWords(used)
+            : 'Usual limits stand in. The vehicle maker’s figures decide: choose its sheet, or enter it once.'}
+        </Typography>
+        {used?.sheet.conditions && <Typography>Holds for: {used.sheet.conditions}</Typography>}
+        {used?.sheet.note && (
+          <Typography variant="body2" color="textSecondary">
+            {used.sheet.note}
+          </Typography>
+        )}
+      </Box>
+      <Button variant={used ? 'outlined' : 'contained'} onClick={() => setChoosing(true)}>
+        {used ? 'Change the sheet' : 'Choose the sheet'}
+      </Button>
+      {isChoosing && (
+        <SheetChooser used={used ?? null} onChoose={choose} onClose={() => setChoosing(false)} />
+      )}
+    </Box>
+  );
+}
+
+const KIND_WORDS: Record<SpecSheet['kind'], string> = {
+  maker: 'The maker’s figures',
+  shop: 'The shop’s own figures',
+  startingPoint: 'A starting point, not the maker’s figures',
+};
+
+function sourceWords({ sheet, enteredBy, enteredAt, revision }: UsedSheet): string {
+  const date = sheet.sourceDate ? ` of ${dayjs(sheet.sourceDate).format('D MMM YYYY')}` : '';
+  const who =
+    enteredBy && enteredAt
+      ? `, entered by ${enteredBy} on ${dayjs(enteredAt).format('D MMM YYYY')}, revision ${revision}`
+      : '';
+  return `${KIND_WORDS[sheet.kind]}: ${sheet.source}${date}${who}.`;
+}

@@ -1,0 +1,134 @@
+import type { KeptSheet, UsedSheet } from '@keen/contract';
+import { STARTING_POINTS } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Skeleton from '@mui/material/Skeleton';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useSheetsQuery } from '../../api/keenApi.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { limitWords } from '../../shared/sheetWords.ts';
+
+interface SheetChooserProps {
+  used: UsedSheet | null;
+  onChoose: (sheet: UsedSheet | null) => void;
+  onClose: () => void;
+}
+
+/** The shop's sheets, and starting points by use; the one that is pressed is copied into the visit. */
+export function SheetChooser({ used, onChoose, onClose }: SheetChooserProps) {
+  const { data, isLoading, isError } = useSheetsQuery();
+  const [words, setWords] = useState('');
+  const matches = (name: string) => name.toLowerCase().includes(words.trim().toLowerCase());
+  const own = (data ?? []).filter(({ retired, sheet }) => !retired && matches(sheet.name));
+  const points = STARTING_POINTS.filter(({ sheet }) => matches(sheet.name));
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="chooser-title">
+      <DialogTitle id="chooser-title" variant="h2">
+        Which specification?
+      </DialogTitle>
+      <DialogContent>
+        <Box sx={{ display: 'grid', gap: 2, pt: 0.75 }}>
+          <TextField
+            label="Find by name"
+            autoFocus
+            value={words}
+            onChange={({ target }) => setWords(target.value)}
+          />
+          <Box component="section" aria-label="The shop’s sheets">
+            <Typography variant="h3" color="textSecondary" sx={{ mb: 0.5 }}>
+              The shop’s sheets
+            </Typography>
+            {isLoading && <Skeleton variant="rectangular" height={44} />}
+            {isError && (
+              <Notice kind="caution">
+                The sheets cannot be fetched just now; a starting point can be chosen meanwhile.
+              </Notice>
+            )}
+            {data && own.length === 0 && (
+              <Typography color="textSecondary">
+                {data.length === 0 ? 'None yet. ' : 'None of that name. '}
+                <Link to="/sheets">Enter the maker’s figures once</Link>, and every visit can use
+                them.
+              </Typography>
+            )}
+            {own.map((kept) => (
+              <SheetOption
+                key={kept.id}
+                name={kept.sheet.name}
+                words={limitWords(kept.sheet)}
+                isUsed={used?.sheetId === kept.id && used.revision === kept.revision}
+                onPress={() => onChoose(usedSheet(kept))}
+              />
+            ))}
+          </Box>
+          <Box component="section" aria-label="Starting points by use">
+            <Typography variant="h3" color="textSecondary">
+              Starting points by use
+            </Typography>
+            <Typography variant="body2" color="textSecondary" sx={{ mb: 0.5 }}>
+              Custom of the trade for where the maker’s figures are not known, or not wanted.
+            </Typography>
+            {points.map(({ id, sheet }) => (
+              <SheetOption
+                key={id}
+                name={sheet.name}
+                words={limitWords(sheet)}
+                isUsed={used?.sheetId === null && used.sheet.name === sheet.name}
+                onPress={() =>
+                  onChoose({
+                    sheetId: null,
+                    revision: null,
+                    enteredBy: null,
+                    enteredAt: null,
+                    sheet,
+                  })
+                }
+              />
+            ))}
+          </Box>
+        </Box>
+      </DialogContent>
+      <DialogActions sx={{ p: 2 }}>
+        {used && <Button onClick={() => onChoose(null)}>Go without a sheet</Button>}
+        <Button onClick={onClose}>Leave it</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function usedSheet({ id, revision, enteredBy, enteredAt, sheet }: KeptSheet): UsedSheet {
+  return { sheetId: id, revision, enteredBy, enteredAt, sheet };
+}
+
+function SheetOption(props: { name: string; words: string; isUsed: boolean; onPress: () => void }) {
+  const { name, words, isUsed, onPress } = props;
+  return (
+    <Button
+      variant="text"
+      onClick={onPress}
+      aria-pressed={isUsed}
+      sx={{
+        display: 'block',
+        width: '100%',
+        textAlign: 'left',
+        px: 1,
+        py: 0.75,
+        color: 'var(--ink)',
+        borderRadius: 0,
+        borderTop: '1px solid var(--hairline)',
+        borderLeft: '4px solid',
+        borderLeftColor: isUsed ? 'var(--marker)' : 'transparent',
+      }}
+    >
+      <Box sx={{ fontWeight: 650 }}>{name}</Box>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.85rem', fontWeight: 450 }}>{words}</Box>
+    </Button>
+  );
+}

@@ -1,0 +1,43 @@
+import type { AngleFile } from '@keen/contract';
+import { ANGLES_FORMAT, angleFileSchema, refusalOf } from '@keen/contract';
+import Papa from 'papaparse';
+
+const LARGEST_BYTES = 1_000_000;
+
+/** What a file of angles turned out to be. */
+export type ReadAngles =
+  | { kind: 'ours'; file: AngleFile }
+  | { kind: 'table'; rows: string[][] }
+  | { kind: 'fault'; text: string };
+
+/** Reads our JSON as it is; anything else is taken for a table, whatever its separator. */
+export function readAngles(text: string): ReadAngles {
+  if (text.length > LARGEST_BYTES) {
+    return { kind: 'fault', text: 'It is too large for one car’s angles.' };
+  }
+  if (text.trimStart().startsWith('{')) return readOurs(text);
+  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
+  if (data.length < 2 || (data[0]?.length ?? 0) < 2) {
+    return { kind: 'fault', text: 'It has no table with a heading and a line for each wheel.' };
+  }
+  return { kind: 'table', rows: data };
+}
+
+function readOurs(text: string): ReadAngles {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    return { kind: 'fault', text: 'It starts like JSON, and is none.' };
+  }
+  const parsed = angleFileSchema.safeParse(data);
+  if (parsed.success) return { kind: 'ours', file: parsed.data };
+  const { path, expected } = refusalOf(parsed.error);
+  const isOurs = (data as { format?: unknown }).format === ANGLES_FORMAT;
+  return {
+    kind: 'fault',
+    text: isOurs
+      ? `${path || 'The file'}: expected ${expected}`
+      : `It is JSON, but not angles: its format must be ${ANGLES_FORMAT}.`,
+  };
+}

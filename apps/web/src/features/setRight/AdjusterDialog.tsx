@@ -1,0 +1,101 @@
+import type { Adjuster } from '@keen/contract';
+import { shimPack, whereWords } from '@keen/core';
+import type { PlanStep } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+import type { BenchTool } from '../../tools/tool.ts';
+import { ToolDialog } from '../../tools/ToolDialog.tsx';
+import type { Worked } from '../../tools/toolInput.ts';
+import { startFor } from './adjusters.ts';
+import { keepCarTexts, keptCarTexts } from './carTexts.ts';
+
+interface AdjusterDialogProps {
+  step: PlanStep;
+  plan: readonly PlanStep[];
+  tool: BenchTool;
+  adjuster: Adjuster;
+  onClose: () => void;
+}
+
+/** The arithmetic of an adjuster, with the car's and the shop's figures where they are known. */
+export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: AdjusterDialogProps) {
+  const { draft, detail, session, enter } = useVisit();
+  const { settings } = session.shop;
+  const [keepSettings] = useKeepSettingsMutation();
+  const car = detail.visit.vehicle.id;
+
+  function finish(worked: Worked): void {
+    if (worked.ok && tool.name === 'eccentric') {
+      enter(`visit.setRight.reach.${step.key}`, worked.output.range);
+    }
+    if (worked.ok && tool.name === 'rearShim') {
+      const { stock } = worked.input as { stock: number[] };
+      // What was typed as stock is the shop's stock from now on.
+      if (stock.join() !== settings.hubShims.join()) {
+        void keepSettings({ ...settings, hubShims: stock });
+      }
+    }
+    onClose();
+  }
+
+  return (
+    <ToolDialog
+      tool={tool}
+      start={{
+        ...keptCarTexts(car, tool.name),
+        ...startFor(step, adjuster, { plan, settings, draft }),
+      }}
+      answer={(worked) =>
+        worked.ok
+          ? tool
+              .results(worked.output, worked.input as never)
+              .filter(({ isMain, label }) => isMain || label === 'From the wheel')
+              .map(({ label, value }) => `${label}: ${value}`)
+              .join('; ')
+          : ''
+      }
+      onTexts={(texts) => keepCarTexts(car, tool.name, texts)}
+      actions={(worked) => (
+        <>
+          {worked.ok && tool.name === 'wishboneShims' && (
+            <StockWords thickness={worked.output} stock={settings.armShims} />
+          )}
+          <Button variant="contained" onClick={() => finish(worked)}>
+            Back to the plan
+          </Button>
+        </>
+      )}
+      onClose={onClose}
+    >
+      {step.where && <Box sx={{ fontWeight: 650 }}>{whereWords(step.where)}</Box>}
+    </ToolDialog>
+  );
+}
+
+/** The nearest stack of shims that is in stock, for each bolt. */
+function StockWords({
+  thickness,
+  stock,
+}: {
+  thickness: Record<string, unknown>;
+  stock: readonly number[];
+}) {
+  if (stock.length === 0) {
+    return (
+      <Box sx={{ mr: 'auto', color: 'text.secondary', fontSize: '0.85rem' }}>
+        No arm shims are in the shop’s stock yet; enter them under Sheets and stock.
+      </Box>
+    );
+  }
+  const words = (['front', 'rear'] as const).map((bolt) => {
+    const wanted = thickness[bolt] as number;
+    const { shims, total } = shimPack(Math.abs(wanted), stock);
+    const way = wanted < 0 ? 'take out' : 'add';
+    return `${bolt} bolt: ${shims.length === 0 ? 'none' : `${way} ${shims.join(' + ')} mm`}${
+      Math.abs(total - Math.abs(wanted)) > 0.05 ? `, nearest to ${Math.abs(wanted).toFixed(2)}` : ''
+    }`;
+  });
+  return <Box sx={{ mr: 'auto', fontWeight: 650 }}>From stock, {words.join('; ')}</Box>;
+}

@@ -1,0 +1,62 @@
+import { FRONT_LAYOUTS } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Choice } from '../../shared/Choice.tsx';
+import { Folded } from '../../shared/Folded.tsx';
+import { showDegrees } from '../../shared/format.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+import { ToolDialog } from '../../tools/ToolDialog.tsx';
+import { textsOf } from '../../tools/toolInput.ts';
+import { TOOLS } from '../../tools/tools.ts';
+
+const TOOL = TOOLS.find(({ name }) => name === 'rideHeight')!;
+const USUAL_CHANGE_MM = -30;
+
+/** What a changed body height does to camber and toe, from a typical layout or the car's own joints. */
+export function ChangedHeight() {
+  const { draft } = useVisit();
+  const [layout, setLayout] = useState<(typeof FRONT_LAYOUTS)[number] | null>(null);
+  const change = draft.vehicle?.rideHeightChange?.front ?? 0;
+  return (
+    <Folded title="Changed height: what it does to camber and toe">
+      <Box sx={{ display: 'grid', gap: 1.25, pb: 1 }}>
+        <Typography color="textSecondary">
+          {change === 0
+            ? 'No change of height was noted on arrival. Start from a typical layout; the car’s own joints can be typed.'
+            : `The front was moved ${Math.abs(change)} mm ${change > 0 ? 'up' : 'down'}. Start from a typical layout; the car’s own joints are better.`}
+        </Typography>
+        <Choice
+          label="Front suspension"
+          options={FRONT_LAYOUTS.map(({ id, title }) => ({ value: id, label: title }))}
+          value={null}
+          onChange={(id) => setLayout(FRONT_LAYOUTS.find((one) => one.id === id) ?? null)}
+        />
+      </Box>
+      {layout && (
+        <ToolDialog
+          tool={TOOL}
+          start={textsOf(TOOL.fields, {
+            change: change === 0 ? USUAL_CHANGE_MM : change,
+            points: layout.points,
+            steeringArm: layout.steeringArm,
+            rack: layout.rack,
+          })}
+          answer={(worked) => {
+            if (!worked.ok) return '';
+            const { camberChange, toeChange } = worked.output as Record<string, number>;
+            const { change: moved } = worked.input as { change: number };
+            return `${moved > 0 ? 'Raised' : 'Lowered'} by ${Math.abs(moved)} mm, each front wheel changes by ${showDegrees(camberChange!, 2)} of camber and ${showDegrees(toeChange!, 2)} of toe${toeChange! > 0 ? '-in' : '-out'}.`;
+          }}
+          actions={() => (
+            <Button variant="contained" onClick={() => setLayout(null)}>
+              Back to the plan
+            </Button>
+          )}
+          onClose={() => setLayout(null)}
+        />
+      )}
+    </Folded>
+  );
+}

@@ -1,0 +1,132 @@
+import type { ClosingPoint, Complaint, SetupState } from '@keen/contract';
+import { CLOSING_POINTS } from '@keen/contract';
+import { closingList } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { Choice } from '../../shared/Choice.tsx';
+import { COMPLAINT_WORDS } from '../../shared/complaintWords.ts';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+
+const STATES = [
+  { value: 'done', label: 'Done' },
+  { value: 'notNeeded', label: 'Does not apply' },
+] as const satisfies readonly { value: SetupState; label: string }[];
+/** Fasteners are looked at again after this distance (common practice, no source). */
+const USUAL_RECHECK_KM = 100;
+
+/** What is done, and kept, before the car is given back. */
+export function Closing() {
+  const { draft, enter } = useVisit();
+  const { closing = {}, complaintGone = {}, recheckKm = null } = draft.visit?.setRight ?? {};
+  const open = CLOSING_POINTS.filter((point) => !closing[point]).length;
+  const set = (point: ClosingPoint, state: SetupState | null) =>
+    enter(`visit.setRight.closing.${point}`, state);
+  return (
+    <Box component="section" aria-labelledby="closing-title">
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline' }}>
+        <Typography variant="h2" component="h3" id="closing-title" sx={{ mb: 0.5 }}>
+          Before it is given back
+        </Typography>
+        <Typography color="textSecondary" role="status">
+          {open === 0 ? 'all answered' : `${open} of ${CLOSING_POINTS.length} open`}
+        </Typography>
+      </Box>
+      {closingList(draft).map(({ point, words, details, caution }) => (
+        <Row key={point}>
+          <Box>
+            {words}
+            {details.map((detail) => (
+              <Box key={detail} sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+                {detail}
+              </Box>
+            ))}
+            {caution && (
+              <Box sx={{ fontSize: '0.85rem' }}>
+                <Box component="strong" sx={{ color: 'var(--marker)' }}>
+                  ◆ Caution
+                </Box>{' '}
+                {caution}
+              </Box>
+            )}
+          </Box>
+          <Choice
+            label={words}
+            hideLabel
+            dense
+            options={STATES}
+            value={(closing[point] as (typeof STATES)[number]['value'] | undefined) ?? null}
+            onChange={(state) => set(point, state)}
+          />
+        </Row>
+      ))}
+      {(draft.complaints ?? []).map((complaint: Complaint) => (
+        <Row key={complaint}>
+          <Box>
+            Complaint: <strong>{COMPLAINT_WORDS[complaint].toLowerCase()}</strong>
+          </Box>
+          <Choice
+            label={`Complaint: ${COMPLAINT_WORDS[complaint]}`}
+            hideLabel
+            dense
+            options={[
+              { value: 'gone', label: 'Gone' },
+              { value: 'stays', label: 'Still there' },
+            ]}
+            value={
+              complaintGone[complaint] === undefined
+                ? null
+                : complaintGone[complaint]
+                  ? 'gone'
+                  : 'stays'
+            }
+            onChange={(value) =>
+              enter(
+                `visit.setRight.complaintGone.${complaint}`,
+                value === null ? null : value === 'gone',
+              )
+            }
+          />
+        </Row>
+      ))}
+      <Row>
+        <Box>
+          Fasteners and angles are looked at again after
+          <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+            {USUAL_RECHECK_KM} km is usual for fasteners.
+          </Box>
+        </Box>
+        <Box sx={{ width: 150 }}>
+          <NumberField
+            label="Recheck after"
+            unit="km"
+            value={recheckKm}
+            min={1}
+            max={100_000}
+            decimals={0}
+            onChange={(km) => enter('visit.setRight.recheckKm', km)}
+          />
+        </Box>
+      </Row>
+    </Box>
+  );
+}
+
+function Row({ children }: { children: ReactNode }) {
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '1fr auto' },
+        columnGap: 2,
+        rowGap: 0.75,
+        alignItems: 'center',
+        borderTop: '1px solid var(--hairline)',
+        py: 0.75,
+      }}
+    >
+      {children}
+    </Box>
+  );
+}

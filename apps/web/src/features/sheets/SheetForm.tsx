@@ -1,0 +1,297 @@
+import type { KeptSheet } from '@keen/contract';
+import { SPEC_KINDS } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import InputAdornment from '@mui/material/InputAdornment';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useRef, useState } from 'react';
+import type { FormEvent } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useKeepSheetsMutation } from '../../api/keenApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { newId } from '../../shared/newId.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { saveFile } from '../../shared/saveFile.ts';
+import type { Figure, SheetTexts } from './sheetValues.ts';
+import {
+  HEIGHT_FIGURES,
+  LIMIT_ROWS,
+  MOST_FIGURES,
+  NEW_SHEET,
+  REACH_FIGURES,
+  sheetOfTexts,
+  textsOfSheet,
+} from './sheetValues.ts';
+
+const KINDS = { maker: 'The maker’s', shop: 'The shop’s own', startingPoint: 'A starting point' };
+
+/** A sheet to enter or to change; what was typed stays until it is kept or left. */
+export function SheetForm({ kept }: { kept: KeptSheet | null }) {
+  const [texts, setTexts] = useState<SheetTexts>(() =>
+    kept ? textsOfSheet(kept.sheet) : NEW_SHEET,
+  );
+  const [faults, setFaults] = useState<Record<string, string>>({});
+  const [keep, { isLoading, error }] = useKeepSheetsMutation();
+  const navigate = useNavigate();
+  const form = useRef<HTMLFormElement>(null);
+  const isChanged =
+    JSON.stringify(texts) !== JSON.stringify(kept ? textsOfSheet(kept.sheet) : NEW_SHEET);
+
+  const field = (path: string) => ({
+    value: texts[path] ?? '',
+    error: faults[path] !== undefined,
+    onChange: ({ target }: { target: { value: string } }) => {
+      setTexts({ ...texts, [path]: target.value });
+      if (faults[path] !== undefined) setFaults({});
+    },
+  });
+  const helper = (path: string) =>
+    faults[path] === undefined ? undefined : `Expected ${faults[path]}`;
+
+  async function send(retired: boolean): Promise<void> {
+    const read = sheetOfTexts(texts);
+    if (!read.ok) {
+      setFaults(read.faults);
+      // The first field that is wrong comes into view, once it is marked.
+      requestAnimationFrame(() =>
+        form.current?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus(),
+      );
+      return;
+    }
+    const id = kept?.id ?? newId();
+    const answer = await keep([
+      { id, revisionId: newId(), basedOn: kept?.revision ?? 0, sheet: read.sheet, retired },
+    ]);
+    if (!('error' in answer)) await navigate(`/sheets/${id}`);
+  }
+
+  function submit(event: FormEvent): void {
+    event.preventDefault();
+    void send(false);
+  }
+
+  return (
+    <Box
+      component="form"
+      ref={form}
+      noValidate
+      onSubmit={submit}
+      sx={{ p: { xs: 2, md: 3.5 }, display: 'grid', gap: 2.5, maxWidth: 760 }}
+    >
+      <Box>
+        <Button component={Link} to="/sheets" sx={{ display: { md: 'none' }, mb: 1.5 }}>
+          All sheets
+        </Button>
+        <Typography variant="h1" component="h2">
+          {kept ? kept.sheet.name : 'A new sheet'}
+        </Typography>
+        {kept && (
+          <Typography color="textSecondary">
+            Revision {kept.revision}, entered by {kept.enteredBy} on{' '}
+            {dayjs(kept.enteredAt).format('D MMM YYYY')}
+            {kept.retired && '; retired: it is no longer offered'}
+          </Typography>
+        )}
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { sm: '1fr 1fr' }, gap: 1.75 }}>
+        <TextField
+          label="Name: car, wheels, trim"
+          required
+          {...field('name')}
+          helperText={helper('name')}
+        />
+        <TextField
+          label="Source: where the figures were found"
+          required
+          {...field('source')}
+          helperText={helper('source')}
+        />
+        <TextField
+          label="Date of the source"
+          type="date"
+          {...field('sourceDate')}
+          helperText={helper('sourceDate')}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <TextField
+          label="Holds for: load, fuel, height"
+          {...field('conditions')}
+          helperText={helper('conditions')}
+        />
+      </Box>
+      <Choice
+        label="Whose figures"
+        options={SPEC_KINDS.map((value) => ({ value, label: KINDS[value] }))}
+        value={(texts.kind as (typeof SPEC_KINDS)[number] | undefined) ?? null}
+        onChange={(kind) => kind && setTexts({ ...texts, kind })}
+      />
+      <Box>
+        <Typography variant="h2" component="h3">
+          Limits
+        </Typography>
+        <Typography color="textSecondary" sx={{ mb: 1 }}>
+          Degrees; camber plus is top out, toe plus is in, caster plus leans back. Left empty, the
+          target is the middle.
+        </Typography>
+        {LIMIT_ROWS.map(({ title, path }) => (
+          <Box
+            key={path}
+            role="group"
+            aria-label={title}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { xs: 'repeat(3, 1fr)', sm: '1fr repeat(3, 118px)' },
+              gap: 1,
+              alignItems: 'center',
+              borderTop: '1px solid var(--hairline)',
+              py: 0.75,
+            }}
+          >
+            <Box sx={{ fontWeight: 600, gridColumn: { xs: '1 / -1', sm: 'auto' } }}>{title}</Box>
+            {(['low', 'target', 'high'] as const).map((end) => (
+              <NumberText
+                key={end}
+                figure={{
+                  path: `${path}.${end}`,
+                  label: { low: 'From', target: 'Target', high: 'To' }[end],
+                  unit: '°',
+                }}
+                field={field(`${path}.${end}`)}
+              />
+            ))}
+            <RowFault faults={faults} path={path} />
+          </Box>
+        ))}
+        <RowFault faults={{ camber: faults.camber } as Record<string, string>} path="camber" />
+      </Box>
+      <Figures
+        title="Between left and right"
+        figures={MOST_FIGURES}
+        field={field}
+        faults={faults}
+      />
+      <Figures
+        title="Reach of the factory’s adjusters, either way"
+        words="0 where it is fixed; empty where nobody knows."
+        figures={REACH_FIGURES}
+        field={field}
+        faults={faults}
+      />
+      <Figures
+        title="Ride height, hub centre to arch"
+        figures={HEIGHT_FIGURES}
+        field={field}
+        faults={faults}
+      />
+      <TextField
+        label="Torque, N·m"
+        multiline
+        minRows={2}
+        placeholder="Wheel nuts: 120; Tie rod jam nut: 55"
+        {...field('torque')}
+        helperText={helper('torque')}
+      />
+      <TextField
+        label="Note"
+        multiline
+        minRows={2}
+        {...field('note')}
+        helperText={helper('note')}
+      />
+      {error && (
+        <Notice kind="caution">{failureOf(error).text} What was typed is still here.</Notice>
+      )}
+      <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
+        <Button type="submit" variant="contained" disabled={isLoading || !isChanged}>
+          {kept ? 'Keep as a new revision' : 'Keep the sheet'}
+        </Button>
+        {kept && (
+          <>
+            <Button
+              onClick={() =>
+                saveFile(
+                  `${kept.sheet.name.replace(/[^\p{L}\p{N}]+/gu, '-')}.specification.json`,
+                  JSON.stringify(kept.sheet, null, 2),
+                  'application/json',
+                )
+              }
+            >
+              Save as JSON
+            </Button>
+            <Button disabled={isLoading} onClick={() => void send(!kept.retired)}>
+              {kept.retired ? 'Offer it again' : 'Retire it'}
+            </Button>
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+type FieldOf = (path: string) => {
+  value: string;
+  error: boolean;
+  onChange: (event: { target: { value: string } }) => void;
+};
+
+function NumberText({ figure, field }: { figure: Figure; field: ReturnType<FieldOf> }) {
+  return (
+    <TextField
+      label={figure.label}
+      {...field}
+      slotProps={{
+        htmlInput: { inputMode: 'decimal', autoComplete: 'off' },
+        input: { endAdornment: <InputAdornment position="end">{figure.unit}</InputAdornment> },
+      }}
+    />
+  );
+}
+
+/** What is wrong in a row of figures, under all of it. */
+function RowFault({ faults, path }: { faults: Record<string, string>; path: string }) {
+  const found = Object.entries(faults).filter(
+    ([at, text]) => text !== undefined && (at === path || at.startsWith(`${path}.`)),
+  );
+  if (found.length === 0) return null;
+  return (
+    <Box role="alert" sx={{ gridColumn: '1 / -1', color: 'var(--marker)', fontSize: '0.85rem' }}>
+      {found.map(([at, text]) => `${at.split('.').at(-1)}: expected ${text}`).join('; ')}
+    </Box>
+  );
+}
+
+function Figures(props: {
+  title: string;
+  words?: string;
+  figures: readonly Figure[];
+  field: FieldOf;
+  faults: Record<string, string>;
+}) {
+  const { title, words, figures, field, faults } = props;
+  return (
+    <Box role="group" aria-label={title}>
+      <Typography variant="h2" component="h3">
+        {title}
+      </Typography>
+      {words && <Typography color="textSecondary">{words}</Typography>}
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' },
+          gap: 1.25,
+          mt: 1.25,
+        }}
+      >
+        {figures.map((figure) => (
+          <Box key={figure.path}>
+            <NumberText figure={figure} field={field(figure.path)} />
+            <RowFault faults={faults} path={figure.path} />
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

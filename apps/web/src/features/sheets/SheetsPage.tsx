@@ -1,0 +1,167 @@
+import type { KeptSheet } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useSessionQuery, useSheetsQuery } from '../../api/keenApi.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { saveFile } from '../../shared/saveFile.ts';
+import { limitWords } from '../../shared/sheetWords.ts';
+import { TopBar } from '../../shared/TopBar.tsx';
+import { SheetForm } from './SheetForm.tsx';
+import { SheetImport } from './SheetImport.tsx';
+import { StockForm } from './StockForm.tsx';
+import { sheetsAsCsv } from './sheetFiles.ts';
+
+const SHORTCUTS = [
+  { keys: ['N'], what: 'a new sheet' },
+  { keys: ['T'], what: 'back to today' },
+];
+
+/** The shop's specification sheets, and its stock of shims. */
+export function SheetsPage() {
+  const { data: session } = useSessionQuery();
+  const { data, isLoading, isError, refetch } = useSheetsQuery();
+  const { sheetId } = useParams();
+  const navigate = useNavigate();
+  const [showsRetired, setShowsRetired] = useState(false);
+  useHotkeys('n', () => void navigate('/sheets/new'));
+  useHotkeys('t', () => void navigate('/'));
+  if (!session) return null;
+  const chosen = data?.find(({ id }) => id === sheetId) ?? null;
+  const shown = (data ?? []).filter(({ retired }) => showsRetired || !retired);
+  const hasRetired = (data ?? []).some(({ retired }) => retired);
+  return (
+    <Box
+      sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
+    >
+      <TopBar session={session} shortcuts={SHORTCUTS}>
+        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
+          Sheets and stock
+        </Box>
+      </TopBar>
+      <Box
+        component="main"
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', md: '340px minmax(0, 1fr)' },
+        }}
+      >
+        <Box
+          sx={{
+            borderRight: { md: '1px solid var(--line)' },
+            display: { xs: sheetId ? 'none' : 'grid', md: 'grid' },
+            alignContent: 'start',
+            gap: 2,
+            p: 2.5,
+            overflowY: { md: 'auto' },
+          }}
+        >
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <Button component={Link} to="/sheets/new" variant="contained">
+              New sheet
+            </Button>
+            <SheetImport known={data ?? []} />
+            <Button
+              disabled={shown.length === 0}
+              onClick={() =>
+                saveFile(
+                  'specification-sheets.csv',
+                  sheetsAsCsv(shown.map(({ sheet }) => sheet)),
+                  'text/csv',
+                )
+              }
+            >
+              Save as CSV
+            </Button>
+          </Box>
+          {isLoading && [0, 1, 2].map((i) => <Skeleton key={i} height={52} />)}
+          {isError && (
+            <Notice kind="caution">
+              The sheets cannot be fetched just now.{' '}
+              <Button onClick={() => void refetch()}>Try again</Button>
+            </Notice>
+          )}
+          {data?.length === 0 && (
+            <Typography color="textSecondary">
+              No sheet yet. Enter what the maker’s book says of a car once: limits, conditions,
+              source. Every visit of such a car can go by it.
+            </Typography>
+          )}
+          <Box component="nav" aria-label="Sheets">
+            {shown.map((kept) => (
+              <SheetLink key={kept.id} kept={kept} isCurrent={kept.id === sheetId} />
+            ))}
+          </Box>
+          {hasRetired && (
+            <Button variant="text" onClick={() => setShowsRetired(!showsRetired)}>
+              {showsRetired ? 'Hide the retired' : 'Show the retired too'}
+            </Button>
+          )}
+          <StockForm settings={session.shop.settings} />
+        </Box>
+        <Box
+          sx={{
+            display: { xs: sheetId ? 'block' : 'none', md: 'block' },
+            overflowY: { md: 'auto' },
+            minWidth: 0,
+          }}
+        >
+          {sheetId === 'new' && <SheetForm key="new" kept={null} />}
+          {chosen && <SheetForm key={`${chosen.id} ${chosen.revision}`} kept={chosen} />}
+          {sheetId && sheetId !== 'new' && data && !chosen && (
+            <Box sx={{ p: 3 }}>
+              <Typography variant="h1" component="h2">
+                There is no such sheet.
+              </Typography>
+            </Box>
+          )}
+          {!sheetId && (
+            <Box sx={{ p: 4, maxWidth: 520, display: { xs: 'none', md: 'block' } }}>
+              <Typography variant="h1" component="h2" gutterBottom>
+                What should the angles be?
+              </Typography>
+              <Typography color="textSecondary">
+                The vehicle maker’s figures decide. A sheet holds them with their source, so that
+                everybody in the shop judges a car alike. A visit keeps the sheet as it was when it
+                was chosen: a later change never touches an old visit.
+              </Typography>
+            </Box>
+          )}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function SheetLink({ kept, isCurrent }: { kept: KeptSheet; isCurrent: boolean }) {
+  return (
+    <Box
+      component={Link}
+      to={`/sheets/${kept.id}`}
+      aria-current={isCurrent ? 'page' : undefined}
+      sx={{
+        display: 'block',
+        py: 1,
+        pl: 1.25,
+        borderTop: '1px solid var(--hairline)',
+        borderLeft: '4px solid',
+        borderLeftColor: isCurrent ? 'var(--marker)' : 'transparent',
+        color: 'var(--ink)',
+        textDecoration: 'none',
+        opacity: kept.retired ? 0.7 : 1,
+      }}
+    >
+      <Box sx={{ fontWeight: 650 }}>
+        {kept.sheet.name}
+        {kept.retired && ' (retired)'}
+      </Box>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>{limitWords(kept.sheet)}</Box>
+    </Box>
+  );
+}

@@ -1,0 +1,52 @@
+import type { ShopSettings } from '@keen/contract';
+import { shopSettingsSchema } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { SavingField } from '../../shared/SavingField.tsx';
+
+const LISTS = [
+  {
+    key: 'hubShims',
+    label: 'Hub shim tapers, degrees',
+    fault: 'Tapers up to 5°, such as 0.25; 0.5',
+  },
+  { key: 'armShims', label: 'Arm shims, mm', fault: 'Thicknesses up to 30 mm, such as 0.8; 1.6' },
+] as const;
+
+/** Shims in stock, for everybody in the shop. */
+export function StockForm({ settings }: { settings: ShopSettings }) {
+  const [keep, { isError }] = useKeepSettingsMutation();
+  return (
+    <Box component="section" aria-label="Stock" sx={{ display: 'grid', gap: 1.5, pt: 1 }}>
+      <Typography variant="h3" color="textSecondary">
+        Shims in stock
+      </Typography>
+      {LISTS.map(({ key, label, fault }) => (
+        <SavingField
+          key={key}
+          label={label}
+          placeholder="Apart by semicolons"
+          value={settings[key].join('; ')}
+          check={(text) => {
+            const next = { ...settings, [key]: listIn(text) };
+            return shopSettingsSchema.safeParse(next).success ? null : fault;
+          }}
+          onChange={(text) => void keep({ ...settings, [key]: listIn(text ?? '') })}
+        />
+      ))}
+      {isError && (
+        <Typography role="alert" sx={{ color: 'var(--marker)' }}>
+          The stock was not kept; it is tried again with the next change.
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+function listIn(text: string): number[] {
+  return text
+    .split(/[;\s]+/)
+    .filter(Boolean)
+    .map((part) => Number(part.replace(',', '.')));
+}

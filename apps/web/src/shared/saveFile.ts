@@ -1,0 +1,10 @@
+/** Hands a text to the browser as a file to keep. */
+export function saveFile(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The browser has taken it by then.
+  setTimeout(() => URL.revokeObjectURL(url), 1_000);
+}

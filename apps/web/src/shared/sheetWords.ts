@@ -1,0 +1,16 @@
+import type { AngleLimits, SpecSheet } from '@keen/contract';
+import { showDegrees } from './format.ts';
+
+/** The heart of a sheet in a line: front camber and toe, rear camber and toe. */
+export function limitWords(sheet: SpecSheet): string {
+  const range = (title: string, limits: AngleLimits | undefined) =>
+    limits && `${title} ${showDegrees(limits.low, 2)} to ${showDegrees(limits.high, 2)}`;
+  const axle = (name: 'front' | 'rear') => {
+    const said = [
+      range('camber', sheet.camber?.[name]),
+      range('toe', sheet.totalToe?.[name]),
+    ].filter(Boolean);
+    return said.length > 0 ? `${name}: ${said.join(', ')}` : null;
+  };
+  return [axle('front'), axle('rear')].filter(Boolean).join('; ');
+}
