@@ -61,6 +61,17 @@ test('the bench and the page on how it works have nothing that axe objects to', 
   await expectClean(page, 'how it works');
 });
 
+test('sheets and devices have nothing that axe objects to', async ({ page }) => {
+  await comeIn(page);
+  await page.getByRole('link', { name: 'Sheets' }).click();
+  await page.getByRole('link', { name: /Harbour saloon/ }).click();
+  await expect(page.getByRole('heading', { name: 'Harbour saloon' })).toBeVisible();
+  await expectClean(page, 'sheets');
+  await page.goto('/devices');
+  await expect(page.getByRole('group', { name: 'Left front' })).toBeVisible();
+  await expectClean(page, 'devices');
+});
+
 test('on a phone the steps have nothing that axe objects to', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await comeIn(page);

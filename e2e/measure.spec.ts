@@ -65,7 +65,7 @@ test.describe('measuring', () => {
 
     await step(page, 'Set right');
     await page.getByRole('button', { name: 'Begin' }).click();
-    const steps = page.getByRole('main').getByRole('list').getByRole('listitem');
+    const steps = page.getByRole('list', { name: 'What to set' }).getByRole('listitem');
     // Rear before front, the steering wheel last.
     await expect(steps).toHaveText([
       /Toe left rear/,
@@ -91,8 +91,159 @@ test.describe('measuring', () => {
     await steps.nth(0).getByLabel('Now reads').fill('0.05');
     await steps.nth(1).getByLabel('Now reads').fill('0.05');
     await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
-    await expect(page.getByText(/Clamps off all four wheels/)).toBeVisible();
     await expect(page.getByText(/Hollow: before/)).toBeVisible();
+    // The closing list is answered, and kept.
+    for (const answer of await page.getByRole('button', { name: 'Done', exact: true }).all()) {
+      await answer.click();
+    }
+    await expect(page.getByText('all answered')).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    await page.reload();
+    await expect(page.getByText('all answered')).toBeVisible();
+    const rail = page.getByRole('navigation', { name: 'Steps of the visit' });
+    await expect(rail.getByRole('link', { name: /Set right.*done/ })).toBeVisible();
+  });
+
+  test('from a rig’s own table, its signs and units said once, to the ledger', async ({ page }) => {
+    await comeIn(page);
+    await takeIn(page, newPlate());
+    await step(page, 'Measure');
+    await page.getByRole('button', { name: 'Comes back' }).click();
+    const table = [
+      'Corner;Camber [min];Castor [min];Toe [mm]',
+      'FL;-24;252;-1,2',
+      'FR;-30;246;-1,1',
+      'RL;-60;;-0,4',
+      'RR;-66;;tilted',
+    ].join('\r\n');
+    const give = (text: string, name: string) =>
+      page
+        .getByLabel('File of angles')
+        .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await give(table, 'rig-17.csv');
+    const dialog = page.getByRole('dialog', { name: 'Angles from rig-17.csv' });
+    await expect(dialog.getByRole('alert')).toContainText(
+      'Line 2, Toe [mm]: expected the diameter',
+    );
+    await dialog.getByLabel(/Taken at a diameter/).fill('440');
+    await dialog.getByLabel('Toe: turn the sign round').check();
+    await expect(dialog.getByRole('alert')).toHaveText(/Line 5, Toe \[mm\]: expected a number/);
+    await expect(dialog.getByRole('row', { name: /Left front/ })).toContainText('+0.16°');
+    await dialog.getByRole('button', { name: 'Take over' }).click();
+    await expect(page.getByRole('row', { name: /Camber left front/ })).toContainText('−0.40°');
+    await expect(page.getByRole('row', { name: /Caster right front/ })).toContainText('+4.10°');
+    await expect(page.getByRole('row', { name: /Total toe front/ })).toContainText('+0.30°');
+
+    // The next file of the same rig needs no word more.
+    await give(table.replace('tilted', '-0,4'), 'rig-18.csv');
+    const again = page.getByRole('dialog', { name: 'Angles from rig-18.csv' });
+    await expect(again.getByRole('alert')).toBeHidden();
+    await again.getByRole('button', { name: 'Take over' }).click();
+    await expect(page.getByRole('row', { name: /Total toe rear/ })).toContainText('+0.10°');
+
+    await give(
+      '{"format":"keen-groove/angles","version":1,"wheels":{"lf":{"toe":"in"}}}',
+      'x.json',
+    );
+    await expect(page.getByText('wheels.lf.toe: expected a finite number')).toBeVisible();
+    await page.getByRole('button', { name: 'Understood' }).click();
+    await expect(page.getByRole('row', { name: /Total toe rear/ })).toContainText('+0.10°');
+  });
+
+  test('from the simulated rig, with the faults that rigs have', async ({ page }) => {
+    await comeIn(page);
+    await page.goto('/devices');
+    const wheel = page.getByRole('group', { name: 'Left front', exact: true });
+    await wheel.getByLabel('Toe').fill('1.25');
+    await wheel.getByLabel('Toe').blur();
+    await page.getByRole('button', { name: 'Target blocked' }).click();
+    await page.getByRole('button', { name: 'Right rear' }).click();
+    await page.goto('/');
+    await takeIn(page, newPlate());
+    await step(page, 'Measure');
+    await page.getByRole('button', { name: 'Read the rig' }).click();
+    const dialog = page.getByRole('dialog', { name: 'What the rig sees now' });
+    await expect(dialog.getByRole('alert')).toContainText('does not see right rear');
+    await dialog.getByRole('button', { name: 'Take over' }).click();
+    const toe = page.getByRole('row', { name: /^Toe left front/ });
+    await expect(toe).toContainText(/\+1\.2[3-7]°/);
+    await expect(page.getByRole('row', { name: /right rear/ })).toHaveCount(0);
+  });
+
+  test('a cart by one tape and a square: the total, half to each, limits of carts', async ({
+    page,
+  }) => {
+    await comeIn(page);
+    await takeIn(page, newPlate());
+    await page.getByRole('button', { name: 'Cart' }).click();
+    await step(page, 'Measure');
+    await page.getByRole('button', { name: 'Comes back' }).click();
+    const toe = page.getByRole('group', { name: 'Toe', exact: true });
+    await expect(toe.getByRole('button', { name: 'One tape, a helper' })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    await toe.getByRole('button', { name: 'Work it out from the readings' }).click();
+    const tape = page.getByRole('dialog', { name: 'Toe by tape' });
+    await tape.getByRole('button', { name: 'inches' }).click();
+    await tape.getByLabel('Ahead of the axle').fill('38 1/8');
+    await tape.getByLabel('Behind the axle').fill('39 1/4');
+    await tape.getByLabel('Along the wheel between the two').fill('18');
+    await tape.getByRole('button', { name: 'Take over' }).click();
+    // 1 1/8 in over 18 in: 2 asin(0.5625 / 18).
+    await expect(page.getByRole('row', { name: /Total toe front/ })).toContainText('+3.58°');
+    await expect(page.getByRole('row', { name: /^Toe left front/ })).toHaveCount(0);
+
+    const camber = page.getByRole('group', { name: 'Camber', exact: true });
+    await camber.getByRole('button', { name: 'Work it out from the readings' }).click();
+    const square = page.getByRole('dialog', { name: 'Camber by square' });
+    await square.getByRole('button', { name: 'inches' }).click();
+    await square.getByLabel('Gap at the top of the rim').fill('3/16');
+    await square.getByLabel('Gap at the bottom of the rim').fill('0');
+    await square.getByLabel('Rim edge to rim edge').fill('8');
+    await square.getByRole('button', { name: 'Take over' }).click();
+    await expect(page.getByRole('row', { name: /Camber left front/ })).toContainText('−1.34°');
+
+    await step(page, 'Set right');
+    await page.getByRole('button', { name: 'Left', exact: true }).click();
+    await expect(page.getByText('The right side is fine')).toBeVisible();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const steps = page.getByRole('list', { name: 'What to set' }).getByRole('listitem');
+    await expect(steps).toHaveText([/Toe left front/, /Toe right front/, /Steering wheel/]);
+    await expect(steps.last()).toContainText(
+      'half a turn out of one rod, half a turn into the other',
+    );
+    await steps.nth(0).getByLabel('Now reads').fill('0.15');
+    await steps.nth(1).getByLabel('Now reads').fill('0.15');
+    await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
+  });
+
+  test('a cam bolt that runs out of travel: what is missing, and what would bring it', async ({
+    page,
+  }) => {
+    await comeIn(page);
+    await takeIn(page, newPlate());
+    await step(page, 'Measure');
+    await page.getByRole('button', { name: 'Comes back' }).click();
+    const camber = page.getByRole('group', { name: 'Camber', exact: true });
+    await camber.getByLabel('Left rear').fill('-3');
+    await camber.getByLabel('Left rear').blur();
+    await step(page, 'Set right');
+    const first = page
+      .getByRole('list', { name: 'What to set' })
+      .getByRole('listitem')
+      .filter({ hasText: 'Camber left rear' });
+    await first.getByRole('button', { name: 'Work out the cam bolt' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Cam bolt' });
+    await dialog.getByLabel('Bolt centre to cam centre').fill('5');
+    await dialog.getByLabel('Cam to the point the arm turns about').fill('300');
+    await expect(dialog.getByRole('status')).toContainText('out of reach');
+    await dialog.getByRole('button', { name: 'Back to the plan' }).click();
+    // 2.25 wanted, atan(5 / 300) = 0.95 there.
+    await expect(first.getByRole('alert')).toContainText('+1.30° stays missing');
+    await expect(first.getByRole('alert')).toContainText('an adjustable camber arm');
+    await first.getByRole('button', { name: 'Adjustable arm' }).click();
+    await expect(first.getByRole('alert')).toBeVisible();
   });
 
   test('stops where the reading does not come back', async ({ page }) => {

@@ -64,7 +64,7 @@ export { setupDoubts, setupList, undermined } from './measure/setupList.ts';
 export type { SetupItem } from './measure/setupList.ts';
 export { setRightPlan } from './measure/setRightPlan.ts';
 export type { PlanStep } from './measure/setRightPlan.ts';
-export { reachOf } from './measure/reach.ts';
+export { reachOf, usualAdjuster } from './measure/reach.ts';
 export type { Reach } from './measure/reach.ts';
 export { STARTING_POINTS } from './measure/startingPoints.ts';
 export type { StartingPoint } from './measure/startingPoints.ts';

@@ -62,7 +62,7 @@ export function AngleLedger({
         <tbody>
           {rows.map((row) => (
             <tr key={row.key}>
-              <Box component="td" sx={{ minWidth: 150 }}>
+              <Box component="td" sx={{ whiteSpace: { sm: 'nowrap' } }}>
                 <strong>{row.title}</strong>{' '}
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   {row.where ? whereWords(row.where) : ''}
@@ -93,7 +93,7 @@ export function AngleLedger({
                   ? `${showAngle(row.limits[0], row)} to ${showAngle(row.limits[1], row)}${FROM_MARKS[row.limitsFrom]}`
                   : ''}
               </Box>
-              <Box component="td" sx={{ width: '34%', display: { xs: 'none', sm: 'table-cell' } }}>
+              <Box component="td" sx={{ width: '30%', display: { xs: 'none', sm: 'table-cell' } }}>
                 <ToleranceScale row={row} before={was(row.key)} />
               </Box>
               <Box

@@ -1,8 +1,8 @@
 import type { AngleLimits, SpecSheet } from '@keen/contract';
 import { showDegrees } from './format.ts';
 
-/** The heart of a sheet in a line: front camber and toe, rear camber and toe. */
-export function limitWords(sheet: SpecSheet): string {
+/** The heart of a sheet, a line an axle: camber and total toe. */
+export function limitLines(sheet: SpecSheet): string[] {
   const range = (title: string, limits: AngleLimits | undefined) =>
     limits && `${title} ${showDegrees(limits.low, 2)} to ${showDegrees(limits.high, 2)}`;
   const axle = (name: 'front' | 'rear') => {
@@ -10,7 +10,7 @@ export function limitWords(sheet: SpecSheet): string {
       range('camber', sheet.camber?.[name]),
       range('toe', sheet.totalToe?.[name]),
     ].filter(Boolean);
-    return said.length > 0 ? `${name}: ${said.join(', ')}` : null;
+    return said.length > 0 ? [`${name}: ${said.join(', ')}`] : [];
   };
-  return [axle('front'), axle('rear')].filter(Boolean).join('; ');
+  return [...axle('front'), ...axle('rear')];
 }

@@ -39,6 +39,19 @@ export function reachOf(draft: VisitDraft, step: PlanStep, adjuster: Adjuster): 
   };
 }
 
+/**
+ * What a step is set with as long as nobody chose: the usual adjuster, but where the sheet says that the
+ * factory fixed the angle, a hub shim at the rear and nothing in front.
+ */
+export function usualAdjuster(draft: VisitDraft, step: PlanStep): Adjuster | null {
+  const [first] = step.adjusters;
+  if (first === undefined || step.kind === null) return first ?? null;
+  const range = knownRange(draft, step, first);
+  const isFixed = range !== null && range[0] === 0 && range[1] === 0;
+  if (!isFixed) return first;
+  return step.adjusters.includes('hubShim') ? 'hubShim' : 'none';
+}
+
 function knownRange(draft: VisitDraft, step: PlanStep, adjuster: Adjuster): Range | null {
   const worked = draft.visit?.setRight?.reach?.[step.key];
   if (worked) return worked;

@@ -1,7 +1,7 @@
 import type { SpecSheet, VisitDraft } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
 import type { Angles } from './angleLedger.ts';
-import { reachOf } from './reach.ts';
+import { reachOf, usualAdjuster } from './reach.ts';
 import { setRightPlan } from './setRightPlan.ts';
 import { STARTING_POINTS } from './startingPoints.ts';
 
@@ -158,6 +158,20 @@ describe('reachOf', () => {
     const reach = reachFor(lifted, 'camber-lf', 'none');
     expect(reach.state).toBe('beyond');
     expect(reach.part).toBe('upper arms made for a body raised by 50 mm');
+  });
+
+  it('starts from a hub shim at a fixed rear, from nothing at a fixed front', () => {
+    const fixed = byTheSheet({ reach: { camber: { front: 0, rear: 0 } } });
+    const draft = draftOf({ ...leaning, lf: { camber: -3, toe: 0.05 } }, fixed);
+    const usual = (key: string, of = draft) =>
+      usualAdjuster(
+        of,
+        setRightPlan(of).find((step) => step.key === key)!,
+      );
+    expect(usual('camber-lr')).toBe('hubShim');
+    expect(usual('camber-lf')).toBe('none');
+    expect(usual('toe-lf')).toBe('tieRod');
+    expect(usual('camber-lr', draftOf(leaning))).toBe('cam');
   });
 
   it('says unknown where nobody knows', () => {

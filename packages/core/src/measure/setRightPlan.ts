@@ -31,6 +31,9 @@ const TOE_ADJUSTERS: Record<Axle, readonly Adjuster[]> = {
 };
 const CASTER_ADJUSTERS: readonly Adjuster[] = ['cam', 'armShims', 'slots', 'adjustableArm', 'none'];
 
+/** Angles are shown to hundredths of a degree; what stands at its target to that is not set. */
+const ROUNDING = 0.005;
+
 /**
  * What to set, in order: worn parts, the rear axle before the front, camber before toe (in front
  * caster, camber, toe), the steering wheel last; only what is out or cannot be told from out. Changing
@@ -116,10 +119,11 @@ function casterSteps(angles: Angles, limits: Limits, isOut: IsOut): PlanStep[] {
     const caster = casters[i];
     if (caster === undefined) return [];
     const apart = isOut('crossCaster');
-    if (!isOut(`caster.${wheel}`) && !apart) return [];
+    // Without a sheet nobody knows the figure; alike on both sides is what stops the pull.
+    const change = (limits.caster?.target ?? mean) - caster;
+    if ((!isOut(`caster.${wheel}`) && !apart) || Math.abs(change) < ROUNDING) return [];
     return angleStep('caster', 'front', wheel, {
-      // Without a sheet nobody knows the figure; alike on both sides is what stops the pull.
-      change: (limits.caster?.target ?? mean) - caster,
+      change,
       why: isOut(`caster.${wheel}`) ? 'Out of its limits.' : 'Left and right stand too far apart.',
       adjusters: CASTER_ADJUSTERS,
     });
@@ -132,8 +136,10 @@ function camberSteps(axle: Axle, angles: Angles, limits: Limits, isOut: IsOut): 
     const camber = angles[wheel]?.camber;
     const isOff = isOut(`camber.${wheel}`);
     if (camber === undefined || (!isOff && !(axle === 'front' && isOut('crossCamber')))) return [];
+    const change = target - camber;
+    if (Math.abs(change) < ROUNDING) return [];
     return angleStep('camber', axle, wheel, {
-      change: target - camber,
+      change,
       why: isOff ? 'Out of its limits.' : 'Left and right stand too far apart.',
       adjusters: CAMBER_ADJUSTERS[axle],
     });

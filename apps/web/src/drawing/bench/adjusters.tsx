@@ -127,8 +127,11 @@ export function ShimClockDrawing({
         <>
           <line x1={x} x2={thick[0]} y1={y} y2={thick[1]} stroke="var(--marker)" strokeWidth={4} />
           <circle cx={thick[0]} cy={thick[1]} r={8} fill="var(--marker)" />
+          <Words x={238} y={50} anchor="start" strong marked>
+            thickest at
+          </Words>
           <Words x={238} y={70} anchor="start" strong marked>
-            thickest at {clockWords(output.clock)}
+            {clockWords(output.clock)}
           </Words>
           <path
             d={`M240 96L352 ${96 - 12}V${96 + 12 + output.angle * 14}L240 ${96 + 12}Z`}

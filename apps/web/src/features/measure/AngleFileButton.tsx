@@ -44,6 +44,8 @@ export function AngleFileButton() {
         maxWidth="md"
         fullWidth
         aria-labelledby="angle-file-title"
+        // What is wrong comes and goes under the fields: they must not move under the finger.
+        slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}
       >
         <DialogTitle id="angle-file-title" variant="h2">
           {read?.kind === 'fault' ? 'This file was not taken in.' : `Angles from ${name}`}
@@ -93,7 +95,11 @@ function TableBody({ rows, onClose }: { rows: string[][]; onClose: () => void })
   return (
     <>
       <DialogContent sx={{ display: 'grid', gap: 2.5 }}>
-        <MappingFields header={header} mapping={mapping} onChange={setMapping} />
+        <MappingFields
+          header={header}
+          mapping={mapping}
+          onChange={(change) => setMapping((now) => ({ ...now, ...change }))}
+        />
         {faults.length > 0 && (
           <Notice kind="caution">
             <Box component="ul" sx={{ m: 0, pl: 2 }}>

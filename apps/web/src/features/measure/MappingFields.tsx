@@ -19,7 +19,7 @@ const NOT_THERE = '';
 interface MappingFieldsProps {
   header: readonly string[];
   mapping: AngleMapping;
-  onChange: (mapping: AngleMapping) => void;
+  onChange: (change: Partial<AngleMapping>) => void;
 }
 
 /** Says which column is what, in which unit, and whether its sign is the opposite of ours. */
@@ -39,7 +39,7 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
           label="Wheel"
           header={header}
           value={mapping.wheel}
-          onChange={(wheel) => onChange({ ...mapping, wheel })}
+          onChange={(wheel) => onChange({ wheel })}
         />
         {TABLE_ANGLES.map((kind) => (
           <Box key={kind}>
@@ -47,9 +47,7 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
               label={ANGLES[kind].title}
               header={header}
               value={mapping.columns[kind]}
-              onChange={(column) =>
-                onChange({ ...mapping, columns: { ...mapping.columns, [kind]: column } })
-              }
+              onChange={(column) => onChange({ columns: { ...mapping.columns, [kind]: column } })}
             />
             <FormControlLabel
               sx={{ alignItems: 'flex-start', mt: 0.5 }}
@@ -59,7 +57,7 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
                   sx={{ p: 0.5 }}
                   checked={mapping.flipped[kind]}
                   onChange={(_, checked) =>
-                    onChange({ ...mapping, flipped: { ...mapping.flipped, [kind]: checked } })
+                    onChange({ flipped: { ...mapping.flipped, [kind]: checked } })
                   }
                   slotProps={{
                     input: { 'aria-label': `${ANGLES[kind].title}: turn the sign round` },
@@ -85,7 +83,7 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
             { value: 'min', label: 'minutes' },
           ]}
           value={mapping.angleUnit}
-          onChange={(unit) => unit && onChange({ ...mapping, angleUnit: unit })}
+          onChange={(unit) => unit && onChange({ angleUnit: unit })}
         />
         <Choice
           label="Toe in"
@@ -97,7 +95,7 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
             { value: 'in', label: 'inches' },
           ]}
           value={mapping.toeUnit}
-          onChange={(unit) => unit && onChange({ ...mapping, toeUnit: unit })}
+          onChange={(unit) => unit && onChange({ toeUnit: unit })}
         />
         {isLength && (
           <Box sx={{ width: 180 }}>
@@ -107,7 +105,7 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
               value={mapping.diameter}
               min={100}
               max={2_000}
-              onChange={(diameter) => onChange({ ...mapping, diameter })}
+              onChange={(diameter) => onChange({ diameter })}
             />
           </Box>
         )}

@@ -1,4 +1,4 @@
-import type { KeptSheet, UsedSheet } from '@keen/contract';
+import type { KeptSheet, SpecSheet, UsedSheet } from '@keen/contract';
 import { STARTING_POINTS } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,7 +13,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useSheetsQuery } from '../../api/keenApi.ts';
 import { Notice } from '../../shared/Notice.tsx';
-import { limitWords } from '../../shared/sheetWords.ts';
+import { SheetLines } from '../../shared/SheetLines.tsx';
 
 interface SheetChooserProps {
   used: UsedSheet | null;
@@ -61,8 +61,7 @@ export function SheetChooser({ used, onChoose, onClose }: SheetChooserProps) {
             {own.map((kept) => (
               <SheetOption
                 key={kept.id}
-                name={kept.sheet.name}
-                words={limitWords(kept.sheet)}
+                sheet={kept.sheet}
                 isUsed={used?.sheetId === kept.id && used.revision === kept.revision}
                 onPress={() => onChoose(usedSheet(kept))}
               />
@@ -78,8 +77,7 @@ export function SheetChooser({ used, onChoose, onClose }: SheetChooserProps) {
             {points.map(({ id, sheet }) => (
               <SheetOption
                 key={id}
-                name={sheet.name}
-                words={limitWords(sheet)}
+                sheet={sheet}
                 isUsed={used?.sheetId === null && used.sheet.name === sheet.name}
                 onPress={() =>
                   onChoose({
@@ -107,8 +105,8 @@ function usedSheet({ id, revision, enteredBy, enteredAt, sheet }: KeptSheet): Us
   return { sheetId: id, revision, enteredBy, enteredAt, sheet };
 }
 
-function SheetOption(props: { name: string; words: string; isUsed: boolean; onPress: () => void }) {
-  const { name, words, isUsed, onPress } = props;
+function SheetOption(props: { sheet: SpecSheet; isUsed: boolean; onPress: () => void }) {
+  const { sheet, isUsed, onPress } = props;
   return (
     <Button
       variant="text"
@@ -127,8 +125,8 @@ function SheetOption(props: { name: string; words: string; isUsed: boolean; onPr
         borderLeftColor: isUsed ? 'var(--marker)' : 'transparent',
       }}
     >
-      <Box sx={{ fontWeight: 650 }}>{name}</Box>
-      <Box sx={{ color: 'text.secondary', fontSize: '0.85rem', fontWeight: 450 }}>{words}</Box>
+      <Box sx={{ fontWeight: 650 }}>{sheet.name}</Box>
+      <SheetLines sheet={sheet} />
     </Button>
   );
 }

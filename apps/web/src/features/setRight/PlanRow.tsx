@@ -1,5 +1,5 @@
 import type { Adjuster } from '@keen/contract';
-import { reachOf, whereWords } from '@keen/core';
+import { reachOf, usualAdjuster, whereWords } from '@keen/core';
 import type { PlanStep, Reach } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -36,7 +36,7 @@ interface PlanRowProps {
 export function PlanRow({ step, plan, place, hasBegun }: PlanRowProps) {
   const { draft, enter, goTo } = useVisit();
   const [isWorking, setWorking] = useState(false);
-  const adjuster = draft.visit?.setRight?.adjuster?.[step.key] ?? step.adjusters[0] ?? null;
+  const adjuster = draft.visit?.setRight?.adjuster?.[step.key] ?? usualAdjuster(draft, step);
   const calculator = adjuster && calculatorFor(step, adjuster);
   const advice = adjuster && adviceFor(step, adjuster, draft.vehicle?.use === 'cart');
   const tool = TOOLS.find(({ name }) => name === calculator);

@@ -11,7 +11,7 @@ import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
-import { limitWords } from '../../shared/sheetWords.ts';
+import { SheetLines } from '../../shared/SheetLines.tsx';
 import { readSheets } from './sheetFiles.ts';
 import type { ReadSheets } from './sheetFiles.ts';
 
@@ -75,9 +75,7 @@ export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
                 <li key={`${i} ${sheet.name}`}>
                   <strong>{sheet.name}</strong>
                   {sameName(sheet) && ' (a new revision of the sheet of that name)'}
-                  <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-                    {limitWords(sheet)}
-                  </Box>
+                  <SheetLines sheet={sheet} />
                 </li>
               ))}
             </Box>

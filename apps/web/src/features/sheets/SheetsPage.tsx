@@ -9,7 +9,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { useSessionQuery, useSheetsQuery } from '../../api/keenApi.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
-import { limitWords } from '../../shared/sheetWords.ts';
+import { SheetLines } from '../../shared/SheetLines.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { SheetForm } from './SheetForm.tsx';
 import { SheetImport } from './SheetImport.tsx';
@@ -161,7 +161,7 @@ function SheetLink({ kept, isCurrent }: { kept: KeptSheet; isCurrent: boolean })
         {kept.sheet.name}
         {kept.retired && ' (retired)'}
       </Box>
-      <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>{limitWords(kept.sheet)}</Box>
+      <SheetLines sheet={kept.sheet} />
     </Box>
   );
 }

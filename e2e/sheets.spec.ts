@@ -1,0 +1,86 @@
+import { expect, test } from '@playwright/test';
+import { comeIn, newPlate, step, takeIn } from './shop.ts';
+
+test('a sheet is entered once, judges a visit, and a later change leaves that visit alone', async ({
+  page,
+}) => {
+  await comeIn(page);
+  await page.getByRole('link', { name: 'Sheets' }).click();
+  await expect(page.getByRole('link', { name: 'New sheet' })).toBeVisible();
+  await page.keyboard.press('n');
+  const name = `Test car ${newPlate()}`;
+  await page.getByLabel(/^Name/).fill(name);
+  await page.getByLabel(/^Source/).fill('Made-up book');
+  const toe = page.getByRole('group', { name: 'Total toe, front' });
+  await toe.getByLabel('From').fill('0.4');
+  await toe.getByLabel('To').fill('0.2');
+  await page.getByRole('button', { name: 'Keep the sheet' }).click();
+  // What is wrong is said at its place, and nothing is lost.
+  await expect(toe.getByRole('alert')).toContainText('more than the low of 0.4');
+  await toe.getByLabel('From').fill('-0.2');
+  await page.getByRole('button', { name: 'Keep the sheet' }).click();
+  await expect(page.getByText(/Revision 1, entered by Mira/)).toBeVisible();
+
+  await page.goto('/');
+  await takeIn(page, newPlate());
+  await step(page, 'Measure');
+  await page.getByRole('button', { name: 'Choose the sheet' }).click();
+  await page.getByLabel('Find by name').fill(name);
+  await page.getByRole('button', { name: new RegExp(name) }).click();
+  await expect(page.getByRole('heading', { name })).toBeVisible();
+  const group = page.getByRole('group', { name: 'Toe', exact: true });
+  await group.getByLabel('Left front').fill('0.2');
+  await group.getByLabel('Right front').fill('0.2');
+  await group.getByLabel('Right front').blur();
+  const total = page.getByRole('row', { name: /Total toe front/ });
+  await expect(total).toContainText('−0.20° to +0.20°');
+  await expect(total).toContainText('out');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  const visit = page.url();
+
+  await page.getByRole('link', { name: 'Sheets' }).click();
+  await page.getByRole('navigation', { name: 'Sheets' }).getByRole('link', { name }).click();
+  await toe.getByLabel('To').fill('0.6');
+  await page.getByRole('button', { name: 'Keep as a new revision' }).click();
+  await expect(page.getByText(/Revision 2, entered by Mira/)).toBeVisible();
+  await page.goto(visit);
+  await expect(total).toContainText('−0.20° to +0.20°');
+  await expect(page.getByText(/revision 1/)).toBeVisible();
+
+  // Chosen anew, it is the new revision.
+  await page.getByRole('button', { name: 'Change the sheet' }).click();
+  await page.getByRole('button', { name: new RegExp(name) }).click();
+  await expect(total).toContainText('−0.20° to +0.60°');
+  await expect(total).not.toContainText('out');
+});
+
+test('sheets come in as CSV, line by line, and go out again', async ({ page }) => {
+  await comeIn(page);
+  await page.getByRole('link', { name: 'Sheets' }).click();
+  const name = `Listed ${newPlate()}`;
+  const csv = [
+    'name,source,camber.front.low,camber.front.high',
+    `${name},Made-up list,-1,0.5`,
+    'Turned round,Made-up list,1,0.5',
+  ].join('\n');
+  await page
+    .getByLabel('File of sheets')
+    .setInputFiles({ name: 'sheets.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  const dialog = page.getByRole('dialog', { name: '1 sheet to keep' });
+  await expect(dialog.getByRole('alert')).toContainText(
+    'Line 3, camber.front.high: expected more than the low of 1',
+  );
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(dialog).toBeHidden();
+  const list = page.getByRole('navigation', { name: 'Sheets' });
+  await list.getByRole('link', { name }).click();
+  await page.getByRole('button', { name: 'Retire it' }).click();
+  await expect(list.getByRole('link', { name })).toBeHidden();
+
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  const stream = await (await download).createReadStream();
+  const chunks: Buffer[] = [];
+  for await (const chunk of stream) chunks.push(chunk as Buffer);
+  expect(Buffer.concat(chunks).toString()).toContain('Courier van, steel wheels');
+});
