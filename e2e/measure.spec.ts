@@ -44,6 +44,28 @@ test.describe('measuring', () => {
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await page.reload();
     await expect(page.getByRole('row', { name: /Total toe front axle/ })).toContainText('+0.78°');
+
+    // On to the finished alignment: the same turns on both rods, measured again by strings.
+    await step(page, 'Set right');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const steps = page.getByRole('list', { name: 'What to set' }).getByRole('listitem');
+    await expect(steps).toHaveText([/Toe left front/, /Toe right front/, /Steering wheel/]);
+    await steps.first().getByRole('button', { name: 'Work out the tie rod' }).click();
+    const rod = page.getByRole('dialog', { name: 'Tie rod' });
+    await rod.getByLabel('Steering arm').fill('140');
+    await rod.getByLabel('Thread pitch').fill('1.5');
+    await rod.getByRole('button', { name: 'Behind the axle' }).click();
+    // 140 mm x sin(0.05 - 0.3907 degrees) over 1.5 mm.
+    await expect(rod.getByRole('status')).toContainText('0.55 turns, shorten');
+    await expect(rod.getByRole('status')).toContainText('anticlockwise, looking in');
+    await rod.getByRole('button', { name: 'Back to the plan' }).click();
+    // The other wheel's dialog knows this car's arm and thread.
+    await steps.nth(1).getByRole('button', { name: 'Work out the tie rod' }).click();
+    await expect(rod.getByLabel('Steering arm')).toHaveValue('140');
+    await rod.getByRole('button', { name: 'Back to the plan' }).click();
+    await steps.nth(0).getByLabel('Now reads').fill('0.05');
+    await steps.nth(1).getByLabel('Now reads').fill('0.06');
+    await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
   });
 
   test('and on to a finished alignment, before and after in one ledger', async ({ page }) => {

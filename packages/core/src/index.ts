@@ -5,6 +5,7 @@ export { parseTireSize } from './tires/tireSize.ts';
 export type { TireSize } from './tires/tireSize.ts';
 export { unsafeWheels } from './tires/unsafeWheels.ts';
 export { wheelStatus } from './tires/wheelStatus.ts';
+export { evenSwing } from './angles/casterFromSwing.ts';
 export { camberInTurn } from './angles/camberInTurn.ts';
 export { moveBody, rideHeight } from './adjustment/rideHeight.ts';
 export type { FrontView, MovedView, Point } from './adjustment/rideHeight.ts';

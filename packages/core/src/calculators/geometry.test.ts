@@ -6,7 +6,7 @@ import type { Point } from '../adjustment/rideHeight.ts';
 import { rideHeight } from '../adjustment/rideHeight.ts';
 import { camberFromSquare } from '../angles/camberFromSquare.ts';
 import { camberInTurn } from '../angles/camberInTurn.ts';
-import { casterFromSwing } from '../angles/casterFromSwing.ts';
+import { casterFromSwing, evenSwing } from '../angles/casterFromSwing.ts';
 import { toeConvert } from '../angles/toeConvert.ts';
 import { toeFromGauges } from '../angles/toeFromGauges.ts';
 import { toeFromStrings } from '../angles/toeFromStrings.ts';
@@ -292,5 +292,23 @@ describe('camberFromSquare', () => {
 
   it('leans in where the gap is wider at the top (common practice, no source)', () => {
     expect(camberFromSquare({ top: 5, bottom: 0, span: 210, unit: 'mm' }).camber).toBeLessThan(0);
+  });
+});
+
+describe('evenSwing', () => {
+  it('finds the caster of a swing that was not even, on a plate that is not zeroed', () => {
+    // Camber by quaternion at two uneven turns: the front away from the car is a negative heading.
+    const [camber, caster] = [-0.5, 4];
+    const [out, inward, zero] = [17, 22, 1.5];
+    // What inclination adds takes itself out of an even swing only, so it is left out here.
+    const at = (steer: number) => turnedCamber(camber, caster, 0, steer);
+    const angle = evenSwing({ straight: zero, out: zero - out, in: zero + inward });
+    const found = casterFromSwing({
+      camberTurnedOut: at(-out),
+      camberTurnedIn: at(inward),
+      angle,
+    }).caster;
+    expect(Math.abs(found - caster)).toBeLessThan(0.05);
+    expect(evenSwing({ straight: 0, out: 20, in: 20 })).toBeCloseTo(20, 12);
   });
 });

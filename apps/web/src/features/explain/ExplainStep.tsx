@@ -1,5 +1,5 @@
 import type { CaseFile, RankedCause, Wheel } from '@keen/contract';
-import { spokenRibs, verdictOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '@keen/core';
+import { explainedWear, spokenRibs, verdictOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '@keen/core';
 import type { Answer, Verdict } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,6 +7,7 @@ import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { ExplainedBy } from '../../shared/ExplainedBy.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AnswerState } from './AnswerState.tsx';
@@ -44,6 +45,7 @@ export function ExplainStep() {
     <Box sx={{ display: 'grid', gap: 2.25, maxWidth: 760 }}>
       <Explained answer={answer} file={file} verdict={verdictOf(answer.diagnosis, file)} />
       <MisfitNotice answer={answer} file={file} />
+      <FromTheAngles answer={answer} file={file} />
       {assumed.length > 0 && (
         <Notice>
           Not entered yet, so a usual value stands in:{' '}
@@ -52,6 +54,18 @@ export function ExplainStep() {
       )}
       <NextCheckBar checks={answer.diagnosis.nextChecks} onDecide={() => goTo('decide')} />
       <AnswerState diagnosing={diagnosing} />
+    </Box>
+  );
+}
+
+/** What the measured angles explain of the wear, once there are any. */
+function FromTheAngles({ answer, file }: { answer: Answer; file: CaseFile }) {
+  const { draft } = useVisit();
+  const explained = draft.angles && explainedWear(file, answer.typical, draft.angles);
+  if (!explained) return null;
+  return (
+    <Box component="section" aria-label="The measured angles" sx={{ pt: 0.5 }}>
+      <ExplainedBy explained={explained} />
     </Box>
   );
 }

@@ -1,18 +1,9 @@
-import type { ExplainedWear } from '@keen/core';
 import { explainedWear, verdictOf } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { showPercent } from '../../shared/format.ts';
+import { ExplainedBy } from '../../shared/ExplainedBy.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
-
-const LEFT_OVER: Record<ExplainedWear['leftOver'][number]['cause'], string> = {
-  play: 'loose joints that let toe wander',
-  pressure: 'pressure in the past',
-  bounce: 'a damper or balance',
-  cornering: 'hard cornering',
-  past: 'angles that were other than today’s: before a kerb, a part, a rotation',
-};
 
 /** What the tread says now that the angles stand beside it, and how much of the wear they explain. */
 export function AgainstTheTread() {
@@ -26,7 +17,11 @@ export function AgainstTheTread() {
       <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>
         Against the tread
       </Typography>
-      {explained && <Explained explained={explained} />}
+      {explained && (
+        <Box sx={{ mb: 1.25 }}>
+          <ExplainedBy explained={explained} />
+        </Box>
+      )}
       <Typography>
         With these angles beside it, the tread says: <strong>{verdict.headline}</strong>{' '}
         <Box component="span" sx={{ color: 'text.secondary' }}>
@@ -36,40 +31,6 @@ export function AgainstTheTread() {
       <Button sx={{ mt: 1 }} onClick={() => goTo('explain')}>
         Look at the causes
       </Button>
-    </Box>
-  );
-}
-
-function Explained({ explained }: { explained: ExplainedWear }) {
-  const { excess, byAngles, leftOver } = explained;
-  const share = Math.max(0, Math.min(1, byAngles / excess));
-  return (
-    <Box sx={{ mb: 1.25 }}>
-      <Typography>
-        Of <strong>{excess.toFixed(1)} mm</strong> that the four worst ribs lost beyond good
-        settings, these angles explain <strong>{Math.max(0, byAngles).toFixed(1)} mm</strong>,{' '}
-        {showPercent(share)}.
-        {byAngles > 1.2 * excess &&
-          ' They would have taken more than was lost: they have not stood like this for long.'}
-      </Typography>
-      <Box
-        aria-hidden
-        sx={{
-          height: 10,
-          my: 0.75,
-          maxWidth: 420,
-          border: '1px solid var(--ink)',
-          background: 'repeating-linear-gradient(135deg, transparent 0 4px, var(--line) 4px 5px)',
-        }}
-      >
-        <Box sx={{ height: '100%', width: `${100 * share}%`, bgcolor: 'var(--rubber)' }} />
-      </Box>
-      {leftOver.length > 0 && (
-        <Typography color="textSecondary">
-          Left over:{' '}
-          {leftOver.map(({ cause, mm }) => `${mm.toFixed(1)} mm ${LEFT_OVER[cause]}`).join('; ')}.
-        </Typography>
-      )}
     </Box>
   );
 }

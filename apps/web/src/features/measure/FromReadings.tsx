@@ -10,6 +10,7 @@ import { ToolDialog } from '../../tools/ToolDialog.tsx';
 import type { Texts, Worked } from '../../tools/toolInput.ts';
 import { TOOLS } from '../../tools/tools.ts';
 import { withAngle } from '../../shared/AngleField.tsx';
+import { PlateReadings } from './PlateReadings.tsx';
 
 type Calculator = NonNullable<MethodFacts['calculator']>;
 type Found = Partial<Record<Wheel, number>>;
@@ -25,6 +26,7 @@ export function FromReadings({ kind, calculator, onClose }: FromReadingsProps) {
   const { draft, enter } = useVisit();
   const tool = TOOLS.find(({ name }) => name === calculator)!;
   const [place, setPlace] = useState<Wheel | Axle>(calculator === 'toeFromTape' ? 'front' : 'lf');
+  const [swing, setSwing] = useState<number | null>(null);
   const found = (worked: Worked) => (worked.ok ? anglesOf(calculator, worked.output, place) : null);
 
   function takeOver(angles: Found): void {
@@ -39,7 +41,10 @@ export function FromReadings({ kind, calculator, onClose }: FromReadingsProps) {
     <ToolDialog
       tool={tool}
       start={startTexts(calculator, diameterOf(draft))}
-      {...(calculator === 'camberFromLevel' ? { given: { side: sideOf(place) } } : {})}
+      given={{
+        ...(calculator === 'camberFromLevel' ? { side: sideOf(place) } : {}),
+        ...(swing === null ? {} : { angle: swing.toFixed(6) }),
+      }}
       answer={(worked) =>
         (Object.entries(found(worked) ?? {}) as [Wheel, number][])
           .map(([wheel, value]) => `${whereWords(wheel)} ${showDegrees(value, 2)}`)
@@ -71,6 +76,7 @@ export function FromReadings({ kind, calculator, onClose }: FromReadingsProps) {
           onChange={(next) => next && setPlace(next)}
         />
       )}
+      {calculator === 'casterFromSwing' && <PlateReadings onSwing={setSwing} />}
     </ToolDialog>
   );
 }

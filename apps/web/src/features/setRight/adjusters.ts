@@ -91,5 +91,5 @@ export function startFor(
 }
 
 function plain(change: number | null): string {
-  return change === null ? '' : String(Number(change.toFixed(3)));
+  return change === null ? '' : String(Number(change.toFixed(4)));
 }
