@@ -33,6 +33,16 @@ import {
   SETUP_STATES,
   SET_STEPS,
   USES,
+  DRIVERS,
+  EVENTS,
+  KNOWN,
+  LAMPS,
+  LOADS,
+  OCCASIONS,
+  PARTS,
+  PUNCTURE_PLACES,
+  SUSPENSIONS,
+  THREADS,
   WHEELS,
 } from './words.ts';
 
@@ -60,6 +70,26 @@ const readingsSchema = z.array(angleSchema).min(2).max(12);
 const resolutionSchema = z.number().gt(0).max(5);
 /** How far the adjuster moves the angle from where it stands, degrees: most down, most up. */
 const reachSchema = z.tuple([angleSchema, angleSchema]);
+const RACKS = ['ahead', 'behind'] as const;
+/** Quarters of a tank. */
+const fuelSchema = z.int().min(0).max(4);
+/** The most that depths may differ across an all-wheel-drive car, mm. */
+const awdMatchSchema = z.number().gt(0).max(10);
+const warmBySchema = z.number().gt(0).max(60);
+const lastAlignmentSchema = z.strictObject({
+  date: z.iso.date().optional(),
+  reason: text(200).optional(),
+});
+/** Cold cranking amps, as rated on the case and as the tester says. */
+const batterySchema = z.strictObject({
+  rated: z.number().gt(0).max(3_000),
+  measured: z.number().min(0).max(3_000),
+});
+/** N·m. */
+const nutTorqueSchema = z.number().gt(0).max(1_000);
+const ADJUSTABLE = ['camber', 'caster', 'toe'] as const;
+/** Hub centre to arch, mm. */
+const heightSchema = z.number().gt(0).max(1_500);
 const recheckKmSchema = z.number().gt(0).max(100_000);
 
 const wheelFields = {
@@ -96,10 +126,42 @@ const carFields = {
   /** The specification sheet that the visit goes by, as it was when it was chosen. */
   'visit.sheet': usedSheetSchema,
   'visit.inspect.crookedWheel': z.enum(CROOKED_WHEELS),
+  'visit.inspect.thread': z.enum(THREADS),
+  'visit.inspect.overTight': z.boolean(),
+  'visit.events': z.array(z.enum(EVENTS)).max(EVENTS.length),
+  'visit.occasions': z.array(z.enum(OCCASIONS)).max(OCCASIONS.length),
+  'visit.car.rack': z.enum(RACKS),
+  'visit.car.suspension.front': z.enum(SUSPENSIONS),
+  'visit.car.suspension.rear': z.enum(SUSPENSIONS),
+  'visit.car.load': z.enum(LOADS),
+  'visit.car.fuel': fuelSchema,
+  'visit.car.driver': z.enum(DRIVERS),
+  'visit.car.awdMatch': awdMatchSchema,
+  'visit.car.placard.front': text(40),
+  'visit.car.placard.rear': text(40),
+  /** How much warmer than the air the tires were when their pressure was read, K; absent when cold. */
+  'visit.warmBy': warmBySchema,
+  'visit.lastAlignment': lastAlignmentSchema,
+  'visit.quick.warningLights': text(200),
+  'visit.quick.codes': text(200),
+  'visit.quick.battery': batterySchema,
+  'visit.quick.nutTorque': nutTorqueSchema,
+  'visit.quick.lamps': z.enum(LAMPS),
   /** The angles as they were when setting right began. */
   'visit.setRight.before': z.partialRecord(wheelSchema, wheelAnglesSchema),
   'visit.setRight.recheckKm': recheckKmSchema,
   'visit.other': z.record(z.string(), z.unknown()),
+} as const;
+
+/** What is known of a tire beyond the case file. */
+const tireExtras = {
+  /** The last four characters of its identification number. */
+  dateCode: z.string().regex(/^\d{4}$/, 'four digits: week and year, such as 2319'),
+  /** Maker's line, so that its depth when new is asked once. */
+  line: text(60),
+  leak: z.boolean(),
+  heelToe: z.boolean(),
+  puncturePlace: z.enum(PUNCTURE_PLACES),
 } as const;
 
 const schemas = new Map<string, z.ZodType>(Object.entries(carFields));
@@ -121,6 +183,11 @@ for (const point of CLOSING_POINTS) {
 for (const complaint of COMPLAINTS) {
   schemas.set(`visit.setRight.complaintGone.${complaint}`, z.boolean());
 }
+for (const axle of ['front', 'rear'] as const) {
+  for (const kind of ADJUSTABLE) {
+    schemas.set(`visit.car.adjustable.${axle}.${kind}`, z.enum(KNOWN));
+  }
+}
 for (const wheel of WHEELS) {
   for (const [field, schema] of Object.entries(wheelFields)) {
     schemas.set(`tires.${wheel}.${field}`, schema);
@@ -130,6 +197,13 @@ for (const wheel of WHEELS) {
   }
   schemas.set(`play.${wheel}`, z.enum(PLAYS));
   schemas.set(`angles.${wheel}`, wheelAnglesSchema);
+  for (const [field, schema] of Object.entries(tireExtras)) {
+    schemas.set(`visit.tires.${wheel}.${field}`, schema);
+  }
+  for (const part of PARTS) {
+    schemas.set(`visit.inspect.parts.${wheel}.${part}`, z.enum(PLAYS));
+  }
+  schemas.set(`visit.heights.${wheel}`, heightSchema);
   for (const kind of ANGLE_KINDS) {
     schemas.set(`visit.measure.readings.${wheel}.${kind}`, readingsSchema);
   }
@@ -230,6 +304,38 @@ export const draftSetRightSchema = z.strictObject({
 });
 export type DraftSetRight = z.infer<typeof draftSetRightSchema>;
 
+const adjustableSchema = z.strictObject({
+  camber: z.enum(KNOWN).optional(),
+  caster: z.enum(KNOWN).optional(),
+  toe: z.enum(KNOWN).optional(),
+});
+export const draftCarSchema = z.strictObject({
+  rack: z.enum(RACKS).optional(),
+  suspension: z
+    .strictObject({
+      front: z.enum(SUSPENSIONS).optional(),
+      rear: z.enum(SUSPENSIONS).optional(),
+    })
+    .optional(),
+  adjustable: z
+    .strictObject({ front: adjustableSchema.optional(), rear: adjustableSchema.optional() })
+    .optional(),
+  load: z.enum(LOADS).optional(),
+  fuel: fuelSchema.optional(),
+  driver: z.enum(DRIVERS).optional(),
+  awdMatch: awdMatchSchema.optional(),
+  placard: z.strictObject({ front: z.string().optional(), rear: z.string().optional() }).optional(),
+});
+export type DraftCar = z.infer<typeof draftCarSchema>;
+
+export const draftInspectSchema = z.strictObject({
+  crookedWheel: z.enum(CROOKED_WHEELS).optional(),
+  thread: z.enum(THREADS).optional(),
+  overTight: z.boolean().optional(),
+  parts: z.partialRecord(wheelSchema, z.partialRecord(z.enum(PARTS), z.enum(PLAYS))).optional(),
+});
+export type DraftInspect = z.infer<typeof draftInspectSchema>;
+
 /** What is known of a visit so far; everything may still be missing. */
 export const visitDraftSchema = z
   .strictObject({
@@ -255,7 +361,23 @@ export const visitDraftSchema = z
       .strictObject({
         words: z.string().optional(),
         waits: z.enum(WAITS).optional(),
-        inspect: z.strictObject({ crookedWheel: z.enum(CROOKED_WHEELS).optional() }).optional(),
+        inspect: draftInspectSchema.optional(),
+        events: z.array(z.enum(EVENTS)).optional(),
+        occasions: z.array(z.enum(OCCASIONS)).optional(),
+        car: draftCarSchema.optional(),
+        tires: z.partialRecord(wheelSchema, z.strictObject(tireExtras).partial()).optional(),
+        heights: z.partialRecord(wheelSchema, heightSchema).optional(),
+        warmBy: warmBySchema.optional(),
+        lastAlignment: lastAlignmentSchema.optional(),
+        quick: z
+          .strictObject({
+            warningLights: z.string().optional(),
+            codes: z.string().optional(),
+            battery: batterySchema.optional(),
+            nutTorque: nutTorqueSchema.optional(),
+            lamps: z.enum(LAMPS).optional(),
+          })
+          .optional(),
         measure: draftMeasureSchema.optional(),
         setRight: draftSetRightSchema.optional(),
         sheet: usedSheetSchema.optional(),

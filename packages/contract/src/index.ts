@@ -40,6 +40,8 @@ export {
   visitTakes,
 } from './entries.ts';
 export type {
+  DraftCar,
+  DraftInspect,
   DraftMeasure,
   DraftSetRight,
   DraftTire,

@@ -182,3 +182,56 @@ export type SpecKind = (typeof SPEC_KINDS)[number];
 /** With the steering wheel straight, the front wheel that is not; its side needs the work. */
 export const CROOKED_WHEELS = ['left', 'right', 'neither'] as const;
 export type CrookedWheel = (typeof CROOKED_WHEELS)[number];
+
+/** After what the trouble began. */
+export const EVENTS = ['kerb', 'pothole', 'parts', 'lift', 'newTires', 'unknown'] as const;
+export type TroubleEvent = (typeof EVENTS)[number];
+/** When it shows. */
+export const OCCASIONS = ['speed', 'braking', 'bumps', 'corners', 'always'] as const;
+export type Occasion = (typeof OCCASIONS)[number];
+
+export const SUSPENSIONS = ['strut', 'twoArms', 'multiLink', 'beam', 'solidAxle'] as const;
+export type Suspension = (typeof SUSPENSIONS)[number];
+export const KNOWN = ['yes', 'no', 'unknown'] as const;
+export type Known = (typeof KNOWN)[number];
+/** What weighs the car down just now. */
+export const LOADS = ['none', 'cabin', 'trunk', 'both'] as const;
+export type Load = (typeof LOADS)[number];
+export const DRIVERS = ['gentle', 'usual', 'hard'] as const;
+export type DriverKind = (typeof DRIVERS)[number];
+export const LAMPS = ['good', 'fault'] as const;
+
+/** How tires can change places. */
+export const ROTATION_PATTERNS = [
+  'frontToRear',
+  'forwardCross',
+  'rearwardCross',
+  'crossed',
+  'sideToSide',
+] as const;
+export type RotationPattern = (typeof ROTATION_PATTERNS)[number];
+
+/** Where a tire is punctured; only the crown can be repaired. */
+export const PUNCTURE_PLACES = ['crown', 'shoulder', 'sidewall'] as const;
+export type PuncturePlace = (typeof PUNCTURE_PLACES)[number];
+
+/** Parts looked at under the car, in the order one goes round: at each front wheel, then further. */
+export const PARTS = [
+  'outerTieRod',
+  'innerTieRod',
+  'rackMount',
+  'ballJoint',
+  'armBushing',
+  'wheelBearing',
+  'damper',
+  'spring',
+  'stabilizer',
+  'rearLink',
+  'toeLink',
+  'bentArm',
+  'rim',
+] as const;
+export type Part = (typeof PARTS)[number];
+/** Thread showing at both tie rods. */
+export const THREADS = ['equal', 'leftMore', 'rightMore'] as const;
+export type Thread = (typeof THREADS)[number];

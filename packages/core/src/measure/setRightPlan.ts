@@ -1,6 +1,8 @@
 import type { VisitDraft } from '@keen/contract';
 import type { Adjuster, AngleKind, Axle, SetStep, Wheel } from '@keen/contract/words';
+import { WHEELS } from '@keen/contract/words';
 import { WHEELS_OF_AXLE } from '../case/wheels.ts';
+import { playAt } from '../visit/wornParts.ts';
 import { angleLedger, CLOSE_SD } from './angleLedger.ts';
 import type { Angles, LedgerRow } from './angleLedger.ts';
 import { limitsOf } from './limits.ts';
@@ -81,7 +83,7 @@ export function setRightPlan(draft: VisitDraft): PlanStep[] {
 type IsOut = (key: string) => boolean;
 
 function partsFirst(draft: VisitDraft): PlanStep[] {
-  const loose = Object.values(draft.play ?? {}).includes('excessive');
+  const loose = WHEELS.some((wheel) => playAt(draft, wheel) === 'excessive');
   const moves = draft.visit?.measure?.repeat === 'moves';
   if (!loose && !moves) return [];
   return [

@@ -2,7 +2,9 @@ import type { CaseFile, CaseTire, DraftTire, Units, VisitDraft } from '@keen/con
 import type { Rib, Wheel } from '@keen/contract/words';
 import { RIBS, WHEELS } from '@keen/contract/words';
 import { byWheel } from '../case/resolveCase.ts';
+import { coldPressure } from '../tires/coldPressure.ts';
 import { depthFromMm, distanceFromKm, pressureFromKpa } from '../units/units.ts';
+import { playAt } from './wornParts.ts';
 
 /** Stand-ins for what has not been entered yet, so that there is an answer from the first rib on. */
 export const ASSUMED = { newDepthMm: 8, distanceKm: 30_000, targetKpa: 230 } as const;
@@ -60,7 +62,7 @@ export function draftToCase(
     },
     ...(draft.tolerances ? { tolerances: draft.tolerances } : {}),
     ...(draft.limits ? { limits: draft.limits } : {}),
-    tires: byWheel((wheel) => caseTire(tireOf(wheel), used)),
+    tires: byWheel((wheel) => caseTire(tireOf(wheel), used, draft.visit?.warmBy)),
     ...(draft.rotations
       ? {
           rotations: draft.rotations.map((rotation) => ({
@@ -71,7 +73,7 @@ export function draftToCase(
       : {}),
     ...(draft.complaints ? { complaints: draft.complaints } : {}),
     ...(draft.angles ? { angles: draft.angles } : {}),
-    ...(draft.play ? { play: draft.play } : {}),
+    ...playOf(draft),
     ...(draft.visit ? { visit: visitObject(draft.visit) } : {}),
   };
   return { file, assumed, ribsRead: countRead(draft) };
@@ -107,7 +109,16 @@ function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
-function caseTire(tire: DraftTire, units: Units): CaseTire {
+/** Play as shaken, or as the joints looked at say. */
+function playOf(draft: VisitDraft): Pick<CaseFile, 'play'> {
+  const play = WHEELS.flatMap((wheel) => {
+    const found = playAt(draft, wheel);
+    return found === undefined ? [] : [[wheel, found] as const];
+  });
+  return play.length > 0 ? { play: Object.fromEntries(play) } : {};
+}
+
+function caseTire(tire: DraftTire, units: Units, warmBy: number | undefined): CaseTire {
   const depth = (mm: number) => round(depthFromMm(mm, units.depth));
   const { measured, target } = tire.pressure ?? {};
   const kpa = (value: number) => round(pressureFromKpa(value, units.pressure));
@@ -126,7 +137,11 @@ function caseTire(tire: DraftTire, units: Units): CaseTire {
       ? {}
       : {
           pressure: {
-            ...(measured === undefined ? {} : { measured: kpa(measured) }),
+            ...(measured === undefined
+              ? {}
+              : {
+                  measured: kpa(warmBy === undefined ? measured : coldPressure(measured, warmBy)),
+                }),
             target: kpa(target),
           },
         }),

@@ -1,6 +1,7 @@
 import type { VisitDraft } from '@keen/contract';
 import { CLOSING_POINTS, WHEELS } from '@keen/contract/words';
 import { setRightPlan } from '../measure/setRightPlan.ts';
+import { playAt } from './wornParts.ts';
 import { countRead } from './draftToCase.ts';
 
 /** The steps of a visit that stand on its rail, in the order people do them. */
@@ -27,7 +28,7 @@ export function stepStates(
   const read = countRead(draft);
   const tires = WHEELS.map((wheel) => draft.tires?.[wheel]);
   const touched = tires.filter((tire) => tire?.feather !== undefined).length;
-  const played = WHEELS.filter((wheel) => draft.play?.[wheel] !== undefined).length;
+  const played = WHEELS.filter((wheel) => playAt(draft, wheel) !== undefined).length;
   const missing = missingArrival(draft);
   const begun = Object.keys(draft).length > 0;
   return {
