@@ -8,6 +8,7 @@ import type { Context } from './context.ts';
 import { deviceRoutes } from './features/devices/devices.routes.ts';
 import { documentRoutes } from './features/documents/documents.routes.ts';
 import { liveRoutes } from './features/live/live.routes.ts';
+import { photoRoutes } from './features/photos/photos.routes.ts';
 import { COOKIE_NAME, sessionRoutes } from './features/session/session.routes.ts';
 import { sheetRoutes } from './features/sheet/sheet.routes.ts';
 import { sheetsRoutes } from './features/sheets/sheets.routes.ts';
@@ -100,7 +101,8 @@ function apiOf(context: Context): express.Router {
   api.use(sessionRoutes(context));
   api.use('/visits', sheetRoutes(context));
   api.use('/visits', visitRoutes(context));
-  api.use('/vehicles', vehicleRoutes(context));
+  api.use(photoRoutes(context));
+  api.use(vehicleRoutes(context));
   api.use('/sheets', sheetsRoutes(context));
   api.use('/shop', shopRoutes(context));
   api.use('/devices', deviceRoutes(context));

@@ -34,7 +34,15 @@ export function visitDetail(draft: VisitDraft = {}): VisitDetail {
     visit: {
       id: '33333333-3333-4333-8333-333333333333',
       number: 7,
-      vehicle: { id: '4', plate: 'T 1', label: 'Test van', customer: 'Tess Ter', drive: null },
+      vehicle: {
+        id: '4',
+        plate: 'T 1',
+        label: 'Test van',
+        customer: 'Tess Ter',
+        phone: '',
+        vin: '',
+        drive: null,
+      },
       arrivedAt: '2026-03-01T09:00:00.000Z',
       closedAt: null,
       draft,

@@ -99,18 +99,67 @@ export const vehicleRecordSchema = z
     plate: z.string(),
     label: z.string(),
     customer: z.string(),
+    phone: z.string(),
+    vin: z.string(),
     drive: z.enum(DRIVES).nullable(),
   })
   .meta({ id: 'Vehicle' });
 export type VehicleRecord = z.infer<typeof vehicleRecordSchema>;
 
+const phone = z
+  .string()
+  .trim()
+  .max(30)
+  .regex(/^[+()\d\s/.-]*$/, 'a telephone number');
+const vin = z
+  .string()
+  .trim()
+  .max(17)
+  .regex(/^[0-9A-HJ-NPR-Z]*$/, 'digits and letters without I, O and Q');
 export const newVehicleSchema = z.strictObject({
   id: z.uuid(),
   plate,
   label: z.string().trim().max(120),
   customer: z.string().trim().max(120),
+  phone: phone.optional(),
+  vin: vin.optional(),
 });
 export type NewVehicle = z.infer<typeof newVehicleSchema>;
+
+/** What may be changed about a car and its customer later. */
+export const changeVehicleSchema = z
+  .strictObject({
+    plate,
+    label: z.string().trim().max(120),
+    customer: z.string().trim().max(120),
+    phone,
+    vin,
+  })
+  .partial()
+  .meta({ id: 'ChangeVehicle' });
+export type ChangeVehicle = z.infer<typeof changeVehicleSchema>;
+
+/** Depth when new of a line of tires, as this shop entered it last. */
+export const tireLineListSchema = z
+  .array(z.strictObject({ line: z.string(), newDepth: z.number() }))
+  .meta({ id: 'TireLineList' });
+export type TireLine = z.infer<typeof tireLineListSchema>[number];
+
+/** A picture of a visit; the picture itself is fetched by its id. */
+export const photoSchema = z
+  .strictObject({
+    id: z.uuid(),
+    /** What it shows: a part at a wheel, or a tire. */
+    subject: z.string().max(80),
+    bytes: z.int(),
+    personId: z.uuid(),
+    at: z.iso.datetime(),
+  })
+  .meta({ id: 'Photo' });
+export type Photo = z.infer<typeof photoSchema>;
+export const photoListSchema = z.array(photoSchema).meta({ id: 'PhotoList' });
+export const MOST_PHOTO_BYTES = 4_000_000;
+export const MOST_PHOTOS = 40;
 
 /** A new visit names a car we know, or brings a new one along. */
 export const newVisitSchema = z

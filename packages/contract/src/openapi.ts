@@ -75,6 +75,36 @@ const PATHS: Path[] = [
     reply: api.vehicleListSchema,
   },
   {
+    method: 'put',
+    path: '/api/vehicles/{id}',
+    summary: 'Change what is known of a car and its customer',
+    body: api.changeVehicleSchema,
+    reply: api.vehicleRecordSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/tire-lines',
+    summary: 'Depth when new by line of tire, as the shop knows it',
+    reply: api.tireLineListSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/visits/{id}/photos',
+    summary: 'Pictures of a visit',
+    reply: api.photoListSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/photos/{id}',
+    summary: 'One picture',
+    replyType: 'image/jpeg',
+  },
+  {
+    method: 'delete',
+    path: '/api/photos/{id}',
+    summary: 'Take a picture away',
+  },
+  {
     method: 'get',
     path: '/api/visits',
     summary: 'Open visits, or all',

@@ -9,6 +9,7 @@ import {
   decisions,
   entries,
   people,
+  photos,
   shops,
   specSheets,
   vehicles,
@@ -110,7 +111,7 @@ export async function removeDemo(db: Database): Promise<void> {
   await db.transaction(async (tx) => {
     const demo = await tx.select({ id: shops.id }).from(shops).where(eq(shops.isDemo, true));
     for (const { id } of demo) {
-      for (const table of [decisions, entries, visits, vehicles, specSheets, people]) {
+      for (const table of [decisions, photos, entries, visits, vehicles, specSheets, people]) {
         await tx.delete(table).where(eq(table.shopId, id));
       }
       await tx.execute(sql`delete from session where sess->>'shopId' = ${id}`);

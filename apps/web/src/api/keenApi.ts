@@ -1,4 +1,7 @@
 import type {
+  ChangeVehicle,
+  Photo,
+  TireLine,
   Decision,
   EntriesKept,
   Entry,
@@ -22,11 +25,14 @@ import {
   decisionSchema,
   entriesKeptSchema,
   keptSheetListSchema,
+  photoListSchema,
   preferencesSchema,
   rigReadingSchema,
   rigStateSchema,
   sessionSchema,
   shopSettingsSchema,
+  tireLineListSchema,
+  vehicleRecordSchema,
   vehicleListSchema,
   visitDetailSchema,
   visitListSchema,
@@ -52,7 +58,7 @@ async function enterWith(
 export const keenApi = createApi({
   reducerPath: 'keenApi',
   baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', window.location.origin).href }),
-  tagTypes: ['Session', 'Visits', 'Visit', 'Welcome', 'Sheets', 'Rig'],
+  tagTypes: ['Session', 'Visits', 'Visit', 'Welcome', 'Sheets', 'Rig', 'Photos', 'Lines'],
   catchSchemaFailure: (): FetchBaseQueryError => ({
     status: 'CUSTOM_ERROR',
     error: 'The server answered something this page does not understand; reload it',
@@ -149,6 +155,39 @@ export const keenApi = createApi({
       responseSchema: decisionSchema,
       invalidatesTags: (_result, _error, { visitId }) => ['Visits', { type: 'Visit', id: visitId }],
     }),
+    changeVehicle: build.mutation<VehicleRecord, { id: string; change: ChangeVehicle }>({
+      query: ({ id, change }) => ({ url: `vehicles/${id}`, method: 'PUT', body: change }),
+      responseSchema: vehicleRecordSchema,
+      invalidatesTags: ['Visits', 'Visit'],
+    }),
+    tireLines: build.query<TireLine[], void>({
+      query: () => 'tire-lines',
+      responseSchema: tireLineListSchema,
+      providesTags: ['Lines'],
+    }),
+    photos: build.query<Photo[], string>({
+      query: (visitId) => `visits/${visitId}/photos`,
+      responseSchema: photoListSchema,
+      providesTags: (_result, _error, id) => [{ type: 'Photos', id }],
+    }),
+    keepPhoto: build.mutation<
+      Photo[],
+      { visitId: string; id: string; subject: string; picture: Blob }
+    >({
+      query: ({ visitId, id, subject, picture }) => ({
+        url: `visits/${visitId}/photos/${id}`,
+        method: 'PUT',
+        params: { subject },
+        headers: { 'content-type': picture.type },
+        body: picture,
+      }),
+      responseSchema: photoListSchema,
+      invalidatesTags: (_result, _error, { visitId }) => [{ type: 'Photos', id: visitId }],
+    }),
+    removePhoto: build.mutation<unknown, { visitId: string; id: string }>({
+      query: ({ id }) => ({ url: `photos/${id}`, method: 'DELETE' }),
+      invalidatesTags: (_result, _error, { visitId }) => [{ type: 'Photos', id: visitId }],
+    }),
     sheets: build.query<KeptSheet[], void>({
       query: () => 'sheets',
       responseSchema: keptSheetListSchema,
@@ -212,6 +251,11 @@ export const {
   useImportVisitMutation,
   useDecideMutation,
   useSetClosedMutation,
+  useChangeVehicleMutation,
+  useTireLinesQuery,
+  usePhotosQuery,
+  useKeepPhotoMutation,
+  useRemovePhotoMutation,
   useSheetsQuery,
   useKeepSheetsMutation,
   useKeepSettingsMutation,

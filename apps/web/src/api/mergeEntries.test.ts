@@ -10,7 +10,7 @@ const detail: VisitDetail = {
   visit: {
     id: 'v',
     number: 1,
-    vehicle: { id: 'c', plate: 'A 1', label: 'Van', customer: '', drive: null },
+    vehicle: { id: 'c', plate: 'A 1', label: 'Van', customer: '', phone: '', vin: '', drive: null },
     arrivedAt: '2026-03-01T09:00:00.000Z',
     closedAt: null,
     draft: { visit: { words: 'entry 1' } },

@@ -1,6 +1,7 @@
 export { decisions } from './decisions.ts';
 export { entries } from './entries.ts';
 export { people } from './people.ts';
+export { photos } from './photos.ts';
 export { secrets } from './secrets.ts';
 export { sessions } from './sessions.ts';
 export { shops } from './shops.ts';

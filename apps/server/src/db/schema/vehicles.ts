@@ -13,6 +13,8 @@ export const vehicles = pgTable(
     plateKey: text('plate_key').notNull(),
     label: text().notNull(),
     customer: text().notNull(),
+    phone: text().notNull().default(''),
+    vin: text().notNull().default(''),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [

@@ -1,44 +1,26 @@
-import type { VehicleRecord } from '@keen/contract';
-import { and, desc, eq, ilike, or } from 'drizzle-orm';
+import { changeVehicleSchema } from '@keen/contract';
 import { Router } from 'express';
 import type { Context } from '../../context.ts';
-import { vehicles } from '../../db/schema/index.ts';
 import { signedIn } from '../../http/signedIn.ts';
+import { validBody, validId } from '../../http/validate.ts';
+import { changeVehicle, findVehicles, tireLines } from './vehicles.service.ts';
 
-const MOST = 20;
+const MOST_LETTERS = 60;
 
-/** Cars of the shop by a part of plate, label or customer. */
 export function vehicleRoutes({ db }: Context): Router {
   const router = Router();
-  router.get('/', async (req, res) => {
-    const { shopId } = signedIn(req);
-    const words = typeof req.query.q === 'string' ? req.query.q.trim().slice(0, 60) : '';
-    const rows = await db
-      .select()
-      .from(vehicles)
-      .where(and(eq(vehicles.shopId, shopId), matching(words)))
-      .orderBy(desc(vehicles.createdAt))
-      .limit(MOST);
-    res.json(
-      rows.map(({ id, plate, label, customer }): VehicleRecord => ({
-        id,
-        plate,
-        label,
-        customer,
-        drive: null,
-      })),
-    );
+  router.get('/vehicles', async (req, res) => {
+    const actor = signedIn(req);
+    const words = typeof req.query.q === 'string' ? req.query.q : '';
+    res.json(await findVehicles(db, actor, words.trim().slice(0, MOST_LETTERS)));
+  });
+  router.put('/vehicles/:id', async (req, res) => {
+    const actor = signedIn(req);
+    const change = validBody(changeVehicleSchema, req.body);
+    res.json(await changeVehicle(db, actor, validId(req.params.id, 'car'), change));
+  });
+  router.get('/tire-lines', async (req, res) => {
+    res.json(await tireLines(db, signedIn(req)));
   });
   return router;
-}
-
-function matching(words: string) {
-  if (words === '') return undefined;
-  const escaped = `%${words.replace(/[\\%_]/g, '\\$&')}%`;
-  const plate = words.toUpperCase().replace(/[^\p{L}\p{N}]/gu, '');
-  return or(
-    ilike(vehicles.label, escaped),
-    ilike(vehicles.customer, escaped),
-    ...(plate === '' ? [] : [ilike(vehicles.plateKey, `%${plate}%`)]),
-  );
 }

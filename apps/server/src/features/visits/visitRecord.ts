@@ -1,6 +1,7 @@
 import type { Decision, Visit } from '@keen/contract';
 import type { InferSelectModel } from 'drizzle-orm';
 import type { decisions, vehicles, visits } from '../../db/schema/index.ts';
+import { vehicleRecord } from '../../db/vehicleRecord.ts';
 
 type VisitRow = InferSelectModel<typeof visits>;
 type VehicleRow = InferSelectModel<typeof vehicles>;
@@ -15,13 +16,7 @@ export function visitRecord(
   return {
     id: visit.id,
     number: visit.number,
-    vehicle: {
-      id: vehicle.id,
-      plate: vehicle.plate,
-      label: vehicle.label,
-      customer: vehicle.customer,
-      drive: visit.draft.vehicle?.drive ?? null,
-    },
+    vehicle: vehicleRecord(vehicle, visit.draft.vehicle?.drive ?? null),
     arrivedAt: visit.arrivedAt.toISOString(),
     closedAt: visit.closedAt?.toISOString() ?? null,
     draft: visit.draft,

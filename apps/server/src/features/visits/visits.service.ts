@@ -180,15 +180,29 @@ async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Prom
   const carry = (path: string, value: unknown) => {
     if (value !== undefined) list.push({ id: randomUUID(), path, value, at });
   };
-  const { vehicle, tires, units } = last.draft;
+  const { vehicle, tires, units, visit } = last.draft;
   carry('vehicle.drive', vehicle?.drive);
   carry('vehicle.use', vehicle?.use);
   carry('vehicle.rotatable', vehicle?.rotatable);
   carry('units.depth', units?.depth);
   // The sheet of the car stays its sheet, in the revision it was chosen in.
-  carry('visit.sheet', last.draft.visit?.sheet);
+  carry('visit.sheet', visit?.sheet);
   carry('tolerances', last.draft.tolerances);
+  const { car } = visit ?? {};
+  carry('visit.car.rack', car?.rack);
+  carry('visit.car.driver', car?.driver);
+  carry('visit.car.awdMatch', car?.awdMatch);
+  for (const axle of ['front', 'rear'] as const) {
+    carry(`vehicle.rideHeightChange.${axle}`, vehicle?.rideHeightChange?.[axle]);
+    carry(`visit.car.placard.${axle}`, car?.placard?.[axle]);
+    carry(`visit.car.suspension.${axle}`, car?.suspension?.[axle]);
+    for (const kind of ['camber', 'caster', 'toe'] as const) {
+      carry(`visit.car.adjustable.${axle}.${kind}`, car?.adjustable?.[axle]?.[kind]);
+    }
+  }
   for (const wheel of WHEEL_ORDER) {
+    carry(`visit.tires.${wheel}.dateCode`, visit?.tires?.[wheel]?.dateCode);
+    carry(`visit.tires.${wheel}.line`, visit?.tires?.[wheel]?.line);
     carry(`tires.${wheel}.size`, tires?.[wheel]?.size);
     carry(`tires.${wheel}.newDepth`, tires?.[wheel]?.newDepth);
     carry(`tires.${wheel}.pressure.target`, tires?.[wheel]?.pressure?.target);

@@ -5,7 +5,15 @@ import { matchesWords } from './matchesWords.ts';
 const visit: Visit = {
   id: 'v',
   number: 28,
-  vehicle: { id: 'c', plate: '418 KQ', label: 'Courier van', customer: 'Gull Line', drive: null },
+  vehicle: {
+    id: 'c',
+    plate: '418 KQ',
+    label: 'Courier van',
+    customer: 'Gull Line',
+    phone: '',
+    vin: '',
+    drive: null,
+  },
   arrivedAt: '2026-03-01T09:00:00.000Z',
   closedAt: null,
   draft: { visit: { words: 'It wanders' } },
