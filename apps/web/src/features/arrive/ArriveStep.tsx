@@ -1,6 +1,7 @@
-import type { Axle, Complaint, Wheel } from '@keen/contract';
+import type { Axle, Occasion, TroubleEvent, Wheel } from '@keen/contract';
 import { COMPLAINTS } from '@keen/contract';
 import {
+  coldPressure,
   distanceFromKm,
   distanceToKm,
   depthFromMm,
@@ -15,7 +16,6 @@ import {
 } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { COMPLAINT_WORDS } from '../../shared/complaintWords.ts';
@@ -24,8 +24,32 @@ import { NumberField } from '../../shared/NumberField.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { Folded } from '../../shared/Folded.tsx';
+import { CarCard } from './CarCard.tsx';
+import { CarFacts } from './CarFacts.tsx';
 import { History } from './History.tsx';
+import { ManyChoice } from './ManyChoice.tsx';
+import { QuickChecks } from './QuickChecks.tsx';
+import { Rotations } from './Rotations.tsx';
+import { TireDetails } from './TireDetails.tsx';
 
+/** A tire after some kilometres of road (common practice, no source). */
+const USUAL_WARM_K = 20;
+const OCCASION_OPTIONS: readonly { value: Occasion; label: string }[] = [
+  { value: 'speed', label: 'At a speed' },
+  { value: 'braking', label: 'Braking' },
+  { value: 'bumps', label: 'Over bumps' },
+  { value: 'corners', label: 'In corners' },
+  { value: 'always', label: 'Always' },
+];
+const EVENT_OPTIONS: readonly { value: TroubleEvent; label: string }[] = [
+  { value: 'kerb', label: 'A kerb' },
+  { value: 'pothole', label: 'A pothole' },
+  { value: 'parts', label: 'New parts' },
+  { value: 'lift', label: 'A lift kit' },
+  { value: 'newTires', label: 'New tires' },
+  { value: 'unknown', label: 'Nobody knows' },
+];
 const AXLE_WORDS: Record<Axle, string> = { front: 'Front', rear: 'Rear' };
 
 /** The car, its tires and what the customer says; nothing is demanded before it is needed. */
@@ -33,15 +57,6 @@ export function ArriveStep() {
   const { draft, enter, units, goTo } = useVisit();
   useHotkeys('enter', () => goTo('read'));
   const complaints = draft.complaints ?? [];
-
-  function toggle(complaint: Complaint): void {
-    enter(
-      'complaints',
-      complaints.includes(complaint)
-        ? complaints.filter((one) => one !== complaint)
-        : [...complaints, complaint],
-    );
-  }
 
   return (
     <Box sx={{ display: 'grid', gap: 2.75, maxWidth: 720 }}>
@@ -54,22 +69,32 @@ export function ArriveStep() {
         onChange={(words) => enter('visit.words', words)}
         multiline
       />
-      <Box
-        role="group"
-        aria-label="Complaints"
-        sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: -1.5 }}
-      >
-        {COMPLAINTS.map((complaint) => (
-          <ToggleButton
-            key={complaint}
-            value={complaint}
-            selected={complaints.includes(complaint)}
-            onChange={() => toggle(complaint)}
-          >
-            {COMPLAINT_WORDS[complaint]}
-          </ToggleButton>
-        ))}
+      <Box sx={{ mt: -1.5 }}>
+        <ManyChoice
+          label="Complaints"
+          hideLabel
+          options={COMPLAINTS.map((value) => ({ value, label: COMPLAINT_WORDS[value] }))}
+          values={complaints}
+          // Asked, and none: that is an answer too.
+          onChange={(values) => enter('complaints', values ?? [])}
+        />
       </Box>
+      {(complaints.length > 0 || draft.visit?.events || draft.visit?.occasions) && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5 }}>
+          <ManyChoice
+            label="It shows"
+            options={OCCASION_OPTIONS}
+            values={draft.visit?.occasions ?? []}
+            onChange={(values) => enter('visit.occasions', values)}
+          />
+          <ManyChoice
+            label="It began after"
+            options={EVENT_OPTIONS}
+            values={draft.visit?.events ?? []}
+            onChange={(values) => enter('visit.events', values)}
+          />
+        </Box>
+      )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 2 }}>
         <Choice
           label="Drive"
@@ -128,6 +153,24 @@ export function ArriveStep() {
         {(['front', 'rear'] as const).map((axle) => (
           <AxleFields key={axle} axle={axle} />
         ))}
+        <WarmPressure />
+      </Box>
+      <Box>
+        <Folded title="Sidewalls: line, week and year, valves, placard">
+          <TireDetails />
+        </Folded>
+        <Folded title="Changed places, last alignment">
+          <Rotations />
+        </Folded>
+        <Folded title="The car: suspension, height, load, driver">
+          <CarFacts />
+        </Folded>
+        <Folded title="Plate, customer, telephone, VIN">
+          <CarCard />
+        </Folded>
+        <Folded title="Walk-round: lights, codes, battery, lamps">
+          <QuickChecks />
+        </Folded>
       </Box>
       <Box sx={{ display: 'flex', justifyContent: 'flex-end' }}>
         <Button variant="contained" onClick={() => goTo('read')}>
@@ -141,6 +184,49 @@ export function ArriveStep() {
   function each(wheels: readonly Wheel[], field: string, value: unknown): void {
     for (const wheel of wheels) enter(`tires.${wheel}.${field}`, value);
   }
+}
+
+/** Pressures read warm are corrected; how much warmer is asked, not guessed. */
+function WarmPressure() {
+  const { draft, enter, units } = useVisit();
+  const { warmBy } = draft.visit ?? {};
+  const found = WHEEL_ORDER.flatMap((wheel) => draft.tires?.[wheel]?.pressure?.measured ?? []);
+  if (found.length === 0) return null;
+  const show = (kpa: number) =>
+    `${pressureFromKpa(kpa, units.pressure).toFixed(units.pressure === 'bar' ? 2 : 0)} ${units.pressure}`;
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end', flexWrap: 'wrap' }}>
+      <Choice
+        label="Pressures were read"
+        dense
+        options={[
+          { value: 'cold', label: 'Cold' },
+          { value: 'warm', label: 'Warm' },
+        ]}
+        value={warmBy === undefined ? 'cold' : 'warm'}
+        onChange={(value) => enter('visit.warmBy', value === 'warm' ? USUAL_WARM_K : null)}
+      />
+      {warmBy !== undefined && (
+        <>
+          <Box sx={{ width: 190 }}>
+            <NumberField
+              label="Warmer than the air by"
+              unit="°C"
+              decimals={0}
+              min={1}
+              max={60}
+              value={warmBy}
+              onChange={(value) => enter('visit.warmBy', value)}
+            />
+          </Box>
+          <Typography color="textSecondary" sx={{ flex: '1 1 220px' }}>
+            Corrected: {show(found[0]!)} warm counts as {show(coldPressure(found[0]!, warmBy))}{' '}
+            cold. Never let warm air out.
+          </Typography>
+        </>
+      )}
+    </Box>
+  );
 }
 
 /** What the two tires of an axle share, and the pressure of each. */

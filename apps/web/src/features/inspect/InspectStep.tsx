@@ -1,39 +1,16 @@
-import type { Cupping, Damage, Feather, Play, Wheel } from '@keen/contract';
-import { DAMAGES, UNSAFE_DAMAGES } from '@keen/contract';
-import { WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import { WHEELS_OF_AXLE } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { RideHeights } from './RideHeights.tsx';
+import { SideToSide } from './SideToSide.tsx';
 import { StrokeGuide } from './StrokeGuide.tsx';
-
-const FEATHER_OPTIONS: readonly { value: Feather; label: string }[] = [
-  { value: 'none', label: 'Smooth' },
-  { value: 'catchesOutward', label: 'Catches out' },
-  { value: 'catchesInward', label: 'Catches in' },
-];
-const WAVE_OPTIONS: readonly { value: Cupping; label: string }[] = [
-  { value: 'none', label: 'None' },
-  { value: 'some', label: 'Some' },
-  { value: 'heavy', label: 'Heavy' },
-];
-const PLAY_OPTIONS: readonly { value: Play; label: string }[] = [
-  { value: 'none', label: 'None' },
-  { value: 'some', label: 'Some' },
-  { value: 'excessive', label: 'Too much' },
-];
-const DAMAGE_WORDS: Record<Damage, string> = {
-  cords: 'Cords',
-  bulge: 'Bulge',
-  cut: 'Cut',
-  puncture: 'Puncture',
-  sidewallCrack: 'Cracks',
-  flatSpot: 'Flat spot',
-};
+import { TireFindings } from './TireFindings.tsx';
+import { UnderTheCar } from './UnderTheCar.tsx';
+import { WornParts } from './WornParts.tsx';
 
 /** The hand over the tread, then damage, then play. */
 export function InspectStep() {
@@ -73,6 +50,10 @@ export function InspectStep() {
           ))}
         </Box>
       ))}
+      <UnderTheCar />
+      <SideToSide />
+      <RideHeights />
+      <WornParts />
       <Box sx={{ display: 'flex', justifyContent: 'flex-end' }}>
         <Button variant="contained" onClick={() => goTo('explain')}>
           Explain ↵
@@ -80,77 +61,4 @@ export function InspectStep() {
       </Box>
     </Box>
   );
-}
-
-function TireFindings({ wheel }: { wheel: Wheel }) {
-  const { draft, enter } = useVisit();
-  const tire = draft.tires?.[wheel];
-  const damage = tire?.damage ?? [];
-  const isUnsafe = damage.some((kind) => UNSAFE_DAMAGES.includes(kind));
-  const name = whereWords(wheel);
-
-  function toggle(kind: Damage): void {
-    const next = damage.includes(kind) ? damage.filter((one) => one !== kind) : [...damage, kind];
-    enter(`tires.${wheel}.damage`, next.length > 0 ? next : null);
-  }
-
-  return (
-    <Box
-      component="section"
-      aria-label={name}
-      sx={{ display: 'grid', gap: 1.25, alignContent: 'start' }}
-    >
-      <Typography
-        variant="h2"
-        component="h3"
-        sx={{ '&::first-letter': { textTransform: 'uppercase' } }}
-      >
-        {name}
-      </Typography>
-      <Choice
-        label="Across the ribs"
-        options={FEATHER_OPTIONS}
-        value={known(tire?.feather)}
-        onChange={(feather) => enter(`tires.${wheel}.feather`, feather)}
-      />
-      <Choice
-        label="Waves along the tread"
-        options={WAVE_OPTIONS}
-        value={known(tire?.cupping)}
-        onChange={(cupping) => enter(`tires.${wheel}.cupping`, cupping)}
-      />
-      <Choice
-        label="Play when shaken"
-        options={PLAY_OPTIONS}
-        value={known(draft.play?.[wheel])}
-        onChange={(play) => enter(`play.${wheel}`, play)}
-      />
-      <Box role="group" aria-label={`Damage, ${name}`}>
-        <Typography variant="h3" component="div" sx={{ color: 'text.secondary', mb: 0.5 }}>
-          Damage
-        </Typography>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
-          {DAMAGES.map((kind) => (
-            <ToggleButton
-              key={kind}
-              value={kind}
-              selected={damage.includes(kind)}
-              onChange={() => toggle(kind)}
-            >
-              {DAMAGE_WORDS[kind]}
-            </ToggleButton>
-          ))}
-        </Box>
-      </Box>
-      {isUnsafe && (
-        <Notice kind="caution">
-          Not safe to drive on. The car stays until this tire is changed; local law decides.
-        </Notice>
-      )}
-    </Box>
-  );
-}
-
-function known<T extends string>(value: T | undefined): T | null {
-  return value === undefined || value === 'unknown' ? null : value;
 }

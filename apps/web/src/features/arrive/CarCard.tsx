@@ -1,0 +1,73 @@
+import type { ChangeVehicle } from '@keen/contract';
+import { changeVehicleSchema, refusalOf } from '@keen/contract';
+import { checkVin, plainVin } from '@keen/core';
+import Box from '@mui/material/Box';
+import { useChangeVehicleMutation } from '../../api/keenApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { SavingField } from '../../shared/SavingField.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+
+/** Whose car it is and what it is called; kept with the car, for its next visits too. */
+export function CarCard() {
+  const { detail } = useVisit();
+  const { id, plate, label, customer, phone, vin } = detail.visit.vehicle;
+  const [change, { error }] = useChangeVehicleMutation();
+  const set = (next: ChangeVehicle) => void change({ id, change: next });
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '1fr 1.4fr 1.4fr' },
+        gap: 1.5,
+        pb: 1,
+      }}
+    >
+      <SavingField
+        label="Plate"
+        value={plate}
+        check={checkWith('plate')}
+        onChange={(text) => text && set({ plate: text })}
+      />
+      <SavingField label="Car" value={label} onChange={(text) => set({ label: text ?? '' })} />
+      <SavingField
+        label="Customer"
+        value={customer}
+        onChange={(text) => set({ customer: text ?? '' })}
+      />
+      <SavingField
+        label="Telephone"
+        value={phone}
+        check={checkWith('phone')}
+        onChange={(text) => set({ phone: text ?? '' })}
+      />
+      <Box sx={{ gridColumn: { sm: 'span 2' } }}>
+        <SavingField
+          label="VIN"
+          value={vin}
+          check={(text) => {
+            const found = checkVin(text);
+            return found.ok ? null : capital(found.expected);
+          }}
+          onChange={(text) => set({ vin: text ? plainVin(text) : '' })}
+        />
+      </Box>
+      {error && (
+        <Box sx={{ gridColumn: '1 / -1' }}>
+          <Notice kind="caution">{failureOf(error).text}. The car is as it was before.</Notice>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function checkWith(field: 'plate' | 'phone'): (text: string) => string | null {
+  return (text) => {
+    const result = changeVehicleSchema.safeParse({ [field]: text });
+    return result.success ? null : capital(refusalOf(result.error).expected);
+  };
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,136 @@
+import type { Known, Suspension } from '@keen/contract';
+import { depthFromMm, depthToMm } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Choice } from '../../shared/Choice.tsx';
+import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+
+const SUSPENSION_OPTIONS: readonly { value: Suspension; label: string }[] = [
+  { value: 'strut', label: 'Strut' },
+  { value: 'twoArms', label: 'Two arms' },
+  { value: 'multiLink', label: 'Several links' },
+  { value: 'beam', label: 'Beam' },
+  { value: 'solidAxle', label: 'Solid axle' },
+];
+const KNOWN_OPTIONS: readonly { value: Known; label: string }[] = [
+  { value: 'yes', label: 'Yes' },
+  { value: 'no', label: 'No' },
+  { value: 'unknown', label: 'Unknown' },
+];
+const TANK = ['Empty', '¼', '½', '¾', 'Full'].map((label, i) => ({ value: String(i), label }));
+const AXLES = [
+  { axle: 'front', words: 'Front', kinds: ['camber', 'caster', 'toe'] },
+  { axle: 'rear', words: 'Rear', kinds: ['camber', 'toe'] },
+] as const;
+
+/** How the car is built, loaded and driven: what measuring and setting will ask for. */
+export function CarFacts() {
+  const { draft, enter, units } = useVisit();
+  const { car = {} } = draft.visit ?? {};
+  const { rideHeightChange } = draft.vehicle ?? {};
+  return (
+    <Box sx={{ display: 'grid', gap: 2.25, pb: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 2 }}>
+        <Choice
+          label="Driven"
+          options={[
+            { value: 'gentle', label: 'Gently' },
+            { value: 'usual', label: 'As usual' },
+            { value: 'hard', label: 'Hard' },
+          ]}
+          value={car.driver ?? null}
+          onChange={(value) => enter('visit.car.driver', value)}
+        />
+        <Choice
+          label="Heavy load just now"
+          options={[
+            { value: 'none', label: 'None' },
+            { value: 'cabin', label: 'Cabin' },
+            { value: 'trunk', label: 'Trunk' },
+            { value: 'both', label: 'Both' },
+          ]}
+          value={car.load ?? null}
+          onChange={(value) => enter('visit.car.load', value)}
+        />
+        <Choice
+          label="Fuel"
+          dense
+          options={TANK}
+          value={car.fuel === undefined ? null : String(car.fuel)}
+          onChange={(value) => enter('visit.car.fuel', value === null ? null : Number(value))}
+        />
+        <Choice
+          label="Steering rack"
+          options={[
+            { value: 'ahead', label: 'Ahead of the axle' },
+            { value: 'behind', label: 'Behind it' },
+          ]}
+          value={car.rack ?? null}
+          onChange={(value) => enter('visit.car.rack', value)}
+        />
+      </Box>
+      {AXLES.map(({ axle, words, kinds }) => (
+        <Box
+          key={axle}
+          role="group"
+          aria-label={`${words} suspension`}
+          sx={{ display: 'grid', gap: 1.25, borderTop: '1px solid var(--hairline)', pt: 1.25 }}
+        >
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5 }}>
+            <Choice
+              label={`${words} suspension`}
+              dense
+              options={SUSPENSION_OPTIONS}
+              value={car.suspension?.[axle] ?? null}
+              onChange={(value) => enter(`visit.car.suspension.${axle}`, value)}
+            />
+            <Box sx={{ width: 170, alignSelf: 'end' }}>
+              <NumberField
+                label="Body moved, up +"
+                unit="mm"
+                decimals={0}
+                min={-300}
+                max={600}
+                value={rideHeightChange?.[axle] ?? null}
+                onChange={(value) => enter(`vehicle.rideHeightChange.${axle}`, value)}
+              />
+            </Box>
+          </Box>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 1 }}>
+            {kinds.map((kind) => (
+              <Choice
+                key={kind}
+                label={`${kind.charAt(0).toUpperCase()}${kind.slice(1)} adjustable`}
+                dense
+                options={KNOWN_OPTIONS}
+                value={car.adjustable?.[axle]?.[kind] ?? null}
+                onChange={(value) => enter(`visit.car.adjustable.${axle}.${kind}`, value)}
+              />
+            ))}
+          </Box>
+        </Box>
+      ))}
+      {draft.vehicle?.drive === 'awd' && (
+        <Box>
+          <Box sx={{ width: 260 }}>
+            <NumberField
+              label="Depths may differ by at most"
+              unit={DEPTH_UNIT_WORDS[units.depth]}
+              min={0.1}
+              max={units.depth === 'mm' ? 10 : 12}
+              value={car.awdMatch === undefined ? null : depthFromMm(car.awdMatch, units.depth)}
+              onChange={(value) =>
+                enter('visit.car.awdMatch', value === null ? null : depthToMm(value, units.depth))
+              }
+            />
+          </Box>
+          <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
+            All-wheel drive: the maker’s limit. Two to three 32nds are usual where it is not known.
+          </Typography>
+        </Box>
+      )}
+    </Box>
+  );
+}

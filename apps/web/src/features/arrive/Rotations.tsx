@@ -1,0 +1,154 @@
+import type { RotationPattern } from '@keen/contract';
+import { distanceFromKm, distanceToKm, ROTATION_MOVES, rotationPatterns } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Choice } from '../../shared/Choice.tsx';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { SavingField } from '../../shared/SavingField.tsx';
+import { showDistance } from '../../shared/format.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+
+const PATTERN_WORDS: Record<RotationPattern, string> = {
+  frontToRear: 'Straight front to rear',
+  forwardCross: 'Rears cross to the front',
+  rearwardCross: 'Fronts cross to the rear',
+  crossed: 'All crossed',
+  sideToSide: 'Side to side',
+};
+
+/** When tires changed places, and when the car was last aligned. */
+export function Rotations() {
+  const { draft, enter, units } = useVisit();
+  const rotations = draft.rotations ?? [];
+  const [pattern, setPattern] = useState<RotationPattern | null>(null);
+  const [at, setAt] = useState<number | null>(null);
+  const { lf, lr } = draft.tires ?? {};
+  const isStaggered = lf?.size !== undefined && lr?.size !== undefined && lf.size !== lr.size;
+  const isDirectional = draft.vehicle?.rotatable === false && !isStaggered;
+  const patterns = rotationPatterns({
+    drive: draft.vehicle?.drive ?? 'fwd',
+    isStaggered,
+    isDirectional,
+  });
+  const run = lf?.distance;
+  const km = at === null ? null : distanceToKm(at, units.distance);
+  const fault =
+    km !== null && run !== undefined && km > run ? 'Before now: at most what was run' : null;
+  const { lastAlignment = {} } = draft.visit ?? {};
+
+  function add(): void {
+    if (pattern === null || km === null || fault) return;
+    const next = [...rotations, { atDistance: km, moves: ROTATION_MOVES[pattern] }];
+    enter(
+      'rotations',
+      next.toSorted((a, b) => a.atDistance - b.atDistance),
+    );
+    setPattern(null);
+    setAt(null);
+  }
+
+  return (
+    <Box sx={{ display: 'grid', gap: 1.75, pb: 1 }}>
+      <Choice
+        label="Tires may change places"
+        options={[
+          { value: 'yes', label: 'Yes' },
+          { value: 'no', label: 'No: staggered or one-way' },
+        ]}
+        value={
+          draft.vehicle?.rotatable === undefined ? null : draft.vehicle.rotatable ? 'yes' : 'no'
+        }
+        onChange={(value) => enter('vehicle.rotatable', value === null ? null : value === 'yes')}
+      />
+      {isStaggered && (
+        <Typography color="textSecondary">
+          Front and rear sizes differ: staggered. Tires stay on their axle.
+        </Typography>
+      )}
+      {rotations.map(({ atDistance, moves }, i) => (
+        <Box
+          key={`${atDistance} ${i}`}
+          sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}
+        >
+          <Box sx={{ minWidth: 240 }}>
+            At <strong>{showDistance(atDistance, units.distance)}</strong> {units.distance}:{' '}
+            {patternWords(moves)}
+          </Box>
+          <Button
+            variant="text"
+            onClick={() => {
+              const left = rotations.filter((_, place) => place !== i);
+              enter('rotations', left.length > 0 ? left : null);
+            }}
+          >
+            Take out
+          </Button>
+        </Box>
+      ))}
+      {patterns.length > 0 && (
+        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'flex-end' }}>
+          <Choice
+            label="They changed places"
+            dense
+            options={patterns.map((value) => ({ value, label: PATTERN_WORDS[value] }))}
+            value={pattern}
+            onChange={setPattern}
+          />
+          <Box sx={{ width: 170 }}>
+            <NumberField
+              label="After"
+              unit={units.distance}
+              decimals={0}
+              max={run === undefined ? 1_000_000 : distanceFromKm(run, units.distance)}
+              value={at}
+              onChange={setAt}
+            />
+          </Box>
+          <Button disabled={pattern === null || km === null || fault !== null} onClick={add}>
+            Add
+          </Button>
+        </Box>
+      )}
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '200px 1fr' }, gap: 1.5 }}>
+        <SavingField
+          label="Last aligned on"
+          placeholder="2025-04-30"
+          value={lastAlignment.date ?? ''}
+          check={(text) =>
+            /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text))
+              ? null
+              : 'Year-month-day, such as 2025-04-30'
+          }
+          onChange={(date) => keepAlignment({ date })}
+        />
+        <SavingField
+          label="For what reason"
+          value={lastAlignment.reason ?? ''}
+          onChange={(reason) => keepAlignment({ reason })}
+        />
+      </Box>
+    </Box>
+  );
+
+  function keepAlignment(change: { date?: string | null; reason?: string | null }): void {
+    const next = Object.fromEntries(
+      Object.entries({ ...lastAlignment, ...change }).filter(([, text]) => text),
+    );
+    enter('visit.lastAlignment', Object.keys(next).length > 0 ? next : null);
+  }
+}
+
+function patternWords(moves: object): string {
+  const text = JSON.stringify(moves, Object.keys(moves).toSorted());
+  const known = (Object.keys(ROTATION_MOVES) as RotationPattern[]).find(
+    (pattern) =>
+      JSON.stringify(ROTATION_MOVES[pattern], Object.keys(ROTATION_MOVES[pattern]).toSorted()) ===
+      text,
+  );
+  if (known) return PATTERN_WORDS[known].toLowerCase();
+  return Object.entries(moves)
+    .map(([from, to]) => `${from} to ${String(to)}`)
+    .join(', ');
+}

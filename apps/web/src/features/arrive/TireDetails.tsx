@@ -1,0 +1,149 @@
+import type { Wheel } from '@keen/contract';
+import {
+  belowPlacard,
+  InputError,
+  readDateCode,
+  TIRE_AGE,
+  tireAgeYears,
+  WHEEL_ORDER,
+} from '@keen/core';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useTireLinesQuery } from '../../api/keenApi.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { SavingField } from '../../shared/SavingField.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+
+/** What the sidewalls say beyond the size: line, week and year, valve; the placard's size beside it. */
+export function TireDetails() {
+  const { draft, enter } = useVisit();
+  const { car, tires = {} } = draft.visit ?? {};
+  const placardSaid = (['front', 'rear'] as const).flatMap((axle) => {
+    const placard = car?.placard?.[axle];
+    const fitted = draft.tires?.[axle === 'front' ? 'lf' : 'lr']?.size;
+    return placard && fitted ? belowPlacard(fitted, placard).map((said) => `${axle}: ${said}`) : [];
+  });
+  return (
+    <Box sx={{ display: 'grid', gap: 2, pb: 1 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 1.5 }}>
+        {(['front', 'rear'] as const).map((axle) => (
+          <SavingField
+            key={axle}
+            label={`Size on the placard, ${axle}`}
+            placeholder="205/55R16 91V"
+            value={car?.placard?.[axle] ?? ''}
+            onChange={(size) => enter(`visit.car.placard.${axle}`, size)}
+          />
+        ))}
+      </Box>
+      {placardSaid.length > 0 && (
+        <Notice kind="caution">
+          Below the placard, {placardSaid.join('; ')}. Fitted tires carry and run at least what the
+          placard asks; the maker and local law decide.
+        </Notice>
+      )}
+      {WHEEL_ORDER.map((wheel) => (
+        <Box
+          key={wheel}
+          role="group"
+          aria-label={`${WHEEL_LABELS[wheel]}, sidewall`}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: '1fr 1fr', sm: '96px 1.4fr 1fr auto' },
+            gap: 1.25,
+            alignItems: 'start',
+            borderTop: '1px solid var(--hairline)',
+            pt: 1.25,
+          }}
+        >
+          <Box sx={{ fontWeight: 650, gridColumn: { xs: '1 / -1', sm: 'auto' }, pt: 1.25 }}>
+            {WHEEL_LABELS[wheel]}
+          </Box>
+          <LineField wheel={wheel} />
+          <Box>
+            <SavingField
+              label="Week and year"
+              placeholder="2319"
+              value={tires[wheel]?.dateCode ?? ''}
+              check={dateFault}
+              onChange={(code) => enter(`visit.tires.${wheel}.dateCode`, code)}
+            />
+            <Age code={tires[wheel]?.dateCode} />
+          </Box>
+          <ToggleButton
+            value="leak"
+            selected={tires[wheel]?.leak === true}
+            onChange={() => enter(`visit.tires.${wheel}.leak`, tires[wheel]?.leak ? null : true)}
+            sx={{ whiteSpace: 'nowrap' }}
+          >
+            Leaks at the valve
+          </ToggleButton>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** The maker's line; one that the shop knows brings its depth when new along. */
+function LineField({ wheel }: { wheel: Wheel }) {
+  const { draft, enter } = useVisit();
+  const { data: lines = [] } = useTireLinesQuery();
+  const line = draft.visit?.tires?.[wheel]?.line ?? '';
+
+  function keep(text: string): void {
+    const name = text.trim();
+    if (name === line) return;
+    enter(`visit.tires.${wheel}.line`, name === '' ? null : name.slice(0, 60));
+    const known = lines.find((one) => one.line.toLowerCase() === name.toLowerCase());
+    if (known && draft.tires?.[wheel]?.newDepth !== known.newDepth) {
+      enter(`tires.${wheel}.newDepth`, known.newDepth);
+    }
+  }
+
+  return (
+    <Autocomplete
+      freeSolo
+      options={lines.map((one) => one.line)}
+      value={line}
+      onChange={(_event, text) => keep(text ?? '')}
+      renderInput={(params) => (
+        <TextField {...params} label="Line" onBlur={({ target }) => keep(target.value)} />
+      )}
+    />
+  );
+}
+
+function Age({ code }: { code: string | undefined }) {
+  if (!code || dateFault(code)) return null;
+  const years = tireAgeYears(code, today());
+  const words =
+    years >= TIRE_AGE.replace
+      ? 'ten years and more: replace'
+      : years >= TIRE_AGE.look
+        ? 'six years and more: look closely'
+        : null;
+  return (
+    <Typography variant="body2" color="textSecondary" sx={{ mt: 0.25 }}>
+      {years.toFixed(1)} years{words && <strong>, {words}</strong>}
+    </Typography>
+  );
+}
+
+function dateFault(code: string): string | null {
+  try {
+    readDateCode(code, today());
+    return null;
+  } catch (error) {
+    if (error instanceof InputError) return `Expected ${error.expected}`;
+    throw error;
+  }
+}
+
+function today(): string {
+  return dayjs().format('YYYY-MM-DD');
+}
