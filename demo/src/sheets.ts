@@ -76,4 +76,5 @@ export const SHEETS: readonly SpecSheet[] = [
 export const SETTINGS: ShopSettings = {
   hubShims: [0.25, 0.5, 0.75, 1, 1.25, 1.5],
   armShims: [0.8, 1.6, 3.2],
+  readingOrder: 'walkRound',
 };

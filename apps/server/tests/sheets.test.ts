@@ -96,7 +96,7 @@ describe('specification sheets', () => {
 
 describe('shop settings', () => {
   it('are the same for everybody in the shop', async () => {
-    const settings = { hubShims: [0.25, 0.5], armShims: [0.8, 1.6] };
+    const settings = { hubShims: [0.25, 0.5], armShims: [0.8, 1.6], readingOrder: 'axleByAxle' };
     await agent.put('/api/shop/settings').send(settings).expect(200);
     const session = bodyOf<Session>(await agent.get('/api/session').expect(200));
     expect(session.shop.settings).toEqual(settings);

@@ -15,7 +15,10 @@ export type ReadingOrder = (typeof READING_ORDERS)[number];
 export const preferencesSchema = z
   .strictObject({
     units: unitsSchema,
-    readingOrder: z.enum(READING_ORDERS),
+    /** Own order, or the shop's. */
+    readingOrder: z.enum(['shop', ...READING_ORDERS]),
+    /** Whether each reading is answered by a short tone. */
+    sound: z.boolean(),
     theme: z.enum(['system', 'light', 'dark']),
     paper: z.enum(['A4', 'LETTER']),
   })
@@ -24,7 +27,8 @@ export type Preferences = z.infer<typeof preferencesSchema>;
 
 export const DEFAULT_PREFERENCES: Preferences = {
   units: { depth: 'mm', distance: 'km', pressure: 'kPa' },
-  readingOrder: 'walkRound',
+  readingOrder: 'shop',
+  sound: true,
   theme: 'system',
   paper: 'A4',
 };
@@ -36,11 +40,17 @@ export const shopSettingsSchema = z
     hubShims: z.array(z.number().gt(0).max(5)).max(60),
     /** Thicknesses of arm shims in stock, mm. */
     armShims: z.array(z.number().gt(0).max(30)).max(60),
+    /** The order in which the shop reads the ribs. */
+    readingOrder: z.enum(READING_ORDERS),
   })
   .meta({ id: 'ShopSettings' });
 export type ShopSettings = z.infer<typeof shopSettingsSchema>;
 
-export const DEFAULT_SHOP_SETTINGS: ShopSettings = { hubShims: [], armShims: [] };
+export const DEFAULT_SHOP_SETTINGS: ShopSettings = {
+  hubShims: [],
+  armShims: [],
+  readingOrder: 'walkRound',
+};
 
 export const personSchema = z
   .strictObject({ id: z.uuid(), name: z.string(), role: z.enum(ROLES) })

@@ -88,3 +88,6 @@ export { TIRE_AGE, readDateCode, tireAgeYears } from './tires/dateCode.ts';
 export { coldPressure } from './tires/coldPressure.ts';
 export { checkVin, plainVin } from './vehicle/vin.ts';
 export { batteryVerdict } from './vehicle/battery.ts';
+export { oddReading } from './visit/oddReading.ts';
+export type { Oddity } from './visit/oddReading.ts';
+export { readDepthText } from './visit/depthText.ts';

@@ -50,6 +50,8 @@ export function NumberField(props: NumberFieldProps) {
       onChange={({ target }) => onType(target.value)}
       onBlur={onBlur}
       slotProps={{
+        // In a narrow field label and unit would stand on one another.
+        inputLabel: { shrink: true },
         htmlInput: { inputMode: 'decimal', autoComplete: 'off' },
         input: { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> },
       }}

@@ -68,12 +68,23 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
       <Choice
         label="Read the ribs"
         options={[
+          { value: 'shop', label: 'As the shop' },
           { value: 'walkRound', label: 'Walking round' },
           { value: 'axleByAxle', label: 'Left to right' },
           { value: 'outerFirst', label: 'Axle by axle' },
         ]}
         value={preferences.readingOrder}
         onChange={(readingOrder) => readingOrder && set({ readingOrder })}
+        dense
+      />
+      <Choice
+        label="A tone after each reading"
+        options={[
+          { value: 'on', label: 'On' },
+          { value: 'off', label: 'Off' },
+        ]}
+        value={preferences.sound ? 'on' : 'off'}
+        onChange={(sound) => sound && set({ sound: sound === 'on' })}
         dense
       />
       <Choice

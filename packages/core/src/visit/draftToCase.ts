@@ -1,6 +1,6 @@
 import type { CaseFile, CaseTire, DraftTire, Units, VisitDraft } from '@keen/contract';
 import type { Rib, Wheel } from '@keen/contract/words';
-import { RIBS, WHEELS } from '@keen/contract/words';
+import { DEPTH_SLACK_MM, RIBS, WHEELS } from '@keen/contract/words';
 import { byWheel } from '../case/resolveCase.ts';
 import { coldPressure } from '../tires/coldPressure.ts';
 import { depthFromMm, distanceFromKm, pressureFromKpa } from '../units/units.ts';
@@ -131,7 +131,7 @@ function caseTire(tire: DraftTire, units: Units, warmBy: number | undefined): Ca
   });
   return {
     ...(tire.size ? { size: tire.size } : {}),
-    newDepth: depth(tire.newDepth ?? Math.max(ASSUMED.newDepthMm, deepest(tire))),
+    newDepth: depth(newDepthOf(tire)),
     distance: round(distanceFromKm(tire.distance ?? ASSUMED.distanceKm, units.distance)),
     ...(target === undefined
       ? {}
@@ -150,6 +150,13 @@ function caseTire(tire: DraftTire, units: Units, warmBy: number | undefined): Ca
     ...(tire.cupping ? { cupping: tire.cupping } : {}),
     ...(tire.damage ? { damage: tire.damage } : {}),
   };
+}
+
+/** A tire is never deeper than it was new: a reading that was meant corrects what was said. */
+function newDepthOf(tire: DraftTire): number {
+  const read = deepest(tire);
+  if (tire.newDepth === undefined) return Math.max(ASSUMED.newDepthMm, read);
+  return read > tire.newDepth + DEPTH_SLACK_MM ? read : tire.newDepth;
 }
 
 function deepest(tire: DraftTire): number {

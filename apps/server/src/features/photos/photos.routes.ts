@@ -27,7 +27,8 @@ export function photoRoutes({ db }: Context): Router {
       const actor = signedIn(req);
       const visitId = await ownVisit(db, actor, req.params.id);
       const id = validId(req.params.photoId, 'photo');
-      const subject = String(req.query.subject ?? '').slice(0, MOST_SUBJECT);
+      const { subject: said } = req.query;
+      const subject = typeof said === 'string' ? said.slice(0, MOST_SUBJECT) : '';
       const plain = Buffer.isBuffer(req.body) ? stripPicture(req.body) : null;
       if (!plain) throw invalid([{ path: '', expected: 'a whole JPEG or PNG picture' }]);
       if ((await db.$count(photos, eq(photos.visitId, visitId))) >= MOST_PHOTOS) {

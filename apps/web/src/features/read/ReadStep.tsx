@@ -1,12 +1,19 @@
-import { depthToMm, readingOrder, whereWords } from '@keen/core';
+import type { Wheel } from '@keen/contract';
+import { MAX_STATIONS } from '@keen/contract';
+import { oddReading, readingOrder, whereWords } from '@keen/core';
+import type { Slot } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Kbd } from '../../shared/Kbd.tsx';
 import { showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Keypad } from './Keypad.tsx';
+import { OddReading } from './OddReading.tsx';
+import type { Asked } from './OddReading.tsx';
+import { OtherEntry } from './OtherEntry.tsx';
+import { playTone } from './tone.ts';
 import { soFar } from './soFar.ts';
 import { useFastEntry } from './useFastEntry.ts';
 
@@ -14,10 +21,18 @@ import { useFastEntry } from './useFastEntry.ts';
 export function ReadStep() {
   const visit = useVisit();
   const { draft, units, preferences, activeSlot, setActiveSlot, enter, goTo, ribsRead } = visit;
-  const slots = readingOrder(preferences.readingOrder);
+  const { readingOrder: own } = preferences;
+  const order = own === 'shop' ? visit.session.shop.settings.readingOrder : own;
+  /** One more place round a tire; null while the twelve are read. */
+  const [more, setMore] = useState<{ wheel: Wheel; station: number } | null>(null);
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const station = more?.station ?? 0;
+  const all = readingOrder(order);
+  const slots = more ? all.filter(({ wheel }) => wheel === more.wheel) : all;
   const unit = units.depth;
   const entry = useFastEntry({
     slots,
+    station,
     unit,
     draft,
     activeSlot,
@@ -25,12 +40,14 @@ export function ReadStep() {
     read: (slot, reading) => {
       // The unit it was read in says how far the reading was rounded, which the diagnosis must know.
       if (draft.units?.depth !== unit && reading !== null) enter('units.depth', unit);
-      enter(
-        `tires.${slot.wheel}.stations.0.${slot.rib}`,
-        typeof reading === 'number' ? Number(depthToMm(reading, unit).toFixed(5)) : reading,
-      );
+      enter(`tires.${slot.wheel}.stations.${station}.${slot.rib}`, reading);
+      const oddity = typeof reading === 'number' ? oddReading(draft, slot, reading, station) : null;
+      if (oddity && typeof reading === 'number') {
+        setAsked({ slot, station, mm: reading, oddity });
+      } else if (isSame(asked, slot, station)) setAsked(null);
+      if (preferences.sound && reading !== null) playTone(oddity ? 'asked' : 'read');
     },
-    finish: () => goTo('inspect'),
+    finish: () => (more ? setMore(null) : goTo('inspect')),
   });
   // The drawing marks the rib that is asked for only while this step is open.
   useEffect(() => () => setActiveSlot(null), [setActiveSlot]);
@@ -38,7 +55,11 @@ export function ReadStep() {
   const { current, index, digits, last } = entry;
   const place = current
     ? `${capital(whereWords(current.wheel))}, ${current.rib}`
-    : 'All twelve are read';
+    : more
+      ? `Place ${station + 1} is read`
+      : 'All twelve are read';
+  const wheelAtHand = more?.wheel ?? last?.slot.wheel ?? null;
+  const placesRead = wheelAtHand ? (draft.tires?.[wheelAtHand]?.stations?.length ?? 0) : 0;
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: '100%' }}>
       <Box
@@ -49,7 +70,9 @@ export function ReadStep() {
             ? `Reading ${index + 1} of ${slots.length}`
             : `${ribsRead} of ${slots.length} read`}
           <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
-            {preferences.readingOrder === 'walkRound' && ', walking round from the left front'}
+            {more
+              ? `, place ${station + 1} round the tire`
+              : order === 'walkRound' && ', walking round from the left front'}
           </Box>
         </Typography>
         <Box sx={{ fontSize: '0.85rem', whiteSpace: 'nowrap' }}>
@@ -80,6 +103,11 @@ export function ReadStep() {
         <BigFigure digits={digits} unit={unit} present={entry.present} />
       ) : (
         <Box sx={{ my: 3 }}>
+          {more && (
+            <Button variant="contained" sx={{ mb: 2 }} onClick={() => setMore(null)}>
+              Back to the twelve
+            </Button>
+          )}
           <Typography sx={{ mb: 2, maxWidth: 480 }}>
             Stroke each tire across the ribs next: a catch one way and smooth the other is what
             tells toe from camber.
@@ -121,7 +149,43 @@ export function ReadStep() {
               'nothing yet'
             )}
           </Fact>
+          {asked && (
+            <OddReading
+              asked={asked}
+              unit={unit}
+              onKeep={() => setAsked(null)}
+              onAgain={() => {
+                enter(
+                  `tires.${asked.slot.wheel}.stations.${asked.station}.${asked.slot.rib}`,
+                  null,
+                );
+                setMore(
+                  asked.station > 0 ? { wheel: asked.slot.wheel, station: asked.station } : null,
+                );
+                setActiveSlot(asked.slot);
+                setAsked(null);
+              }}
+            />
+          )}
           <Fact title="So far">{soFar(draft, unit)}</Fact>
+          {current && <OtherEntry unit={unit} onKeep={entry.keep} />}
+          {wheelAtHand && placesRead > 0 && placesRead < MAX_STATIONS && (
+            <Box>
+              <Button
+                onClick={() => {
+                  setMore({ wheel: wheelAtHand, station: placesRead });
+                  setActiveSlot(null);
+                }}
+              >
+                One more place, {whereWords(wheelAtHand)}
+              </Button>
+              {more && (
+                <Button variant="text" onClick={() => setMore(null)}>
+                  Back to the twelve
+                </Button>
+              )}
+            </Box>
+          )}
           {visit.undo && (
             <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
               <Button onClick={visit.undo}>Undo</Button>
@@ -130,6 +194,15 @@ export function ReadStep() {
         </Box>
       </Box>
     </Box>
+  );
+}
+
+function isSame(asked: Asked | null, slot: Slot, station: number): boolean {
+  return (
+    asked !== null &&
+    asked.slot.wheel === slot.wheel &&
+    asked.slot.rib === slot.rib &&
+    asked.station === station
   );
 }
 

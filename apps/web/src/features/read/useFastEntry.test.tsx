@@ -1,7 +1,6 @@
 import { foldEntries, readingOrder } from '@keen/core';
 import type { Slot } from '@keen/core';
 import type { DepthUnit, VisitDraft } from '@keen/contract';
-import { depthToMm } from '@keen/core';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
@@ -33,7 +32,7 @@ function Bench({
         foldEntries(before, [
           {
             path: `tires.${wheel}.stations.0.${rib}`,
-            value: typeof reading === 'number' ? depthToMm(reading, unit) : reading,
+            value: reading,
           },
         ]),
       ),

@@ -1,5 +1,5 @@
 import type { DepthUnit, Reading, VisitDraft } from '@keen/contract';
-import { ASSUMED, depthFromMm, readDigits } from '@keen/core';
+import { ASSUMED, depthFromMm, depthToMm, readDigits } from '@keen/core';
 import type { Slot } from '@keen/core';
 import { useCallback, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
 import { showDepth } from '../../shared/format.ts';
@@ -7,12 +7,14 @@ import type { PadKey } from './Keypad.tsx';
 
 interface FastEntryOptions {
   slots: readonly Slot[];
+  /** Place round the tire, from 0. */
+  station?: number;
   unit: DepthUnit;
   draft: VisitDraft;
   activeSlot: Slot | null;
   setActiveSlot: (slot: Slot | null) => void;
-  /** In the unit typed; null takes a reading back. */
-  read: (slot: Slot, reading: number | 'unreadable' | null) => void;
+  /** In mm, or a mark; null takes a reading back. */
+  read: (slot: Slot, reading: Reading | null) => void;
   finish: () => void;
 }
 
@@ -24,10 +26,10 @@ const SLACK_MM = 0.5;
  * back, the arrows move by rib, `/` marks a rib that cannot be read.
  */
 export function useFastEntry(options: FastEntryOptions) {
-  const { slots, unit, draft, activeSlot, setActiveSlot, read, finish } = options;
+  const { slots, station = 0, unit, draft, activeSlot, setActiveSlot, read, finish } = options;
   const [typed, setTyped] = useState({ at: '', digits: '' });
   const [last, setLast] = useState<{ slot: Slot; reading: Reading } | null>(null);
-  const readingAt = (slot: Slot) => draft.tires?.[slot.wheel]?.stations?.[0]?.[slot.rib];
+  const readingAt = (slot: Slot) => draft.tires?.[slot.wheel]?.stations?.[station]?.[slot.rib];
 
   const firstOpen = slots.findIndex((slot) => readingAt(slot) === undefined);
   const chosen = slots.findIndex(
@@ -60,19 +62,24 @@ export function useFastEntry(options: FastEntryOptions) {
     } else setActiveSlot(slots[Math.max(0, position)]!);
   }
 
-  function keep(reading: number | 'unreadable'): void {
+  /** @param reading - in mm, or a mark */
+  function keep(reading: Reading): void {
     if (!current) return;
     read(current, reading);
-    const mm = reading === 'unreadable' ? reading : reading * depthFromMmUnit(unit);
-    setLast({ slot: current, reading: mm });
+    setLast({ slot: current, reading });
     moveTo(index + 1);
+  }
+
+  /** @param value - in the unit typed */
+  function keepTyped(value: number): void {
+    keep(Number(depthToMm(value, unit).toFixed(5)));
   }
 
   function digit(key: string): void {
     if (!current) return;
     const newMm = draft.tires?.[current.wheel]?.newDepth ?? ASSUMED.newDepthMm;
     const entered = readDigits(digits + key, unit, depthFromMm(newMm + SLACK_MM, unit));
-    if (entered.state === 'done') keep(entered.value);
+    if (entered.state === 'done') keepTyped(entered.value);
     else setDigits(digits + key);
   }
 
@@ -81,7 +88,7 @@ export function useFastEntry(options: FastEntryOptions) {
     if (digits === '') return false;
     const entered = readDigits(digits, unit, Number.POSITIVE_INFINITY);
     if (entered.value === null) return false;
-    keep(entered.value);
+    keepTyped(entered.value);
     return true;
   }
 
@@ -135,11 +142,9 @@ export function useFastEntry(options: FastEntryOptions) {
     last,
     present: shownPresent,
     press: pressLatest,
+    /** Takes a reading that came otherwise than by digits, mm. */
+    keep,
   };
-}
-
-function depthFromMmUnit(unit: DepthUnit): number {
-  return 1 / depthFromMm(1, unit);
 }
 
 /** Keys of the fast entry; everything else keeps its meaning. */

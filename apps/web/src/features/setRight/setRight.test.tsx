@@ -84,7 +84,7 @@ describe('SetRightStep', () => {
   it('gives one hub shim both changes of its wheel, from the shop’s stock', async () => {
     const session = {
       ...SESSION,
-      shop: { ...SESSION.shop, settings: { hubShims: [0.5, 1], armShims: [] } },
+      shop: { ...SESSION.shop, settings: { ...SESSION.shop.settings, hubShims: [0.5, 1] } },
     };
     showStep(<SetRightStep />, {
       session,

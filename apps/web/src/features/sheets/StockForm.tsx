@@ -1,8 +1,9 @@
-import type { ShopSettings } from '@keen/contract';
+import type { ReadingOrder, ShopSettings } from '@keen/contract';
 import { shopSettingsSchema } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { Choice } from '../../shared/Choice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 
 const LISTS = [
@@ -14,13 +15,19 @@ const LISTS = [
   { key: 'armShims', label: 'Arm shims, mm', fault: 'Thicknesses up to 30 mm, such as 0.8; 1.6' },
 ] as const;
 
-/** Shims in stock, for everybody in the shop. */
+const ORDERS: readonly { value: ReadingOrder; label: string }[] = [
+  { value: 'walkRound', label: 'Walking round' },
+  { value: 'axleByAxle', label: 'Left to right' },
+  { value: 'outerFirst', label: 'Axle by axle' },
+];
+
+/** Shims in stock and habits, for everybody in the shop. */
 export function StockForm({ settings }: { settings: ShopSettings }) {
   const [keep, { isError }] = useKeepSettingsMutation();
   return (
     <Box component="section" aria-label="Stock" sx={{ display: 'grid', gap: 1.5, pt: 1 }}>
       <Typography variant="h3" color="textSecondary">
-        Shims in stock
+        For the whole shop
       </Typography>
       {LISTS.map(({ key, label, fault }) => (
         <SavingField
@@ -35,6 +42,13 @@ export function StockForm({ settings }: { settings: ShopSettings }) {
           onChange={(text) => void keep({ ...settings, [key]: listIn(text ?? '') })}
         />
       ))}
+      <Choice
+        label="The shop reads the ribs"
+        dense
+        options={ORDERS}
+        value={settings.readingOrder}
+        onChange={(readingOrder) => readingOrder && void keep({ ...settings, readingOrder })}
+      />
       {isError && (
         <Typography role="alert" sx={{ color: 'var(--marker)' }}>
           The stock was not kept; it is tried again with the next change.
