@@ -67,6 +67,90 @@ test('without a connection it says so, keeps everything, and sends it when it is
   await expect(page.getByRole('button', { name: 'left front inner, 5.3 mm' })).toBeVisible();
 });
 
+test('with the server gone the visit opens again, goes on, and is sent once when it is back', async ({
+  page,
+  browser,
+}) => {
+  const turn = (way: 'stop' | 'start') =>
+    fetch(`${process.env.KEEN_SWITCH}/${way}`, { method: 'POST' });
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  const visit = page.url();
+  await page.keyboard.type('51');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  // From the second load on everything is kept here.
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Left front, centre' })).toBeVisible();
+  const kept = () =>
+    page.evaluate(async () => (await (await caches.open('keen-data')).keys()).length);
+  await expect.poll(kept).toBeGreaterThan(15);
+  await turn('stop');
+  try {
+    await page.keyboard.type('5253');
+    await expect(page.getByRole('status').filter({ hasText: '2 not saved yet' })).toBeVisible();
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'left front inner, 5.3 mm' })).toBeVisible();
+    await page.keyboard.type('61');
+    await step(page, 'Inspect');
+    await page
+      .getByRole('region', { name: 'left front' })
+      .getByRole('button', { name: 'Catches out' })
+      .click();
+    await expect(page.getByRole('status').filter({ hasText: '4 not saved yet' })).toBeVisible();
+    // The shop's other cars open too.
+    await page.goto('/');
+    await page.getByRole('link', { name: /418 KQ/ }).click();
+    await expect(page.getByRole('heading', { name: 'Courier van, 418 KQ' })).toBeVisible();
+    await step(page, 'Read');
+    await expect(page.getByRole('button', { name: 'left front outer, 3.3 mm' })).toBeVisible();
+    // What is not sent yet is said on every visit, whichever it belongs to.
+    await expect(
+      page.getByRole('status').filter({ hasText: '4 of other visits not saved yet' }),
+    ).toBeVisible();
+  } finally {
+    await turn('start');
+  }
+  await page.goto('/');
+  await expect(page.getByRole('list', { name: 'Visits' })).toBeVisible();
+  await expect
+    .poll(() => page.evaluate(() => localStorage.getItem('keen.outbox')), { timeout: 30_000 })
+    .toBeNull();
+  const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
+  await comeIn(other, 'Joss');
+  await other.goto(visit);
+  await step(other, 'Read');
+  await expect(other.getByRole('button', { name: /left rear outer, 6.1 mm/ })).toBeVisible();
+  await other.close();
+});
+
+test('two people who read one rib without seeing each other: both stand until one is chosen', async ({
+  page,
+  browser,
+}) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
+  await comeIn(other, 'Joss');
+  await other.goto(page.url());
+  await expect(other.getByRole('heading', { name: 'Left front, outer' })).toBeVisible();
+  await other.context().setOffline(true);
+  await other.keyboard.type('49');
+  await page.keyboard.type('53');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await other.context().setOffline(false);
+  const question = page.getByRole('alert').filter({ hasText: 'read twice' });
+  await expect(question).toContainText('left front, outer', { timeout: 20_000 });
+  await expect(question.getByRole('button')).toHaveText(['Mira: 5.3', 'Joss: 4.9']);
+  await question.getByRole('button', { name: 'Mira: 5.3' }).click();
+  await expect(question).toBeHidden();
+  await expect(other.getByRole('button', { name: 'left front outer, 5.3 mm' })).toBeVisible();
+  await expect(other.getByRole('alert').filter({ hasText: 'read twice' })).toBeHidden();
+  await other.close();
+});
+
 test('undo takes back the last entry, redo brings it again', async ({ page }) => {
   await comeIn(page);
   await takeIn(page, newPlate());

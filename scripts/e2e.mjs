@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { chmodSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
+import { createServer } from 'node:http';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { freePort, startCluster } from './lib/postgres.mjs';
@@ -30,7 +31,20 @@ async function main() {
     const [program = 'npx', ...args] = process.argv.slice(2);
     const command =
       args.length > 0 ? args : ['playwright', 'test', '-c', 'e2e/playwright.config.ts'];
-    return await runWith(program, command, `http://127.0.0.1:${port}`);
+    const switchboard = await serverSwitch({
+      stop: async () => {
+        await ended(server);
+        server = null;
+      },
+      start: async () => {
+        server ??= await startServer({ url: cluster.url, web, port });
+      },
+    });
+    try {
+      return await runWith(program, command, `http://127.0.0.1:${port}`, switchboard.url);
+    } finally {
+      switchboard.close();
+    }
   } finally {
     if (server) await ended(server);
     await cluster.stop();
@@ -71,12 +85,29 @@ function ended(child) {
   });
 }
 
-function runWith(program, args, url) {
+/** Lets a test stop the server and start it again: POST /stop, POST /start. */
+async function serverSwitch(does) {
+  const http = createServer((req, res) => {
+    const work = does[req.url?.slice(1) ?? ''];
+    if (!work) {
+      res.writeHead(404).end();
+      return;
+    }
+    work().then(
+      () => res.end('done'),
+      (error) => res.writeHead(500).end(String(error)),
+    );
+  });
+  await new Promise((ready) => http.listen(0, '127.0.0.1', ready));
+  return { url: `http://127.0.0.1:${http.address().port}`, close: () => http.close() };
+}
+
+function runWith(program, args, url, switchUrl) {
   return new Promise((done) => {
     const child = spawn(program, args, {
       cwd: root,
       stdio: 'inherit',
-      env: { ...process.env, KEEN_URL: url },
+      env: { ...process.env, KEEN_URL: url, KEEN_SWITCH: switchUrl },
     });
     child.on('exit', (code) => done(code ?? 1));
   });

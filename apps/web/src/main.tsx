@@ -2,6 +2,7 @@ import '@fontsource-variable/archivo/standard.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
+import { registerOffline } from './offline/register.ts';
 
 const root = document.getElementById('root');
 if (root) {
@@ -11,3 +12,4 @@ if (root) {
     </StrictMode>,
   );
 }
+registerOffline();

@@ -219,6 +219,8 @@ export function visitTakes(path: string, value: unknown): boolean {
   return schemas.get(path)?.safeParse(value).success ?? false;
 }
 
+const overSchema = z.array(z.uuid()).max(20);
+
 export const entrySchema = z
   .strictObject({
     /** Made by the client, so that an entry sent twice counts once. */
@@ -227,6 +229,11 @@ export const entrySchema = z
     value: z.unknown(),
     /** When it was entered, by the client's clock, UTC. */
     at: z.iso.datetime(),
+    /**
+     * Entries of the same field that were seen when this one was made. One that was not seen stands
+     * beside it, until somebody who has seen both chooses.
+     */
+    over: overSchema.optional(),
   })
   .superRefine((entry, ctx) => {
     const schema = entryValueSchema(entry.path);
@@ -255,6 +262,7 @@ export const storedEntrySchema = z
     at: z.iso.datetime(),
     seq: z.int(),
     personId: z.uuid(),
+    over: overSchema.optional(),
   })
   .meta({ id: 'StoredEntry' });
 export type StoredEntry = z.infer<typeof storedEntrySchema>;

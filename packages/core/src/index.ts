@@ -91,3 +91,5 @@ export { batteryVerdict } from './vehicle/battery.ts';
 export { oddReading } from './visit/oddReading.ts';
 export type { Oddity } from './visit/oddReading.ts';
 export { readDepthText } from './visit/depthText.ts';
+export { headsOf, keepsBoth, readingConflicts } from './visit/conflicts.ts';
+export type { Conflict } from './visit/conflicts.ts';

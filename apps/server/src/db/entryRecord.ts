@@ -11,5 +11,6 @@ export function entryRecord(row: InferSelectModel<typeof entries>): StoredEntry 
     at: row.at.toISOString(),
     seq: row.seq,
     personId: row.personId,
+    ...(row.over ? { over: row.over } : {}),
   };
 }

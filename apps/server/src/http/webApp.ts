@@ -14,7 +14,12 @@ export function webApp(dir: string): Router {
       res.status(404).end();
     },
   );
-  router.use(express.static(dir, { index: false }));
+  router.get(['/sw.js', '/asset-list.json'], (_req, res, next) => {
+    // A new build is noticed at once.
+    res.set('cache-control', 'no-cache');
+    next();
+  });
+  router.use(express.static(dir, { index: false, cacheControl: false }));
   router.get('/{*path}', (_req, res) => {
     res.set('cache-control', 'no-cache').sendFile(join(dir, 'index.html'));
   });

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { useApiDispatch } from '../api/hooks.ts';
 import { keenApi, useKeepPreferencesMutation, useSignOutMutation } from '../api/keenApi.ts';
+import { forgetOffline } from '../offline/register.ts';
 import { Choice } from './Choice.tsx';
 import { DEPTH_UNIT_WORDS } from './format.ts';
 
@@ -34,6 +35,7 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
 
   async function leave(): Promise<void> {
     await signOut();
+    await forgetOffline();
     onDone();
     await navigate('/sign-in');
     dispatch(keenApi.util.resetApiState());

@@ -18,6 +18,8 @@ export const entries = pgTable(
     path: text().notNull(),
     /** SI value, or null where the field was cleared. */
     value: jsonb(),
+    /** Entries of the same field seen when this one was made; null when nobody said. */
+    over: jsonb().$type<string[]>(),
     personId: uuid('person_id')
       .notNull()
       .references(() => people.id),

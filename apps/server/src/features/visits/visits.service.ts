@@ -252,6 +252,7 @@ async function append(
         value: entry.value,
         personId: actor.personId,
         at: new Date(entry.at),
+        over: entry.over ?? null,
       })),
     );
     const seq = visit.seq + fresh.length;

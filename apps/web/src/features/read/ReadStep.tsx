@@ -9,6 +9,7 @@ import { useEffect, useState } from 'react';
 import { Kbd } from '../../shared/Kbd.tsx';
 import { showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { Conflicts } from './Conflicts.tsx';
 import { Keypad } from './Keypad.tsx';
 import { OddReading } from './OddReading.tsx';
 import type { Asked } from './OddReading.tsx';
@@ -149,6 +150,7 @@ export function ReadStep() {
               'nothing yet'
             )}
           </Fact>
+          <Conflicts />
           {asked && (
             <OddReading
               asked={asked}

@@ -12,6 +12,7 @@ import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Kbd } from '../../shared/Kbd.tsx';
 import { Notice } from '../../shared/Notice.tsx';
+import { SavedState } from '../../shared/SavedState.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { ImportButton } from './ImportButton.tsx';
 import { NewVisitDialog } from './NewVisitDialog.tsx';
@@ -57,7 +58,7 @@ export function TodayPage() {
 
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
-      <TopBar session={session} shortcuts={SHORTCUTS}>
+      <TopBar status={<SavedState />} session={session} shortcuts={SHORTCUTS}>
         <Typography sx={{ display: { xs: 'none', md: 'block' } }} noWrap>
           {session.shop.name}, {session.shop.town}
           {session.shop.isDemo && (

@@ -14,7 +14,7 @@ import { TopBar } from '../../shared/TopBar.tsx';
 import type { VisitContext } from '../../shared/visitContext.ts';
 import { useDiagnosis } from '../../workers/useDiagnosis.ts';
 import { EvidenceColumn } from './EvidenceColumn.tsx';
-import { SavedState } from './SavedState.tsx';
+import { SavedState } from '../../shared/SavedState.tsx';
 import { StepRail } from './StepRail.tsx';
 import { SafetyStrip } from './SafetyStrip.tsx';
 import { useVisitDraft } from './useVisitDraft.ts';

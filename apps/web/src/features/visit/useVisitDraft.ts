@@ -1,8 +1,9 @@
 import type { VisitDetail, VisitDraft } from '@keen/contract';
-import { foldEntries } from '@keen/core';
+import { foldEntries, headsOf, keepsBoth } from '@keen/core';
 import { useCallback, useMemo } from 'react';
 import { useApiDispatch, useApiSelector } from '../../api/hooks.ts';
 import { outbox } from '../../api/outboxSlice.ts';
+import type { Pending } from '../../api/outboxSlice.ts';
 import { fieldAt } from '../../shared/fieldAt.ts';
 import { newId } from '../../shared/newId.ts';
 
@@ -34,18 +35,26 @@ export function useVisitDraft(detail: VisitDetail): {
   const entryOf = useCallback(
     (path: string, value: unknown) => ({
       visitId,
-      entry: { id: newId(), path, value, at: new Date().toISOString() },
+      entry: {
+        id: newId(),
+        path,
+        value,
+        at: new Date().toISOString(),
+        ...(keepsBoth(path) ? { over: seenOf(detail, pending, path) } : {}),
+      },
     }),
-    [visitId],
+    [visitId, detail, pending],
   );
 
   const enter = useCallback(
     (path: string, value: unknown) => {
       const before = fieldAt(draft, path);
-      if (JSON.stringify(before) === JSON.stringify(value)) return;
+      // The value that stands may be entered once more: to choose it from two that differ.
+      const isChoice = keepsBoth(path) && seenOf(detail, pending, path).length > 1;
+      if (JSON.stringify(before) === JSON.stringify(value) && !isChoice) return;
       dispatch(outbox.entered({ pending: entryOf(path, value), before }));
     },
-    [dispatch, draft, entryOf],
+    [dispatch, draft, entryOf, detail, pending],
   );
 
   const canUndo = lastDone?.visitId === visitId;
@@ -56,4 +65,14 @@ export function useVisitDraft(detail: VisitDetail): {
     undo: canUndo ? () => dispatch(outbox.undid(entryOf(lastDone.path, lastDone.before))) : null,
     redo: canRedo ? () => dispatch(outbox.redid(entryOf(lastUndone.path, lastUndone.after))) : null,
   };
+}
+
+/** What this person sees of a field: what the server has, and what is on its way from here. */
+function seenOf(detail: VisitDetail, pending: readonly Pending[], path: string): string[] {
+  const own = pending
+    .filter((one) => one.visitId === detail.visit.id)
+    .map(({ entry }) => ({ ...entry, personId: '' }));
+  const known = new Set(detail.entries.map(({ id }) => id));
+  const all = [...detail.entries, ...own.filter(({ id }) => !known.has(id))];
+  return headsOf(all, path).map(({ id }) => id);
 }

@@ -8,7 +8,7 @@ import { keenApi } from '../../api/keenApi.ts';
 import { outbox, outboxSlice } from '../../api/outboxSlice.ts';
 import { evenDraft, visitDetail } from '../../../tests/visitBench.tsx';
 import { SafetyStrip } from './SafetyStrip.tsx';
-import { SavedState } from './SavedState.tsx';
+import { SavedState } from '../../shared/SavedState.tsx';
 import { StepRail } from './StepRail.tsx';
 import { useVisitDraft } from './useVisitDraft.ts';
 

@@ -1,0 +1,42 @@
+import type { Rib, Wheel } from '@keen/contract';
+import { readingConflicts, whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { showDepth } from '../../shared/format.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+
+/** Ribs that two people read without seeing one another's reading: both stand until one is chosen. */
+export function Conflicts() {
+  const { detail, session, units, enter } = useVisit();
+  const conflicts = readingConflicts(detail.entries);
+  const nameOf = (personId: string) =>
+    session.people.find(({ id }) => id === personId)?.name.split(' ')[0] ?? 'Somebody';
+  return (
+    <>
+      {conflicts.map(({ path, readings }) => {
+        const [, wheel, , station, rib] = path.split('.') as [string, Wheel, string, string, Rib];
+        const place = station === '0' ? '' : `, place ${Number(station) + 1}`;
+        return (
+          <Box
+            key={path}
+            role="alert"
+            sx={{ borderLeft: '3px solid var(--marker)', pl: 1.25, display: 'grid', gap: 0.75 }}
+          >
+            <Box>
+              {whereWords(wheel)}, {rib}
+              {place}: read twice, differently. Which counts?
+            </Box>
+            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+              {readings.map(({ id, value, personId }) => (
+                <Button key={id} onClick={() => enter(path, value)}>
+                  {nameOf(personId)}:{' '}
+                  {typeof value === 'number' ? showDepth(value, units.depth) : '×'}
+                </Button>
+              ))}
+            </Box>
+          </Box>
+        );
+      })}
+    </>
+  );
+}

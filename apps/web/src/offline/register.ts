@@ -1,0 +1,17 @@
+/** Where the service worker keeps what it saw of the shop. */
+const DATA = 'keen-data';
+
+/** Lets the app open without a network from the second visit on; silent where the browser cannot. */
+export function registerOffline(): void {
+  if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return;
+  window.addEventListener('load', () => {
+    navigator.serviceWorker.register('/sw.js').catch((error: unknown) => {
+      console.warn('The app will not open without a network', error);
+    });
+  });
+}
+
+/** Forgets what was seen of the shop, for the next person at this tablet. */
+export async function forgetOffline(): Promise<void> {
+  if ('caches' in window) await caches.delete(DATA);
+}

@@ -1,0 +1,27 @@
+import Box from '@mui/material/Box';
+import { useApiSelector } from '../api/hooks.ts';
+
+/**
+ * Whether everything typed is on the server; words, and a mark that is not colour alone. What waits of
+ * other visits is said too: it is on this tablet only.
+ */
+export function SavedState({ visitId = null }: { visitId?: string | null }) {
+  const all = useApiSelector((state) => state.outbox.pending.length);
+  const unsent = useApiSelector(
+    (state) => state.outbox.pending.filter((one) => one.visitId === visitId).length,
+  );
+  const waiting = useApiSelector((state) => state.outbox.waiting);
+  if (waiting !== null && all > 0) {
+    return (
+      <Box role="status" title={waiting} sx={{ color: 'var(--marker)', fontWeight: 600 }}>
+        ◆ {unsent > 0 ? `${unsent} not saved yet` : `${all} of other visits not saved yet`}
+      </Box>
+    );
+  }
+  if (visitId === null && all === 0) return null;
+  return (
+    <Box role="status" sx={{ display: { xs: all > 0 ? 'block' : 'none', sm: 'block' } }}>
+      {unsent > 0 || visitId === null ? 'Saving…' : 'Saved'}
+    </Box>
+  );
+}
