@@ -181,3 +181,98 @@ async function paintTimes(page: Page, type: () => Promise<void>): Promise<number
 function median(times: number[]): number {
   return times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0;
 }
+
+test('readings straight from the gauge: it drops out, sends twice, stands off the tread', async ({
+  page,
+}) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  await page.getByRole('button', { name: 'Use the gauge' }).click();
+  await expect(page.getByText('Simulated gauge is ready')).toBeVisible();
+  const play = (body: object) => page.request.put('/api/devices/gauge', { data: body });
+  const press = (mm: number) => page.request.post('/api/devices/gauge/press', { data: { mm } });
+  const good = { isOn: true, battery: 0.8, fault: 'none' };
+  await press(3.42);
+  await expect(page.getByRole('button', { name: 'left front outer, 3.4 mm' })).toBeVisible();
+  await play({ ...good, fault: 'repeats' });
+  await press(4.5);
+  await expect(page.getByRole('button', { name: 'left front centre, 4.5 mm' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Left front, inner' })).toBeVisible();
+  await play({ ...good, fault: 'outOfRange' });
+  await press(1);
+  await expect(page.getByRole('alert')).toContainText('stood off the tread');
+  await play({ ...good, fault: 'dropsOut' });
+  await press(5.3);
+  await expect(page.getByText('The gauge broke off')).toBeVisible();
+  await play({ ...good, battery: 0.1 });
+  await expect(page.getByText(/its battery is low, 10 %/)).toBeVisible();
+  await press(5.3);
+  await expect(page.getByRole('button', { name: 'left front inner, 5.3 mm' })).toBeVisible();
+  await play(good);
+});
+
+test('a worn joint under the car, with its picture, holds the alignment back', async ({ page }) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Inspect');
+  const under = page.getByRole('region', { name: 'Under the car' });
+  await under
+    .getByRole('group', { name: 'Ball joint, left front' })
+    .getByRole('button', { name: 'Too much' })
+    .click();
+  await expect(page.getByText('Parts come first')).toBeVisible();
+  // A picture as a camera makes it; what the canvas draws is kept.
+  const picture = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(64, 48);
+    canvas.getContext('2d')?.fillRect(8, 8, 32, 32);
+    const blob = await canvas.convertToBlob({ type: 'image/png' });
+    return Array.from(new Uint8Array(await blob.arrayBuffer()));
+  });
+  await under
+    .getByLabel('Picture of Ball joint', { exact: true })
+    .setInputFiles({ name: 'joint.png', mimeType: 'image/png', buffer: Buffer.from(picture) });
+  const thumb = under.getByRole('button', { name: 'Look at the picture of Ball joint' });
+  await expect(thumb).toBeVisible();
+  const loaded = () =>
+    thumb.locator('img').evaluate((image: HTMLImageElement) => image.naturalWidth);
+  await expect.poll(loaded).toBe(64);
+  await under.getByLabel('Picture of Ball joint', { exact: true }).setInputFiles({
+    name: 'joint.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('no picture'),
+  });
+  await expect(under.getByRole('alert')).toContainText('no picture that can be kept');
+  await thumb.click();
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expect(thumb).toBeHidden();
+  await step(page, 'Set right');
+  await expect(page.getByText('Nothing is measured yet.')).toBeVisible();
+});
+
+test('a rib deeper than new is asked about once and blocks nothing; one more place is read', async ({
+  page,
+}) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  const depths = page.getByLabel('New depth');
+  await depths.first().fill('8');
+  await depths.first().blur();
+  await step(page, 'Read');
+  await page.keyboard.type('95');
+  const question = page.getByRole('alert').filter({ hasText: 'deeper than the 8.0 mm' });
+  await expect(question).toBeVisible();
+  await page.keyboard.type('6260');
+  await question.getByRole('button', { name: 'Read it again' }).click();
+  await expect(page.getByRole('heading', { name: 'Left front, outer' })).toBeVisible();
+  await page.getByLabel('Or typed otherwise').fill('7/32');
+  await page.getByLabel('Or typed otherwise').press('Enter');
+  await expect(page.getByRole('button', { name: 'left front outer, 5.6 mm' })).toBeVisible();
+  await page.getByRole('button', { name: 'One more place, left front' }).click();
+  await expect(page.getByText(/place 2 round the tire/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.type('616059');
+  await expect(page.getByRole('heading', { name: 'Place 2 is read' })).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the twelve' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Left rear, outer' })).toBeVisible();
+});

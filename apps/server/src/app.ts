@@ -1,7 +1,5 @@
-import connectPgSimple from 'connect-pg-simple';
 import express from 'express';
-import type { Express } from 'express';
-import session from 'express-session';
+import type { Express, RequestHandler } from 'express';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import type { Context } from './context.ts';
@@ -9,7 +7,7 @@ import { deviceRoutes } from './features/devices/devices.routes.ts';
 import { documentRoutes } from './features/documents/documents.routes.ts';
 import { liveRoutes } from './features/live/live.routes.ts';
 import { photoRoutes } from './features/photos/photos.routes.ts';
-import { COOKIE_NAME, sessionRoutes } from './features/session/session.routes.ts';
+import { sessionRoutes } from './features/session/session.routes.ts';
 import { sheetRoutes } from './features/sheet/sheet.routes.ts';
 import { sheetsRoutes } from './features/sheets/sheets.routes.ts';
 import { shopRoutes } from './features/shop/shop.routes.ts';
@@ -21,12 +19,9 @@ import { sameOrigin } from './http/sameOrigin.ts';
 import { webApp } from './http/webApp.ts';
 
 const BODY_LIMIT = '512kb';
-const SESSION_DAYS = 14;
-const PRUNE_SECONDS = 900;
-const DAY_MS = 86_400_000;
 
 /** Builds the HTTP application from its context; listens on nothing by itself. */
-export function createApp(context: Context): Express {
+export function createApp(context: Context, sessions: RequestHandler): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', 'loopback');
@@ -55,15 +50,14 @@ export function createApp(context: Context): Express {
       autoLogging: { ignore: (req) => req.url === '/api/health' },
     }),
   );
-  app.use('/api', apiOf(context));
+  app.use('/api', apiOf(context, sessions));
   if (context.webDir) app.use(webApp(context.webDir));
   app.use(problemHandler(context.log));
   return app;
 }
 
-function apiOf(context: Context): express.Router {
+function apiOf(context: Context, sessions: RequestHandler): express.Router {
   const api = express.Router();
-  const Store = connectPgSimple(session);
   api.use((_req, res, next) => {
     res.set('cache-control', 'no-store');
     next();
@@ -76,26 +70,7 @@ function apiOf(context: Context): express.Router {
     res.json({ status: 'ok' });
   });
   api.use(sameOrigin);
-  api.use(
-    session({
-      name: COOKIE_NAME,
-      secret: context.sessionSecret,
-      resave: false,
-      saveUninitialized: false,
-      rolling: true,
-      cookie: {
-        httpOnly: true,
-        sameSite: 'strict',
-        secure: 'auto',
-        maxAge: SESSION_DAYS * DAY_MS,
-      },
-      store: new Store({
-        pool: context.pool,
-        tableName: 'session',
-        pruneSessionInterval: PRUNE_SECONDS,
-      }),
-    }),
-  );
+  api.use(sessions);
   api.use(express.json({ limit: BODY_LIMIT }));
   api.use(documentRoutes());
   api.use(sessionRoutes(context));

@@ -6,7 +6,9 @@ import type { Context } from './context.ts';
 import { connect } from './db/client.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { sessionSecret } from './db/sessionSecret.ts';
+import { attachGauge } from './devices/gaugeSocket.ts';
 import { createLiveHub } from './features/live/liveHub.ts';
+import { sessionMiddleware } from './http/sessions.ts';
 import { createDiagnosisPool } from './jobs/diagnosisPool.ts';
 
 export interface RunningServer {
@@ -55,7 +57,9 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     };
     await options.prepare?.(context);
     await live.start();
-    const http = createServer(createApp(context));
+    const sessions = sessionMiddleware(context);
+    const http = createServer(createApp(context, sessions));
+    const hangUp = attachGauge(http, context, sessions);
     await listen(http, options.port, options.host);
     const address = http.address();
     return {
@@ -63,6 +67,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       http,
       port: typeof address === 'object' && address ? address.port : options.port,
       async close() {
+        hangUp();
         await stopListening(http);
         await close();
       },

@@ -92,6 +92,7 @@ describe('front door', () => {
     const preferences = {
       units: { depth: 'in32', distance: 'mi', pressure: 'psi' },
       readingOrder: 'axleByAxle',
+      sound: false,
       theme: 'dark',
       paper: 'LETTER',
     };

@@ -44,3 +44,47 @@ export const rigReadingSchema = z
   })
   .meta({ id: 'RigReading' });
 export type RigReading = z.infer<typeof rigReadingSchema>;
+
+/** What is wrong with the simulated depth gauge. */
+export const GAUGE_FAULTS = ['none', 'dropsOut', 'repeats', 'outOfRange'] as const;
+export type GaugeFault = (typeof GAUGE_FAULTS)[number];
+
+export const gaugeStateSchema = z
+  .strictObject({
+    isOn: z.boolean(),
+    /** 0 to 1. */
+    battery: z.number().min(0).max(1),
+    fault: z.enum(GAUGE_FAULTS),
+    /** Number of its last reading. */
+    n: z.int().min(0),
+  })
+  .meta({ id: 'GaugeState' });
+export type GaugeState = z.infer<typeof gaugeStateSchema>;
+export const DEFAULT_GAUGE: GaugeState = { isOn: true, battery: 0.8, fault: 'none', n: 0 };
+/** Below this the gauge says that its battery is low. */
+export const GAUGE_LOW_BATTERY = 0.15;
+
+export const playGaugeSchema = gaugeStateSchema.omit({ n: true }).meta({ id: 'PlayGauge' });
+/** The gauge is set down on a rib and its trigger pressed. */
+export const pressGaugeSchema = z
+  .strictObject({ mm: z.number().min(0).max(60) })
+  .meta({ id: 'PressGauge' });
+
+/** What a depth gauge says over its WebSocket: the open format, version 1. */
+export const gaugeMessageSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('hello'),
+    device: z.string().max(80),
+    battery: z.number().min(0).max(1),
+  }),
+  /** Readings are numbered: one that comes twice counts once. */
+  z.strictObject({
+    kind: z.literal('reading'),
+    n: z.int().min(1),
+    mm: z.number().min(0).max(60),
+    battery: z.number().min(0).max(1),
+  }),
+  /** The trigger was pressed off the tread. */
+  z.strictObject({ kind: z.literal('outOfRange'), n: z.int().min(1) }),
+]);
+export type GaugeMessage = z.infer<typeof gaugeMessageSchema>;

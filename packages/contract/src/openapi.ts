@@ -2,7 +2,13 @@ import { OpenApiGeneratorV31, OpenAPIRegistry } from '@asteasolutions/zod-to-ope
 import { z } from 'zod';
 import * as api from './api.ts';
 import { caseFileSchema } from './caseFile.ts';
-import { rigReadingSchema, rigStateSchema } from './devices.ts';
+import {
+  gaugeStateSchema,
+  playGaugeSchema,
+  pressGaugeSchema,
+  rigReadingSchema,
+  rigStateSchema,
+} from './devices.ts';
 import { diagnosisSchema } from './diagnosis.ts';
 import { keptSheetListSchema, newSheetsSchema } from './specSheet.ts';
 
@@ -209,6 +215,26 @@ const PATHS: Path[] = [
     path: '/api/devices/rig/reading',
     summary: 'One look of the simulated rig',
     reply: rigReadingSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/devices/gauge',
+    summary: 'The simulated depth gauge; it speaks over a WebSocket at /api/devices/gauge/stream',
+    reply: gaugeStateSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/devices/gauge',
+    summary: 'Play battery and fault on the simulated gauge',
+    body: playGaugeSchema,
+    reply: gaugeStateSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/devices/gauge/press',
+    summary: 'Set the simulated gauge down and press its trigger',
+    body: pressGaugeSchema,
+    reply: gaugeStateSchema,
   },
   {
     method: 'get',

@@ -1,3 +1,4 @@
+import type { GaugeMessage } from '@keen/contract';
 import { sql } from 'drizzle-orm';
 import type { Handle } from './client.ts';
 
@@ -12,7 +13,9 @@ export type LiveNote =
       after?: number;
     }
   /** Something of the whole shop changed. */
-  | { shopId: string; kind: 'sheets' | 'settings' };
+  | { shopId: string; kind: 'sheets' | 'settings' }
+  /** The simulated gauge said something, or broke off. */
+  | { shopId: string; kind: 'gauge'; says: GaugeMessage | 'breaksOff' };
 
 /** Tells every server process, once the transaction commits. */
 export async function tellLive(tx: Handle, note: LiveNote): Promise<void> {

@@ -1,4 +1,5 @@
 import type {
+  GaugeState,
   ChangeVehicle,
   Photo,
   TireLine,
@@ -24,6 +25,7 @@ import type {
 import {
   decisionSchema,
   entriesKeptSchema,
+  gaugeStateSchema,
   keptSheetListSchema,
   photoListSchema,
   preferencesSchema,
@@ -58,7 +60,7 @@ async function enterWith(
 export const keenApi = createApi({
   reducerPath: 'keenApi',
   baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', window.location.origin).href }),
-  tagTypes: ['Session', 'Visits', 'Visit', 'Welcome', 'Sheets', 'Rig', 'Photos', 'Lines'],
+  tagTypes: ['Session', 'Visits', 'Visit', 'Welcome', 'Sheets', 'Rig', 'Gauge', 'Photos', 'Lines'],
   catchSchemaFailure: (): FetchBaseQueryError => ({
     status: 'CUSTOM_ERROR',
     error: 'The server answered something this page does not understand; reload it',
@@ -220,6 +222,21 @@ export const keenApi = createApi({
         await queryFulfilled.catch(() => patch.undo());
       },
     }),
+    gauge: build.query<GaugeState, void>({
+      query: () => 'devices/gauge',
+      responseSchema: gaugeStateSchema,
+      providesTags: ['Gauge'],
+    }),
+    playGauge: build.mutation<GaugeState, Omit<GaugeState, 'n'>>({
+      query: (body) => ({ url: 'devices/gauge', method: 'PUT', body }),
+      responseSchema: gaugeStateSchema,
+      invalidatesTags: ['Gauge'],
+    }),
+    pressGauge: build.mutation<GaugeState, number>({
+      query: (mm) => ({ url: 'devices/gauge/press', method: 'POST', body: { mm } }),
+      responseSchema: gaugeStateSchema,
+      invalidatesTags: ['Gauge'],
+    }),
     rigReading: build.query<RigReading, void>({
       query: () => 'devices/rig/reading',
       responseSchema: rigReadingSchema,
@@ -260,6 +277,9 @@ export const {
   useKeepSheetsMutation,
   useKeepSettingsMutation,
   useRigQuery,
+  useGaugeQuery,
+  usePlayGaugeMutation,
+  usePressGaugeMutation,
   usePlayRigMutation,
   useRigReadingQuery,
 } = keenApi;

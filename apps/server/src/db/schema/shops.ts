@@ -1,4 +1,4 @@
-import type { RigState, ShopSettings } from '@keen/contract';
+import type { GaugeState, RigState, ShopSettings } from '@keen/contract';
 import { boolean, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 
 export const shops = pgTable('shops', {
@@ -10,5 +10,7 @@ export const shops = pgTable('shops', {
   settings: jsonb().$type<ShopSettings>(),
   /** The simulated rig; null until somebody plays with it. */
   rig: jsonb().$type<RigState>(),
+  /** The simulated depth gauge; null until somebody plays with it. */
+  gauge: jsonb().$type<GaugeState>(),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
 });

@@ -1,10 +1,12 @@
-import { DEFAULT_RIG, rigStateSchema } from '@keen/contract';
+import { DEFAULT_RIG, playGaugeSchema, pressGaugeSchema, rigStateSchema } from '@keen/contract';
 import { createRandom } from '@keen/core';
 import { eq } from 'drizzle-orm';
 import { Router } from 'express';
 import type { Context } from '../../context.ts';
 import type { Handle } from '../../db/client.ts';
 import { shops } from '../../db/schema/index.ts';
+import { tellLive } from '../../db/tellLive.ts';
+import { gaugeOf, pressGauge } from '../../devices/simulatedGauge.ts';
 import { rigReading } from '../../devices/simulatedRig.ts';
 import { signedIn } from '../../http/signedIn.ts';
 import { validBody } from '../../http/validate.ts';
@@ -25,6 +27,29 @@ export function deviceRoutes({ db }: Context): Router {
     const rig = await rigOf(db, signedIn(req).shopId);
     const now = new Date();
     res.json(rigReading(rig, createRandom(now.getTime()), now.toISOString()));
+  });
+  router.get('/gauge', async (req, res) => {
+    res.json(await gaugeOf(db, signedIn(req).shopId));
+  });
+  router.put('/gauge', async (req, res) => {
+    const { shopId } = signedIn(req);
+    const played = validBody(playGaugeSchema, req.body);
+    const gauge = { ...(await gaugeOf(db, shopId)), ...played };
+    await db.transaction(async (tx) => {
+      await tx.update(shops).set({ gauge }).where(eq(shops.id, shopId));
+      if (!gauge.isOn) await tellLive(tx, { shopId, kind: 'gauge', says: 'breaksOff' });
+    });
+    res.json(gauge);
+  });
+  router.post('/gauge/press', async (req, res) => {
+    const { shopId } = signedIn(req);
+    const { mm } = validBody(pressGaugeSchema, req.body);
+    const { says, after } = pressGauge(await gaugeOf(db, shopId), mm);
+    await db.transaction(async (tx) => {
+      await tx.update(shops).set({ gauge: after }).where(eq(shops.id, shopId));
+      for (const said of says) await tellLive(tx, { shopId, kind: 'gauge', says: said });
+    });
+    res.json(after);
   });
   return router;
 }

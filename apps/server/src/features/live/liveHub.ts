@@ -9,11 +9,16 @@ import { LIVE_CHANNEL } from '../../db/tellLive.ts';
 import type { LiveNote } from '../../db/tellLive.ts';
 
 export type Listener = (event: LiveEvent) => void;
+type GaugeNote = Extract<LiveNote, { kind: 'gauge' }>;
+/** Hears what a shop's gauge says. */
+export type GaugeListener = (says: GaugeNote['says']) => void;
 
 /** Passes on what PostgreSQL notifies, to everyone of that shop who listens here. */
 export interface LiveHub {
   start(): Promise<void>;
   subscribe(shopId: string, listener: Listener): () => void;
+  /** The gauge speaks to its own line, not to every page of the shop. */
+  hearGauge(shopId: string, listener: GaugeListener): () => void;
   close(): Promise<void>;
 }
 
@@ -25,6 +30,7 @@ const RETRY_MS = 1000;
  */
 export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
   const shops = new Map<string, Set<Listener>>();
+  const gauges = new Map<string, Set<GaugeListener>>();
   let client: pg.Client | null = null;
   let closed = false;
 
@@ -52,6 +58,10 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
   }
 
   async function pass(note: LiveNote): Promise<void> {
+    if ('kind' in note && note.kind === 'gauge') {
+      for (const listener of gauges.get(note.shopId) ?? []) listener(note.says);
+      return;
+    }
     const listeners = shops.get(note.shopId);
     if (!listeners || listeners.size === 0) return;
     try {
@@ -69,6 +79,11 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
       shops.set(shopId, listeners.add(listener));
       return () => listeners.delete(listener);
     },
+    hearGauge(shopId, listener) {
+      const listeners = gauges.get(shopId) ?? new Set();
+      gauges.set(shopId, listeners.add(listener));
+      return () => listeners.delete(listener);
+    },
     async close() {
       closed = true;
       await client?.end();
@@ -76,7 +91,7 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
   };
 }
 
-async function eventOf(db: Database, note: LiveNote): Promise<LiveEvent> {
+async function eventOf(db: Database, note: Exclude<LiveNote, GaugeNote>): Promise<LiveEvent> {
   if ('kind' in note) return { kind: note.kind };
   const { visitId, after } = note;
   if (after === undefined) return { kind: 'visit', visitId };

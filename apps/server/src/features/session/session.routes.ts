@@ -5,6 +5,7 @@ import type { Request } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import type { Context } from '../../context.ts';
 import { AppError } from '../../errors.ts';
+import { COOKIE_NAME } from '../../http/sessions.ts';
 import { signedIn } from '../../http/signedIn.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { validBody } from '../../http/validate.ts';
@@ -19,8 +20,6 @@ import {
 
 const MINUTE_MS = 60_000;
 const TRIES_A_MINUTE = 60;
-
-export const COOKIE_NAME = 'keen.sid';
 
 export function sessionRoutes({ db }: Context): Router {
   const router = Router();

@@ -1,4 +1,6 @@
-import { screen } from '@testing-library/react';
+import type { VisitDraft } from '@keen/contract';
+import { ROTATION_MOVES } from '@keen/core';
+import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { SESSION, showStep, visitDetail } from '../../../tests/visitBench.tsx';
@@ -61,5 +63,84 @@ describe('ArriveStep', () => {
     const earlier = visitDetail({ tires: { lf: { distance: 12_000 } } }).visit;
     showStep(<ArriveStep />, { detail: { ...visitDetail(), history: [earlier] } });
     expect(screen.getByRole('region', { name: 'Earlier visits' })).toHaveTextContent('12 000 km');
+  });
+});
+
+describe('what is folded away on arrival', () => {
+  const unfold = (title: RegExp) => userEvent.click(screen.getByRole('button', { name: title }));
+  const type = (label: RegExp, text: string) => {
+    const field = screen.getByLabelText(label);
+    fireEvent.focus(field);
+    fireEvent.change(field, { target: { value: text } });
+    fireEvent.blur(field);
+  };
+
+  it('reads a date code, says the age, and refuses a week that was not', async () => {
+    const { enter } = showStep(<ArriveStep />, {
+      draft: { visit: { tires: { lf: { dateCode: '0112' } } } },
+    });
+    await unfold(/Sidewalls/);
+    const lf = within(screen.getByRole('group', { name: 'Left front, sidewall' }));
+    expect(lf.getByText(/ten years and more: replace/)).toBeVisible();
+    const rf = within(screen.getByRole('group', { name: 'Right front, sidewall' }));
+    const field = rf.getByLabelText('Week and year');
+    fireEvent.change(field, { target: { value: '5419' } });
+    fireEvent.blur(field);
+    expect(rf.getByText(/Expected a week that 2019 has/)).toBeVisible();
+    expect(enter).not.toHaveBeenCalled();
+  });
+
+  it('says what falls below the placard', async () => {
+    showStep(<ArriveStep />, {
+      draft: {
+        tires: { lf: { size: '205/55R16 88T' } },
+        visit: { car: { placard: { front: '205/55R16 91V' } } },
+      },
+    });
+    await unfold(/Sidewalls/);
+    expect(screen.getByRole('alert')).toHaveTextContent(/front: load index 88 carries 560 kg/);
+  });
+
+  it('offers rotations by drive and fitment, and keeps them in order of distance', async () => {
+    const draft: VisitDraft = {
+      vehicle: { drive: 'rwd' },
+      tires: { lf: { distance: 30_000 } },
+      rotations: [{ atDistance: 20_000, moves: ROTATION_MOVES.frontToRear }],
+    };
+    const { enter } = showStep(<ArriveStep />, { draft });
+    await unfold(/Changed places/);
+    const patterns = within(screen.getByRole('group', { name: 'They changed places' }));
+    const [first] = patterns.getAllByRole('button');
+    expect(first).toHaveTextContent('Fronts cross to the rear');
+    await userEvent.click(first!);
+    type(/^After/, '10 000');
+    await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+    expect(enter).toHaveBeenCalledWith('rotations', [
+      { atDistance: 10_000, moves: ROTATION_MOVES.rearwardCross },
+      draft.rotations![0],
+    ]);
+  });
+
+  it('corrects a warm pressure and says by how much', async () => {
+    const draft: VisitDraft = { tires: { lf: { pressure: { measured: 250 } } } };
+    const { enter } = showStep(<ArriveStep />, { draft });
+    await userEvent.click(screen.getByRole('button', { name: 'Warm' }));
+    expect(enter).toHaveBeenCalledWith('visit.warmBy', 20);
+  });
+
+  it('refuses a VIN that is a letter off, at its field', async () => {
+    showStep(<ArriveStep />);
+    await unfold(/VIN/);
+    type(/^VIN/, '1M8GDM9AXKP042789');
+    expect(screen.getByText(/in the ninth place, by its check digit/)).toBeVisible();
+  });
+
+  it('rates a battery once both figures are there', async () => {
+    const { enter } = showStep(<ArriveStep />);
+    await unfold(/Walk-round/);
+    type(/rated/, '600');
+    expect(enter).not.toHaveBeenCalled();
+    type(/Battery, measured/, '430');
+    expect(enter).toHaveBeenCalledWith('visit.quick.battery', { rated: 600, measured: 430 });
   });
 });

@@ -1,26 +1,13 @@
-import type { RigFault, RigState, Wheel } from '@keen/contract';
-import { TABLE_ANGLES, WHEEL_ORDER } from '@keen/core';
 import Box from '@mui/material/Box';
-import Skeleton from '@mui/material/Skeleton';
-import Typography from '@mui/material/Typography';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
-import { usePlayRigMutation, useRigQuery, useSessionQuery } from '../../api/keenApi.ts';
-import { Choice } from '../../shared/Choice.tsx';
-import { Notice } from '../../shared/Notice.tsx';
-import { NumberField } from '../../shared/NumberField.tsx';
+import { useSessionQuery } from '../../api/keenApi.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
-import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+
+import { GaugePanel } from './GaugePanel.tsx';
+import { RigPanel } from './RigPanel.tsx';
 
 const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
-const FAULTS: readonly { value: RigFault; label: string }[] = [
-  { value: 'none', label: 'None' },
-  { value: 'looseClamp', label: 'Loose clamp' },
-  { value: 'blockedTarget', label: 'Target blocked' },
-  { value: 'runOut', label: 'Run-out not compensated' },
-];
-const ANGLE_WORDS = { camber: 'Camber', caster: 'Caster', sai: 'Inclination', toe: 'Toe' } as const;
-
 /** The simulated devices that ship with the product: what they stand for, and their faults. */
 export function DevicesPage() {
   const { data: session } = useSessionQuery();
@@ -34,113 +21,10 @@ export function DevicesPage() {
           Simulated devices
         </Box>
       </TopBar>
-      <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 860 }}>
+      <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 860, display: 'grid', gap: 5 }}>
+        <GaugePanel />
         <RigPanel />
       </Box>
-    </Box>
-  );
-}
-
-function RigPanel() {
-  const { data: rig, isError } = useRigQuery();
-  const [play, { isError: isLost }] = usePlayRigMutation();
-  const set = (change: Partial<RigState>) => rig && void play({ ...rig, ...change });
-  return (
-    <Box component="section" aria-labelledby="rig-title" sx={{ display: 'grid', gap: 2 }}>
-      <Box>
-        <Typography variant="h1" component="h2" id="rig-title">
-          The alignment rig
-        </Typography>
-        <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          No rig is connected: this one stands in for it. Set how the wheels of the made-up car
-          really stand and what is wrong with the rig; Measure reads it as it would a real one.
-        </Typography>
-      </Box>
-      {isError && <Notice kind="caution">The rig does not answer just now.</Notice>}
-      {isLost && <Notice kind="caution">That did not reach the rig; it stands as before.</Notice>}
-      {!rig && !isError && <Skeleton variant="rectangular" height={260} />}
-      {rig && (
-        <>
-          <Choice
-            label="The rig is"
-            options={[
-              { value: 'on', label: 'On' },
-              { value: 'off', label: 'Off' },
-            ]}
-            value={rig.isOn ? 'on' : 'off'}
-            onChange={(value) => value && set({ isOn: value === 'on' })}
-          />
-          <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
-            <Choice
-              label="Its fault"
-              options={FAULTS}
-              value={rig.fault}
-              onChange={(fault) => fault && set({ fault })}
-            />
-            {rig.fault !== 'none' && (
-              <Choice<Wheel>
-                label="At the"
-                options={WHEEL_ORDER.map((value) => ({ value, label: WHEEL_LABELS[value] }))}
-                value={rig.faultAt}
-                onChange={(faultAt) => faultAt && set({ faultAt })}
-              />
-            )}
-          </Box>
-          <Box>
-            <Typography variant="h3" color="textSecondary" sx={{ mb: 1 }}>
-              How the wheels really stand
-            </Typography>
-            {WHEEL_ORDER.map((wheel) => (
-              <Box
-                key={wheel}
-                role="group"
-                aria-label={WHEEL_LABELS[wheel]}
-                sx={{
-                  display: 'grid',
-                  gridTemplateColumns: { xs: '1fr 1fr', sm: '130px repeat(4, 1fr)' },
-                  gap: 1.25,
-                  alignItems: 'center',
-                  borderTop: '1px solid var(--hairline)',
-                  py: 1.25,
-                }}
-              >
-                <Box sx={{ fontWeight: 650, gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
-                  {WHEEL_LABELS[wheel]}
-                </Box>
-                {TABLE_ANGLES.filter(
-                  (kind) => wheel.endsWith('f') || kind === 'camber' || kind === 'toe',
-                ).map((kind) => (
-                  <NumberField
-                    key={kind}
-                    label={ANGLE_WORDS[kind]}
-                    unit="°"
-                    value={rig.wheels[wheel][kind] ?? null}
-                    min={-30}
-                    max={30}
-                    decimals={3}
-                    onChange={(value) => {
-                      const angles = { ...rig.wheels[wheel] };
-                      if (value === null) delete angles[kind];
-                      else angles[kind] = value;
-                      set({ wheels: { ...rig.wheels, [wheel]: angles } });
-                    }}
-                  />
-                ))}
-              </Box>
-            ))}
-            <Box sx={{ width: 240, mt: 1.5 }}>
-              <NumberField
-                label="Setback, right further back +"
-                unit="mm"
-                value={rig.setback}
-                min={-300}
-                max={300}
-                onChange={(setback) => set({ setback: setback ?? 0 })}
-              />
-            </Box>
-          </Box>
-        </>
-      )}
     </Box>
   );
 }

@@ -40,4 +40,35 @@ describe('InspectStep', () => {
     await userEvent.click(tire('right rear').getByRole('button', { name: 'Too much' }));
     expect(enter).toHaveBeenCalledWith('play.rr', 'excessive');
   });
+
+  it('goes through the parts of a wheel, and says what a worn one does', async () => {
+    const { enter } = showStep(<InspectStep />, {
+      draft: { visit: { inspect: { parts: { lf: { ballJoint: 'excessive' } } } } },
+    });
+    const under = within(screen.getByRole('region', { name: 'Under the car' }));
+    expect(under.getByText(/camber and toe do not hold/)).toBeVisible();
+    await userEvent.click(under.getByRole('button', { name: 'The rest: none' }));
+    expect(enter).toHaveBeenCalledWith('visit.inspect.parts.lf.outerTieRod', 'none');
+    expect(enter).not.toHaveBeenCalledWith('visit.inspect.parts.lf.ballJoint', 'none');
+    expect(screen.getByText(/Parts come first/)).toBeVisible();
+  });
+
+  it('says what a puncture’s place allows', () => {
+    const punctured = (puncturePlace: 'crown' | 'shoulder') => ({
+      tires: { rr: { damage: ['puncture' as const] } },
+      visit: { tires: { rr: { puncturePlace } } },
+    });
+    showStep(<InspectStep />, { draft: punctured('shoulder') });
+    expect(tire('right rear').getByText(/not repairable/)).toBeVisible();
+  });
+
+  it('compares the sides: the crooked wheel, and a corner that hangs', () => {
+    showStep(<InspectStep />, {
+      draft: {
+        visit: { inspect: { crookedWheel: 'right' }, heights: { lf: 600, rf: 620 } },
+      },
+    });
+    expect(screen.getByText(/The right side needs the work/)).toBeVisible();
+    expect(screen.getByText(/the left side hangs 20 mm lower/)).toBeVisible();
+  });
 });

@@ -10,12 +10,14 @@ import { Kbd } from '../../shared/Kbd.tsx';
 import { showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Conflicts } from './Conflicts.tsx';
+import { GaugeBar } from './GaugeBar.tsx';
 import { Keypad } from './Keypad.tsx';
 import { OddReading } from './OddReading.tsx';
 import type { Asked } from './OddReading.tsx';
 import { OtherEntry } from './OtherEntry.tsx';
 import { playTone } from './tone.ts';
 import { soFar } from './soFar.ts';
+import { useGauge } from './useGauge.ts';
 import { useFastEntry } from './useFastEntry.ts';
 
 /** Twelve depths, one after the other, as fast as the gauge can be set down. */
@@ -49,6 +51,16 @@ export function ReadStep() {
       if (preferences.sound && reading !== null) playTone(oddity ? 'asked' : 'read');
     },
     finish: () => (more ? setMore(null) : goTo('inspect')),
+  });
+  const [usesGauge, setUsesGauge] = useState(false);
+  const [isOutOfRange, setOutOfRange] = useState(false);
+  const line = useGauge({
+    isWanted: usesGauge,
+    onReading: (mm) => {
+      setOutOfRange(false);
+      entry.keep(mm);
+    },
+    onOutOfRange: () => setOutOfRange(true),
   });
   // The drawing marks the rib that is asked for only while this step is open.
   useEffect(() => () => setActiveSlot(null), [setActiveSlot]);
@@ -150,6 +162,14 @@ export function ReadStep() {
               'nothing yet'
             )}
           </Fact>
+          <GaugeBar
+            line={line}
+            isOutOfRange={isOutOfRange}
+            onToggle={() => {
+              setUsesGauge(!usesGauge);
+              setOutOfRange(false);
+            }}
+          />
           <Conflicts />
           {asked && (
             <OddReading

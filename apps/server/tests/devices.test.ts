@@ -1,11 +1,21 @@
-import { DEFAULT_RIG, rigReadingSchema } from '@keen/contract';
-import type { RigReading, RigState } from '@keen/contract';
+import { DEFAULT_GAUGE, DEFAULT_RIG, gaugeMessageSchema, rigReadingSchema } from '@keen/contract';
+import type { GaugeMessage, GaugeState, RigReading, RigState } from '@keen/contract';
 import { createRandom } from '@keen/core';
 import { mean, standardDeviation } from 'simple-statistics';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { WebSocket } from 'ws';
 import type { RunningServer } from '../src/createServer.ts';
+import { pressGauge } from '../src/devices/simulatedGauge.ts';
 import { rigReading } from '../src/devices/simulatedRig.ts';
-import { agentOf, bodyOf, createDatabase, serve, setUpShop } from './testServer.ts';
+import {
+  agentOf,
+  bodyOf,
+  createDatabase,
+  LEAD,
+  secondShop,
+  serve,
+  setUpShop,
+} from './testServer.ts';
 
 const AT = '2026-03-01T09:00:00.000Z';
 
@@ -68,5 +78,61 @@ describe('the rig of a shop', () => {
       .put('/api/devices/rig')
       .send({ ...played, fault: 'tired' })
       .expect(400);
+  });
+});
+
+describe('the gauge of a shop', () => {
+  let server: RunningServer;
+  beforeAll(async () => {
+    server = await serve(await createDatabase());
+  });
+  afterAll(() => server.close());
+
+  /** Listens on the gauge's line as a page would. */
+  function listen(cookie: string, origin?: string) {
+    const url = `ws://127.0.0.1:${server.port}/api/devices/gauge/stream`;
+    const line = new WebSocket(url, { headers: { cookie }, ...(origin ? { origin } : {}) });
+    const heard: GaugeMessage[] = [];
+    line.on('message', (data: Buffer) => heard.push(JSON.parse(data.toString()) as GaugeMessage));
+    const ended = new Promise<string>((done) => {
+      line.on('close', () => done('closed'));
+      line.on('error', (error) => done(error.message));
+    });
+    return { line, heard, ended };
+  }
+
+  it('greets, numbers its readings, breaks off, and speaks to its own shop only', async () => {
+    const agent = agentOf(server);
+    const setUp = await agent.post('/api/setup').send(LEAD).expect(200);
+    const cookie = (setUp.headers['set-cookie'] as unknown as string[])[0]!.split(';')[0]!;
+    expect(await listen('').ended).toMatch(/401/);
+    expect(await listen(cookie, 'http://elsewhere.example').ended).toMatch(/403/);
+
+    const { line, heard, ended } = listen(cookie);
+    await expect.poll(() => heard.length).toBe(1);
+    expect(gaugeMessageSchema.parse(heard[0])).toMatchObject({ kind: 'hello' });
+    const press = (mm: number) => agent.post('/api/devices/gauge/press').send({ mm });
+    await press(4.207).expect(200);
+    await expect.poll(() => heard.length).toBe(2);
+    expect(heard[1]).toMatchObject({ kind: 'reading', n: 1, mm: 4.21 });
+    await press(99).expect(400);
+    const other = await secondShop(server);
+    await other.post('/api/devices/gauge/press').send({ mm: 7 }).expect(200);
+    await agent.put('/api/devices/gauge').send({ isOn: false, battery: 1, fault: 'none' });
+    expect(await ended).toBe('closed');
+    expect(heard).toHaveLength(2);
+    line.terminate();
+  });
+
+  it('plays each of its faults', () => {
+    const at = (fault: GaugeState['fault']) =>
+      pressGauge({ ...DEFAULT_GAUGE, fault }, 5).says.map((said) =>
+        said === 'breaksOff' ? said : said.kind,
+      );
+    expect(at('none')).toEqual(['reading']);
+    expect(at('repeats')).toEqual(['reading', 'reading']);
+    expect(at('outOfRange')).toEqual(['outOfRange']);
+    expect(at('dropsOut')).toEqual(['breaksOff']);
+    expect(pressGauge({ ...DEFAULT_GAUGE, isOn: false }, 5).says).toEqual([]);
   });
 });
