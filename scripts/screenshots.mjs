@@ -32,6 +32,8 @@ const VISITS = [
 const PAGES = [
   { name: 'bench', path: '/bench/rearShim' },
   { name: 'bench-phone', path: '/bench/tieRod', viewport: PHONE },
+  { name: 'sheets', path: '/sheets', link: 'Harbour saloon' },
+  { name: 'devices', path: '/devices' },
   { name: 'how-it-works', path: '/how-it-works' },
 ];
 
@@ -43,6 +45,8 @@ async function begin(page) {
 
 /** Types a set of made-up angles, so that the ledger has something to show. */
 async function measure(page) {
+  await page.getByRole('button', { name: 'Choose the sheet' }).click();
+  await page.getByRole('button', { name: /^Courier van/ }).click();
   await page.getByRole('button', { name: 'All the rest is done' }).click();
   await page.getByRole('button', { name: 'Comes back' }).click();
   await page.getByRole('button', { name: 'Fold away' }).click();
@@ -116,10 +120,11 @@ async function main() {
     if (name === 'decide') await sheet(page);
     await context.close();
   }
-  for (const { name, path, viewport = DESKTOP } of PAGES) {
+  for (const { name, path, link, viewport = DESKTOP } of PAGES) {
     const context = await browser.newContext({ viewport, storageState: state, baseURL: url });
     const page = await context.newPage();
     await page.goto(path);
+    if (link) await page.getByRole('link', { name: link }).first().click();
     await page.getByRole('heading', { level: 2 }).first().waitFor();
     await page.waitForTimeout(SETTLE_MS);
     await shoot(page, name);
