@@ -84,3 +84,34 @@ test('sheets come in as CSV, line by line, and go out again', async ({ page }) =
   for await (const chunk of stream) chunks.push(chunk as Buffer);
   expect(Buffer.concat(chunks).toString()).toContain('Courier van, steel wheels');
 });
+
+test('readings of many cars come in from a table, line by line, and can be stopped', async ({
+  page,
+}) => {
+  await comeIn(page);
+  const first = `P1 ${newPlate()}`;
+  const second = `P2 ${newPlate()}`;
+  await page.getByRole('button', { name: 'Tables' }).click();
+  await page.getByRole('menuitem', { name: 'Readings from a table' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Readings from a table' });
+  const rows = [
+    'plate;tire;place;mm',
+    `${first};FL;outer;34`,
+    `${first};FL;rim;45`,
+    `${second};FL;outer;7/32`,
+    ...Array.from({ length: 600 }, (_, i) => `${first.slice(0, 8)}${i};RR;in;5`),
+  ];
+  await dialog
+    .getByLabel('Table of readings')
+    .setInputFiles({ name: 'r.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
+  await expect(dialog.getByRole('alert')).toContainText('Line 3, place: expected a rib');
+  await expect(dialog.getByRole('status').first()).toContainText('602 readings of 602 cars');
+  await dialog.getByRole('button', { name: 'Keep them' }).click();
+  await expect(dialog.getByText(/[1-9]\d* of 602 cars kept/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Stop' }).click();
+  await expect(dialog.getByText(/of 602 cars kept; stopped by you/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('link', { name: new RegExp(first) }).click();
+  await step(page, 'Read');
+  await expect(page.getByRole('button', { name: 'left front outer, 3.4 mm' })).toBeVisible();
+});

@@ -93,3 +93,5 @@ export type { Oddity } from './visit/oddReading.ts';
 export { readDepthText } from './visit/depthText.ts';
 export { headsOf, keepsBoth, readingConflicts } from './visit/conflicts.ts';
 export type { Conflict } from './visit/conflicts.ts';
+export { WIDE_COLUMNS, guessReadingMapping, readReadingTable } from './visit/readingTable.ts';
+export type { CarReadings, ReadingFault, ReadingMapping } from './visit/readingTable.ts';

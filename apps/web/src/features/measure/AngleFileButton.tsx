@@ -15,7 +15,7 @@ import { AngleTable } from './AngleTable.tsx';
 import { readAngles } from './angleFile.ts';
 import type { ReadAngles } from './angleFile.ts';
 import { MappingFields } from './MappingFields.tsx';
-import { keepMapping, keptMapping } from './keptMapping.ts';
+import { angleMappings } from './keptMapping.ts';
 import { takeAngles } from './takeAngles.ts';
 
 /** Takes angles from a rig's file: ours as it is, a foreign table by saying what its columns are. */
@@ -89,7 +89,7 @@ function OursBody({ file, onClose }: { file: AngleFile; onClose: () => void }) {
 function TableBody({ rows, onClose }: { rows: string[][]; onClose: () => void }) {
   const header = rows[0]!;
   const [mapping, setMapping] = useState<AngleMapping>(
-    () => keptMapping(header) ?? guessAngleMapping(header),
+    () => angleMappings.find(header) ?? guessAngleMapping(header),
   );
   const { angles, faults } = readAngleTable(rows, mapping);
   return (
@@ -117,7 +117,7 @@ function TableBody({ rows, onClose }: { rows: string[][]; onClose: () => void })
       <TakeOver
         found={{ wheels: angles }}
         onClose={() => {
-          keepMapping(header, mapping);
+          angleMappings.keep(header, mapping);
           onClose();
         }}
       />

@@ -3,8 +3,8 @@ import type { AngleMapping, TableAngle } from '@keen/core';
 import Box from '@mui/material/Box';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Checkbox from '@mui/material/Checkbox';
-import TextField from '@mui/material/TextField';
 import { Choice } from '../../shared/Choice.tsx';
+import { ColumnSelect } from '../../shared/ColumnSelect.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 
 /** What each angle is called, and what its plus means here. */
@@ -14,7 +14,6 @@ const ANGLES: Record<TableAngle, { title: string; plus: string }> = {
   sai: { title: 'Inclination', plus: 'plus: top leans in' },
   toe: { title: 'Toe', plus: 'plus: front points in' },
 };
-const NOT_THERE = '';
 
 interface MappingFieldsProps {
   header: readonly string[];
@@ -35,7 +34,7 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
           pt: 0.75,
         }}
       >
-        <Column
+        <ColumnSelect
           label="Wheel"
           header={header}
           value={mapping.wheel}
@@ -43,7 +42,7 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
         />
         {TABLE_ANGLES.map((kind) => (
           <Box key={kind}>
-            <Column
+            <ColumnSelect
               label={ANGLES[kind].title}
               header={header}
               value={mapping.columns[kind]}
@@ -111,31 +110,5 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
         )}
       </Box>
     </Box>
-  );
-}
-
-function Column(props: {
-  label: string;
-  header: readonly string[];
-  value: number | null;
-  onChange: (column: number | null) => void;
-}) {
-  const { label, header, value, onChange } = props;
-  return (
-    <TextField
-      select
-      fullWidth
-      label={label}
-      value={value === null ? NOT_THERE : String(value)}
-      onChange={({ target }) => onChange(target.value === NOT_THERE ? null : Number(target.value))}
-      slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
-    >
-      <option value={NOT_THERE}>not in it</option>
-      {header.map((name, column) => (
-        <option key={`${column} ${name}`} value={column}>
-          {name || `column ${column + 1}`}
-        </option>
-      ))}
-    </TextField>
   );
 }

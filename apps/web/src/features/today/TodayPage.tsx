@@ -17,6 +17,7 @@ import { TopBar } from '../../shared/TopBar.tsx';
 import { ImportButton } from './ImportButton.tsx';
 import { NewVisitDialog } from './NewVisitDialog.tsx';
 import { matchesWords } from './matchesWords.ts';
+import { TableMenu } from './TableMenu.tsx';
 import { VisitRow } from './VisitRow.tsx';
 
 const SHORTCUTS = [
@@ -86,6 +87,7 @@ export function TodayPage() {
               {visits ? headline(visits, waiting.length) : ' '}
             </Typography>
           </Box>
+          <TableMenu visits={visits ?? []} unit={session.preferences.units.depth} />
           <ImportButton />
           <Button variant="contained" onClick={() => setNew(true)} aria-keyshortcuts="n">
             A car rolls in

@@ -1,0 +1,146 @@
+import type { DepthUnit } from '@keen/contract';
+import { guessReadingMapping, readReadingTable } from '@keen/core';
+import type { ReadingMapping } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import LinearProgress from '@mui/material/LinearProgress';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { FileButton } from '../../shared/FileButton.tsx';
+import { Notice } from '../../shared/Notice.tsx';
+import { ReadingColumns } from './ReadingColumns.tsx';
+import { readingMappings, readRows } from './readingFiles.ts';
+import { useKeepReadings } from './useKeepReadings.ts';
+
+const MOST_FAULTS = 30;
+
+/** Takes readings of many cars from a table: a visit for each car. */
+export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: () => void }) {
+  const [rows, setRows] = useState<string[][] | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [mapping, setMapping] = useState<ReadingMapping | null>(null);
+  const read = useMemo(
+    () => (rows && mapping ? readReadingTable(rows, mapping) : null),
+    [rows, mapping],
+  );
+  const { state, keep, stop } = useKeepReadings();
+
+  function open(text: string): void {
+    const found = readRows(text);
+    setFault(found.ok ? null : found.text);
+    setRows(found.ok ? found.rows : null);
+    if (!found.ok) return;
+    const [header = []] = found.rows;
+    setMapping(readingMappings.find(header) ?? guessReadingMapping(header, unit));
+  }
+
+  return (
+    <Dialog
+      open
+      onClose={state.isRunning ? undefined : onClose}
+      maxWidth="md"
+      fullWidth
+      aria-labelledby="readings-title"
+      slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}
+    >
+      <DialogTitle id="readings-title" variant="h2">
+        Readings from a table
+      </DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 2 }}>
+        {!rows && (
+          <>
+            <Typography color="textSecondary">
+              A line a car with a column a rib, or a line a reading with plate, wheel, rib and
+              depth. Open a CSV, or paste from a spreadsheet.
+            </Typography>
+            <FileButton
+              label="Table of readings"
+              accept=".csv,.tsv,.txt,text/csv"
+              sx={{ justifySelf: 'start' }}
+              onFile={(file) => void file.text().then(open)}
+            >
+              Open a CSV
+            </FileButton>
+            <TextField
+              label="Or paste here"
+              multiline
+              minRows={4}
+              maxRows={8}
+              onChange={({ target }) => {
+                if (target.value.includes('\n')) open(target.value);
+              }}
+            />
+          </>
+        )}
+        {fault && <Notice kind="caution">{fault} Nothing was changed.</Notice>}
+        {rows && mapping && (
+          <ReadingColumns
+            header={rows[0] ?? []}
+            mapping={mapping}
+            onChange={(change) => setMapping((now) => now && { ...now, ...change })}
+          />
+        )}
+        {read && (
+          <Typography role="status">
+            <strong>{read.readings.toLocaleString('en').replace(/,/g, ' ')}</strong> readings of{' '}
+            <strong>{read.cars.length.toLocaleString('en').replace(/,/g, ' ')}</strong>{' '}
+            {read.cars.length === 1 ? 'car' : 'cars'} can be kept.
+          </Typography>
+        )}
+        {read && read.faults.length > 0 && (
+          <Notice kind="caution">
+            <Box component="ul" sx={{ m: 0, pl: 2 }}>
+              {read.faults.slice(0, MOST_FAULTS).map(({ line, column, expected }) => (
+                <li key={`${line}.${column}`}>
+                  Line {line}, {rows?.[0]?.[column] ?? `column ${column + 1}`}: expected {expected}
+                </li>
+              ))}
+              {read.faults.length > MOST_FAULTS && (
+                <li>and {read.faults.length - MOST_FAULTS} more</li>
+              )}
+            </Box>
+            These lines stay out; all others can be kept.
+          </Notice>
+        )}
+        {state.total > 0 && (
+          <Box>
+            <LinearProgress
+              variant="determinate"
+              value={(100 * state.done) / state.total}
+              aria-label="Cars kept"
+            />
+            <Typography role="status" sx={{ mt: 0.5 }}>
+              {state.done} of {state.total} cars kept
+              {state.fault && `; stopped: ${state.fault}`}
+              {!state.isRunning && !state.fault && state.done < state.total && '; stopped by you'}
+            </Typography>
+          </Box>
+        )}
+      </DialogContent>
+      <DialogActions sx={{ p: 2 }}>
+        {state.isRunning ? (
+          <Button onClick={stop}>Stop</Button>
+        ) : (
+          <Button onClick={onClose}>{state.done > 0 ? 'Close' : 'Leave it'}</Button>
+        )}
+        {read && state.done < (state.total || 1) && (
+          <Button
+            variant="contained"
+            disabled={state.isRunning || read.cars.length === 0}
+            onClick={() => {
+              if (rows && mapping) readingMappings.keep(rows[0] ?? [], mapping);
+              void keep(read.cars);
+            }}
+          >
+            {state.done > 0 ? 'Go on' : 'Keep them'}
+          </Button>
+        )}
+      </DialogActions>
+    </Dialog>
+  );
+}

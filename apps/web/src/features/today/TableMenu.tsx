@@ -1,0 +1,46 @@
+import type { DepthUnit, Visit } from '@keen/contract';
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useState } from 'react';
+import { saveFile } from '../../shared/saveFile.ts';
+import { ImportReadings } from './ImportReadings.tsx';
+import { readingsAsCsv } from './readingFiles.ts';
+
+/** Readings of many cars, in and out as a table. */
+export function TableMenu({ visits, unit }: { visits: readonly Visit[]; unit: DepthUnit }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [isImporting, setImporting] = useState(false);
+  const close = () => setAnchor(null);
+  return (
+    <>
+      <Button
+        aria-haspopup="menu"
+        aria-expanded={anchor !== null}
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+      >
+        Tables
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+        <MenuItem
+          onClick={() => {
+            close();
+            setImporting(true);
+          }}
+        >
+          Readings from a table
+        </MenuItem>
+        <MenuItem
+          disabled={visits.length === 0}
+          onClick={() => {
+            close();
+            saveFile('tread-readings.csv', readingsAsCsv(visits, unit), 'text/csv');
+          }}
+        >
+          Save these readings as CSV
+        </MenuItem>
+      </Menu>
+      {isImporting && <ImportReadings unit={unit} onClose={() => setImporting(false)} />}
+    </>
+  );
+}
