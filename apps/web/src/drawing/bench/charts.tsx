@@ -46,6 +46,7 @@ export function AngleChart({ points, x, series, now, label }: AngleChartProps) {
               type="number"
               domain={[x.ticks[0]!, x.ticks.at(-1)!]}
               ticks={[...x.ticks]}
+              tickFormatter={(value: number) => String(Number(value.toFixed(1)))}
               stroke="var(--soft)"
               tick={{ fill: 'var(--soft)' }}
               label={{ value: `${x.words}, ${x.unit}`, position: 'bottom', fill: 'var(--soft)' }}

@@ -84,17 +84,24 @@ export function SquareDrawing({
         stroke="var(--marker)"
         strokeWidth={4}
       />
-      <Span from={[edge(rimTop), rimTop]} to={[square - 2, rimTop]}>
-        {input.top} {input.unit}
-      </Span>
-      <Span from={[edge(rimBottom), rimBottom]} to={[square - 2, rimBottom]}>
-        {input.bottom} {input.unit}
-      </Span>
-      <Words x={square + 14} y={104} anchor="start" strong>
+      {(
+        [
+          [rimTop, input.top],
+          [rimBottom, input.bottom],
+        ] as const
+      ).map(([y, gap]) => (
+        <g key={y}>
+          <line x1={edge(y)} x2={square - 2} y1={y} y2={y} stroke="var(--ink)" />
+          <Words x={square + 14} y={y + 5} anchor="start">
+            gap {Number(gap.toFixed(2))} {input.unit}
+          </Words>
+        </g>
+      ))}
+      <Words x={square + 14} y={117} anchor="start" strong>
         camber {showDegrees(output.camber, 2)}
       </Words>
       <Words x={FRAME.width / 2} y={226}>
-        right wheel from behind, a square on the floor, drawn larger than life
+        a square on the floor beside the wheel, the car to the left, drawn larger than life
       </Words>
     </Frame>
   );
