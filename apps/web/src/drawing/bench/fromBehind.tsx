@@ -101,7 +101,7 @@ export function SquareDrawing({
         camber {showDegrees(output.camber, 2)}
       </Words>
       <Words x={FRAME.width / 2} y={226}>
-        a square on the floor beside the wheel, the car to the left, drawn larger than life
+        from behind, the car to the left, larger than life
       </Words>
     </Frame>
   );
