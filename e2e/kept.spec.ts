@@ -71,6 +71,8 @@ test('with the server gone the visit opens again, goes on, and is sent once when
   page,
   browser,
 }) => {
+  // The server goes and comes once within it.
+  test.slow();
   const turn = (way: 'stop' | 'start') =>
     fetch(`${process.env.KEEN_SWITCH}/${way}`, { method: 'POST' });
   await comeIn(page);
@@ -80,7 +82,17 @@ test('with the server gone the visit opens again, goes on, and is sent once when
   await page.keyboard.type('51');
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
   // From the second load on everything is kept here.
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  const isReady = () =>
+    page.evaluate(() =>
+      Promise.race([
+        navigator.serviceWorker.ready.then(() => true),
+        new Promise<boolean>((done) => setTimeout(() => done(false), 8_000)),
+      ]),
+    );
+  await expect(async () => {
+    await page.reload();
+    expect(await isReady()).toBe(true);
+  }).toPass({ timeout: 60_000 });
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Left front, centre' })).toBeVisible();
   const kept = () =>

@@ -4,11 +4,14 @@ const DATA = 'keen-data';
 /** Lets the app open without a network from the second visit on; silent where the browser cannot. */
 export function registerOffline(): void {
   if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return;
-  window.addEventListener('load', () => {
+  const register = () => {
     navigator.serviceWorker.register('/sw.js').catch((error: unknown) => {
       console.warn('The app will not open without a network', error);
     });
-  });
+  };
+  // The first page comes before what is kept for later.
+  if (document.readyState === 'complete') register();
+  else window.addEventListener('load', register, { once: true });
 }
 
 /** Forgets what was seen of the shop, for the next person at this tablet. */

@@ -28,6 +28,8 @@ const KEPT =
   /^\/api\/(welcome|session|visits|visits\/[0-9a-f-]{36}|sheets|tire-lines|devices\/rig)$/;
 /** Open visits fetched ahead, so that each opens offline. */
 const MOST_AHEAD = 40;
+const TRIES = 4;
+const RETRY_MS = 400;
 
 scope.addEventListener('install', (event) => {
   event.waitUntil(fillShell().then(() => scope.skipWaiting()));
@@ -49,10 +51,24 @@ async function fillShell(): Promise<void> {
   const list = (await (await fetch(LIST, { cache: 'no-store' })).json()) as string[];
   const shell = await caches.open(SHELL);
   const known = new Set((await shell.keys()).map(({ url }) => new URL(url).pathname));
-  await shell.addAll(['/', ...list.filter((path) => !known.has(path))]);
+  const missing = ['/', ...list.filter((path) => !known.has(path))];
+  await Promise.all(missing.map((path) => addPatiently(shell, path)));
   const wanted = new Set(['/', ...list]);
   for (const request of await shell.keys()) {
     if (!wanted.has(new URL(request.url).pathname)) await shell.delete(request);
+  }
+}
+
+/** One file that does not come at once must not spoil all the others. */
+async function addPatiently(shell: Cache, path: string): Promise<void> {
+  for (let left = TRIES; ; left--) {
+    try {
+      await shell.add(path);
+      return;
+    } catch (error) {
+      if (left === 1) throw error;
+      await new Promise((done) => setTimeout(done, RETRY_MS));
+    }
   }
 }
 
