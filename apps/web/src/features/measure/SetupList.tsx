@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { AnswerRow } from '../../shared/AnswerRow.tsx';
 import { Choice } from '../../shared/Choice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
@@ -77,17 +78,7 @@ interface SetupRowProps {
 
 function SetupRow({ item, state, reason, isWorthless, onChange, onReason }: SetupRowProps) {
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr', sm: '1fr auto' },
-        columnGap: 2,
-        rowGap: 0.75,
-        alignItems: 'center',
-        borderTop: '1px solid var(--hairline)',
-        py: 0.75,
-      }}
-    >
+    <AnswerRow>
       <Box>
         {item.words}
         {item.caution && (
@@ -120,6 +111,6 @@ function SetupRow({ item, state, reason, isWorthless, onChange, onReason }: Setu
           <SavingField label="Why it is skipped" value={reason} onChange={onReason} />
         </Box>
       )}
-    </Box>
+    </AnswerRow>
   );
 }

@@ -3,7 +3,7 @@ import { CLOSING_POINTS } from '@keen/contract';
 import { closingList } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
+import { AnswerRow } from '../../shared/AnswerRow.tsx';
 import { Choice } from '../../shared/Choice.tsx';
 import { COMPLAINT_WORDS } from '../../shared/complaintWords.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
@@ -34,7 +34,7 @@ export function Closing() {
         </Typography>
       </Box>
       {closingList(draft).map(({ point, words, details, caution }) => (
-        <Row key={point}>
+        <AnswerRow key={point}>
           <Box>
             {words}
             {details.map((detail) => (
@@ -59,10 +59,10 @@ export function Closing() {
             value={(closing[point] as (typeof STATES)[number]['value'] | undefined) ?? null}
             onChange={(state) => set(point, state)}
           />
-        </Row>
+        </AnswerRow>
       ))}
       {(draft.complaints ?? []).map((complaint: Complaint) => (
-        <Row key={complaint}>
+        <AnswerRow key={complaint}>
           <Box>
             Complaint: <strong>{COMPLAINT_WORDS[complaint].toLowerCase()}</strong>
           </Box>
@@ -88,9 +88,9 @@ export function Closing() {
               )
             }
           />
-        </Row>
+        </AnswerRow>
       ))}
-      <Row>
+      <AnswerRow>
         <Box>
           Fasteners and angles are looked at again after
           <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
@@ -108,25 +108,7 @@ export function Closing() {
             onChange={(km) => enter('visit.setRight.recheckKm', km)}
           />
         </Box>
-      </Row>
-    </Box>
-  );
-}
-
-function Row({ children }: { children: ReactNode }) {
-  return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr', sm: '1fr auto' },
-        columnGap: 2,
-        rowGap: 0.75,
-        alignItems: 'center',
-        borderTop: '1px solid var(--hairline)',
-        py: 0.75,
-      }}
-    >
-      {children}
+      </AnswerRow>
     </Box>
   );
 }
