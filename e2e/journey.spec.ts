@@ -276,3 +276,49 @@ test('a rib deeper than new is asked about once and blocks nothing; one more pla
   await page.getByRole('button', { name: 'Back to the twelve' }).first().click();
   await expect(page.getByRole('heading', { name: 'Left rear, outer' })).toBeVisible();
 });
+
+test('a car drives over the reader: refused when fast and turning, then read in one go, or from a table', async ({
+  page,
+}) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  await page.getByRole('button', { name: 'Drive over the reader' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Drive over the reader' });
+  await expect(dialog.getByText('The reader waits for a car')).toBeVisible();
+  const reader = (await (await page.request.get('/api/devices/reader')).json()) as object;
+  const play = (change: object) =>
+    page.request.put('/api/devices/reader', { data: { ...reader, ...change } });
+  const drive = () => page.request.post('/api/devices/reader/pass');
+  await play({ speed: 24, steer: 9 });
+  await drive();
+  await expect(dialog.getByText('faster than 13 km/h, and steering while it passed')).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Take these readings' })).toBeHidden();
+  await play({ speed: 7, fault: 'dropsOut' });
+  await drive();
+  await expect(dialog.getByText('The reader broke off')).toBeVisible();
+  await expect(dialog.getByText('The reader waits for a car')).toBeVisible();
+  await play({ speed: 7 });
+  await drive();
+  await expect(
+    dialog.getByRole('img', { name: 'Left front: 12 cuts across the tread' }),
+  ).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take these readings' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByText('All twelve are read')).toBeVisible();
+  await expect(page.getByRole('button', { name: /left front inner, 3\.[0-2] mm/ })).toBeVisible();
+
+  // The same from a file: one tire, with a line that is wrong.
+  await page.getByRole('button', { name: 'Drive over the reader' }).click();
+  const cut = Array.from({ length: 40 }, (_, i) => ([6, 7, 19, 20, 32, 33].includes(i) ? 0 : 4.4));
+  const lines = ['wheel,along', `rr,0,${cut.join(',')}`, `rx,0,${cut.join(',')}`];
+  await dialog.getByLabel('File of profiles').setInputFiles({
+    name: 'cuts.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(lines.join('\n')),
+  });
+  await expect(dialog.getByText('Line 3: expected lf, rf, lr or rr')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take these instead of what was read' }).click();
+  await expect(page.getByRole('button', { name: 'right rear centre, 4.4 mm' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /left front inner, 3\.[0-2] mm/ })).toBeVisible();
+});

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { caseFileSchema } from '@keen/contract';
 import { comeIn, headline, newPlate, step, takeIn, TOE_IN_KEYS } from './shop.ts';
 
@@ -67,32 +68,48 @@ test('without a connection it says so, keeps everything, and sends it when it is
   await expect(page.getByRole('button', { name: 'left front inner, 5.3 mm' })).toBeVisible();
 });
 
+/** Seen now and then under test, cause not found: a worker that never starts. A fresh context has it at once. */
+const READY_MS = 10_000;
+const FRESH_STARTS = 4;
+
+/** Opens a new visit with one rib read, in a browser that keeps everything for later. */
+async function keptVisit(browser: Browser, baseURL: string): Promise<Page> {
+  for (let left = FRESH_STARTS; ; left--) {
+    const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    await comeIn(page);
+    await takeIn(page, newPlate());
+    await step(page, 'Read');
+    await page.keyboard.type('51');
+    await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+    await page.reload();
+    const isReady = await page.evaluate(
+      (ms) =>
+        Promise.race([
+          navigator.serviceWorker.ready.then(() => true),
+          new Promise<boolean>((done) => setTimeout(() => done(false), ms)),
+        ]),
+      READY_MS,
+    );
+    if (isReady) return page;
+    await context.close();
+    if (left === 1) throw new Error('the service worker never became ready');
+  }
+}
+
 test('with the server gone the visit opens again, goes on, and is sent once when it is back', async ({
-  page,
-  browser,
+  playwright,
+  launchOptions,
+  baseURL,
 }) => {
   // The server goes and comes once within it.
   test.slow();
   const turn = (way: 'stop' | 'start') =>
     fetch(`${process.env.KEEN_SWITCH}/${way}`, { method: 'POST' });
-  await comeIn(page);
-  await takeIn(page, newPlate());
-  await step(page, 'Read');
+  const browser = await playwright.chromium.launch(launchOptions);
+  const page = await keptVisit(browser, baseURL!);
   const visit = page.url();
-  await page.keyboard.type('51');
-  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
   // From the second load on everything is kept here.
-  const isReady = () =>
-    page.evaluate(() =>
-      Promise.race([
-        navigator.serviceWorker.ready.then(() => true),
-        new Promise<boolean>((done) => setTimeout(() => done(false), 8_000)),
-      ]),
-    );
-  await expect(async () => {
-    await page.reload();
-    expect(await isReady()).toBe(true);
-  }).toPass({ timeout: 60_000 });
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Left front, centre' })).toBeVisible();
   const kept = () =>
@@ -134,7 +151,7 @@ test('with the server gone the visit opens again, goes on, and is sent once when
   await other.goto(visit);
   await step(other, 'Read');
   await expect(other.getByRole('button', { name: /left rear outer, 6.1 mm/ })).toBeVisible();
-  await other.close();
+  await browser.close();
 });
 
 test('two people who read one rib without seeing each other: both stand until one is chosen', async ({

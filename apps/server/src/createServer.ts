@@ -6,7 +6,7 @@ import type { Context } from './context.ts';
 import { connect } from './db/client.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { sessionSecret } from './db/sessionSecret.ts';
-import { attachGauge } from './devices/gaugeSocket.ts';
+import { attachDevices } from './devices/deviceSockets.ts';
 import { createLiveHub } from './features/live/liveHub.ts';
 import { sessionMiddleware } from './http/sessions.ts';
 import { createDiagnosisPool } from './jobs/diagnosisPool.ts';
@@ -59,7 +59,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     await live.start();
     const sessions = sessionMiddleware(context);
     const http = createServer(createApp(context, sessions));
-    const hangUp = attachGauge(http, context, sessions);
+    const hangUp = attachDevices(http, context, sessions);
     await listen(http, options.port, options.host);
     const address = http.address();
     return {

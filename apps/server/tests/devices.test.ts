@@ -1,11 +1,27 @@
-import { DEFAULT_GAUGE, DEFAULT_RIG, gaugeMessageSchema, rigReadingSchema } from '@keen/contract';
-import type { GaugeMessage, GaugeState, RigReading, RigState } from '@keen/contract';
-import { createRandom } from '@keen/core';
+import {
+  DEFAULT_GAUGE,
+  DEFAULT_READER,
+  DEFAULT_RIG,
+  gaugeMessageSchema,
+  readerMessageSchema,
+  rigReadingSchema,
+  treadPassSchema,
+} from '@keen/contract';
+import type {
+  GaugeMessage,
+  GaugeState,
+  ReaderMessage,
+  ReaderState,
+  RigReading,
+  RigState,
+} from '@keen/contract';
+import { createRandom, passFaults, passReadings } from '@keen/core';
 import { mean, standardDeviation } from 'simple-statistics';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { WebSocket } from 'ws';
 import type { RunningServer } from '../src/createServer.ts';
 import { pressGauge } from '../src/devices/simulatedGauge.ts';
+import { drivePast } from '../src/devices/simulatedReader.ts';
 import { rigReading } from '../src/devices/simulatedRig.ts';
 import {
   agentOf,
@@ -134,5 +150,68 @@ describe('the gauge of a shop', () => {
     expect(at('outOfRange')).toEqual(['outOfRange']);
     expect(at('dropsOut')).toEqual(['breaksOff']);
     expect(pressGauge({ ...DEFAULT_GAUGE, isOn: false }, 5).says).toEqual([]);
+  });
+});
+
+describe('the drive-over reader', () => {
+  const pass = (change: Partial<ReaderState>) =>
+    drivePast({ ...DEFAULT_READER, ...change }, createRandom(5), AT);
+
+  it('delivers cuts from which the tread is read as it really is', () => {
+    const driven = pass({});
+    expect(treadPassSchema.safeParse(driven).success).toBe(true);
+    const readings = passReadings(driven);
+    for (const wheel of ['lf', 'rf', 'lr', 'rr'] as const) {
+      expect(readings[wheel]).toHaveLength(6);
+      for (const place of readings[wheel]!) {
+        for (const rib of ['inner', 'outer'] as const) {
+          expect(Math.abs(place[rib]! - DEFAULT_READER.tires[wheel][rib])).toBeLessThan(0.15);
+        }
+        // The middle third is read at its two grooves, which lie a little off the centre.
+        expect(Math.abs(place.centre! - DEFAULT_READER.tires[wheel].centre)).toBeLessThan(0.3);
+      }
+    }
+  });
+
+  it('finds no steady grooves through a dirty window, at that tire only', () => {
+    const readings = passReadings(pass({ fault: 'dirtyWindow', faultAt: 'rf' }));
+    const spread = (wheel: 'lf' | 'rf') =>
+      standardDeviation(readings[wheel]!.flatMap(({ inner }) => inner ?? []));
+    expect(spread('rf')).toBeGreaterThan(5 * spread('lf'));
+  });
+
+  it('is played, drives over, and speaks over its own line', async () => {
+    const server = await serve(await createDatabase());
+    try {
+      const agent = agentOf(server);
+      const setUp = await agent.post('/api/setup').send(LEAD).expect(200);
+      const cookie = (setUp.headers['set-cookie'] as unknown as string[])[0]!.split(';')[0]!;
+      const line = new WebSocket(`ws://127.0.0.1:${server.port}/api/devices/reader/stream`, {
+        headers: { cookie },
+      });
+      const heard: ReaderMessage[] = [];
+      line.on('message', (data: Buffer) =>
+        heard.push(readerMessageSchema.parse(JSON.parse(data.toString()))),
+      );
+      const ended = new Promise((done) => line.on('close', done));
+      await expect.poll(() => heard.length).toBe(1);
+      await agent.put('/api/devices/reader').send({ speed: 900 }).expect(400);
+      await agent
+        .put('/api/devices/reader')
+        .send({ ...DEFAULT_READER, speed: 21 })
+        .expect(200);
+      await agent.post('/api/devices/reader/pass').expect(200);
+      await expect.poll(() => heard.length).toBe(2);
+      const said = heard[1]!;
+      expect(said).toMatchObject({ kind: 'pass', n: 1, pass: { passing: { speed: 21 } } });
+      expect(said.kind === 'pass' && passFaults(said.pass.passing)).toEqual(['tooFast']);
+      await agent
+        .put('/api/devices/reader')
+        .send({ ...DEFAULT_READER, isOn: false })
+        .expect(200);
+      await ended;
+    } finally {
+      await server.close();
+    }
   });
 });

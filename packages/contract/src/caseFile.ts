@@ -8,6 +8,7 @@ import {
   DISTANCE_UNITS,
   DRIVES,
   FEATHERS,
+  MAX_STATIONS,
   MM_PER_IN32,
   PLAYS,
   PRESSURE_UNITS,
@@ -21,7 +22,6 @@ import type { Refusal } from './refusal.ts';
 
 export const CASE_FORMAT = 'keen-groove/case';
 export const CASE_VERSION = 1;
-export const MAX_STATIONS = 6;
 
 export const wheelSchema = z.enum(WHEELS);
 /** An angle in degrees that a wheel can have. */

@@ -8,7 +8,6 @@ import {
   unitsSchema,
   wheelAnglesSchema,
   wheelSchema,
-  MAX_STATIONS,
 } from './caseFile.ts';
 import { refusalsOf } from './refusal.ts';
 import { usedSheetSchema } from './specSheet.ts';
@@ -24,6 +23,7 @@ import {
   DISTANCE_UNITS,
   DRIVES,
   FEATHERS,
+  MAX_STATIONS,
   METHODS,
   PLAYS,
   PRESSURE_UNITS,

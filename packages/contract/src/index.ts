@@ -4,7 +4,6 @@ export type { Refusal } from './refusal.ts';
 export {
   CASE_FORMAT,
   CASE_VERSION,
-  MAX_STATIONS,
   caseFileSchema,
   parseCaseFile,
   unitsSchema,
@@ -55,6 +54,7 @@ export * from './specSheet.ts';
 export { ANGLES_FORMAT, ANGLES_VERSION, angleFileSchema } from './angleFile.ts';
 export type { AngleFile } from './angleFile.ts';
 export * from './devices.ts';
+export * from './treadPass.ts';
 export * from './api.ts';
 export { openApiDocument } from './openapi.ts';
 export { publishedJsonSchemas } from './jsonSchema.ts';

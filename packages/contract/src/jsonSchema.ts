@@ -3,6 +3,7 @@ import { angleFileSchema } from './angleFile.ts';
 import { caseFileSchema } from './caseFile.ts';
 import { diagnosisSchema } from './diagnosis.ts';
 import { specSheetSchema } from './specSheet.ts';
+import { treadPassSchema } from './treadPass.ts';
 
 /** The open formats as JSON Schema (draft 2020-12), generated from the schemas that check them. */
 export function publishedJsonSchemas() {
@@ -10,6 +11,7 @@ export function publishedJsonSchemas() {
     case: z.toJSONSchema(caseFileSchema, { io: 'input' }),
     specification: z.toJSONSchema(specSheetSchema, { io: 'input' }),
     angles: z.toJSONSchema(angleFileSchema, { io: 'input' }),
+    'tread-pass': z.toJSONSchema(treadPassSchema, { io: 'input' }),
     diagnosis: z.toJSONSchema(diagnosisSchema, { io: 'input' }),
   };
 }

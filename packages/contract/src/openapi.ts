@@ -9,6 +9,7 @@ import {
   rigReadingSchema,
   rigStateSchema,
 } from './devices.ts';
+import { readerStateSchema } from './treadPass.ts';
 import { diagnosisSchema } from './diagnosis.ts';
 import { keptSheetListSchema, newSheetsSchema } from './specSheet.ts';
 
@@ -235,6 +236,26 @@ const PATHS: Path[] = [
     summary: 'Set the simulated gauge down and press its trigger',
     body: pressGaugeSchema,
     reply: gaugeStateSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/devices/reader',
+    summary:
+      'The simulated drive-over reader; it speaks over a WebSocket at /api/devices/reader/stream',
+    reply: readerStateSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/devices/reader',
+    summary: 'Play car and fault on the simulated drive-over reader',
+    body: readerStateSchema,
+    reply: readerStateSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/devices/reader/pass',
+    summary: 'Send the made-up car over the simulated reader',
+    reply: readerStateSchema,
   },
   {
     method: 'get',

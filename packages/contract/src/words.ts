@@ -235,3 +235,15 @@ export type Part = (typeof PARTS)[number];
 /** Thread showing at both tie rods. */
 export const THREADS = ['equal', 'leftMore', 'rightMore'] as const;
 export type Thread = (typeof THREADS)[number];
+
+/** Places round a tire that a case can hold. */
+export const MAX_STATIONS = 6;
+
+/** What a drive-over reader hands over of one car: the open format, version 1. */
+export const TREAD_PASS_FORMAT = 'keen-groove/tread-pass';
+export const TREAD_PASS_VERSION = 1;
+/** Points of one cut across a tread. */
+export const LEAST_POINTS_ACROSS = 25;
+export const MOST_POINTS_ACROSS = 400;
+/** Cuts of one tire in a pass. */
+export const MOST_PROFILES = 48;

@@ -3,6 +3,7 @@ import anglesSchema from '../../../docs/angles.schema.json' with { type: 'json' 
 import caseSchema from '../../../docs/case.schema.json' with { type: 'json' };
 import diagnosisSchema from '../../../docs/diagnosis.schema.json' with { type: 'json' };
 import specificationSchema from '../../../docs/specification.schema.json' with { type: 'json' };
+import treadPassSchema from '../../../docs/tread-pass.schema.json' with { type: 'json' };
 import openApi from '../../../docs/openapi.json' with { type: 'json' };
 import { openApiDocument, publishedJsonSchemas } from '../src/index.ts';
 
@@ -14,6 +15,7 @@ describe('docs', () => {
     expect(diagnosisSchema).toEqual(plain(publishedJsonSchemas().diagnosis));
     expect(specificationSchema).toEqual(plain(publishedJsonSchemas().specification));
     expect(anglesSchema).toEqual(plain(publishedJsonSchemas().angles));
+    expect(treadPassSchema).toEqual(plain(publishedJsonSchemas()['tread-pass']));
     expect(openApi).toEqual(plain(openApiDocument()));
   });
 

@@ -15,7 +15,9 @@ export type LiveNote =
   /** Something of the whole shop changed. */
   | { shopId: string; kind: 'sheets' | 'settings' }
   /** The simulated gauge said something, or broke off. */
-  | { shopId: string; kind: 'gauge'; says: GaugeMessage | 'breaksOff' };
+  | { shopId: string; kind: 'gauge'; says: GaugeMessage | 'breaksOff' }
+  /** The simulated drive-over reader delivered a pass, which waits in the database, or broke off. */
+  | { shopId: string; kind: 'reader'; says: 'pass' | 'breaksOff' };
 
 /** Tells every server process, once the transaction commits. */
 export async function tellLive(tx: Handle, note: LiveNote): Promise<void> {

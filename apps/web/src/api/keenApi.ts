@@ -11,6 +11,7 @@ import type {
   NewSheets,
   NewVisit,
   Preferences,
+  ReaderState,
   RigReading,
   RigState,
   Session,
@@ -29,6 +30,7 @@ import {
   keptSheetListSchema,
   photoListSchema,
   preferencesSchema,
+  readerStateSchema,
   rigReadingSchema,
   rigStateSchema,
   sessionSchema,
@@ -43,6 +45,7 @@ import {
 } from '@keen/contract';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import { KEPT_HEADER, noteKept } from './keptAnswers.ts';
 
 /** A session that a sign-in answers with is the current one, without asking again. */
 async function enterWith(
@@ -56,10 +59,17 @@ async function enterWith(
   }
 }
 
+const ask = fetchBaseQuery({ baseUrl: new URL('/api', window.location.origin).href });
+const askNotingOld: typeof ask = async (args, api, extra) => {
+  const result = await ask(args, api, extra);
+  if (result.meta?.response?.headers.has(KEPT_HEADER)) noteKept();
+  return result;
+};
+
 /** The server's side of the conversation; the schema that checks it there checks it here. */
 export const keenApi = createApi({
   reducerPath: 'keenApi',
-  baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', window.location.origin).href }),
+  baseQuery: askNotingOld,
   tagTypes: ['Session', 'Visits', 'Visit', 'Welcome', 'Sheets', 'Rig', 'Gauge', 'Photos', 'Lines'],
   catchSchemaFailure: (): FetchBaseQueryError => ({
     status: 'CUSTOM_ERROR',
@@ -237,6 +247,22 @@ export const keenApi = createApi({
       responseSchema: gaugeStateSchema,
       invalidatesTags: ['Gauge'],
     }),
+    reader: build.query<ReaderState, void>({
+      query: () => 'devices/reader',
+      responseSchema: readerStateSchema,
+    }),
+    playReader: build.mutation<ReaderState, ReaderState>({
+      query: (body) => ({ url: 'devices/reader', method: 'PUT', body }),
+      responseSchema: readerStateSchema,
+      onQueryStarted: async (state, { dispatch, queryFulfilled }) => {
+        const patch = dispatch(keenApi.util.updateQueryData('reader', undefined, () => state));
+        await queryFulfilled.catch(() => patch.undo());
+      },
+    }),
+    passReader: build.mutation<ReaderState, void>({
+      query: () => ({ url: 'devices/reader/pass', method: 'POST' }),
+      responseSchema: readerStateSchema,
+    }),
     rigReading: build.query<RigReading, void>({
       query: () => 'devices/rig/reading',
       responseSchema: rigReadingSchema,
@@ -276,6 +302,9 @@ export const {
   useSheetsQuery,
   useKeepSheetsMutation,
   useKeepSettingsMutation,
+  useReaderQuery,
+  usePlayReaderMutation,
+  usePassReaderMutation,
   useRigQuery,
   useGaugeQuery,
   usePlayGaugeMutation,

@@ -2,7 +2,11 @@ import { liveEventSchema } from '@keen/contract';
 import { useEffect } from 'react';
 import { useApiDispatch } from './hooks.ts';
 import { keenApi } from './keenApi.ts';
+import { whenKept } from './keptAnswers.ts';
 import { takeIn } from './takeIn.ts';
+
+/** After an answer that may be old the server is asked again this much later. */
+const ASK_AGAIN_MS = 4_000;
 
 /** Listens to the shop's live changes while the page is open. */
 export function useLive(): void {
@@ -35,6 +39,19 @@ export function useLive(): void {
           dispatch(keenApi.util.invalidateTags(['Session']));
       }
     };
-    return () => source.close();
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const ignore = whenKept(() => {
+      clearTimeout(timer);
+      timer = setTimeout(
+        () =>
+          dispatch(keenApi.util.invalidateTags(['Session', 'Visits', 'Visit', 'Sheets', 'Lines'])),
+        ASK_AGAIN_MS,
+      );
+    });
+    return () => {
+      source.close();
+      ignore();
+      clearTimeout(timer);
+    };
   }, [dispatch]);
 }

@@ -28,6 +28,8 @@ const KEPT =
   /^\/api\/(welcome|session|visits|visits\/[0-9a-f-]{36}|sheets|tire-lines|devices\/rig)$/;
 /** Open visits fetched ahead, so that each opens offline. */
 const MOST_AHEAD = 40;
+/** The page's name for it; a service worker shares no file with the page. */
+const KEPT_HEADER = 'keen-kept';
 const TRIES = 4;
 const RETRY_MS = 400;
 
@@ -98,8 +100,16 @@ async function answer(event: Asked, url: URL): Promise<Response> {
     }
     return fresh;
   } catch {
-    return (await data.match(url.href)) ?? Response.error();
+    const kept = await data.match(url.href);
+    return kept ? marked(kept) : Response.error();
   }
+}
+
+/** Says that an answer may be old, so that the page asks again. */
+function marked(kept: Response): Response {
+  const headers = new Headers(kept.headers);
+  headers.set(KEPT_HEADER, '1');
+  return new Response(kept.body, { status: kept.status, headers });
 }
 
 /** Keeps what the page asked for before there was anybody here to keep it. */

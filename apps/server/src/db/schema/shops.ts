@@ -1,4 +1,4 @@
-import type { GaugeState, RigState, ShopSettings } from '@keen/contract';
+import type { GaugeState, ReaderState, RigState, ShopSettings, TreadPass } from '@keen/contract';
 import { boolean, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 
 export const shops = pgTable('shops', {
@@ -12,5 +12,7 @@ export const shops = pgTable('shops', {
   rig: jsonb().$type<RigState>(),
   /** The simulated depth gauge; null until somebody plays with it. */
   gauge: jsonb().$type<GaugeState>(),
+  /** The simulated drive-over reader, with the last pass it delivered; null until somebody plays with it. */
+  reader: jsonb().$type<{ state: ReaderState; n: number; pass: TreadPass | null }>(),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
 });

@@ -1,4 +1,10 @@
-import { DEFAULT_RIG, playGaugeSchema, pressGaugeSchema, rigStateSchema } from '@keen/contract';
+import {
+  DEFAULT_RIG,
+  playGaugeSchema,
+  pressGaugeSchema,
+  readerStateSchema,
+  rigStateSchema,
+} from '@keen/contract';
 import { createRandom } from '@keen/core';
 import { eq } from 'drizzle-orm';
 import { Router } from 'express';
@@ -7,6 +13,7 @@ import type { Handle } from '../../db/client.ts';
 import { shops } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { gaugeOf, pressGauge } from '../../devices/simulatedGauge.ts';
+import { drivePast, readerOf } from '../../devices/simulatedReader.ts';
 import { rigReading } from '../../devices/simulatedRig.ts';
 import { signedIn } from '../../http/signedIn.ts';
 import { validBody } from '../../http/validate.ts';
@@ -50,6 +57,36 @@ export function deviceRoutes({ db }: Context): Router {
       for (const said of says) await tellLive(tx, { shopId, kind: 'gauge', says: said });
     });
     res.json(after);
+  });
+  router.get('/reader', async (req, res) => {
+    res.json((await readerOf(db, signedIn(req).shopId)).state);
+  });
+  router.put('/reader', async (req, res) => {
+    const { shopId } = signedIn(req);
+    const state = validBody(readerStateSchema, req.body);
+    const reader = { ...(await readerOf(db, shopId)), state };
+    await db.transaction(async (tx) => {
+      await tx.update(shops).set({ reader }).where(eq(shops.id, shopId));
+      if (!state.isOn) await tellLive(tx, { shopId, kind: 'reader', says: 'breaksOff' });
+    });
+    res.json(state);
+  });
+  router.post('/reader/pass', async (req, res) => {
+    const { shopId } = signedIn(req);
+    const { state, n } = await readerOf(db, shopId);
+    const now = new Date();
+    if (state.isOn) {
+      const pass = drivePast(state, createRandom(now.getTime()), now.toISOString());
+      const drops = state.fault === 'dropsOut';
+      await db.transaction(async (tx) => {
+        await tx
+          .update(shops)
+          .set({ reader: { state, n: n + 1, pass } })
+          .where(eq(shops.id, shopId));
+        await tellLive(tx, { shopId, kind: 'reader', says: drops ? 'breaksOff' : 'pass' });
+      });
+    }
+    res.json(state);
   });
   return router;
 }

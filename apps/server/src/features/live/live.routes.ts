@@ -16,7 +16,7 @@ export function liveRoutes({ live }: Context): Router {
       'x-accel-buffering': 'no',
     });
     res.write(': open\n\n');
-    const leave = live.subscribe(shopId, (event) => {
+    const leave = live.pages.listen(shopId, (event) => {
       res.write(`data: ${JSON.stringify(event)}\n\n`);
     });
     const beat = setInterval(() => res.write(': still here\n\n'), HEARTBEAT_MS);

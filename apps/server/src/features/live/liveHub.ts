@@ -7,18 +7,20 @@ import { entryRecord } from '../../db/entryRecord.ts';
 import { entries } from '../../db/schema/index.ts';
 import { LIVE_CHANNEL } from '../../db/tellLive.ts';
 import type { LiveNote } from '../../db/tellLive.ts';
+import { createListeners } from './listeners.ts';
+import type { Listeners } from './listeners.ts';
 
-export type Listener = (event: LiveEvent) => void;
 type GaugeNote = Extract<LiveNote, { kind: 'gauge' }>;
-/** Hears what a shop's gauge says. */
-export type GaugeListener = (says: GaugeNote['says']) => void;
+type ReaderNote = Extract<LiveNote, { kind: 'reader' }>;
 
 /** Passes on what PostgreSQL notifies, to everyone of that shop who listens here. */
 export interface LiveHub {
   start(): Promise<void>;
-  subscribe(shopId: string, listener: Listener): () => void;
-  /** The gauge speaks to its own line, not to every page of the shop. */
-  hearGauge(shopId: string, listener: GaugeListener): () => void;
+  /** Changes of the shop, for its pages. */
+  pages: Listeners<LiveEvent>;
+  /** What devices say goes to their own lines, not to every page. */
+  gauges: Listeners<GaugeNote['says']>;
+  readers: Listeners<ReaderNote['says']>;
   close(): Promise<void>;
 }
 
@@ -29,8 +31,9 @@ const RETRY_MS = 1000;
  * missed meanwhile shows with the next one: clients compare entry numbers and fetch what they lack.
  */
 export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
-  const shops = new Map<string, Set<Listener>>();
-  const gauges = new Map<string, Set<GaugeListener>>();
+  const pages = createListeners<LiveEvent>();
+  const gauges = createListeners<GaugeNote['says']>();
+  const readers = createListeners<ReaderNote['says']>();
   let client: pg.Client | null = null;
   let closed = false;
 
@@ -59,14 +62,16 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
 
   async function pass(note: LiveNote): Promise<void> {
     if ('kind' in note && note.kind === 'gauge') {
-      for (const listener of gauges.get(note.shopId) ?? []) listener(note.says);
+      gauges.tell(note.shopId, note.says);
       return;
     }
-    const listeners = shops.get(note.shopId);
-    if (!listeners || listeners.size === 0) return;
+    if ('kind' in note && note.kind === 'reader') {
+      readers.tell(note.shopId, note.says);
+      return;
+    }
+    if (!pages.has(note.shopId)) return;
     try {
-      const event = await eventOf(db, note);
-      for (const listener of listeners) listener(event);
+      pages.tell(note.shopId, await eventOf(db, note));
     } catch (error) {
       log.warn({ err: error }, 'live change not passed on');
     }
@@ -74,16 +79,9 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
 
   return {
     start: listen,
-    subscribe(shopId, listener) {
-      const listeners = shops.get(shopId) ?? new Set();
-      shops.set(shopId, listeners.add(listener));
-      return () => listeners.delete(listener);
-    },
-    hearGauge(shopId, listener) {
-      const listeners = gauges.get(shopId) ?? new Set();
-      gauges.set(shopId, listeners.add(listener));
-      return () => listeners.delete(listener);
-    },
+    pages,
+    gauges,
+    readers,
     async close() {
       closed = true;
       await client?.end();
@@ -91,7 +89,10 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
   };
 }
 
-async function eventOf(db: Database, note: Exclude<LiveNote, GaugeNote>): Promise<LiveEvent> {
+async function eventOf(
+  db: Database,
+  note: Exclude<LiveNote, GaugeNote | ReaderNote>,
+): Promise<LiveEvent> {
   if ('kind' in note) return { kind: note.kind };
   const { visitId, after } = note;
   if (after === undefined) return { kind: 'visit', visitId };

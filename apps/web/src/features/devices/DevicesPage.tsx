@@ -3,8 +3,8 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { useSessionQuery } from '../../api/keenApi.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
-
 import { GaugePanel } from './GaugePanel.tsx';
+import { ReaderPanel } from './ReaderPanel.tsx';
 import { RigPanel } from './RigPanel.tsx';
 
 const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
@@ -23,6 +23,7 @@ export function DevicesPage() {
       </TopBar>
       <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 860, display: 'grid', gap: 5 }}>
         <GaugePanel />
+        <ReaderPanel />
         <RigPanel />
       </Box>
     </Box>

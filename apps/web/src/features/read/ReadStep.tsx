@@ -10,6 +10,7 @@ import { Kbd } from '../../shared/Kbd.tsx';
 import { showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Conflicts } from './Conflicts.tsx';
+import { DriveOver } from './DriveOver.tsx';
 import { GaugeBar } from './GaugeBar.tsx';
 import { Keypad } from './Keypad.tsx';
 import { OddReading } from './OddReading.tsx';
@@ -170,6 +171,7 @@ export function ReadStep() {
               setOutOfRange(false);
             }}
           />
+          <DriveOver />
           <Conflicts />
           {asked && (
             <OddReading

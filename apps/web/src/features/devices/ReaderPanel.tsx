@@ -1,0 +1,155 @@
+import type { ReaderFault, ReaderState, Wheel } from '@keen/contract';
+import { RIBS } from '@keen/contract';
+import { PASSING, WHEEL_ORDER, passFaults } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
+import { usePassReaderMutation, usePlayReaderMutation, useReaderQuery } from '../../api/keenApi.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { Notice } from '../../shared/Notice.tsx';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+
+const FAULTS: readonly { value: ReaderFault; label: string }[] = [
+  { value: 'none', label: 'None' },
+  { value: 'dirtyWindow', label: 'Dirty window' },
+  { value: 'dropsOut', label: 'Drops out' },
+];
+
+/** The drive-over reader: the made-up car, how it comes over, and what is wrong with the reader. */
+export function ReaderPanel() {
+  const { data: reader, isError } = useReaderQuery();
+  const [play, { isError: isLost }] = usePlayReaderMutation();
+  const [drive, driving] = usePassReaderMutation();
+  const set = (change: Partial<ReaderState>) => reader && void play({ ...reader, ...change });
+  return (
+    <Box component="section" aria-labelledby="reader-title" sx={{ display: 'grid', gap: 2 }}>
+      <Box>
+        <Typography variant="h1" component="h2" id="reader-title">
+          The drive-over reader
+        </Typography>
+        <Typography color="textSecondary" sx={{ mt: 0.5 }}>
+          Press “Drive over the reader” in Read, then send the car over here. It reads at{' '}
+          {PASSING.slowestKmh} to {PASSING.fastestKmh} km/h, straight and square.
+        </Typography>
+      </Box>
+      {isError && <Notice kind="caution">The reader does not answer just now.</Notice>}
+      {(isLost || driving.isError) && (
+        <Notice kind="caution">That did not reach the reader; it stands as before.</Notice>
+      )}
+      {!reader && !isError && <Skeleton variant="rectangular" height={260} />}
+      {reader && (
+        <>
+          <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+            <Choice
+              label="The reader is"
+              options={[
+                { value: 'on', label: 'On' },
+                { value: 'off', label: 'Off' },
+              ]}
+              value={reader.isOn ? 'on' : 'off'}
+              onChange={(value) => value && set({ isOn: value === 'on' })}
+            />
+            <Choice
+              label="Its fault"
+              options={FAULTS}
+              value={reader.fault}
+              onChange={(fault) => fault && set({ fault })}
+            />
+            {reader.fault === 'dirtyWindow' && (
+              <Choice<Wheel>
+                label="At the"
+                options={WHEEL_ORDER.map((value) => ({ value, label: WHEEL_LABELS[value] }))}
+                value={reader.faultAt}
+                onChange={(faultAt) => faultAt && set({ faultAt })}
+              />
+            )}
+          </Box>
+          <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+            <Passing label="Speed" unit="km/h" reader={reader} field="speed" set={set} />
+            <Passing label="Out of square" unit="°" reader={reader} field="skew" set={set} />
+            <Passing label="Wheels turned" unit="°" reader={reader} field="steer" set={set} />
+            <Button
+              variant="contained"
+              disabled={!reader.isOn || driving.isLoading}
+              onClick={() => void drive()}
+            >
+              Send the car over
+            </Button>
+          </Box>
+          {passFaults(reader).length > 0 && (
+            <Box sx={{ color: 'text.secondary' }}>A pass like this is refused.</Box>
+          )}
+          <Box>
+            <Typography variant="h3" color="textSecondary" sx={{ mb: 1 }}>
+              Tread that the tires really have
+            </Typography>
+            {WHEEL_ORDER.map((wheel) => (
+              <Box
+                key={wheel}
+                role="group"
+                aria-label={`${WHEEL_LABELS[wheel]} tread`}
+                sx={{
+                  display: 'grid',
+                  gridTemplateColumns: { xs: 'repeat(3, 1fr)', sm: '130px repeat(3, 1fr)' },
+                  gap: 1.25,
+                  alignItems: 'center',
+                  borderTop: '1px solid var(--hairline)',
+                  py: 1.25,
+                }}
+              >
+                <Box sx={{ fontWeight: 650, gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
+                  {WHEEL_LABELS[wheel]}
+                </Box>
+                {RIBS.map((rib) => (
+                  <NumberField
+                    key={rib}
+                    label={rib}
+                    unit="mm"
+                    decimals={2}
+                    max={30}
+                    value={reader.tires[wheel][rib]}
+                    onChange={(mm) =>
+                      set({
+                        tires: {
+                          ...reader.tires,
+                          [wheel]: { ...reader.tires[wheel], [rib]: mm ?? 0 },
+                        },
+                      })
+                    }
+                  />
+                ))}
+              </Box>
+            ))}
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}
+
+interface PassingProps {
+  label: string;
+  unit: string;
+  reader: ReaderState;
+  field: 'speed' | 'skew' | 'steer';
+  set: (change: Partial<ReaderState>) => void;
+}
+
+function Passing({ label, unit, reader, field, set }: PassingProps) {
+  const isSpeed = field === 'speed';
+  return (
+    <Box sx={{ width: 150 }}>
+      <NumberField
+        label={label}
+        unit={unit}
+        decimals={1}
+        min={isSpeed ? 0 : -60}
+        max={isSpeed ? 100 : 60}
+        value={reader[field]}
+        onChange={(value) => set({ [field]: value ?? 0 })}
+      />
+    </Box>
+  );
+}

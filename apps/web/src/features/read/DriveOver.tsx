@@ -1,0 +1,142 @@
+import type { TreadPass } from '@keen/contract';
+import { readerMessageSchema } from '@keen/contract';
+import { PASSING, passFaults } from '@keen/core';
+import type { PassFault, ProfileFault } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Link from '@mui/material/Link';
+import { useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import { FileButton } from '../../shared/FileButton.tsx';
+import { Notice } from '../../shared/Notice.tsx';
+import { PassView } from './PassView.tsx';
+import { readProfileFile } from './profileFile.ts';
+import { useDeviceLine } from './useDeviceLine.ts';
+import type { LineState } from './useDeviceLine.ts';
+
+interface Seen {
+  pass: TreadPass;
+  leftOut: ProfileFault[];
+}
+
+/** Lets a car drive over the reader, or takes a file of its profiles. */
+export function DriveOver() {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>Drive over the reader</Button>
+      <Dialog
+        open={isOpen}
+        onClose={() => setOpen(false)}
+        maxWidth="md"
+        fullWidth
+        aria-labelledby="drive-over-title"
+        slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}
+      >
+        <DialogTitle id="drive-over-title" variant="h2">
+          Drive over the reader
+        </DialogTitle>
+        <DriveOverBody onClose={() => setOpen(false)} />
+      </Dialog>
+    </>
+  );
+}
+
+function DriveOverBody({ onClose }: { onClose: () => void }) {
+  const [seen, setSeen] = useState<Seen | null>(null);
+  const [refused, setRefused] = useState<PassFault[]>([]);
+  const [fileFault, setFileFault] = useState<string | null>(null);
+  const line = useDeviceLine({
+    path: '/api/devices/reader/stream',
+    isWanted: true,
+    read: (data) => readerMessageSchema.safeParse(data).data ?? null,
+    onMessage: (message) => {
+      if (message.kind !== 'pass') return;
+      consider(message.pass, []);
+    },
+  });
+
+  function consider(pass: TreadPass, leftOut: ProfileFault[]): void {
+    setFileFault(null);
+    const faults = passFaults(pass.passing);
+    setRefused(faults);
+    setSeen(faults.length === 0 ? { pass, leftOut } : null);
+  }
+
+  async function open(file: File): Promise<void> {
+    const read = readProfileFile(await file.text(), new Date());
+    if (read.ok) consider(read.pass, read.faults);
+    else setFileFault(read.text);
+  }
+
+  return (
+    <DialogContent
+      sx={{ display: 'grid', gap: 2 }}
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        const [file] = event.dataTransfer.files;
+        if (file) void open(file);
+      }}
+    >
+      <Box role="status" sx={{ color: 'text.secondary' }}>
+        {wordsOf(line)}{' '}
+        {line === 'ready' && (
+          <Link component={RouterLink} to="/devices" color="inherit" target="_blank">
+            Play it
+          </Link>
+        )}
+      </Box>
+      {refused.length > 0 && (
+        <Notice kind="caution">
+          That pass does not count: the car was{' '}
+          {refused.map((fault) => WORDS[fault]).join(', and ')}. Turn round and drive over once
+          more.
+        </Notice>
+      )}
+      {fileFault && (
+        <Notice kind="caution">The file was not taken in. {fileFault} Nothing was changed.</Notice>
+      )}
+      {seen && <PassView pass={seen.pass} leftOut={seen.leftOut} onDone={onClose} />}
+      {!seen && (
+        <Notice kind="caution">
+          Nobody stands in front of or behind a car that is moving. Walking pace, hands off the
+          wheel once it is straight.
+        </Notice>
+      )}
+      <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
+        <FileButton
+          label="File of profiles"
+          accept=".json,.csv,.txt,.tsv,application/json,text/csv"
+          onFile={(file) => void open(file)}
+        >
+          Open a file of profiles
+        </FileButton>
+        <Button variant="text" onClick={onClose}>
+          Back to reading by hand
+        </Button>
+      </Box>
+    </DialogContent>
+  );
+}
+
+const WORDS: Record<PassFault, string> = {
+  tooSlow: `slower than ${PASSING.slowestKmh} km/h`,
+  tooFast: `faster than ${PASSING.fastestKmh} km/h`,
+  crooked: `more than ${PASSING.skewDeg}° out of square`,
+  turning: 'steering while it passed',
+};
+
+function wordsOf(line: LineState): string {
+  switch (line) {
+    case 'ready':
+      return `The reader waits for a car: straight and square over it, ${PASSING.slowestKmh} to ${PASSING.fastestKmh} km/h.`;
+    case 'lost':
+      return 'The reader broke off; it is called again. A file can be opened meanwhile.';
+    default:
+      return 'Calling the reader …';
+  }
+}

@@ -1,0 +1,39 @@
+import type { TreadPass } from '@keen/contract';
+import { refusalOf, treadPassSchema } from '@keen/contract';
+import { readProfileTable } from '@keen/core';
+import type { ProfileFault } from '@keen/core';
+import Papa from 'papaparse';
+
+const LARGEST_BYTES = 5_000_000;
+
+/** What a file of profiles held: a pass, with the lines that were left out, or why it held none. */
+export type ReadProfile =
+  { ok: true; pass: TreadPass; faults: ProfileFault[] } | { ok: false; text: string };
+
+/**
+ * Reads a file of a drive-over reader: our JSON, or a table with one cut a line.
+ * @param now - stands for the time of a table, which has none
+ */
+export function readProfileFile(text: string, now: Date): ReadProfile {
+  if (text.length > LARGEST_BYTES) return { ok: false, text: 'It is too large: at most 5 MB.' };
+  if (text.trimStart().startsWith('{')) {
+    let data: unknown;
+    try {
+      data = JSON.parse(text);
+    } catch {
+      return { ok: false, text: 'It begins like JSON but is not whole.' };
+    }
+    const pass = treadPassSchema.safeParse(data);
+    if (pass.success) return { ok: true, pass: pass.data, faults: [] };
+    const { path, expected } = refusalOf(pass.error);
+    return { ok: false, text: `${path === '' ? 'The file' : path}: expected ${expected}.` };
+  }
+  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: false });
+  const { pass, faults } = readProfileTable(data, now.toISOString());
+  if (pass) return { ok: true, pass, faults };
+  const [first] = faults;
+  return {
+    ok: false,
+    text: first ? `Line ${first.line}: expected ${first.expected}.` : 'It holds no cut of a tread.',
+  };
+}
