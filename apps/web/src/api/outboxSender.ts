@@ -4,7 +4,7 @@ import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import type { ApiState } from './hooks.ts';
 import { keenApi } from './keenApi.ts';
 import { outbox } from './outboxSlice.ts';
-import { keepPending } from './outboxStorage.ts';
+import { forgetPending, keepPending } from './outboxStorage.ts';
 import { failureOf } from './problem.ts';
 import { takeIn } from './takeIn.ts';
 
@@ -18,8 +18,24 @@ const sender = createListenerMiddleware<ApiState>();
 export const outboxSender: Middleware = sender.middleware;
 
 sender.startListening({
-  matcher: isAnyOf(outbox.entered, outbox.undid, outbox.redid, outbox.sent, outbox.refused),
-  effect: (_action, api) => keepPending(api.getState().outbox.pending),
+  actionCreator: outbox.entered,
+  effect: ({ payload }) => keepPending(payload.pending),
+});
+sender.startListening({
+  actionCreator: outbox.undid,
+  effect: ({ payload }) => keepPending(payload),
+});
+sender.startListening({
+  actionCreator: outbox.redid,
+  effect: ({ payload }) => keepPending(payload),
+});
+sender.startListening({
+  actionCreator: outbox.sent,
+  effect: ({ payload }) => forgetPending(payload),
+});
+sender.startListening({
+  actionCreator: outbox.refused,
+  effect: ({ payload }) => forgetPending(payload.ids),
 });
 
 let isSending = false;

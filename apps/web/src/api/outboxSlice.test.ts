@@ -1,8 +1,7 @@
-import { beforeEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { refusedIds } from './outboxSender.ts';
 import { initialOutbox, outbox, outboxSlice } from './outboxSlice.ts';
 import type { Pending } from './outboxSlice.ts';
-import { keepPending, loadPending } from './outboxStorage.ts';
 
 const VISIT = '5a6d4f0e-8b1c-4f7a-9c3e-2d1b0a9f8e7d';
 let last = 0;
@@ -60,24 +59,5 @@ describe('refusedIds', () => {
 
   it('drops all when the batch as a whole cannot be kept', () => {
     expect(refusedIds(entries, [])).toHaveLength(3);
-  });
-});
-
-describe('outbox storage', () => {
-  beforeEach(() => localStorage.clear());
-
-  it('brings unsent entries back after a crash', () => {
-    const unsent = [pending(8)];
-    keepPending(unsent);
-    expect(loadPending()).toEqual(unsent);
-    keepPending([]);
-    expect(loadPending()).toEqual([]);
-  });
-
-  it('starts empty from a store that holds something else', () => {
-    localStorage.setItem('keen.outbox', '[{"visitId": 3}]');
-    expect(loadPending()).toEqual([]);
-    localStorage.setItem('keen.outbox', '{broken');
-    expect(loadPending()).toEqual([]);
   });
 });

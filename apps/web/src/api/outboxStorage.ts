@@ -1,25 +1,67 @@
-import { z } from 'zod';
 import { entrySchema } from '@keen/contract';
+import { openDB } from 'idb';
+import type { DBSchema, IDBPDatabase } from 'idb';
+import { z } from 'zod';
 import type { Pending } from './outboxSlice.ts';
 
-const KEY = 'keen.outbox';
-const pendingSchema = z.array(z.strictObject({ visitId: z.uuid(), entry: entrySchema }));
+const DATABASE = 'keen-groove';
+const STORE = 'outbox';
+const BY_ENTRY = 'byEntry';
+const pendingSchema = z.strictObject({ visitId: z.uuid(), entry: entrySchema });
 
-/** What was typed and not yet sent when the page last closed; a crash loses nothing. */
-export function loadPending(): Pending[] {
-  try {
-    const parsed = pendingSchema.safeParse(JSON.parse(localStorage.getItem(KEY) ?? '[]'));
-    return parsed.success ? parsed.data : [];
-  } catch {
-    return [];
-  }
+interface OutboxDatabase extends DBSchema {
+  [STORE]: { key: number; value: Pending; indexes: { [BY_ENTRY]: string } };
 }
 
-export function keepPending(pending: readonly Pending[]): void {
+let opened: Promise<IDBPDatabase<OutboxDatabase>> | null = null;
+
+/** One record an entry, so that two windows of one tablet do not write over each other's. */
+function database(): Promise<IDBPDatabase<OutboxDatabase>> {
+  opened ??= openDB<OutboxDatabase>(DATABASE, 1, {
+    upgrade(db) {
+      const store = db.createObjectStore(STORE, { autoIncrement: true });
+      store.createIndex(BY_ENTRY, 'entry.id', { unique: true });
+    },
+  });
+  return opened;
+}
+
+/** What was typed and not yet sent when the page last closed, in order; a crash loses nothing. */
+export async function loadPending(): Promise<Pending[]> {
+  return tolerant(async () => {
+    const kept: unknown[] = await (await database()).getAll(STORE);
+    return kept.flatMap((one) => pendingSchema.safeParse(one).data ?? []);
+  }, []);
+}
+
+/** Keeps an entry until the server has it. */
+export async function keepPending(pending: Pending): Promise<void> {
+  await tolerant(async () => {
+    const writing = (await database()).transaction(STORE, 'readwrite');
+    const known = await writing.store.index(BY_ENTRY).getKey(pending.entry.id);
+    if (known === undefined) await writing.store.add(pending);
+    await writing.done;
+  }, undefined);
+}
+
+/** Lets go of entries that the server has, or would not have. */
+export async function forgetPending(ids: readonly string[]): Promise<void> {
+  await tolerant(async () => {
+    const writing = (await database()).transaction(STORE, 'readwrite');
+    for (const id of ids) {
+      const key = await writing.store.index(BY_ENTRY).getKey(id);
+      if (key !== undefined) await writing.store.delete(key);
+    }
+    await writing.done;
+  }, undefined);
+}
+
+/** Storage may be switched off or full; the entries are still in memory and on their way. */
+async function tolerant<T>(work: () => Promise<T>, otherwise: T): Promise<T> {
   try {
-    if (pending.length === 0) localStorage.removeItem(KEY);
-    else localStorage.setItem(KEY, JSON.stringify(pending));
-  } catch {
-    // Storage may be switched off or full; the entries are still in memory and on their way.
+    return await work();
+  } catch (error) {
+    console.warn('What is typed is kept in this page only', error);
+    return otherwise;
   }
 }

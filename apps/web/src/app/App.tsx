@@ -9,12 +9,11 @@ import { useSessionQuery } from '../api/keenApi.ts';
 import { CrashPage } from './CrashPage.tsx';
 import { GlobalInk } from './GlobalInk.tsx';
 import { createRouter } from './router.tsx';
-import { createStore } from './store.ts';
+import type { createStore } from './store.ts';
 import { createKeenTheme } from './theme.ts';
 import type { Scheme } from './tokens.ts';
 
-export function App() {
-  const [store] = useState(createStore);
+export function App({ store }: { store: ReturnType<typeof createStore> }) {
   return (
     <Provider store={store}>
       <Inked />

@@ -47,15 +47,19 @@ export function findGrooves(heights: readonly number[]): Groove[] {
 }
 
 /**
- * A cut as it is drawn: upright, with the floor of its grooves at zero.
+ * A cut as it is drawn: stood on the floor of its grooves, which wear does not touch, so that a worn
+ * edge shows as lower rubber and not as a tilt.
  * @param heights - mm, evenly spaced from the inner to the outer edge
  */
 export function levelProfile(heights: readonly number[]): number[] {
-  const level = withoutTilt(heights);
-  const isFloor = floorPoints(level);
-  const floor = level.filter((_height, i) => isFloor[i]);
-  const zero = floor.length > 0 ? mean(floor) : Math.min(...level);
-  return level.map((height) => height - zero);
+  const isFloor = floorPoints(withoutTilt(heights));
+  const floor = heights.flatMap((height, i) => (isFloor[i] ? [{ at: i, height }] : []));
+  if (floor.length === 0) {
+    const lowest = Math.min(...heights);
+    return heights.map((height) => height - lowest);
+  }
+  const line = fitLine(floor);
+  return heights.map((height, i) => height - line.height - line.slope * (i - line.at));
 }
 
 /**
@@ -84,16 +88,21 @@ function floorPoints(level: readonly number[]): boolean[] {
 
 /** Takes the straight line of best fit out, so that a leaning tire looks like an upright one. */
 function withoutTilt(heights: readonly number[]): number[] {
-  const middle = (heights.length - 1) / 2;
-  const average = mean(heights);
+  const { slope, at } = fitLine(heights.map((height, i) => ({ at: i, height })));
+  return heights.map((height, i) => height - slope * (i - at));
+}
+
+/** The line of least squares through points, by its middle and its slope. */
+function fitLine(points: readonly { at: number; height: number }[]) {
+  const at = mean(points.map((point) => point.at));
+  const height = mean(points.map((point) => point.height));
   let across = 0;
   let square = 0;
-  heights.forEach((height, i) => {
-    across += (i - middle) * (height - average);
-    square += (i - middle) ** 2;
-  });
-  const slope = across / square;
-  return heights.map((height, i) => height - slope * (i - middle));
+  for (const point of points) {
+    across += (point.at - at) * (point.height - height);
+    square += (point.at - at) ** 2;
+  }
+  return { at, height, slope: square > 0 ? across / square : 0 };
 }
 
 /** The surface right beside a groove; null where the groove reaches the edge. */

@@ -70,10 +70,18 @@ describe('the grooves of a profile', () => {
     expect(other.centre).toBeCloseTo(one.centre!, 9);
   });
 
-  it('is drawn upright with its grooves at zero', () => {
-    const level = levelProfile(cut([4, 4, 4, 4], { tilt: 3, zero: 30 }).heights);
-    expect(Math.min(...level)).toBeGreaterThan(-0.6);
-    expect(level[30]).toBeCloseTo(4, 0);
+  it('is drawn standing on its grooves, whose floor wear does not touch', () => {
+    // Rubber 3 mm high at the inner edge and 6 at the outer one, over a flat floor, seen tilted.
+    const worn = Array.from({ length: 61 }, (_, i) => {
+      const y = i / 30 - 1;
+      const isGroove = GROOVES.some((at) => Math.abs(y - at) < 0.07);
+      return 30 + 4 * y + (isGroove ? 0 : 4.5 + 1.5 * y);
+    });
+    const level = levelProfile(worn);
+    expect(level[0]).toBeCloseTo(3, 6);
+    expect(level[60]).toBeCloseTo(6, 6);
+    expect(Math.min(...level)).toBeCloseTo(0, 6);
+    expect(Math.min(...levelProfile([...worn.slice(0, 2), ...worn.slice(0, 2)]))).toBe(0);
   });
 });
 

@@ -7,8 +7,9 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { RideHeights } from './RideHeights.tsx';
 import { SideToSide } from './SideToSide.tsx';
-import { StrokeGuide } from './StrokeGuide.tsx';
+import { StrokePad } from './StrokePad.tsx';
 import { TireFindings } from './TireFindings.tsx';
+import { TouchGuides } from './TouchGuides.tsx';
 import { UnderTheCar } from './UnderTheCar.tsx';
 import { WornParts } from './WornParts.tsx';
 
@@ -28,13 +29,14 @@ export function InspectStep() {
             waves. Then shake the wheel for play.
           </Typography>
         </Box>
-        <StrokeGuide />
+        <StrokePad />
       </Box>
       <Notice kind="caution">
         Feel slowly, with gloves: cords cut. Lift at the maker’s points and set stands before a hand
         goes under; shake a wheel only on a car that cannot roll or fall. A licensed technician
         judges the joints.
       </Notice>
+      <TouchGuides />
       {(['front', 'rear'] as const).map((axle) => (
         <Box
           key={axle}

@@ -1,26 +1,34 @@
-/** How the ribs catch: three teeth, and the way the hand moves. */
-export function StrokeGuide() {
+const TEETH = [0, 1, 2, 3];
+
+/**
+ * How the ribs catch, seen from behind: teeth whose steep side looks toward the car meet a hand that
+ * moves away from it. A right wheel is the mirror image of a left one.
+ */
+export function StrokeGuide({ side }: { side: 'left' | 'right' }) {
+  const isLeft = side === 'left';
   return (
     <svg
-      viewBox="0 0 260 96"
-      width={260}
-      height={96}
+      viewBox="0 0 300 96"
+      width="100%"
       role="img"
       aria-label="Moving away from the car the hand meets the sharp side: catches out. Moving back it is smooth."
+      style={{ display: 'block' }}
     >
-      {[0, 1, 2, 3].map((i) => (
-        <path key={i} d={`M${20 + i * 55} 74L${75 + i * 55} 52V74Z`} fill="var(--rubber)" />
-      ))}
-      <line x1={20} x2={240} y1={74} y2={74} stroke="var(--ink)" />
-      <path d="M196 34H64m9 -6l-9 6l9 6" fill="none" stroke="var(--marker)" strokeWidth={2} />
-      <text x={130} y={22} fontSize={12.5} textAnchor="middle" fill="var(--ink)" fontWeight={600}>
-        the sharp side meets the hand
+      <g transform={isLeft ? undefined : 'translate(300 0) scale(-1 1)'}>
+        {TEETH.map((i) => (
+          <path key={i} d={`M${30 + i * 60} 74L${90 + i * 60} 52V74Z`} fill="var(--rubber)" />
+        ))}
+        <path d="M222 34H78m9 -6l-9 6l9 6" fill="none" stroke="var(--marker)" strokeWidth={2} />
+      </g>
+      <line x1={30} x2={270} y1={74} y2={74} stroke="var(--ink)" />
+      <text x={150} y={22} fontSize={12.5} textAnchor="middle" fill="var(--ink)" fontWeight={600}>
+        catches out: the sharp side meets the hand
       </text>
-      <text x={20} y={91} fontSize={11.5} fill="var(--soft)">
-        away from the car
+      <text x={30} y={91} fontSize={11.5} fill="var(--soft)">
+        {isLeft ? 'away from the car' : 'toward the car'}
       </text>
-      <text x={240} y={91} fontSize={11.5} fill="var(--soft)" textAnchor="end">
-        toward the car
+      <text x={270} y={91} fontSize={11.5} fill="var(--soft)" textAnchor="end">
+        {isLeft ? 'toward the car' : 'away from the car'}
       </text>
     </svg>
   );

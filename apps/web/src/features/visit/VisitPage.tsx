@@ -30,6 +30,8 @@ const SHORTCUTS = [
   { keys: ['←', '→'], what: 'in Read: the rib before, the next one' },
   { keys: ['Backspace'], what: 'in Read: one step back' },
   { keys: ['/'], what: 'in Read: this rib cannot be read' },
+  { keys: ['O', 'S', 'I'], what: 'in Inspect: catches out, smooth, catches in' },
+  { keys: ['←', '→'], what: 'in Inspect: the tire before, the next one' },
 ];
 
 /** Steps that draw what the model expects over the readings. */
