@@ -1,9 +1,24 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, headline, newPlate, open, step, tabTo, takeIn, TOE_IN_KEYS } from './shop.ts';
+import {
+  comeIn,
+  countPresses,
+  headline,
+  newPlate,
+  open,
+  secondsFor,
+  step,
+  tabTo,
+  takeIn,
+  TOE_IN_KEYS,
+} from './shop.ts';
+
+/** Arriving, reading and inspecting together take no longer. */
+const THREE_MINUTES = 180;
 
 test.describe('the whole job once through', () => {
   test('by keyboard alone at 1280x800', async ({ page }) => {
+    const presses = await countPresses(page);
     await page.goto('/');
     await tabTo(page, 'Mira');
     await page.keyboard.press('Enter');
@@ -41,6 +56,9 @@ test.describe('the whole job once through', () => {
     // Walking round from the left front: the fronts catch out, the rears are smooth.
     for (const key of 'osso') await page.keyboard.press(key);
     await expect(page.getByText('All four are felt.')).toBeVisible();
+    const hand = { decisions: 12, readings: 12, strokes: 4 };
+    console.log(presses(), secondsFor(presses(), hand));
+    expect(secondsFor(presses(), hand)).toBeLessThan(THREE_MINUTES);
     await page.keyboard.press(']');
 
     await expect(headline(page)).toHaveText(
@@ -132,6 +150,7 @@ test.describe('by touch at 390x844', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
   test('from the front page to the decision', async ({ page }) => {
+    const presses = await countPresses(page);
     await page.goto('/');
     await page.getByRole('button', { name: /Mira/ }).tap();
     await page.getByRole('button', { name: 'A car rolls in' }).first().tap();
@@ -142,7 +161,27 @@ test.describe('by touch at 390x844', () => {
     const pad = page.getByRole('group', { name: 'Keypad' });
     for (const digit of TOE_IN_KEYS.join(''))
       await pad.getByRole('button', { name: digit, exact: true }).tap();
-    await page.getByRole('button', { name: 'Straight to the answer' }).tap();
+    await page.getByRole('button', { name: /Feel and look/ }).tap();
+    // The finger is drawn over the pad the way the tire caught; a tap says smooth.
+    const stroke = page.getByTestId('stroke-pad');
+    const draw = async (by: number) => {
+      const box = (await stroke.boundingBox())!;
+      const at = { clientX: box.x + box.width / 2, clientY: box.y + 20, pointerId: 1 };
+      await stroke.dispatchEvent('pointerdown', at);
+      await stroke.dispatchEvent('pointerup', { ...at, clientX: at.clientX + by });
+    };
+    await draw(-70);
+    await draw(0);
+    await draw(0);
+    await draw(70);
+    await expect(page.getByText('All four are felt.')).toBeVisible();
+    const hand = { decisions: 10, readings: 12, strokes: 4 };
+    console.log(presses(), secondsFor(presses(), hand));
+    expect(secondsFor(presses(), hand)).toBeLessThan(THREE_MINUTES);
+    await page
+      .getByRole('button', { name: /^Explain/ })
+      .first()
+      .tap();
     await expect(headline(page)).not.toHaveText(/not said enough/);
     await expect(page.getByText('Worked out in full.')).toBeVisible();
     await page.getByRole('button', { name: /^Decide/ }).tap();

@@ -71,3 +71,40 @@ export async function tabTo(page: Page, name: string | RegExp): Promise<void> {
 
 /** Twelve depths of a car that toes in in front, in walk-round order: lf, lr, rr, rf, outer to inner. */
 export const TOE_IN_KEYS = ['34', '45', '53', '62', '62', '61', '62', '62', '61', '33', '44', '52'];
+
+/** Presses so far in a page: keys and taps. */
+export interface Presses {
+  keys: number;
+  taps: number;
+}
+
+/** Counts every key press and tap from now on, over page loads. */
+export async function countPresses(page: Page): Promise<() => Presses> {
+  const presses: Presses = { keys: 0, taps: 0 };
+  await page.exposeFunction('countPress', (kind: keyof Presses) => {
+    presses[kind] += 1;
+  });
+  await page.addInitScript(() => {
+    const { countPress } = window as unknown as { countPress: (kind: string) => void };
+    addEventListener('keydown', () => countPress('keys'), true);
+    addEventListener('pointerdown', () => countPress('taps'), true);
+  });
+  return () => ({ ...presses });
+}
+
+/**
+ * Seconds that somebody at ease with the tool takes, by the keystroke-level model (Card, Moran and
+ * Newell, 1980, as recalled): 0.28 s a key, 1.1 s to point at something and press it, 1.35 s to think
+ * before each decision; the gauge and the hand take their own time (common practice, no source).
+ */
+export function secondsFor({ keys, taps }: Presses, { decisions, readings, strokes }: HandWork) {
+  return keys * 0.28 + taps * 1.1 + decisions * 1.35 + readings * 4 + strokes * 5;
+}
+
+interface HandWork {
+  decisions: number;
+  /** Ribs that the gauge is set down on. */
+  readings: number;
+  /** Tires that the hand strokes. */
+  strokes: number;
+}

@@ -102,3 +102,5 @@ export { passReadings } from './tread/passReadings.ts';
 export type { PlaceDepths } from './tread/passReadings.ts';
 export { readProfileTable } from './tread/profileTable.ts';
 export type { ProfileFault } from './tread/profileTable.ts';
+export { walkRound } from './visit/walkRound.ts';
+export type { WalkRoundFact } from './visit/walkRound.ts';

@@ -11,7 +11,9 @@ import {
   inHundred,
   sectionTires,
   sureWords,
+  unsafeWheels,
   verdictOf,
+  walkRound,
   whereWords,
 } from '@keen/core';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
@@ -47,6 +49,7 @@ export function sheetDocument(data: SheetData, paper: Paper): TDocumentDefinitio
     defaultStyle: { font: 'Archivo', fontSize: 9.5, color: INK.ink, lineHeight: 1.2 },
     content: [
       heading(data),
+      ...safety(data),
       {
         text: verdict.headline,
         font: 'Narrow',
@@ -75,6 +78,7 @@ export function sheetDocument(data: SheetData, paper: Paper): TDocumentDefinitio
         ],
       },
       ...decisionPart(data),
+      ...walkRoundPart(data),
     ],
     footer: {
       margin: [MARGIN, 0, MARGIN, 0],
@@ -116,6 +120,48 @@ function heading({ shop, visit, vehicle, advisor, preferences }: SheetData): Con
       },
     ],
   };
+}
+
+/** What must not be driven stands first, whatever else was found. */
+function safety({ visit }: SheetData): Content[] {
+  const unsafe = unsafeWheels(visit.draft);
+  if (unsafe.length === 0) return [];
+  return [
+    {
+      margin: [0, 12, 0, 0],
+      text: [
+        { text: `Not safe to drive: ${unsafe.map(whereWords).join(', ')}. `, bold: true },
+        'Cords, a bulge or a cut can let a tire fail without warning. The car stays until it is changed; local law decides.',
+      ],
+      color: INK.marker,
+      fontSize: 11,
+    },
+  ];
+}
+
+const WALK_WORDS = {
+  warningLights: 'Warning lights',
+  codes: 'Stored codes',
+  battery: 'Battery',
+  nutTorque: 'Wheel nuts',
+  lamps: 'Lamps',
+} as const;
+
+function walkRoundPart({ visit }: SheetData): Content[] {
+  const facts = walkRound(visit.draft);
+  if (facts.length === 0) return [];
+  return [
+    {
+      margin: [0, 10, 0, 0],
+      text: [
+        { text: 'Also seen: ', bold: true },
+        facts
+          .map(({ what, words }) => `${WALK_WORDS[what]}: ${words.replace(/\.$/, '')}`)
+          .join('. '),
+        '.',
+      ],
+    },
+  ];
 }
 
 function drawing(data: SheetData, axle: Axle, unit: DepthUnit): Content {
