@@ -57,7 +57,6 @@ test.describe('the whole job once through', () => {
     for (const key of 'osso') await page.keyboard.press(key);
     await expect(page.getByText('All four are felt.')).toBeVisible();
     const hand = { decisions: 12, readings: 12, strokes: 4 };
-    console.log(presses(), secondsFor(presses(), hand));
     expect(secondsFor(presses(), hand)).toBeLessThan(THREE_MINUTES);
     await page.keyboard.press(']');
 
@@ -176,7 +175,6 @@ test.describe('by touch at 390x844', () => {
     await draw(70);
     await expect(page.getByText('All four are felt.')).toBeVisible();
     const hand = { decisions: 10, readings: 12, strokes: 4 };
-    console.log(presses(), secondsFor(presses(), hand));
     expect(secondsFor(presses(), hand)).toBeLessThan(THREE_MINUTES);
     await page
       .getByRole('button', { name: /^Explain/ })
