@@ -123,6 +123,11 @@ function report(world: World, read: readonly CarRead[]): void {
     label,
     ...names.map((name) => (who.includes(name) ? whole[name]![key] : '-')),
   ];
+  const share = (where: CarRead['forecast']) =>
+    (read.filter(({ forecast }) => forecast === where).length / read.length).toFixed(3);
+  console.log(
+    `\nlife of a new set against the 80 % interval: within ${share('within')}, earlier ${share('earlier')}, later ${share('later')}`,
+  );
   const advise = ['ours', 'best'];
   console.log(
     `\n${table([

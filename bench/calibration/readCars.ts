@@ -1,6 +1,6 @@
 import { parentPort } from 'node:worker_threads';
 import { createDiagnosisRun } from '@keen/core';
-import { CONSTANTS, readChart, readingOf, simulateCar } from '@keen/simulator';
+import { CONSTANTS, futureLife, readChart, readingOf, simulateCar } from '@keen/simulator';
 import type { ChartReading, Reading, Truth, World } from '@keen/simulator';
 
 /** A car to read. */
@@ -17,6 +17,8 @@ export interface CarRead {
   /** By a reader who knows the constants of this car's physics. */
   knowing: Reading;
   chart: ChartReading;
+  /** Where the life of a new set fell against the 80 % interval of the outlook. */
+  forecast: 'earlier' | 'within' | 'later';
 }
 
 parentPort!.on('message', ({ seed, world, sweeps }: Task) => {
@@ -24,13 +26,19 @@ parentPort!.on('message', ({ seed, world, sweeps }: Task) => {
   const read = (known?: ReadonlyMap<number, number>) => {
     const run = createDiagnosisRun(file, known);
     run.step(sweeps);
-    return readingOf(run.answer().diagnosis);
+    return run.answer();
   };
+  const ours = read();
+  const { lifeKm } = ours.outlook.courses.find(({ course }) => course === 'fitOnly')!;
+  const life = futureLife(file, state, seed ^ 0x3c6ef372);
   const result: CarRead = {
     truth: { faults: [...faults], excessMm },
-    ours: read(),
-    knowing: read(new Map(CONSTANTS.map((element) => [element, state[element]!]))),
+    ours: readingOf(ours.diagnosis),
+    knowing: readingOf(
+      read(new Map(CONSTANTS.map((element) => [element, state[element]!]))).diagnosis,
+    ),
     chart: readChart(file),
+    forecast: life < lifeKm.low ? 'earlier' : life <= lifeKm.high ? 'within' : 'later',
   };
   parentPort!.postMessage(result);
 });

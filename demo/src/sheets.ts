@@ -1,4 +1,5 @@
 import type { AngleLimits, ShopSettings, SpecSheet } from '@keen/contract';
+import { DEFAULT_PRICES } from '@keen/contract';
 
 const from = (low: number, target: number, high: number): AngleLimits => ({ low, target, high });
 const BOOK = 'Made-up workshop book, for the demo only';
@@ -77,4 +78,5 @@ export const SETTINGS: ShopSettings = {
   hubShims: [0.25, 0.5, 0.75, 1, 1.25, 1.5],
   armShims: [0.8, 1.6, 3.2],
   readingOrder: 'walkRound',
+  prices: DEFAULT_PRICES,
 };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { unitsSchema, wheelSchema } from './caseFile.ts';
 import { diagnosisSchema } from './diagnosis.ts';
+import { DEFAULT_PRICES, priceListSchema } from './prices.ts';
 import { entrySchema, storedEntrySchema, visitDraftSchema, WAITS } from './entries.ts';
 import { ACTIONS, DRIVES } from './words.ts';
 
@@ -42,6 +43,7 @@ export const shopSettingsSchema = z
     armShims: z.array(z.number().gt(0).max(30)).max(60),
     /** The order in which the shop reads the ribs. */
     readingOrder: z.enum(READING_ORDERS),
+    prices: priceListSchema,
   })
   .meta({ id: 'ShopSettings' });
 export type ShopSettings = z.infer<typeof shopSettingsSchema>;
@@ -50,6 +52,7 @@ export const DEFAULT_SHOP_SETTINGS: ShopSettings = {
   hubShims: [],
   armShims: [],
   readingOrder: 'walkRound',
+  prices: DEFAULT_PRICES,
 };
 
 export const personSchema = z
@@ -202,7 +205,9 @@ export const decisionSchema = z
     replace: z.array(wheelSchema),
     answer: z.enum(ANSWERS),
     reason: z.string(),
-    /** What the diagnosis advised at that moment, kept beside what was chosen. */
+    /** What was advised at that moment, at the shop's prices. */
+    advised: z.enum(ACTIONS).nullable(),
+    /** The diagnosis of that moment, kept beside what was chosen. */
     diagnosis: diagnosisSchema,
     /** Number of the last entry that the diagnosis knew. */
     entrySeq: z.int(),

@@ -9,6 +9,7 @@ import {
   wheelAnglesSchema,
   wheelSchema,
 } from './caseFile.ts';
+import { estimateSchema } from './prices.ts';
 import { refusalsOf } from './refusal.ts';
 import { usedSheetSchema } from './specSheet.ts';
 import {
@@ -147,6 +148,7 @@ const carFields = {
   'visit.quick.battery': batterySchema,
   'visit.quick.nutTorque': nutTorqueSchema,
   'visit.quick.lamps': z.enum(LAMPS),
+  'visit.estimate': estimateSchema,
   /** The angles as they were when setting right began. */
   'visit.setRight.before': z.partialRecord(wheelSchema, wheelAnglesSchema),
   'visit.setRight.recheckKm': recheckKmSchema,
@@ -389,6 +391,7 @@ export const visitDraftSchema = z
         measure: draftMeasureSchema.optional(),
         setRight: draftSetRightSchema.optional(),
         sheet: usedSheetSchema.optional(),
+        estimate: estimateSchema.optional(),
         other: z.record(z.string(), z.unknown()).optional(),
       })
       .optional(),

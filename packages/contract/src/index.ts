@@ -55,6 +55,7 @@ export { ANGLES_FORMAT, ANGLES_VERSION, angleFileSchema } from './angleFile.ts';
 export type { AngleFile } from './angleFile.ts';
 export * from './devices.ts';
 export * from './treadPass.ts';
+export * from './prices.ts';
 export * from './api.ts';
 export { openApiDocument } from './openapi.ts';
 export { publishedJsonSchemas } from './jsonSchema.ts';

@@ -1,5 +1,6 @@
 export { chartReadings, mainCause, scoreCars, scoreFlags } from './calibration.ts';
 export type { CarScores, FlagScores, Reading, Truth } from './calibration.ts';
+export { futureLife } from './futureLife.ts';
 export { createPriorDraws } from './drawPrior.ts';
 export { readingOf } from './readingOf.ts';
 export { readChart } from './ruleChart.ts';

@@ -1,8 +1,8 @@
-import { draftToCase, foldEntries } from '@keen/core';
+import { draftToCase, foldEntries, weighVisit } from '@keen/core';
 import { makeDemoShop } from '@keen/demo';
 import type { DemoVisit } from '@keen/demo';
 import { eq, sql } from 'drizzle-orm';
-import { DEFAULT_PREFERENCES } from '@keen/contract';
+import { DEFAULT_PREFERENCES, DEFAULT_PRICES } from '@keen/contract';
 import type { Database } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
 import {
@@ -86,14 +86,16 @@ async function keptVisits(
       if (!visit.decision) return { visit, draft, decision: null };
       const car = cars.find(({ id }) => id === visit.vehicleId);
       const file = draftToCase(draft, [car?.label, car?.plate].filter(Boolean).join(', ')).file;
-      const { diagnosis } = await diagnoses.diagnose(file);
+      const { diagnosis, outlook } = await diagnoses.diagnose(file);
+      const advised = weighVisit(outlook, DEFAULT_PRICES, draft).advised.course;
       progress(`working out the demo shop's past: ${++done} of ${total}`);
       return {
         visit,
         draft,
         decision: {
           ...visit.decision,
-          action: diagnosis.recommendation.action,
+          action: advised,
+          advised,
           replace: diagnosis.recommendation.replace,
           visitId: visit.id,
           diagnosis,

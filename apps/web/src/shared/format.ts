@@ -19,6 +19,13 @@ export function showDistance(km: number, unit: DistanceUnit): string {
   return Math.round(distanceFromKm(km, unit)).toLocaleString('en').replace(/,/g, ' ');
 }
 
+/** A distance that is foretold: to the thousand, below ten thousand to the hundred. */
+export function showFar(km: number, unit: DistanceUnit): string {
+  const value = distanceFromKm(km, unit);
+  const step = value < 10_000 ? 100 : 1000;
+  return (Math.round(value / step) * step).toLocaleString('en').replace(/,/g, ' ');
+}
+
 /** An angle with its sign, degrees. */
 export function showDegrees(value: number, decimals: number): string {
   const size = Math.abs(value).toFixed(decimals);

@@ -11,6 +11,8 @@ import { RIBS } from '@keen/contract/words';
 import { byWheel, resolveCase } from '../case/resolveCase.ts';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
+import { createOutlook } from '../outlook/outlook.ts';
+import type { Outlook } from '../outlook/outlook.ts';
 import { canonicalJson } from '../random/canonicalJson.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
 import { wheelStatus } from '../tires/wheelStatus.ts';
@@ -50,6 +52,8 @@ export interface Answer {
   expectedMm: ExpectedDepths;
   /** Mean of every unknown, see the engine's STATE: the car to try changes on. */
   typical: readonly number[];
+  /** What the tires would live, with what is done and without. */
+  outlook: Outlook;
   /** Sweeps it rests on; {@link FULL_SWEEPS} when it is the full answer. */
   sweeps: number;
 }
@@ -187,6 +191,7 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
         ];
         return { inner, centre, outer };
       }),
+      outlook: createOutlook(resolved, thinned(draws)),
       typical: Array.from({ length: STATE_SIZE }, (_, element) => whole.estimate(element).mean),
       sweeps,
     };

@@ -18,6 +18,8 @@ export const decisions = pgTable(
       .notNull()
       .references(() => visits.id),
     action: text({ enum: ACTIONS }).notNull(),
+    /** What was advised at the shop's prices; decisions before there were prices have the diagnosis' word. */
+    advised: text({ enum: ACTIONS }),
     replace: jsonb().$type<Wheel[]>().notNull(),
     answer: text({ enum: ANSWERS }).notNull(),
     reason: text().notNull(),

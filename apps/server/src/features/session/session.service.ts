@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 import type { Preferences, Session, Setup, SignIn, Welcome } from '@keen/contract';
-import { DEFAULT_PREFERENCES, DEFAULT_SHOP_SETTINGS, preferencesSchema } from '@keen/contract';
+import { DEFAULT_PREFERENCES, preferencesSchema } from '@keen/contract';
 import { and, eq, gt, sql } from 'drizzle-orm';
 import type { Database } from '../../db/client.ts';
 import { people, shops, signInTries } from '../../db/schema/index.ts';
+import { settingsOf } from '../../db/shopSettings.ts';
 import { AppError, conflict, forbidden, unauthenticated } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
@@ -110,7 +111,7 @@ export async function currentSession(db: Database, actor: Actor): Promise<Sessio
       name: row.shops.name,
       town: row.shops.town,
       isDemo: row.shops.isDemo,
-      settings: { ...DEFAULT_SHOP_SETTINGS, ...row.shops.settings },
+      settings: settingsOf(row.shops),
     },
     people: await staff(db, actor.shopId),
     preferences: known.success ? known.data : DEFAULT_PREFERENCES,

@@ -34,6 +34,7 @@ function decisionSummary(row: Omit<DecisionRow, 'diagnosis'>): Omit<Decision, 'd
   return {
     id: row.id,
     action: row.action,
+    advised: row.advised,
     replace: row.replace,
     answer: row.answer,
     reason: row.reason,

@@ -10,12 +10,13 @@ import type {
   VisitDetail,
 } from '@keen/contract';
 import { visitTakes } from '@keen/contract';
-import { caseToChanges, draftToCase, foldEntries, WHEEL_ORDER } from '@keen/core';
+import { caseToChanges, draftToCase, foldEntries, weighVisit, WHEEL_ORDER } from '@keen/core';
 import { and, asc, desc, eq, getTableColumns, inArray, isNull, max, ne, sql } from 'drizzle-orm';
 import type { Database, Handle } from '../../db/client.ts';
 import { entryRecord } from '../../db/entryRecord.ts';
 import { plateKeyOf } from '../../db/plateKey.ts';
 import { decisions, entries, vehicles, visits } from '../../db/schema/index.ts';
+import { shopSettings } from '../../db/shopSettings.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
@@ -314,8 +315,10 @@ export async function decide(
   const detail = await visitDetail(db, actor, id);
   const known = detail.decisions.find((decision) => decision.id === order.id);
   if (known) return known;
-  const { diagnosis } = await diagnoses.diagnose(caseOf(detail.visit));
-  if (order.action !== diagnosis.recommendation.action && order.reason === '') {
+  const { diagnosis, outlook } = await diagnoses.diagnose(caseOf(detail.visit));
+  const { prices } = await shopSettings(db, actor.shopId);
+  const advised = weighVisit(outlook, prices, detail.visit.draft).advised.course;
+  if (order.action !== advised && order.reason === '') {
     throw invalid([
       { path: 'reason', expected: 'a reason for choosing something else than what is advised' },
     ]);
@@ -327,6 +330,7 @@ export async function decide(
         ...order,
         shopId: actor.shopId,
         visitId: id,
+        advised,
         diagnosis,
         entrySeq: detail.visit.seq,
         personId: actor.personId,

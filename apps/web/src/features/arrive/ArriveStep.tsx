@@ -246,7 +246,10 @@ function AxleFields({ axle }: { axle: Axle }) {
       sx={{
         display: 'grid',
         gap: 1.25,
-        gridTemplateColumns: { xs: '1fr 1fr', sm: '1.5fr 1fr 1fr 1fr 1fr' },
+        gridTemplateColumns: { xs: 'repeat(6, 1fr)', sm: '1.5fr 1fr 1fr 1fr 1fr' },
+        // On a phone two rows: size and new depth, then the three pressures.
+        '& > *': { gridColumn: { xs: 'span 2', sm: 'auto' } },
+        '& > :first-of-type': { gridColumn: { xs: 'span 4', sm: 'auto' } },
       }}
     >
       <SavingField

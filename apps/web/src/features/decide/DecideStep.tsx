@@ -1,18 +1,25 @@
 import type { Diagnosis } from '@keen/contract';
 import { actionWords, whereWords } from '@keen/core';
+import type { Outlook, Weighing } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useSetClosedMutation } from '../../api/keenApi.ts';
+import { showFar } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { AdviceInMoney, Choices } from './Choices.tsx';
 import { DecisionForm } from './DecisionForm.tsx';
 import { DecisionList } from './DecisionList.tsx';
+import { Estimate } from './Estimate.tsx';
+import { OutlookChart } from './OutlookChart.tsx';
+import { useWeighing } from './useWeighing.ts';
 
 /** What is advised and why, what is chosen, what the customer says; all of it is kept. */
 export function DecideStep() {
   const { diagnosing, ribsRead, goTo, detail } = useVisit();
   const answer = diagnosing.answer;
+  const weighing = useWeighing();
   if (ribsRead < 3) {
     return (
       <Box sx={{ maxWidth: 520 }}>
@@ -25,7 +32,7 @@ export function DecideStep() {
       </Box>
     );
   }
-  if (!answer) {
+  if (!answer || !weighing) {
     return diagnosing.failure ? (
       <Notice kind="caution">The answer could not be worked out: {diagnosing.failure}</Notice>
     ) : (
@@ -33,31 +40,58 @@ export function DecideStep() {
     );
   }
   return (
-    <Box sx={{ display: 'grid', gap: 2.5, maxWidth: 760 }}>
-      <Advice diagnosis={answer.diagnosis} />
+    <Box sx={{ display: 'grid', gap: 2.5, maxWidth: 860 }}>
+      <Advice diagnosis={answer.diagnosis} weighing={weighing} outlook={answer.outlook} />
+      <Choices weighing={weighing} />
+      <OutlookChart outlook={answer.outlook} />
       {diagnosing.state === 'full' ? (
-        <DecisionForm key={detail.visit.id} diagnosis={answer.diagnosis} />
+        <DecisionForm
+          key={detail.visit.id}
+          diagnosis={answer.diagnosis}
+          advised={weighing.advised.course}
+        />
       ) : (
         <Typography role="status" color="textSecondary">
           Working it out in full; a decision is kept beside the full answer…
         </Typography>
       )}
+      <Estimate
+        course={detail.decisions.at(-1)?.action ?? weighing.advised.course}
+        replace={detail.decisions.at(-1)?.replace ?? answer.diagnosis.recommendation.replace}
+      />
       <DecisionList />
       <Papers />
     </Box>
   );
 }
 
-function Advice({ diagnosis }: { diagnosis: Diagnosis }) {
-  const { action, reasons, parts } = diagnosis.recommendation;
+interface AdviceProps {
+  diagnosis: Diagnosis;
+  weighing: Weighing;
+  outlook: Outlook;
+}
+
+function Advice({ diagnosis, weighing, outlook }: AdviceProps) {
+  const { units } = useVisit();
+  const { reasons, parts } = diagnosis.recommendation;
+  const action = weighing.advised.course;
   return (
     <Box>
       <Typography variant="h3" component="div" color="textSecondary">
-        The tread advises
+        Advised, by the tread and the shop’s prices
       </Typography>
       <Typography variant="h1" component="h2">
         {actionWords(action)}.
       </Typography>
+      <AdviceInMoney weighing={weighing} />
+      {outlook.oldKm && diagnosis.recommendation.unsafe.length === 0 && (
+        <Typography>
+          Left as they are, the tires on the car reach the limit in about{' '}
+          {showFar(outlook.oldKm.median, units.distance)} {units.distance} (
+          {showFar(outlook.oldKm.low, units.distance)} to{' '}
+          {showFar(outlook.oldKm.high, units.distance)}).
+        </Typography>
+      )}
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.25 }}>
         {reasons.map((reason) => (
           <li key={reason}>{reason}</li>

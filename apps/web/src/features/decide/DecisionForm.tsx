@@ -23,17 +23,23 @@ const STATUS_WORDS = { unsafe: 'unsafe', replace: 'worn out', plan: 'soon', ok: 
 
 type Choosing = Pick<NewDecision, 'action' | 'replace' | 'answer' | 'reason'>;
 
+interface DecisionFormProps {
+  diagnosis: Diagnosis;
+  /** The course of least expected cost. */
+  advised: Action;
+}
+
 /** Accept what is advised, or choose something else and say why. */
-export function DecisionForm({ diagnosis }: { diagnosis: Diagnosis }) {
+export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
   const { detail } = useVisit();
   const { recommendation } = diagnosis;
   const last = detail.decisions.at(-1);
   const [decide, { isLoading, error }] = useDecideMutation();
   const [id, setId] = useState(newId);
-  const [isOther, setOther] = useState(last !== undefined && last.action !== recommendation.action);
+  const [isOther, setOther] = useState(last !== undefined && last.action !== advised);
   const { register, handleSubmit, setValue, control, formState } = useForm<Choosing>({
     defaultValues: {
-      action: last?.action ?? recommendation.action,
+      action: last?.action ?? advised,
       replace: last?.replace ?? recommendation.replace,
       answer: last?.answer ?? 'open',
       reason: last?.reason ?? '',
@@ -41,8 +47,8 @@ export function DecisionForm({ diagnosis }: { diagnosis: Diagnosis }) {
   });
   const watched = useWatch({ control });
   const replace = watched.replace ?? [];
-  const action = isOther ? (watched.action ?? recommendation.action) : recommendation.action;
-  const overrides = action !== recommendation.action;
+  const action = isOther ? (watched.action ?? advised) : advised;
+  const overrides = action !== advised;
 
   async function keep(values: Choosing): Promise<void> {
     const decision: NewDecision = { ...values, id, action, reason: overrides ? values.reason : '' };
@@ -86,7 +92,7 @@ export function DecisionForm({ diagnosis }: { diagnosis: Diagnosis }) {
                 key={one}
                 value={one}
                 control={<Radio size="small" />}
-                label={`${actionWords(one)}${one === recommendation.action ? ' (advised)' : ''}`}
+                label={`${actionWords(one)}${one === advised ? ' (advised)' : ''}`}
               />
             ))}
           </RadioGroup>

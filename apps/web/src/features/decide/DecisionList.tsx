@@ -20,7 +20,7 @@ export function DecisionList() {
         Kept
       </Typography>
       {detail.decisions.toReversed().map((decision) => {
-        const advised = decision.diagnosis.recommendation.action;
+        const advised = decision.advised ?? decision.diagnosis.recommendation.action;
         const person = session.people.find(({ id }) => id === decision.personId)?.name;
         return (
           <Box key={decision.id} sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>

@@ -36,6 +36,7 @@ describe('VisitRow', () => {
       decision: {
         id: '5',
         action: 'align',
+        advised: 'align',
         replace: [],
         answer: 'no',
         reason: '',

@@ -1,0 +1,197 @@
+import { distanceToKm, formatMoney } from '@keen/core';
+import type { Choice, Weighing } from '@keen/core';
+import { actionWords, whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { showFar, showPercent } from '../../shared/format.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+
+const SCALE_WIDTH = 150;
+const THOUSAND = 1000;
+
+/** The courses side by side: what the new tires would live, what it costs now and over their life. */
+export function Choices({ weighing }: { weighing: Weighing }) {
+  const { units, session } = useVisit();
+  const { currency } = session.shop.settings.prices;
+  const longest = Math.max(...weighing.choices.map(({ outlook }) => outlook.lifeKm.high));
+  const rows = weighing.choices.toSorted((a, b) =>
+    a.isBarred === b.isBarred ? a.perMegametre - b.perMegametre : a.isBarred ? 1 : -1,
+  );
+  // What 1000 of the person's own distance units cost.
+  const perThousand = ({ perMegametre }: Choice) =>
+    (perMegametre / THOUSAND) * distanceToKm(THOUSAND, units.distance);
+  return (
+    <Box
+      component="table"
+      aria-label="Choices"
+      sx={{
+        width: '100%',
+        borderCollapse: 'collapse',
+        '& th, & td': {
+          borderTop: '1px solid var(--hairline)',
+          py: 1,
+          pr: 1.5,
+          verticalAlign: 'top',
+        },
+        '& thead th': {
+          borderTop: 0,
+          color: 'text.secondary',
+          fontWeight: 500,
+          fontSize: '0.8rem',
+          lineHeight: 1.2,
+        },
+        '& th': { textAlign: 'left' },
+        '& .figure': { textAlign: 'right', fontVariantNumeric: 'tabular-nums' },
+        '& .small': { color: 'text.secondary', fontSize: '0.8rem' },
+        // On a phone each course takes two lines, and its figures carry their own names.
+        '& .named': { display: { xs: 'block', sm: 'none' } },
+        '& thead': { display: { xs: 'none', sm: 'table-header-group' } },
+        '& tbody tr': {
+          display: { xs: 'grid', sm: 'table-row' },
+          gridTemplateColumns: '1fr auto auto',
+          borderTop: { xs: '1px solid var(--hairline)', sm: 0 },
+          py: { xs: 1, sm: 0 },
+        },
+        '& tbody th, & tbody td': {
+          border: { xs: 0, sm: 'revert-layer' },
+          py: { xs: 0.25, sm: 1 },
+        },
+        '& tbody th': { gridColumn: '1 / -1' },
+      }}
+    >
+      <thead>
+        <tr>
+          <th scope="col">Before the new tires</th>
+          <th scope="col">They live, {units.distance}</th>
+          <th scope="col" className="figure">
+            Now, with 4 tires
+          </th>
+          <th scope="col" className="figure">
+            Per 1000 {units.distance}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((choice) => {
+          const { course, outlook, isBarred } = choice;
+          const isAdvised = course === weighing.advised.course;
+          return (
+            <Box
+              component="tr"
+              key={course}
+              data-advised={isAdvised || undefined}
+              sx={{ opacity: isBarred ? 0.62 : 1 }}
+            >
+              <Box
+                component="th"
+                scope="row"
+                sx={{ width: { xs: 'auto', sm: '40%' }, fontWeight: 400 }}
+              >
+                <Box sx={{ fontWeight: isAdvised ? 700 : 550 }}>
+                  {isAdvised && (
+                    <Box component="span" aria-hidden sx={{ color: 'var(--marker)' }}>
+                      ▸{' '}
+                    </Box>
+                  )}
+                  {actionWords(course)}
+                </Box>
+                <Box sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
+                  {isBarred ? 'Left out: worn joints come first.' : doubts(choice)}
+                </Box>
+              </Box>
+              <td>
+                <LifeScale life={outlook.lifeKm} longest={longest} isAdvised={isAdvised} />
+                <Box sx={{ whiteSpace: 'nowrap' }}>
+                  <Box
+                    component="span"
+                    className="condensed"
+                    sx={{ fontSize: '1.25rem', fontWeight: 700 }}
+                  >
+                    {showFar(outlook.lifeKm.median, units.distance)}
+                  </Box>{' '}
+                  <Box component="span" className="small">
+                    {showFar(outlook.lifeKm.low, units.distance)} to{' '}
+                    {showFar(outlook.lifeKm.high, units.distance)}
+                  </Box>
+                </Box>
+                <Box className="small">
+                  {whereWords(outlook.first.wheel)} {outlook.first.rib} first
+                </Box>
+              </td>
+              <td className="figure">
+                <span className="named small">now</span>
+                {formatMoney(choice.now, currency, 'en', true)}
+              </td>
+              <Box component="td" className="figure" sx={{ fontWeight: isAdvised ? 700 : 400 }}>
+                <span className="named small">per 1000 {units.distance}</span>
+                {formatMoney(perThousand(choice), currency)}
+              </Box>
+            </Box>
+          );
+        })}
+      </tbody>
+    </Box>
+  );
+}
+
+function doubts({ outlook, course }: Choice): string {
+  const parts: string[] = [];
+  // Figure and sign stay on one line.
+  const percent = (chance: number) => showPercent(chance).replaceAll(' ', '\u00a0');
+  if (course !== 'fitOnly') parts.push(`not needed ${percent(outlook.needless)}`);
+  parts.push(`wear comes back ${percent(outlook.comesBack)}`);
+  return parts.join(', ');
+}
+
+interface LifeScaleProps {
+  life: Choice['outlook']['lifeKm'];
+  longest: number;
+  isAdvised: boolean;
+}
+
+/** The life as a dot with its 80 % whisker, all rows on one scale. */
+function LifeScale({ life, longest, isAdvised }: LifeScaleProps) {
+  const x = (km: number) => 4 + (km / longest) * (SCALE_WIDTH - 8);
+  const ink = isAdvised ? 'var(--marker)' : 'var(--rubber)';
+  return (
+    <svg viewBox={`0 0 ${SCALE_WIDTH} 14`} width={SCALE_WIDTH} height={14} aria-hidden>
+      <line x1={0} x2={SCALE_WIDTH} y1={13} y2={13} stroke="var(--hairline)" />
+      <line x1={x(life.low)} x2={x(life.high)} y1={7} y2={7} stroke={ink} strokeWidth={2} />
+      <circle cx={x(life.median)} cy={7} r={4.5} fill={ink} />
+    </svg>
+  );
+}
+
+/** What is advised, how close the call is, and what knowing more would be worth. */
+export function AdviceInMoney({ weighing }: { weighing: Weighing }) {
+  const { session, units } = useVisit();
+  const { currency, items } = session.shop.settings.prices;
+  const { advised, next, worthOfMeasuring, horizonKm, sure } = weighing;
+  const money = (minor: number) => formatMoney(minor, currency, 'en', true);
+  const span = `${showFar(horizonKm, units.distance)} ${units.distance}`;
+  const total = (advised.perMegametre * horizonKm) / THOUSAND;
+  const isClose = next !== null && next.dearer < CLOSE * total;
+  return (
+    <Typography component="div">
+      {next === null ? (
+        <>Nothing else may be done first: worn joints do not hold an alignment.</>
+      ) : (
+        <>
+          {isClose ? 'A close call. Over' : 'Over'} {span}, work and tires together, the next best,
+          “{actionWords(next.choice.course).toLowerCase()}”, would cost {money(next.dearer)} more.
+          For {showPercent(sure)} of the cars that fit this tread it is the cheapest course.
+        </>
+      )}
+      {advised.course !== 'checkAlignment' && worthOfMeasuring > 0.5 * items.check && (
+        <>
+          {' '}
+          Knowing beforehand whether an angle is out is worth {money(worthOfMeasuring)}; measuring
+          costs {money(items.check)}.
+        </>
+      )}
+    </Typography>
+  );
+}
+
+/** A lead of less than this part of the whole cost is a close call. */
+const CLOSE = 0.03;

@@ -1,0 +1,110 @@
+import { DEFAULT_PRICES } from '@keen/contract';
+import type { WorkEstimate } from '@keen/contract';
+import { fireEvent, screen, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { showStep } from '../../../tests/visitBench.tsx';
+import { Estimate } from './Estimate.tsx';
+import { answered } from './EstimateLineRow.tsx';
+
+const ID = '5a6d4f0e-8b1c-4f7a-9c3e-2d1b0a9f8e7d';
+const OTHER = '5a6d4f0e-8b1c-4f7a-9c3e-2d1b0a9f8e7e';
+const estimate: WorkEstimate = {
+  version: 1,
+  currency: 'EUR',
+  taxPercent: 20,
+  taxMode: 'included',
+  lines: [
+    { id: ID, what: 'Wheel alignment', quantity: 1, unitMinor: 8_900 },
+    { id: OTHER, what: 'New tire, front', quantity: 2, unitMinor: 9_800 },
+  ],
+};
+const signed = { ...estimate, signed: { name: 'Tess Ter', at: '2026-03-01T10:00:00.000Z' } };
+const show = (kept?: WorkEstimate) =>
+  showStep(<Estimate course="align" replace={['lf', 'rf']} />, {
+    draft: kept ? { visit: { estimate: kept } } : {},
+  });
+const row = (name: string) => within(screen.getByRole('listitem', { name }));
+
+describe('Estimate', () => {
+  it('is made from the price list for the course and the tires', () => {
+    const { enter } = show();
+    fireEvent.click(screen.getByRole('button', { name: 'Make the estimate' }));
+    const [[path, made]] = enter.mock.calls as [[string, WorkEstimate]];
+    expect(path).toBe('visit.estimate');
+    expect(made).toMatchObject({ version: 1, currency: 'EUR', taxPercent: 20 });
+    expect(made.lines.map(({ unitMinor, quantity }) => unitMinor * quantity)).toEqual([
+      DEFAULT_PRICES.items.align,
+      2 * DEFAULT_PRICES.items.tireFront,
+      2 * DEFAULT_PRICES.items.fitTire,
+      2 * DEFAULT_PRICES.items.disposal,
+    ]);
+  });
+
+  it('sums to the cent, and what was accepted apart', () => {
+    show({
+      ...estimate,
+      lines: [{ ...estimate.lines[0]!, answer: 'accepted' }, estimate.lines[1]!],
+    });
+    const sums = screen.getByRole('region', { name: 'The estimate' });
+    expect(sums).toHaveTextContent('In all€285.00');
+    expect(sums).toHaveTextContent('Without tax€237.50Tax, 20 %€47.50');
+    expect(sums).toHaveTextContent('Accepted of it, with tax€89.00');
+  });
+
+  it('keeps a no with its reason, and lets go of the reason when it becomes a yes', () => {
+    const { enter } = show({
+      ...estimate,
+      lines: [{ ...estimate.lines[0]!, answer: 'declined', reason: 'sells the car' }],
+    });
+    expect(row('Wheel alignment').getByLabelText(/Why not/)).toHaveValue('sells the car');
+    fireEvent.click(row('Wheel alignment').getByRole('button', { name: 'Yes' }));
+    expect((enter.mock.calls[0]![1] as WorkEstimate).lines).toEqual([
+      { ...estimate.lines[0]!, answer: 'accepted' },
+    ]);
+    expect(answered({ ...estimate.lines[0]!, answer: 'later' }, null)).toEqual(estimate.lines[0]);
+  });
+
+  it('refuses a price that is none, at its field', () => {
+    const { enter } = show(estimate);
+    const field = row('Wheel alignment').getByLabelText('Each, EUR');
+    fireEvent.focus(field);
+    fireEvent.change(field, { target: { value: 'a lot' } });
+    fireEvent.blur(field);
+    expect(screen.getByText('An amount such as 98.50')).toBeVisible();
+    expect(enter).not.toHaveBeenCalled();
+  });
+
+  it('becomes a new version when it is changed after it was signed', () => {
+    const { enter } = show(signed);
+    expect(screen.getByRole('status')).toHaveTextContent('Signed by Tess Ter');
+    fireEvent.click(screen.getByRole('button', { name: 'Remove Wheel alignment' }));
+    const [[, next]] = enter.mock.calls as [[string, WorkEstimate]];
+    expect(next.version).toBe(2);
+    expect(next.signed).toBeUndefined();
+    expect(next.lines).toEqual([estimate.lines[1]]);
+  });
+
+  it('is signed only with every line answered, by name and by finger', () => {
+    const { enter } = show(estimate);
+    fireEvent.click(screen.getByRole('button', { name: 'Turn the tablet round' }));
+    const dialog = within(screen.getByRole('dialog', { name: 'What shall we do?' }));
+    fireEvent.click(dialog.getByRole('button', { name: 'Sign' }));
+    expect(dialog.getByRole('alert')).toHaveTextContent('2 lines have no answer yet');
+    const say = (what: string, answer: string) =>
+      fireEvent.click(
+        within(dialog.getByRole('group', { name: what })).getByRole('button', { name: answer }),
+      );
+    say('Wheel alignment', 'Yes');
+    say('New tire, front', 'Later');
+    const pad = dialog.getByTestId('signature');
+    fireEvent.pointerDown(pad, { clientX: 5, clientY: 5 });
+    fireEvent.pointerMove(pad, { clientX: 9, clientY: 7 });
+    fireEvent.pointerUp(pad);
+    fireEvent.click(dialog.getByRole('button', { name: 'Sign' }));
+    const [[, kept]] = enter.mock.calls as [[string, WorkEstimate]];
+    expect(kept.lines.map(({ answer }) => answer)).toEqual(['accepted', 'later']);
+    expect(kept.signed).toMatchObject({ name: 'Tess Ter' });
+    expect(kept.signed!.strokes).toHaveLength(1);
+    expect(kept.version).toBe(1);
+  });
+});

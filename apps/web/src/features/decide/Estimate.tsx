@@ -1,0 +1,159 @@
+import type { Action, EstimateLine, Wheel, WorkEstimate } from '@keen/contract';
+import { changeLines, estimateLines, formatMoney, sumEstimate } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { newId } from '../../shared/newId.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+import { EstimateLineRow } from './EstimateLineRow.tsx';
+import { SignDialog } from './SignDialog.tsx';
+
+interface EstimateProps {
+  /** What the estimate is made of when it is made anew. */
+  course: Action;
+  replace: readonly Wheel[];
+}
+
+/** What it comes to, line by line: accepted, declined or later, and signed. */
+export function Estimate({ course, replace }: EstimateProps) {
+  const { draft, enter, session } = useVisit();
+  const { prices } = session.shop.settings;
+  const [isSigning, setSigning] = useState(false);
+  const estimate = draft.visit?.estimate;
+  const keep = (next: WorkEstimate) => enter('visit.estimate', next);
+
+  if (!estimate) {
+    return (
+      <Section>
+        <Typography color="textSecondary">
+          From the shop’s price list, for what was chosen above. Each line can be changed.
+        </Typography>
+        <Box>
+          <Button
+            onClick={() =>
+              keep({
+                version: 1,
+                currency: prices.currency,
+                taxPercent: prices.taxPercent,
+                taxMode: prices.taxMode,
+                lines: estimateLines(course, replace, prices, newId),
+              })
+            }
+          >
+            Make the estimate
+          </Button>
+        </Box>
+      </Section>
+    );
+  }
+
+  const setLines = (lines: EstimateLine[]) => keep(changeLines(estimate, lines));
+  const money = (minor: number) => formatMoney(minor, estimate.currency);
+  const all = sumEstimate(estimate);
+  const accepted = sumEstimate(estimate, ({ answer }) => answer === 'accepted');
+  const isAnswered = estimate.lines.some(({ answer }) => answer !== undefined);
+  return (
+    <Section version={estimate.version}>
+      {estimate.lines.length === 0 && (
+        <Typography color="textSecondary">No line yet: nothing here costs money.</Typography>
+      )}
+      <Box component="ul" aria-label="Lines of the estimate" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {estimate.lines.map((line) => (
+          <EstimateLineRow
+            key={line.id}
+            line={line}
+            currency={estimate.currency}
+            onChange={(next) =>
+              setLines(estimate.lines.map((one) => (one.id === line.id ? next : one)))
+            }
+            onRemove={() => setLines(estimate.lines.filter((one) => one.id !== line.id))}
+          />
+        ))}
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <Button
+          variant="text"
+          sx={{ px: 0.5 }}
+          onClick={() =>
+            setLines([...estimate.lines, { id: newId(), what: 'Work', quantity: 1, unitMinor: 0 }])
+          }
+        >
+          + One more line
+        </Button>
+        <Button
+          variant="text"
+          onClick={() => setLines(estimateLines(course, replace, prices, newId))}
+        >
+          From the price list again
+        </Button>
+      </Box>
+      <Box
+        sx={{
+          borderTop: '2px solid var(--ink)',
+          pt: 1,
+          display: 'grid',
+          gridTemplateColumns: '1fr auto',
+          rowGap: 0.25,
+          '& > :nth-of-type(even)': { textAlign: 'right', fontVariantNumeric: 'tabular-nums' },
+        }}
+      >
+        <span>Without tax</span>
+        <span>{money(all.net)}</span>
+        <span>Tax, {estimate.taxPercent} %</span>
+        <span>{money(all.tax)}</span>
+        <strong>In all</strong>
+        <strong className="condensed" style={{ fontSize: '1.5rem' }}>
+          {money(all.total)}
+        </strong>
+        {isAnswered && (
+          <>
+            <span>Accepted of it, with tax</span>
+            <strong>{money(accepted.total)}</strong>
+          </>
+        )}
+      </Box>
+      {estimate.signed ? (
+        <Typography role="status">
+          Signed by {estimate.signed.name}, {dayjs(estimate.signed.at).format('D MMM YYYY, HH:mm')}.
+          A change makes version {estimate.version + 1}, to be signed again.
+        </Typography>
+      ) : (
+        <Box>
+          <Button
+            variant="contained"
+            disabled={estimate.lines.length === 0}
+            onClick={() => setSigning(true)}
+          >
+            Turn the tablet round
+          </Button>
+        </Box>
+      )}
+      <SignDialog
+        isOpen={isSigning}
+        estimate={estimate}
+        onClose={() => setSigning(false)}
+        onSigned={(signed) => {
+          keep({ ...signed });
+          setSigning(false);
+        }}
+      />
+    </Section>
+  );
+}
+
+function Section({ version, children }: { version?: number; children: React.ReactNode }) {
+  return (
+    <Box
+      component="section"
+      aria-labelledby="estimate-title"
+      sx={{ display: 'grid', gap: 1.5, borderTop: '1px solid var(--line)', pt: 2 }}
+    >
+      <Typography variant="h2" component="h3" id="estimate-title">
+        The estimate{version !== undefined && version > 1 ? `, version ${version}` : ''}
+      </Typography>
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,103 @@
+import type { EstimateLine, LineAnswer } from '@keen/contract';
+import { formatMoney, lineMinor, parseMoney, plainMoney } from '@keen/core';
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import { Choice } from '../../shared/Choice.tsx';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { SavingField } from '../../shared/SavingField.tsx';
+
+export const LINE_ANSWERS: readonly { value: LineAnswer; label: string }[] = [
+  { value: 'accepted', label: 'Yes' },
+  { value: 'declined', label: 'No' },
+  { value: 'later', label: 'Later' },
+];
+
+interface EstimateLineRowProps {
+  line: EstimateLine;
+  currency: string;
+  onChange: (line: EstimateLine) => void;
+  onRemove: () => void;
+}
+
+/** One line: what, how many, what one costs, and what the customer says of it. */
+export function EstimateLineRow({ line, currency, onChange, onRemove }: EstimateLineRowProps) {
+  return (
+    <Box
+      component="li"
+      aria-label={line.what}
+      sx={{ borderTop: '1px solid var(--hairline)', py: 1.25, display: 'grid', gap: 1 }}
+    >
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1,
+          alignItems: 'center',
+          gridTemplateColumns: { xs: '1fr 1fr auto', sm: '1fr 76px 118px 92px 40px' },
+          '& > :first-of-type': { gridColumn: { xs: '1 / -1', sm: 'auto' } },
+        }}
+      >
+        <SavingField
+          label="What"
+          value={line.what}
+          onChange={(what) => what && onChange({ ...line, what })}
+        />
+        <NumberField
+          label="Count"
+          unit=""
+          decimals={2}
+          min={0.01}
+          max={99}
+          value={line.quantity}
+          onChange={(quantity) => quantity !== null && onChange({ ...line, quantity })}
+        />
+        <SavingField
+          label={`Each, ${currency}`}
+          value={plainMoney(line.unitMinor, currency)}
+          check={(text) => (parseMoney(text, currency) === null ? 'An amount such as 98.50' : null)}
+          onChange={(text) => {
+            const unitMinor = text === null ? null : parseMoney(text, currency);
+            if (unitMinor !== null) onChange({ ...line, unitMinor });
+          }}
+        />
+        <Box sx={{ textAlign: 'right', fontVariantNumeric: 'tabular-nums', fontWeight: 650 }}>
+          {formatMoney(lineMinor(line), currency)}
+        </Box>
+        <IconButton aria-label={`Remove ${line.what}`} onClick={onRemove} size="small">
+          ×
+        </IconButton>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Choice
+          label={`${line.what}: the customer says`}
+          hideLabel
+          dense
+          options={LINE_ANSWERS}
+          value={line.answer ?? null}
+          onChange={(answer) => onChange(answered(line, answer))}
+        />
+        {line.answer === 'declined' && (
+          <Box sx={{ flex: '1 1 220px' }}>
+            <SavingField
+              label="Why not, in the customer’s words"
+              value={line.reason ?? ''}
+              onChange={(reason) => {
+                const next = { ...line };
+                delete next.reason;
+                onChange(reason ? { ...next, reason } : next);
+              }}
+            />
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** The line with another answer; a reason belongs to a no. */
+export function answered(line: EstimateLine, answer: LineAnswer | null): EstimateLine {
+  const next = { ...line };
+  if (answer === null) delete next.answer;
+  else next.answer = answer;
+  if (answer !== 'declined') delete next.reason;
+  return next;
+}

@@ -1,0 +1,48 @@
+/** Decimals of a currency's minor unit, by ISO 4217 as the platform knows it: EUR 2, JPY 0, KWD 3. */
+export function minorDigits(currency: string): number {
+  return (
+    new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions()
+      .maximumFractionDigits ?? 2
+  );
+}
+
+/**
+ * Writes an amount with its currency.
+ * @param minor - minor units
+ * @param isWhole - leaves the minor part out, for amounts that are estimates
+ */
+export function formatMoney(
+  minor: number,
+  currency: string,
+  locale = 'en',
+  isWhole = false,
+): string {
+  const digits = minorDigits(currency);
+  const format = new Intl.NumberFormat(locale, {
+    style: 'currency',
+    currency,
+    ...(isWhole ? { maximumFractionDigits: 0 } : {}),
+  });
+  return format.format(minor / 10 ** digits);
+}
+
+/**
+ * Reads an amount as it is typed: 98, 98.50, 98,50, 1 200.
+ * @returns minor units, null when it is no amount or finer than the currency has
+ */
+export function parseMoney(text: string, currency: string): number | null {
+  const plain = text.trim().replace(/\s/g, '').replace(',', '.');
+  const digits = minorDigits(currency);
+  const parts = /^(\d+)(?:\.(\d+))?$/.exec(plain);
+  if (!parts) return null;
+  const fraction = parts[2] ?? '';
+  if (fraction.length > digits) return null;
+  const minor = Number(parts[1]! + fraction.padEnd(digits, '0'));
+  return Number.isSafeInteger(minor) ? minor : null;
+}
+
+/** An amount as it stands in a field: without its currency. */
+export function plainMoney(minor: number, currency: string): string {
+  const digits = minorDigits(currency);
+  return (minor / 10 ** digits).toFixed(digits);
+}

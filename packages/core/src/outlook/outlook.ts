@@ -1,0 +1,300 @@
+import type { Action, Axle, Rib, Wheel } from '@keen/contract/words';
+import { ACTIONS, RIBS } from '@keen/contract/words';
+import type { ResolvedCase } from '../case/resolveCase.ts';
+import { WHEEL_ORDER } from '../case/wheels.ts';
+import { canonicalJson } from '../random/canonicalJson.ts';
+import { createRandom, hashSeed } from '../random/random.ts';
+import type { Random } from '../random/random.ts';
+import { NOISE } from '../wear/constants.ts';
+import { tirePath, tirePaths } from '../wear/paths.ts';
+import { tireLoss } from '../wear/tireLoss.ts';
+import type { TirePath } from '../wear/tireLoss.ts';
+import { isAlignmentOut, isLoose, isNeedless, isPutRight, stateAfter } from './courses.ts';
+import type { PossibleCar } from './courses.ts';
+
+/** A quantity with its 80 % interval. */
+export interface Span {
+  low: number;
+  median: number;
+  high: number;
+}
+
+/** What one course of work lets a new set live. */
+export interface CourseOutlook {
+  course: Action;
+  /** Distance until the first rib of the new set is at the limit, km. */
+  lifeKm: Span;
+  /** The rib that gets there first, most often. */
+  first: { wheel: Wheel; rib: Rib };
+  /** Chance that the work was not needed. */
+  needless: number;
+  /** Chance that a fault stays and the wear comes back. */
+  comesBack: number;
+  /** For each possible car, pairs of new tires that an axle uses up in a km. */
+  pairsPerKm: Record<Axle, number[]>;
+}
+
+/** Depth of the lowest rib against distance, with an 80 % band. */
+export interface DepthCurve {
+  /** km from today. */
+  km: number[];
+  mm: Span[];
+}
+
+/** The wear model run ahead from what the tread says. */
+export interface Outlook {
+  limitMm: number;
+  newDepthMm: number;
+  courses: CourseOutlook[];
+  /** What the old tires still run before the first rib is at the limit, km; null when none was read. */
+  oldKm: Span | null;
+  curves: { oldAsIs: DepthCurve | null; newAsIs: DepthCurve; newPutRight: DepthCurve };
+  /** For each possible car, whether an angle is out and whether a joint is loose. */
+  cars: { isOut: boolean; isLoose: boolean }[];
+}
+
+/** The 80 % interval. */
+const LOW = 0.1;
+const HIGH = 0.9;
+/** Nothing is foretold beyond, km: rubber ages too. */
+export const FURTHEST_KM = 150_000;
+const KM_PER_MEGAMETRE = 1000;
+const CURVE_POINTS = 24;
+/** Rubber wears at least so much, mm in 1000 km; keeps a division from running away. */
+const LEAST_RATE = 1e-4;
+/** No rib wears at less than this part of what the model says. */
+const LEAST_FACTOR = 0.3;
+
+/**
+ * Runs the wear model ahead: what new tires like these would live after each course of work, and what
+ * the old ones still run as the car is.
+ *
+ * Wear is constant in distance for a car that stays as it is, so a rib's life is its depth above the
+ * limit over its rate. A new tire brings a factor of its own and one for each rib that nobody can know;
+ * those of an old tire are learned from its readings. The spread over the possible cars and those
+ * factors is the interval.
+ * @param cars - draws from the posterior of the case
+ * @returns what is needed to weigh the courses against one another; the same case gives the same one
+ */
+export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar[]): Outlook {
+  const random = createRandom(hashSeed(`outlook ${canonicalJson(resolved)}`));
+  const limitMm = resolved.limitsMm.legal;
+  const paths = aheadPaths(resolved);
+  const newFactors = cars.map(() => drawFactors(random));
+  const ratesAfter = new Map(
+    ACTIONS.map((course) => [
+      course,
+      cars.map((car, i) =>
+        rates(stateAfter(course, car, resolved), paths).map(
+          (rate, at) => rate * newFactors[i]![at]!,
+        ),
+      ),
+    ]),
+  );
+  const spare = WHEEL_ORDER.map((wheel) => resolved.tires[wheel].newDepthMm - limitMm);
+  const courses = ACTIONS.map((course) =>
+    courseOutlook(course, ratesAfter.get(course)!, spare, cars),
+  );
+  const newDepths = WHEEL_ORDER.flatMap((wheel) => {
+    const mm = resolved.tires[wheel].newDepthMm;
+    return [mm, mm, mm];
+  });
+  const constant = (depths: readonly number[]) => cars.map(() => depths);
+  const asIs = ratesAfter.get('fitOnly')!;
+  const putRight = cars.map((car, i) => {
+    const right = stateAfter('partsThenAlign', car, resolved);
+    return rates(withoutBounce(right), paths).map((rate, at) => rate * newFactors[i]![at]!);
+  });
+  const furthest = Math.min(FURTHEST_KM, 1.15 * quantile(lives(putRight, spare), HIGH));
+  const old = oldTires(resolved, cars, paths, random);
+  return {
+    limitMm,
+    newDepthMm: Math.min(...newDepths),
+    courses,
+    oldKm: old && span(old.map((tire) => tire.km)),
+    curves: {
+      oldAsIs:
+        old &&
+        depthCurve(
+          old.map(({ depths }) => depths),
+          old.map((tire) => tire.rates),
+          furthest,
+        ),
+      newAsIs: depthCurve(constant(newDepths), asIs, furthest),
+      newPutRight: depthCurve(constant(newDepths), putRight, furthest),
+    },
+    cars: cars.map((car) => ({
+      isOut: isAlignmentOut(car),
+      isLoose: isLoose(car, 0) || isLoose(car, 1),
+    })),
+  };
+}
+
+/**
+ * Where each tire will be: where it stands, or turn by turn front and rear on its side when this car's
+ * tires have been changing places.
+ */
+function aheadPaths(resolved: ResolvedCase): TirePath[] {
+  const rotates = resolved.rotatable && resolved.rotations.length > 0;
+  return WHEEL_ORDER.map((_wheel, tire) =>
+    rotates
+      ? tirePath(tire, [tire % 2, (tire % 2) + 2], [0.5, 0.5], resolved.drive)
+      : tirePath(tire, [tire], [1], resolved.drive),
+  );
+}
+
+/** mm in 1000 km at each of the twelve ribs, tire by tire from inner to outer. */
+function rates(state: Float64Array, paths: readonly TirePath[]): number[] {
+  const loss = new Float64Array(3);
+  return paths.flatMap((path) => {
+    tireLoss(state, path, loss);
+    return Array.from(loss, (rate) => Math.max(LEAST_RATE, rate));
+  });
+}
+
+function withoutBounce(state: Float64Array): Float64Array {
+  return stateAfter('balanceOrDampers', { state, faults: new Uint8Array() }, NO_TOLERANCES);
+}
+const NO_TOLERANCES = { tolerances: {} as ResolvedCase['tolerances'] };
+
+/** What a new set brings with it that nobody can know: a factor a tire and one a rib, twelve in all. */
+function drawFactors(random: Random): number[] {
+  return WHEEL_ORDER.flatMap(() => {
+    const tire = NOISE.tire * random.normal();
+    return RIBS.map(() => Math.exp(tire + NOISE.rib * random.normal()));
+  });
+}
+
+function courseOutlook(
+  course: Action,
+  rated: readonly (readonly number[])[],
+  spare: readonly number[],
+  cars: readonly PossibleCar[],
+): CourseOutlook {
+  const counts = new Array<number>(12).fill(0);
+  const pairsPerKm: Record<Axle, number[]> = { front: [], rear: [] };
+  for (const ribs of rated) {
+    const perKm = ribs.map((rate, at) => rate / KM_PER_MEGAMETRE / spareOf(spare, at));
+    const worst = Math.max(...perKm);
+    counts[perKm.indexOf(worst)]! += 1;
+    pairsPerKm.front.push(Math.max(1 / FURTHEST_KM, ...perKm.slice(0, 6)));
+    pairsPerKm.rear.push(Math.max(1 / FURTHEST_KM, ...perKm.slice(6)));
+  }
+  const most = counts.indexOf(Math.max(...counts));
+  const share = (holds: (car: PossibleCar) => boolean) => cars.filter(holds).length / cars.length;
+  return {
+    course,
+    lifeKm: span(lives(rated, spare)),
+    first: { wheel: WHEEL_ORDER[Math.floor(most / 3)]!, rib: RIBS[most % 3]! },
+    needless: share((car) => isNeedless(course, car)),
+    comesBack: share((car) => !isPutRight(course, car)),
+    pairsPerKm,
+  };
+}
+
+/** Distance until the first rib of a set is at the limit, for each possible car, km. */
+function lives(rated: readonly (readonly number[])[], spare: readonly number[]): number[] {
+  return rated.map((ribs) =>
+    Math.min(
+      FURTHEST_KM,
+      ...ribs.map((rate, at) => (KM_PER_MEGAMETRE * spareOf(spare, at)) / rate),
+    ),
+  );
+}
+
+function spareOf(spare: readonly number[], at: number): number {
+  return Math.max(0.1, spare[Math.floor(at / 3)]!);
+}
+
+/** The tires on the car, as each possible car explains them: depths now and rates ahead. */
+function oldTires(
+  resolved: ResolvedCase,
+  cars: readonly PossibleCar[],
+  ahead: readonly TirePath[],
+  random: Random,
+) {
+  const read = WHEEL_ORDER.flatMap((wheel) =>
+    RIBS.map((rib) => {
+      const depths = resolved.tires[wheel].readMm[rib];
+      return depths.length === 0 ? null : depths.reduce((sum, mm) => sum + mm, 0) / depths.length;
+    }),
+  );
+  if (read.every((mm) => mm === null)) return null;
+  const variance = NOISE.tire ** 2 + NOISE.rib ** 2;
+  const readVariance = NOISE.readingMm ** 2 + resolved.readingRoundingMm ** 2 / 12;
+  const past = tirePaths(resolved);
+  const loss = new Float64Array(3);
+  return cars.map(({ state }) => {
+    const ribRates = rates(state, ahead);
+    const modelled = past.flatMap((path) => {
+      tireLoss(state, path, loss);
+      return Array.from(loss);
+    });
+    const depths = read.map((mm) => mm ?? Number.POSITIVE_INFINITY);
+    const future = read.map((seen, at) => {
+      const own = modelled[at]!;
+      if (seen === null || own <= 0) return ribRates[at]!;
+      // How much faster or slower than the model this rib has worn, as far as the readings can tell.
+      const newMm = resolved.tires[WHEEL_ORDER[Math.floor(at / 3)]!].newDepthMm;
+      const spread = own ** 2 * variance;
+      const trust = spread / (spread + readVariance + NOISE.newDepthMm ** 2);
+      const off = (trust * (newMm - seen - own)) / own;
+      const unknown = Math.sqrt((1 - trust) * variance) * random.normal();
+      return Math.max(LEAST_RATE, ribRates[at]! * Math.max(LEAST_FACTOR, 1 + off + unknown));
+    });
+    const km = depths.map((mm, at) =>
+      Number.isFinite(mm)
+        ? (KM_PER_MEGAMETRE * Math.max(0, mm - resolved.limitsMm.legal)) / future[at]!
+        : FURTHEST_KM,
+    );
+    return { depths, rates: future, km: Math.min(FURTHEST_KM, ...km) };
+  });
+}
+
+/** Depth of the lowest rib at even steps of distance, as quantiles over the possible cars. */
+function depthCurve(
+  depths: readonly (readonly number[])[],
+  rated: readonly (readonly number[])[],
+  furthestKm: number,
+): DepthCurve {
+  const km = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => (i * furthestKm) / CURVE_POINTS);
+  return {
+    km,
+    mm: km.map((at) =>
+      span(
+        rated.map((ribs, car) =>
+          Math.max(
+            0,
+            Math.min(
+              ...ribs.map((rate, rib) => depths[car]![rib]! - (rate * at) / KM_PER_MEGAMETRE),
+            ),
+          ),
+        ),
+      ),
+    ),
+  };
+}
+
+function span(values: readonly number[]): Span {
+  const sorted = values.toSorted((a, b) => a - b);
+  return {
+    low: quantileOf(sorted, LOW),
+    median: quantileOf(sorted, 0.5),
+    high: quantileOf(sorted, HIGH),
+  };
+}
+
+function quantile(values: readonly number[], part: number): number {
+  return quantileOf(
+    values.toSorted((a, b) => a - b),
+    part,
+  );
+}
+
+/** Linear between order statistics (Hyndman and Fan 1996, definition 7). */
+function quantileOf(sorted: readonly number[], part: number): number {
+  const at = part * (sorted.length - 1);
+  const below = sorted[Math.floor(at)]!;
+  const above = sorted[Math.ceil(at)]!;
+  return below + (above - below) * (at - Math.floor(at));
+}
