@@ -68,7 +68,7 @@ test('sheets and devices have nothing that axe objects to', async ({ page }) => 
   await expect(page.getByRole('heading', { name: 'Harbour saloon' })).toBeVisible();
   await expectClean(page, 'sheets');
   await page.goto('/devices');
-  await expect(page.getByRole('group', { name: 'Left front' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Left front', exact: true })).toBeVisible();
   await expectClean(page, 'devices');
 });
 

@@ -105,6 +105,18 @@ export const setupSchema = z
   .meta({ id: 'Setup' });
 export type Setup = z.infer<typeof setupSchema>;
 
+/** A colleague whom the lead lets in. */
+export const newPersonSchema = z
+  .strictObject({
+    id: z.uuid(),
+    name: z.string().trim().min(1).max(80),
+    email: z.email().max(200),
+    password: z.string().min(10).max(200),
+    role: z.enum(ROLES),
+  })
+  .meta({ id: 'NewPerson' });
+export type NewPerson = z.infer<typeof newPersonSchema>;
+
 const plate = z.string().trim().min(1).max(15);
 export const vehicleRecordSchema = z
   .strictObject({

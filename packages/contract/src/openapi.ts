@@ -199,6 +199,13 @@ const PATHS: Path[] = [
     reply: api.shopSettingsSchema,
   },
   {
+    method: 'post',
+    path: '/api/shop/people',
+    summary: 'Let a colleague in; for the lead',
+    body: api.newPersonSchema,
+    reply: api.personSchema,
+  },
+  {
     method: 'get',
     path: '/api/devices/rig',
     summary: 'The simulated rig: the car on it and its faults',

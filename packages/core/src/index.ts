@@ -113,3 +113,5 @@ export { changeLines, lineMinor, roundMinor, sumEstimate } from './money/estimat
 export type { EstimateSum } from './money/estimate.ts';
 export { formatMoney, minorDigits, parseMoney, plainMoney } from './money/money.ts';
 export { PRICE_WORDS, estimateLines } from './money/estimateLines.ts';
+export { priceRows, readPriceRows } from './money/priceTable.ts';
+export type { PriceFault } from './money/priceTable.ts';

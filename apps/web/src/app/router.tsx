@@ -37,6 +37,12 @@ export function createRouter() {
               }),
             },
             {
+              path: '/shop',
+              lazy: async () => ({
+                Component: (await import('../features/shop/ShopPage.tsx')).ShopPage,
+              }),
+            },
+            {
               path: '/devices',
               lazy: async () => ({
                 Component: (await import('../features/devices/DevicesPage.tsx')).DevicesPage,

@@ -1,4 +1,4 @@
-import { shopSettingsSchema } from '@keen/contract';
+import { newPersonSchema, shopSettingsSchema } from '@keen/contract';
 import { eq } from 'drizzle-orm';
 import { Router } from 'express';
 import type { Context } from '../../context.ts';
@@ -6,6 +6,7 @@ import { shops } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { signedIn } from '../../http/signedIn.ts';
 import { validBody } from '../../http/validate.ts';
+import { addPerson } from './shop.service.ts';
 
 /** What the shop has settled for everybody in it. */
 export function shopRoutes({ db }: Context): Router {
@@ -18,6 +19,9 @@ export function shopRoutes({ db }: Context): Router {
       await tellLive(tx, { shopId, kind: 'settings' });
     });
     res.json(settings);
+  });
+  router.post('/people', async (req, res) => {
+    res.json(await addPerson(db, signedIn(req), validBody(newPersonSchema, req.body)));
   });
   return router;
 }

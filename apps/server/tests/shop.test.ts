@@ -1,0 +1,71 @@
+import { randomUUID } from 'node:crypto';
+import { DEFAULT_PRICES } from '@keen/contract';
+import type { Person, Session, ShopSettings } from '@keen/contract';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { RunningServer } from '../src/createServer.ts';
+import type { Agent } from './testServer.ts';
+import { agentOf, bodyOf, createDatabase, secondShop, serve, setUpShop } from './testServer.ts';
+
+let server: RunningServer;
+let lead: Agent;
+beforeAll(async () => {
+  server = await serve(await createDatabase());
+  lead = agentOf(server);
+  await setUpShop(lead);
+});
+afterAll(() => server.close());
+
+const colleague = (change: object = {}) => ({
+  id: randomUUID(),
+  name: 'Nell Advisor',
+  email: 'nell@example.com',
+  password: 'a long password',
+  role: 'advisor',
+  ...change,
+});
+
+describe('the shop', () => {
+  it('lets colleagues in by its lead alone, once each, who can then sign in', async () => {
+    await agentOf(server).post('/api/shop/people').send(colleague()).expect(401);
+    const nell = colleague();
+    const added = bodyOf<Person>(await lead.post('/api/shop/people').send(nell).expect(200));
+    expect(added).toEqual({ id: nell.id, name: 'Nell Advisor', role: 'advisor' });
+    await lead.post('/api/shop/people').send(nell).expect(200);
+    await lead.post('/api/shop/people').send(colleague()).expect(409);
+    await lead.post('/api/shop/people').send(colleague({ password: 'short' })).expect(400);
+
+    const own = agentOf(server);
+    const { email, password } = nell;
+    const session = bodyOf<Session>(
+      await own.post('/api/session').send({ email, password }).expect(200),
+    );
+    expect(session.people.map(({ name }) => name)).toContain('Nell Advisor');
+    await own
+      .post('/api/shop/people')
+      .send(colleague({ email: 'other@example.com' }))
+      .expect(403);
+    // Another shop neither sees nor takes over a person.
+    const stranger = await secondShop(server);
+    const theirs = bodyOf<Session>(await stranger.get('/api/session').expect(200));
+    expect(theirs.people.map(({ name }) => name)).not.toContain('Nell Advisor');
+  });
+
+  it('keeps its prices, and refuses money that is none', async () => {
+    const shop = lead;
+    const { settings } = bodyOf<Session>(await shop.get('/api/session').expect(200)).shop;
+    expect(settings.prices).toEqual(DEFAULT_PRICES);
+    const prices = { ...DEFAULT_PRICES, items: { ...DEFAULT_PRICES.items, align: 9_500 } };
+    await shop
+      .put('/api/shop/settings')
+      .send({ ...settings, prices })
+      .expect(200);
+    const kept = bodyOf<Session>(await shop.get('/api/session').expect(200)).shop.settings;
+    expect(kept).toEqual({ ...settings, prices } satisfies ShopSettings);
+    for (const align of [-1, 1.5, 'free']) {
+      await shop
+        .put('/api/shop/settings')
+        .send({ ...settings, prices: { ...prices, items: { ...prices.items, align } } })
+        .expect(400);
+    }
+  });
+});

@@ -1,0 +1,114 @@
+import type { PriceItem, PriceList, ShopSettings } from '@keen/contract';
+import { PRICE_ITEMS, TAX_MODES } from '@keen/contract';
+import { parseMoney, plainMoney, PRICE_WORDS, priceRows, readPriceRows } from '@keen/core';
+import type { PriceFault } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Papa from 'papaparse';
+import { useState } from 'react';
+import { useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { FileButton } from '../../shared/FileButton.tsx';
+import { Notice } from '../../shared/Notice.tsx';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { saveFile } from '../../shared/saveFile.ts';
+import { SavingField } from '../../shared/SavingField.tsx';
+
+const TAX_WORDS = { included: 'Tax is in them', added: 'Tax comes on top' } as const;
+const MOST_FAULTS = 4;
+const KNOWN = new Set(Intl.supportedValuesOf('currency'));
+
+/** The shop's price list: what Decide weighs the work by, and what estimates are made of. */
+export function PriceForm({ settings }: { settings: ShopSettings }) {
+  const [keep, { isError }] = useKeepSettingsMutation();
+  const [told, setTold] = useState<{ read: number; faults: PriceFault[] } | null>(null);
+  const { prices } = settings;
+  const set = (change: Partial<PriceList>) =>
+    void keep({ ...settings, prices: { ...prices, ...change } });
+  const setItem = (item: PriceItem, minor: number) =>
+    set({ items: { ...prices.items, [item]: minor } });
+
+  async function take(file: File): Promise<void> {
+    const { data } = Papa.parse<string[]>((await file.text()).trim());
+    const { list, read, faults } = readPriceRows(data, prices);
+    setTold({ read, faults });
+    if (read > 0) set({ items: list.items });
+  }
+
+  return (
+    <Box component="section" aria-labelledby="prices-title" sx={{ display: 'grid', gap: 2 }}>
+      <Box>
+        <Typography variant="h1" component="h2" id="prices-title">
+          Prices
+        </Typography>
+        <Typography color="textSecondary" sx={{ mt: 0.5 }}>
+          Decide weighs the work by them, and estimates are made of them. What they were stays with
+          the estimates made before.
+        </Typography>
+      </Box>
+      {isError && <Notice kind="caution">That was not kept; the prices stand as before.</Notice>}
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
+        <Box sx={{ width: 130 }}>
+          <SavingField
+            label="Currency"
+            value={prices.currency}
+            check={(text) => (KNOWN.has(text.toUpperCase()) ? null : 'A code such as EUR')}
+            onChange={(text) => text && set({ currency: text.toUpperCase() })}
+          />
+        </Box>
+        <Box sx={{ width: 110 }}>
+          <NumberField
+            label="Tax"
+            unit="%"
+            decimals={2}
+            max={60}
+            value={prices.taxPercent}
+            onChange={(value) => set({ taxPercent: value ?? 0 })}
+          />
+        </Box>
+        <Choice
+          label="In the prices"
+          options={TAX_MODES.toReversed().map((value) => ({ value, label: TAX_WORDS[value] }))}
+          value={prices.taxMode}
+          onChange={(taxMode) => taxMode && set({ taxMode })}
+        />
+      </Box>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+        {PRICE_ITEMS.map((item) => (
+          <SavingField
+            key={item}
+            label={`${PRICE_WORDS[item]}, ${prices.currency}`}
+            value={plainMoney(prices.items[item], prices.currency)}
+            check={(text) => (parseMoney(text, prices.currency) === null ? 'Such as 98.50' : null)}
+            onChange={(text) => {
+              const minor = text === null ? 0 : parseMoney(text, prices.currency);
+              if (minor !== null) setItem(item, minor);
+            }}
+          />
+        ))}
+      </Box>
+      {told && (
+        <Notice {...(told.faults.length > 0 ? { kind: 'caution' as const } : {})}>
+          {told.read} prices were taken in.{' '}
+          {told.faults
+            .slice(0, MOST_FAULTS)
+            .map(({ line, expected }) => `Line ${line}: expected ${expected}.`)
+            .join(' ')}
+        </Notice>
+      )}
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <FileButton
+          label="Price table"
+          accept=".csv,.txt,text/csv"
+          onFile={(file) => void take(file)}
+        >
+          Open a price table
+        </FileButton>
+        <Button onClick={() => saveFile('prices.csv', Papa.unparse(priceRows(prices)), 'text/csv')}>
+          Save as CSV
+        </Button>
+      </Box>
+    </Box>
+  );
+}

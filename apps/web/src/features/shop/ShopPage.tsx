@@ -1,0 +1,30 @@
+import Box from '@mui/material/Box';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useNavigate } from 'react-router';
+import { useSessionQuery } from '../../api/keenApi.ts';
+import { TopBar } from '../../shared/TopBar.tsx';
+import { PriceForm } from './PriceForm.tsx';
+import { StaffForm } from './StaffForm.tsx';
+
+const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
+
+/** What the shop settles for everybody: prices and people. */
+export function ShopPage() {
+  const { data: session } = useSessionQuery();
+  const navigate = useNavigate();
+  useHotkeys('t', () => void navigate('/'));
+  if (!session) return null;
+  return (
+    <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
+      <TopBar session={session} shortcuts={SHORTCUTS}>
+        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
+          {session.shop.name}
+        </Box>
+      </TopBar>
+      <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 760, display: 'grid', gap: 5 }}>
+        <PriceForm settings={session.shop.settings} />
+        <StaffForm session={session} />
+      </Box>
+    </Box>
+  );
+}
