@@ -32,7 +32,10 @@ describe('the shop', () => {
     expect(added).toEqual({ id: nell.id, name: 'Nell Advisor', role: 'advisor' });
     await lead.post('/api/shop/people').send(nell).expect(200);
     await lead.post('/api/shop/people').send(colleague()).expect(409);
-    await lead.post('/api/shop/people').send(colleague({ password: 'short' })).expect(400);
+    await lead
+      .post('/api/shop/people')
+      .send(colleague({ password: 'short' }))
+      .expect(400);
 
     const own = agentOf(server);
     const { email, password } = nell;

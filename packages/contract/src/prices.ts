@@ -46,7 +46,7 @@ export const DEFAULT_PRICES: PriceList = {
     inspect: 2_500,
     parts: 16_000,
     balance: 6_000,
-    inflate: 0,
+    inflate: 500,
     tireFront: 9_800,
     tireRear: 9_800,
     fitTire: 1_800,

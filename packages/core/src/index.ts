@@ -115,3 +115,5 @@ export { formatMoney, minorDigits, parseMoney, plainMoney } from './money/money.
 export { PRICE_WORDS, estimateLines } from './money/estimateLines.ts';
 export { priceRows, readPriceRows } from './money/priceTable.ts';
 export type { PriceFault } from './money/priceTable.ts';
+export { nextLooks } from './visit/nextLooks.ts';
+export type { NextLook } from './visit/nextLooks.ts';

@@ -115,7 +115,8 @@ describe('estimateLines', () => {
   });
 
   it('leave out what costs nothing', () => {
-    expect(DEFAULT_PRICES.items.inflate).toBe(0);
-    expect(lines('inflateAndWatch', [])).toEqual([]);
+    expect(lines('inflateAndWatch', [])).toEqual(['1 Set the pressures']);
+    const free = { ...DEFAULT_PRICES, items: { ...DEFAULT_PRICES.items, inflate: 0 } };
+    expect(estimateLines('inflateAndWatch', [], free, ids)).toEqual([]);
   });
 });

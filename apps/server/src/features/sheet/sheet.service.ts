@@ -1,7 +1,8 @@
-import { draftToCase } from '@keen/core';
+import { draftToCase, weighVisit } from '@keen/core';
 import { and, desc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/client.ts';
 import { decisions, people, shops, vehicles, visits } from '../../db/schema/index.ts';
+import { settingsOf } from '../../db/shopSettings.ts';
 import { notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import type { DiagnosisPool } from '../../jobs/diagnosisPool.ts';
@@ -37,18 +38,21 @@ export async function makeSheet(
   const [reader] = await db.select().from(people).where(eq(people.id, actor.personId));
   if (!reader) throw notFound('person');
   const label = [row.vehicles.label, row.vehicles.plate].filter(Boolean).join(', ');
-  const { diagnosis, expectedMm } = await diagnoses.diagnose(
+  const settings = settingsOf(row.shops);
+  const { diagnosis, expectedMm, outlook } = await diagnoses.diagnose(
     draftToCase(row.visits.draft, label).file,
   );
   const pdf = await renderPdf(
     sheetDocument(
       {
-        shop: row.shops,
+        shop: { name: row.shops.name, town: row.shops.town, settings },
         visit: row.visits,
         vehicle: row.vehicles,
         advisor: advisor?.name ?? reader.name,
         diagnosis,
         expectedMm,
+        outlook,
+        weighing: weighVisit(outlook, settings.prices, row.visits.draft),
         decision: decision ?? null,
         preferences: reader.preferences,
       },

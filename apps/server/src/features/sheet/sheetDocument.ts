@@ -18,16 +18,11 @@ import {
 } from '@keen/core';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { Paper, SheetData } from './sheetData.ts';
+import { INK } from './sheetInk.ts';
+import { advisedWords, estimatePart, nextPart, worthPart } from './sheetMoney.ts';
 
-const INK = {
-  rubber: '#27435f',
-  ink: '#1d272e',
-  soft: '#5b6670',
-  line: '#b9b2a4',
-  marker: '#b8400f',
-};
 const MARGIN = 42;
-const DRAWING = { width: 500, height: 104 };
+const DRAWING = { width: 500, height: 78 };
 /** Causes likelier than this are listed for the customer. */
 const LISTED_FROM = 0.1;
 const MOST_LISTED = 5;
@@ -78,6 +73,8 @@ export function sheetDocument(data: SheetData, paper: Paper): TDocumentDefinitio
         ],
       },
       ...decisionPart(data),
+      ...estimatePart(data.visit.draft.visit?.estimate),
+      ...nextPart(data),
       ...walkRoundPart(data),
     ],
     footer: {
@@ -197,12 +194,16 @@ function causes({ ranked }: Diagnosis): Content {
   };
 }
 
-function advice({ diagnosis, decision }: SheetData): Content[] {
-  const { recommendation } = diagnosis;
+function advice(data: SheetData): Content[] {
+  const { decision } = data;
+  const { recommendation } = data.diagnosis;
   const replace = decision ? decision.replace : recommendation.replace;
   const lines: Content[] = [
-    { text: `${actionWords(recommendation.action)}.`, bold: true, margin: [0, 0, 0, 4] },
-    ...recommendation.reasons.map((reason) => ({ text: reason, margin: bottom(3) })),
+    { text: advisedWords(data), bold: true, margin: [0, 0, 0, 4] },
+    // What is unsafe stands at the head of the page.
+    ...recommendation.reasons
+      .filter((reason) => !reason.startsWith('Not safe'))
+      .map((reason) => ({ text: reason, margin: bottom(3) })),
   ];
   if (replace.length > 0) {
     lines.push({
@@ -211,23 +212,16 @@ function advice({ diagnosis, decision }: SheetData): Content[] {
       margin: bottom(3),
     });
   }
-  if (recommendation.unsafe.length > 0) {
-    lines.push({
-      text: 'Do not drive on a tire with cords showing, a bulge or a cut; it can fail without warning.',
-      color: INK.marker,
-      bold: true,
-    });
-  }
-  return lines;
+  return [...lines, ...worthPart(data)];
 }
 
 function bottom(space: number): [number, number, number, number] {
   return [0, 0, 0, space];
 }
 
-function decisionPart({ decision, diagnosis }: SheetData): Content[] {
+function decisionPart({ decision, weighing }: SheetData): Content[] {
   if (!decision) return [];
-  const own = decision.action !== diagnosis.recommendation.action;
+  const own = decision.action !== (decision.advised ?? weighing.advised.course);
   return [
     {
       margin: [0, 10, 0, 0],
