@@ -26,16 +26,16 @@ parentPort!.on('message', ({ seed, world, sweeps }: Task) => {
   const read = (known?: ReadonlyMap<number, number>) => {
     const run = createDiagnosisRun(file, known);
     run.step(sweeps);
-    return run.answer();
+    return run;
   };
   const ours = read();
-  const { lifeKm } = ours.outlook.courses.find(({ course }) => course === 'fitOnly')!;
+  const { lifeKm } = ours.outlook().courses.find(({ course }) => course === 'fitOnly')!;
   const life = futureLife(file, state, seed ^ 0x3c6ef372);
   const result: CarRead = {
     truth: { faults: [...faults], excessMm },
-    ours: readingOf(ours.diagnosis),
+    ours: readingOf(ours.answer().diagnosis),
     knowing: readingOf(
-      read(new Map(CONSTANTS.map((element) => [element, state[element]!]))).diagnosis,
+      read(new Map(CONSTANTS.map((element) => [element, state[element]!]))).answer().diagnosis,
     ),
     chart: readChart(file),
     forecast: life < lifeKm.low ? 'earlier' : life <= lifeKm.high ? 'within' : 'later',

@@ -1,6 +1,5 @@
-import { writeFileSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
-import type { Visit, WorkEstimate } from '@keen/contract';
+import type { Session, Visit, WorkEstimate } from '@keen/contract';
 import { DEFAULT_PRICES } from '@keen/contract';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -56,7 +55,6 @@ async function readSheet(id: string): Promise<{ pages: number; text: string }> {
       res.on('end', () => done(null, Buffer.concat(chunks)));
     })
     .expect(200);
-  if (process.env.KEEP_PDF) writeFileSync(process.env.KEEP_PDF, bodyOf<Buffer>(response));
   const document = await getDocumentProxy(new Uint8Array(bodyOf<Buffer>(response)));
   const { totalPages, text } = await extractText(document, { mergePages: true });
   return { pages: totalPages, text: text.replace(/\s+/g, ' ') };
@@ -134,8 +132,8 @@ describe('the customer’s sheet', () => {
       'tires.rf.feather': 'catchesOutward',
     });
     expect((await readSheet(id)).text).toContain('Align before new tires go on.');
-    const { body } = await agent.get('/api/session').expect(200);
-    const { settings } = (body as { shop: { settings: object } }).shop;
+    const session = bodyOf<Session>(await agent.get('/api/session').expect(200));
+    const { settings } = session.shop;
     const dear = { align: 900_000, check: 900_000, inspect: 900_000 };
     const prices = { ...DEFAULT_PRICES, items: { ...DEFAULT_PRICES.items, ...dear } };
     await agent

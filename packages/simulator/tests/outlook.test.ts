@@ -13,7 +13,7 @@ describe('the forecast for a new set', () => {
       const { file, state } = simulateCar(seed);
       const run = createDiagnosisRun(file);
       run.step(LIVE_SWEEPS);
-      const { courses } = run.answer().outlook;
+      const { courses } = run.outlook();
       const { lifeKm } = courses.find(({ course }) => course === 'fitOnly')!;
       const life = futureLife(file, state, seed ^ 0x3c6ef372);
       if (life < lifeKm.low) earlier += 1;

@@ -1,23 +1,23 @@
 import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
 import type { CaseFile, Refusal } from '@keen/contract';
-import type { Answer } from '@keen/core';
+import type { FullAnswer } from '@keen/core';
 import { invalid } from '../errors.ts';
 
 export type DiagnosisReply =
-  { id: number; ok: true; answer: Answer } | { id: number; ok: false; refusal: Refusal };
+  { id: number; ok: true; answer: FullAnswer } | { id: number; ok: false; refusal: Refusal };
 
 /** Full answers, computed off the main thread. */
 export interface DiagnosisPool {
   /** @throws {AppError} 400 when the case cannot be computed */
-  diagnose(file: CaseFile): Promise<Answer>;
+  diagnose(file: CaseFile): Promise<FullAnswer>;
   close(): Promise<void>;
 }
 
 interface Job {
   id: number;
   file: CaseFile;
-  resolve: (answer: Answer) => void;
+  resolve: (answer: FullAnswer) => void;
   reject: (error: Error) => void;
 }
 
@@ -31,7 +31,7 @@ const KEPT_ANSWERS = 200;
 export function createDiagnosisPool(): DiagnosisPool {
   const queue: Job[] = [];
   const workers: { worker: Worker; job: Job | null }[] = [];
-  const kept = new Map<string, Promise<Answer>>();
+  const kept = new Map<string, Promise<FullAnswer>>();
   let lastId = 0;
 
   function start(): void {
@@ -66,7 +66,7 @@ export function createDiagnosisPool(): DiagnosisPool {
     slot.worker.postMessage({ id: job.id, file: job.file });
   }
 
-  function compute(file: CaseFile): Promise<Answer> {
+  function compute(file: CaseFile): Promise<FullAnswer> {
     return new Promise((resolve, reject) => {
       queue.push({ id: ++lastId, file, resolve, reject });
       next();

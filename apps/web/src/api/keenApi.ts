@@ -219,6 +219,15 @@ export const keenApi = createApi({
     keepSettings: build.mutation<ShopSettings, ShopSettings>({
       query: (body) => ({ url: 'shop/settings', method: 'PUT', body }),
       responseSchema: shopSettingsSchema,
+      // At once, so that a second change builds on the first.
+      onQueryStarted: async (settings, { dispatch, queryFulfilled }) => {
+        const patch = dispatch(
+          keenApi.util.updateQueryData('session', undefined, (session) => {
+            session.shop.settings = settings;
+          }),
+        );
+        await queryFulfilled.catch(() => patch.undo());
+      },
       invalidatesTags: ['Session'],
     }),
     addPerson: build.mutation<Person, NewPerson>({

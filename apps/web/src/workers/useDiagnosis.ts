@@ -32,7 +32,8 @@ export function useDiagnosis(file: CaseFile | null): Diagnosing {
   const [result, setResult] = useState<Diagnosing>(IDLE);
   const worker = useRef<Worker | null>(null);
   const question = useRef(0);
-  const key = file === null ? null : JSON.stringify(file);
+  // What the app keeps of a visit beside the case changes no answer.
+  const key = file === null ? null : JSON.stringify({ ...file, visit: undefined });
 
   useEffect(() => {
     const started = new Worker(new URL('./diagnosis.worker.ts', import.meta.url), {

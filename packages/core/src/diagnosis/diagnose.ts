@@ -52,10 +52,15 @@ export interface Answer {
   expectedMm: ExpectedDepths;
   /** Mean of every unknown, see the engine's STATE: the car to try changes on. */
   typical: readonly number[];
-  /** What the tires would live, with what is done and without. */
-  outlook: Outlook;
+  /** What the tires would live, with what is done and without; null in an answer that is not full. */
+  outlook: Outlook | null;
   /** Sweeps it rests on; {@link FULL_SWEEPS} when it is the full answer. */
   sweeps: number;
+}
+
+/** The answer that is kept and printed. */
+export interface FullAnswer extends Answer {
+  outlook: Outlook;
 }
 
 /** A diagnosis in the making: step it on, ask it at any time. */
@@ -66,6 +71,8 @@ export interface DiagnosisRun {
   step(sweeps: number): void;
   /** The answer so far. */
   answer(): Answer;
+  /** What the tires would live, from the draws so far. */
+  outlook(): Outlook;
 }
 
 /**
@@ -75,10 +82,10 @@ export interface DiagnosisRun {
  * @returns the full answer; the same case always gives the same one
  * @throws {InputError} for a tire size that cannot be read
  */
-export function diagnose(file: CaseFile): Answer {
+export function diagnose(file: CaseFile): FullAnswer {
   const run = createDiagnosisRun(file);
   run.step(FULL_SWEEPS);
-  return run.answer();
+  return { ...run.answer(), outlook: run.outlook() };
 }
 
 /** Starts a diagnosis that can be asked before it is finished. */
@@ -143,6 +150,10 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
     depths.count++;
   }
 
+  function outlook(): Outlook {
+    return createOutlook(resolved, thinned(draws));
+  }
+
   function answer(): Answer {
     // Half a draw each way: draws that all agree do not prove certainty.
     const chance = (column: number) => (counts[column]! + 0.5) / (sweeps + 1);
@@ -191,7 +202,7 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
         ];
         return { inner, centre, outer };
       }),
-      outlook: createOutlook(resolved, thinned(draws)),
+      outlook: sweeps >= FULL_SWEEPS ? outlook() : null,
       typical: Array.from({ length: STATE_SIZE }, (_, element) => whole.estimate(element).mean),
       sweeps,
     };
@@ -206,6 +217,7 @@ export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun 
     },
     step,
     answer,
+    outlook,
   };
 }
 

@@ -60,6 +60,9 @@ const HIGH = 0.9;
 export const FURTHEST_KM = 150_000;
 const KM_PER_MEGAMETRE = 1000;
 const CURVE_POINTS = 24;
+const RIB_COUNT = 12;
+/** A tire that is new at its limit still has so much to wear, mm. */
+const LEAST_SPARE_MM = 0.1;
 /** Rubber wears at least so much, mm in 1000 km; keeps a division from running away. */
 const LEAST_RATE = 1e-4;
 /** No rib wears at less than this part of what the model says. */
@@ -84,34 +87,32 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
   const ratesAfter = new Map(
     ACTIONS.map((course) => [
       course,
-      cars.map((car, i) =>
-        rates(stateAfter(course, car, resolved), paths).map(
-          (rate, at) => rate * newFactors[i]![at]!,
-        ),
-      ),
+      cars.map((car, i) => ratesOfNew(stateAfter(course, car, resolved), paths, newFactors[i]!)),
     ]),
   );
-  const spare = WHEEL_ORDER.map((wheel) => resolved.tires[wheel].newDepthMm - limitMm);
+  const newDepths = Float64Array.from(
+    WHEEL_ORDER.flatMap((wheel) => RIBS.map(() => resolved.tires[wheel].newDepthMm)),
+  );
+  const spare = newDepths.map((mm) => Math.max(LEAST_SPARE_MM, mm - limitMm));
   const courses = ACTIONS.map((course) =>
     courseOutlook(course, ratesAfter.get(course)!, spare, cars),
   );
-  const newDepths = WHEEL_ORDER.flatMap((wheel) => {
-    const mm = resolved.tires[wheel].newDepthMm;
-    return [mm, mm, mm];
-  });
-  const constant = (depths: readonly number[]) => cars.map(() => depths);
+  const constant = (depths: Float64Array) => cars.map(() => depths);
   const asIs = ratesAfter.get('fitOnly')!;
   const putRight = cars.map((car, i) => {
     const right = stateAfter('partsThenAlign', car, resolved);
-    return rates(withoutBounce(right), paths).map((rate, at) => rate * newFactors[i]![at]!);
+    return ratesOfNew(withoutBounce(right), paths, newFactors[i]!);
   });
-  const furthest = Math.min(FURTHEST_KM, 1.15 * quantile(lives(putRight, spare), HIGH));
+  const furthest = Math.min(
+    FURTHEST_KM,
+    1.15 * quantileOf(lives(putRight, spare).toSorted(), HIGH),
+  );
   const old = oldTires(resolved, cars, paths, random);
   return {
     limitMm,
     newDepthMm: Math.min(...newDepths),
     courses,
-    oldKm: old && span(old.map((tire) => tire.km)),
+    oldKm: old && span(Float64Array.from(old, (tire) => tire.km)),
     curves: {
       oldAsIs:
         old &&
@@ -144,12 +145,25 @@ function aheadPaths(resolved: ResolvedCase): TirePath[] {
 }
 
 /** mm in 1000 km at each of the twelve ribs, tire by tire from inner to outer. */
-function rates(state: Float64Array, paths: readonly TirePath[]): number[] {
+function rates(state: Float64Array, paths: readonly TirePath[]): Float64Array {
+  const all = new Float64Array(RIB_COUNT);
   const loss = new Float64Array(3);
-  return paths.flatMap((path) => {
-    tireLoss(state, path, loss);
-    return Array.from(loss, (rate) => Math.max(LEAST_RATE, rate));
-  });
+  for (let tire = 0; tire < paths.length; tire++) {
+    tireLoss(state, paths[tire]!, loss);
+    for (let rib = 0; rib < 3; rib++) all[3 * tire + rib] = Math.max(LEAST_RATE, loss[rib]!);
+  }
+  return all;
+}
+
+/** The rates of a new set: the car's, times what the tires bring with them. */
+function ratesOfNew(
+  state: Float64Array,
+  paths: readonly TirePath[],
+  factors: Float64Array,
+): Float64Array {
+  const all = rates(state, paths);
+  for (let at = 0; at < RIB_COUNT; at++) all[at]! *= factors[at]!;
+  return all;
 }
 
 function withoutBounce(state: Float64Array): Float64Array {
@@ -158,27 +172,41 @@ function withoutBounce(state: Float64Array): Float64Array {
 const NO_TOLERANCES = { tolerances: {} as ResolvedCase['tolerances'] };
 
 /** What a new set brings with it that nobody can know: a factor a tire and one a rib, twelve in all. */
-function drawFactors(random: Random): number[] {
-  return WHEEL_ORDER.flatMap(() => {
-    const tire = NOISE.tire * random.normal();
-    return RIBS.map(() => Math.exp(tire + NOISE.rib * random.normal()));
-  });
+function drawFactors(random: Random): Float64Array {
+  const factors = new Float64Array(RIB_COUNT);
+  for (let tire = 0; tire < 4; tire++) {
+    const own = NOISE.tire * random.normal();
+    for (let rib = 0; rib < 3; rib++) {
+      factors[3 * tire + rib] = Math.exp(own + NOISE.rib * random.normal());
+    }
+  }
+  return factors;
 }
 
 function courseOutlook(
   course: Action,
-  rated: readonly (readonly number[])[],
-  spare: readonly number[],
+  rated: readonly Float64Array[],
+  spare: Float64Array,
   cars: readonly PossibleCar[],
 ): CourseOutlook {
-  const counts = new Array<number>(12).fill(0);
+  const counts = new Array<number>(RIB_COUNT).fill(0);
   const pairsPerKm: Record<Axle, number[]> = { front: [], rear: [] };
   for (const ribs of rated) {
-    const perKm = ribs.map((rate, at) => rate / KM_PER_MEGAMETRE / spareOf(spare, at));
-    const worst = Math.max(...perKm);
-    counts[perKm.indexOf(worst)]! += 1;
-    pairsPerKm.front.push(Math.max(1 / FURTHEST_KM, ...perKm.slice(0, 6)));
-    pairsPerKm.rear.push(Math.max(1 / FURTHEST_KM, ...perKm.slice(6)));
+    const worst = [0, 0];
+    let first = 0;
+    let most = 0;
+    for (let at = 0; at < RIB_COUNT; at++) {
+      const perKm = ribs[at]! / KM_PER_MEGAMETRE / spare[at]!;
+      const axle = at < RIB_COUNT / 2 ? 0 : 1;
+      if (perKm > worst[axle]!) worst[axle] = perKm;
+      if (perKm > most) {
+        most = perKm;
+        first = at;
+      }
+    }
+    counts[first]! += 1;
+    pairsPerKm.front.push(Math.max(1 / FURTHEST_KM, worst[0]!));
+    pairsPerKm.rear.push(Math.max(1 / FURTHEST_KM, worst[1]!));
   }
   const most = counts.indexOf(Math.max(...counts));
   const share = (holds: (car: PossibleCar) => boolean) => cars.filter(holds).length / cars.length;
@@ -193,17 +221,14 @@ function courseOutlook(
 }
 
 /** Distance until the first rib of a set is at the limit, for each possible car, km. */
-function lives(rated: readonly (readonly number[])[], spare: readonly number[]): number[] {
-  return rated.map((ribs) =>
-    Math.min(
-      FURTHEST_KM,
-      ...ribs.map((rate, at) => (KM_PER_MEGAMETRE * spareOf(spare, at)) / rate),
-    ),
-  );
-}
-
-function spareOf(spare: readonly number[], at: number): number {
-  return Math.max(0.1, spare[Math.floor(at / 3)]!);
+function lives(rated: readonly Float64Array[], spare: Float64Array): Float64Array {
+  return Float64Array.from(rated, (ribs) => {
+    let least = FURTHEST_KM;
+    for (let at = 0; at < RIB_COUNT; at++) {
+      least = Math.min(least, (KM_PER_MEGAMETRE * spare[at]!) / ribs[at]!);
+    }
+    return least;
+  });
 }
 
 /** The tires on the car, as each possible car explains them: depths now and rates ahead. */
@@ -230,8 +255,8 @@ function oldTires(
       tireLoss(state, path, loss);
       return Array.from(loss);
     });
-    const depths = read.map((mm) => mm ?? Number.POSITIVE_INFINITY);
-    const future = read.map((seen, at) => {
+    const depths = Float64Array.from(read, (mm) => mm ?? Number.POSITIVE_INFINITY);
+    const future = Float64Array.from(read, (seen, at) => {
       const own = modelled[at]!;
       if (seen === null || own <= 0) return ribRates[at]!;
       // How much faster or slower than the model this rib has worn, as far as the readings can tell.
@@ -253,30 +278,32 @@ function oldTires(
 
 /** Depth of the lowest rib at even steps of distance, as quantiles over the possible cars. */
 function depthCurve(
-  depths: readonly (readonly number[])[],
-  rated: readonly (readonly number[])[],
+  depths: readonly Float64Array[],
+  rated: readonly Float64Array[],
   furthestKm: number,
 ): DepthCurve {
   const km = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => (i * furthestKm) / CURVE_POINTS);
+  const lowest = new Float64Array(rated.length);
   return {
     km,
-    mm: km.map((at) =>
-      span(
-        rated.map((ribs, car) =>
-          Math.max(
-            0,
-            Math.min(
-              ...ribs.map((rate, rib) => depths[car]![rib]! - (rate * at) / KM_PER_MEGAMETRE),
-            ),
-          ),
-        ),
-      ),
-    ),
+    mm: km.map((at) => {
+      for (let car = 0; car < rated.length; car++) {
+        const ribs = rated[car]!;
+        const start = depths[car]!;
+        let least = Number.POSITIVE_INFINITY;
+        for (let rib = 0; rib < RIB_COUNT; rib++) {
+          const left = start[rib]! - (ribs[rib]! * at) / KM_PER_MEGAMETRE;
+          if (left < least) least = left;
+        }
+        lowest[car] = Math.max(0, least);
+      }
+      return span(lowest);
+    }),
   };
 }
 
-function span(values: readonly number[]): Span {
-  const sorted = values.toSorted((a, b) => a - b);
+function span(values: Float64Array): Span {
+  const sorted = values.toSorted();
   return {
     low: quantileOf(sorted, LOW),
     median: quantileOf(sorted, 0.5),
@@ -284,15 +311,8 @@ function span(values: readonly number[]): Span {
   };
 }
 
-function quantile(values: readonly number[], part: number): number {
-  return quantileOf(
-    values.toSorted((a, b) => a - b),
-    part,
-  );
-}
-
 /** Linear between order statistics (Hyndman and Fan 1996, definition 7). */
-function quantileOf(sorted: readonly number[], part: number): number {
+function quantileOf(sorted: Float64Array, part: number): number {
   const at = part * (sorted.length - 1);
   const below = sorted[Math.floor(at)]!;
   const above = sorted[Math.ceil(at)]!;

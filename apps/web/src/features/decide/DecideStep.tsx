@@ -32,7 +32,7 @@ export function DecideStep() {
       </Box>
     );
   }
-  if (!answer || !weighing) {
+  if (!answer?.outlook || !weighing) {
     return diagnosing.failure ? (
       <Notice kind="caution">The answer could not be worked out: {diagnosing.failure}</Notice>
     ) : (

@@ -16,6 +16,7 @@ import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { FittingRules } from './FittingRules.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 
 const ANSWER_WORDS = { yes: 'Yes', no: 'No, not now', open: 'Will think about it' } as const;
@@ -127,6 +128,12 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
           })}
         </Box>
       </Box>
+      <FittingRules
+        replace={replace}
+        onAlso={(wheels) =>
+          setValue('replace', [...new Set([...replace, ...wheels])], { shouldDirty: true })
+        }
+      />
       <Choice
         label="The customer says"
         options={ANSWERS.map((value) => ({ value, label: ANSWER_WORDS[value] }))}

@@ -1,0 +1,58 @@
+import type { Wheel } from '@keen/contract';
+import { brokenRules, FITTING_SOURCES, whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useVisit } from '../../shared/visitContext.ts';
+
+interface FittingRulesProps {
+  replace: readonly Wheel[];
+  /** Replaces these as well. */
+  onAlso: (wheels: readonly Wheel[]) => void;
+}
+
+/** What the choice of new tires would break, whose rule it is, and what would keep it. */
+export function FittingRules({ replace, onAlso }: FittingRulesProps) {
+  const { draft } = useVisit();
+  const broken = brokenRules(draft, replace, dayjs().format('YYYY-MM-DD'));
+  if (broken.length === 0) return null;
+  return (
+    <Box component="ul" aria-label="Rules of fitting" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      {broken.map(({ rule, wheels, words, keeps, alsoReplace }) => (
+        <Box
+          component="li"
+          key={rule + words}
+          sx={{
+            borderLeft: '3px solid var(--marker)',
+            pl: 1.25,
+            py: 0.25,
+            mb: 1,
+            display: 'grid',
+            gap: 0.5,
+            justifyItems: 'start',
+          }}
+        >
+          <Box>
+            <Box component="span" sx={{ fontWeight: 650 }}>
+              {capital(wheels.map(whereWords).join(', '))}: {words}.
+            </Box>{' '}
+            What would keep it: {keeps}.
+          </Box>
+          <Typography sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
+            {capital(FITTING_SOURCES[rule])}.
+          </Typography>
+          {alsoReplace.length > 0 && (
+            <Button onClick={() => onAlso(alsoReplace)}>
+              Replace {alsoReplace.map(whereWords).join(', ')} too
+            </Button>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

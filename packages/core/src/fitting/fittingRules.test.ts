@@ -1,0 +1,86 @@
+import type { VisitDraft } from '@keen/contract';
+import type { Wheel } from '@keen/contract/words';
+import { WHEELS } from '@keen/contract/words';
+import { describe, expect, it } from 'vitest';
+import { brokenRules, FITTING_SOURCES } from './fittingRules.ts';
+
+const TODAY = '2026-03-01';
+
+/** A car with these depths all across each tire, mm, new ones 8. */
+function car(depths: Record<Wheel, number>, rest: Partial<VisitDraft> = {}): VisitDraft {
+  const tires = Object.fromEntries(
+    WHEELS.map((wheel) => {
+      const mm = depths[wheel];
+      return [wheel, { newDepth: 8, stations: [{ inner: mm, centre: mm, outer: mm }] }];
+    }),
+  );
+  return { vehicle: { drive: 'fwd' }, tires, ...rest };
+}
+const EVEN = { lf: 5, rf: 5, lr: 5, rr: 5 };
+const rules = (draft: VisitDraft, replace: Wheel[]) =>
+  brokenRules(draft, replace, TODAY).map(({ rule }) => rule);
+
+describe('the rules of fitting', () => {
+  it('are kept by leaving good tires alone and by four new ones', () => {
+    expect(rules(car(EVEN), [])).toEqual([]);
+    expect(rules(car(EVEN), [...WHEELS])).toEqual([]);
+    expect(rules({}, ['lf', 'rf'])).toEqual(['newAtRear']);
+  });
+
+  it('name a tire at the limit that stays, and let it go once it is replaced', () => {
+    const worn = car({ ...EVEN, lr: 1.6 });
+    expect(rules(worn, [])).toEqual(['legal']);
+    expect(brokenRules(worn, [], TODAY)[0]).toMatchObject({ wheels: ['lr'], alsoReplace: ['lr'] });
+    expect(rules(worn, ['lr', 'rr'])).toEqual([]);
+    // A place whose limit is lower than the bars: 1.6 mm bars, UN ECE R30.
+    expect(rules(car({ ...EVEN, lr: 1.3 }, { limits: { legal: 1 } }), [])).toEqual(['wearBars']);
+  });
+
+  it('ask for a pair where the other of the axle is clearly lower', () => {
+    const [broken] = brokenRules(car(EVEN), ['rr'], TODAY);
+    expect(broken).toMatchObject({ rule: 'pair', wheels: ['rr'], alsoReplace: ['lr'] });
+    expect(rules(car({ ...EVEN, lr: 7 }), ['rr'])).toEqual([]);
+  });
+
+  it('put two new ones at the rear, unless the sizes forbid it', () => {
+    expect(rules(car(EVEN), ['lf', 'rf'])).toEqual(['newAtRear']);
+    expect(rules(car(EVEN), ['lr', 'rr'])).toEqual([]);
+    const staggered = car(EVEN, { vehicle: { drive: 'rwd', rotatable: false } });
+    expect(rules(staggered, ['lf', 'rf'])).toEqual([]);
+  });
+
+  it('hold an all-wheel-drive set together, by the maker’s limit where it is known', () => {
+    const awd = (match?: number): VisitDraft =>
+      car(EVEN, {
+        vehicle: { drive: 'awd' },
+        visit: match === undefined ? {} : { car: { awdMatch: match } },
+      });
+    expect(rules(awd(), ['lr', 'rr'])).toEqual(['matching']);
+    expect(rules(awd(3), ['lr', 'rr'])).toEqual([]);
+    expect(rules(awd(1.5), [...WHEELS])).toEqual([]);
+    expect(brokenRules(awd(), ['lr', 'rr'], TODAY)[0]!.alsoReplace).toEqual(['lf', 'rf']);
+  });
+
+  it('look at age, place of a puncture, and the placard', () => {
+    const old = car(EVEN, {
+      visit: { tires: { lf: { dateCode: '1014' }, rf: { dateCode: '1020' } } },
+    });
+    expect(brokenRules(old, [], TODAY)).toMatchObject([{ rule: 'age', wheels: ['lf'] }]);
+    const holed = (place: 'crown' | 'shoulder'): VisitDraft => {
+      const draft = car(EVEN, { visit: { tires: { rr: { puncturePlace: place } } } });
+      draft.tires!.rr!.damage = ['puncture'];
+      return draft;
+    };
+    expect(rules(holed('crown'), [])).toEqual([]);
+    expect(rules(holed('shoulder'), [])).toEqual(['puncture']);
+    const placard = car(EVEN, { visit: { car: { placard: { front: '205/55R16 94V' } } } });
+    placard.tires!.lf!.size = '205/55R16 91H';
+    expect(rules(placard, [])).toEqual(['placard', 'placard']);
+  });
+
+  it('each have a source', () => {
+    for (const source of Object.values(FITTING_SOURCES)) {
+      expect(source).toMatch(/recalled from memory|common practice, no source/);
+    }
+  });
+});

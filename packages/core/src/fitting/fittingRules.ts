@@ -1,0 +1,187 @@
+import type { VisitDraft } from '@keen/contract';
+import type { Axle, Wheel } from '@keen/contract/words';
+import { RIBS } from '@keen/contract/words';
+import { DEFAULT_LIMITS_MM } from '../case/resolveCase.ts';
+import { axleOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
+import { TIRE_AGE, tireAgeYears } from '../tires/dateCode.ts';
+import { belowPlacard } from '../tires/serviceDescription.ts';
+
+/** Rules of fitting tires, each with where it comes from. */
+export const FITTING_SOURCES = {
+  legal: '49 CFR 570.9; Directive 89/459/EEC (recalled from memory)',
+  wearBars: '49 CFR 571.139 S5.4; UN ECE R30 (recalled from memory)',
+  pair: 'common practice, no source',
+  newAtRear: 'common practice, no source: the rear must not let go first on a wet road',
+  matching: 'the vehicle maker’s limit; 2.4 mm (3/32 in) is common practice, no source',
+  placard: 'the placard; load index and speed symbol after ISO 4000-1 (recalled from memory)',
+  age: 'common practice, no source',
+  puncture: 'common practice, no source; the tire maker decides',
+} as const;
+export type FittingRule = keyof typeof FITTING_SOURCES;
+
+/** A rule that a plan of new tires would break. */
+export interface BrokenRule {
+  rule: FittingRule;
+  wheels: Wheel[];
+  /** What is wrong, in words. */
+  words: string;
+  /** What would keep the rule. */
+  keeps: string;
+  /** Replacing these as well keeps the rule; empty where it takes something else. */
+  alsoReplace: Wheel[];
+}
+
+/** Depths within an all-wheel-drive set differ by no more, where nothing else is known, mm. */
+const AWD_MATCH_MM = 2.4;
+/** New wear bars stand this high, mm. */
+const WEAR_BAR_MM = 1.6;
+/** A pair on one axle differs by no more before the other is worth a word, mm. */
+const PAIR_MM = 1.6;
+
+/**
+ * Which rules of fitting a choice of new tires would break.
+ * @param replace - wheels that get new tires
+ * @param today - `YYYY-MM-DD`
+ * @returns broken rules, those of law and safety first
+ */
+export function brokenRules(
+  draft: VisitDraft,
+  replace: readonly Wheel[],
+  today: string,
+): BrokenRule[] {
+  const stays = WHEEL_ORDER.filter((wheel) => !replace.includes(wheel));
+  return [
+    ...underLimit(draft, stays),
+    ...punctures(draft, stays),
+    ...tooOld(draft, stays, today),
+    ...pairs(draft, replace),
+    ...matching(draft, replace),
+    ...newInFront(draft, replace),
+    ...placards(draft),
+  ];
+}
+
+function underLimit(draft: VisitDraft, stays: readonly Wheel[]): BrokenRule[] {
+  const legal = draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
+  const below = (mm: number) =>
+    stays.filter((wheel) => (leastDepth(draft, wheel) ?? Number.POSITIVE_INFINITY) <= mm);
+  const worn = below(legal);
+  const bars = below(WEAR_BAR_MM).filter((wheel) => !worn.includes(wheel));
+  return [
+    ...rule('legal', worn, 'worn to the legal limit', 'a new tire there', worn),
+    ...rule('wearBars', bars, 'its wear bars show', 'a new tire there', bars),
+  ];
+}
+
+function punctures(draft: VisitDraft, stays: readonly Wheel[]): BrokenRule[] {
+  const lost = stays.filter((wheel) => {
+    const place = draft.visit?.tires?.[wheel]?.puncturePlace;
+    const isPunctured = draft.tires?.[wheel]?.damage?.includes('puncture') === true;
+    return isPunctured && (place === 'shoulder' || place === 'sidewall');
+  });
+  return rule('puncture', lost, 'a puncture where it cannot be repaired', 'a new tire there', lost);
+}
+
+function tooOld(draft: VisitDraft, stays: readonly Wheel[], today: string): BrokenRule[] {
+  const old = stays.filter((wheel) => {
+    const code = draft.visit?.tires?.[wheel]?.dateCode;
+    return code !== undefined && (ageOf(code, today) ?? 0) >= TIRE_AGE.replace;
+  });
+  return rule('age', old, `${TIRE_AGE.replace} years old or more`, 'a new tire there', old);
+}
+
+/** One new tire on an axle beside one that is clearly lower. */
+function pairs(draft: VisitDraft, replace: readonly Wheel[]): BrokenRule[] {
+  return (['front', 'rear'] as const).flatMap((axle) => {
+    const [gets, keeps] = split(axle, replace);
+    if (gets.length !== 1) return [];
+    const newMm = draft.tires?.[gets[0]!]?.newDepth;
+    const least = leastDepth(draft, keeps[0]!);
+    if (newMm === undefined || least === null || newMm - least < PAIR_MM) return [];
+    return rule('pair', gets, 'new beside a worn one on its axle', 'a pair', keeps);
+  });
+}
+
+function matching(draft: VisitDraft, replace: readonly Wheel[]): BrokenRule[] {
+  if (draft.vehicle?.drive !== 'awd' || replace.length === 0 || replace.length === 4) return [];
+  const limit = draft.visit?.car?.awdMatch ?? AWD_MATCH_MM;
+  const depths = WHEEL_ORDER.map((wheel) =>
+    replace.includes(wheel) ? (draft.tires?.[wheel]?.newDepth ?? null) : meanDepth(draft, wheel),
+  ).filter((mm) => mm !== null);
+  if (depths.length < 4 || Math.max(...depths) - Math.min(...depths) <= limit) return [];
+  const others = WHEEL_ORDER.filter((wheel) => !replace.includes(wheel));
+  const apart = (Math.max(...depths) - Math.min(...depths)).toFixed(1);
+  return rule(
+    'matching',
+    [...replace],
+    `the set would stand ${apart} mm apart, more than all-wheel drive takes`,
+    'four new ones, or new ones shaved to match',
+    others,
+  );
+}
+
+/** Two new ones in front while the rears, lower, stay behind. */
+function newInFront(draft: VisitDraft, replace: readonly Wheel[]): BrokenRule[] {
+  const [front] = split('front', replace);
+  const [rear] = split('rear', replace);
+  if (front.length !== 2 || rear.length > 0 || draft.vehicle?.rotatable === false) return [];
+  return rule(
+    'newAtRear',
+    front,
+    'the two new ones would go in front',
+    'the new ones at the rear, today’s rears moved to the front',
+    [],
+  );
+}
+
+function placards(draft: VisitDraft): BrokenRule[] {
+  return (['front', 'rear'] as const).flatMap((axle) => {
+    const placard = draft.visit?.car?.placard?.[axle];
+    const [wheel] = WHEELS_OF_AXLE[axle];
+    const size = draft.tires?.[wheel]?.size;
+    if (!placard || !size) return [];
+    return belowPlacard(size, placard).flatMap((words) =>
+      rule('placard', [...WHEELS_OF_AXLE[axle]], words, `at least ${placard}`, []),
+    );
+  });
+}
+
+function rule(
+  name: FittingRule,
+  wheels: Wheel[],
+  words: string,
+  keeps: string,
+  alsoReplace: Wheel[],
+): BrokenRule[] {
+  return wheels.length === 0 ? [] : [{ rule: name, wheels, words, keeps, alsoReplace }];
+}
+
+function split(axle: Axle, replace: readonly Wheel[]): [Wheel[], Wheel[]] {
+  const gets = replace.filter((wheel) => axleOf(wheel) === axle);
+  return [gets, WHEELS_OF_AXLE[axle].filter((wheel) => !gets.includes(wheel))];
+}
+
+function depthsOf(draft: VisitDraft, wheel: Wheel): number[] {
+  return (draft.tires?.[wheel]?.stations ?? []).flatMap((station) =>
+    RIBS.map((rib) => station?.[rib]).filter((mm) => typeof mm === 'number'),
+  );
+}
+
+function leastDepth(draft: VisitDraft, wheel: Wheel): number | null {
+  const depths = depthsOf(draft, wheel);
+  return depths.length > 0 ? Math.min(...depths) : null;
+}
+
+function meanDepth(draft: VisitDraft, wheel: Wheel): number | null {
+  const depths = depthsOf(draft, wheel);
+  return depths.length > 0 ? depths.reduce((sum, mm) => sum + mm, 0) / depths.length : null;
+}
+
+/** Years, null for a code that cannot be read. */
+function ageOf(code: string, today: string): number | null {
+  try {
+    return tireAgeYears(code, today);
+  } catch {
+    return null;
+  }
+}
