@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { KeptSheet, Session, SpecSheet } from '@keen/contract';
-import { keptSheetListSchema } from '@keen/contract';
+import { DEFAULT_SHOP_SETTINGS, keptSheetListSchema } from '@keen/contract';
 import type { RunningServer } from '../src/createServer.ts';
 import {
   agentOf,
@@ -96,7 +96,12 @@ describe('specification sheets', () => {
 
 describe('shop settings', () => {
   it('are the same for everybody in the shop', async () => {
-    const settings = { hubShims: [0.25, 0.5], armShims: [0.8, 1.6], readingOrder: 'axleByAxle' };
+    const settings = {
+      ...DEFAULT_SHOP_SETTINGS,
+      hubShims: [0.25, 0.5],
+      armShims: [0.8, 1.6],
+      readingOrder: 'axleByAxle',
+    };
     await agent.put('/api/shop/settings').send(settings).expect(200);
     const session = bodyOf<Session>(await agent.get('/api/session').expect(200));
     expect(session.shop.settings).toEqual(settings);

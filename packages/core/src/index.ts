@@ -83,6 +83,7 @@ export type { FrontLayout } from './adjustment/frontLayouts.ts';
 export { PART_FACTS, playAt, wheelsOf, wornParts } from './visit/wornParts.ts';
 export type { WornPart } from './visit/wornParts.ts';
 export { ROTATION_MOVES, rotationPatterns } from './tires/rotations.ts';
+export { isStaggered, mayRotate } from './tires/fitment.ts';
 export { belowPlacard, serviceDescription } from './tires/serviceDescription.ts';
 export { TIRE_AGE, readDateCode, tireAgeYears } from './tires/dateCode.ts';
 export { coldPressure } from './tires/coldPressure.ts';

@@ -4,6 +4,7 @@ import { RIBS } from '@keen/contract/words';
 import { DEFAULT_LIMITS_MM } from '../case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
 import { TIRE_AGE, tireAgeYears } from '../tires/dateCode.ts';
+import { mayRotate } from '../tires/fitment.ts';
 import { belowPlacard } from '../tires/serviceDescription.ts';
 
 /** Rules of fitting tires, each with where it comes from. */
@@ -124,7 +125,7 @@ function matching(draft: VisitDraft, replace: readonly Wheel[]): BrokenRule[] {
 function newInFront(draft: VisitDraft, replace: readonly Wheel[]): BrokenRule[] {
   const [front] = split('front', replace);
   const [rear] = split('rear', replace);
-  if (front.length !== 2 || rear.length > 0 || draft.vehicle?.rotatable === false) return [];
+  if (front.length !== 2 || rear.length > 0 || mayRotate(draft) === false) return [];
   return rule(
     'newAtRear',
     front,

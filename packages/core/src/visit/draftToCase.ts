@@ -3,6 +3,7 @@ import type { Rib, Wheel } from '@keen/contract/words';
 import { DEPTH_SLACK_MM, RIBS, WHEELS } from '@keen/contract/words';
 import { byWheel } from '../case/resolveCase.ts';
 import { coldPressure } from '../tires/coldPressure.ts';
+import { mayRotate } from '../tires/fitment.ts';
 import { depthFromMm, distanceFromKm, pressureFromKpa } from '../units/units.ts';
 import { playAt } from './wornParts.ts';
 
@@ -48,7 +49,8 @@ export function draftToCase(
   if (!draft.vehicle?.drive) assumed.push('drive');
   if (!some((tire) => tire.newDepth)) assumed.push('newDepth');
   if (!some((tire) => tire.distance)) assumed.push('distance');
-  const { rideHeightChange, rotatable } = draft.vehicle ?? {};
+  const { rideHeightChange } = draft.vehicle ?? {};
+  const rotatable = mayRotate(draft);
   const file: CaseFile = {
     format: 'keen-groove/case',
     version: 1,
@@ -58,7 +60,7 @@ export function draftToCase(
       drive: draft.vehicle?.drive ?? 'fwd',
       use: draft.vehicle?.use ?? 'street',
       ...(rideHeightChange ? { rideHeightChange } : {}),
-      ...(rotatable === undefined ? {} : { rotatable }),
+      ...(rotatable === null ? {} : { rotatable }),
     },
     ...(draft.tolerances ? { tolerances: draft.tolerances } : {}),
     ...(draft.limits ? { limits: draft.limits } : {}),

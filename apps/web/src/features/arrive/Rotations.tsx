@@ -1,5 +1,12 @@
 import type { RotationPattern } from '@keen/contract';
-import { distanceFromKm, distanceToKm, ROTATION_MOVES, rotationPatterns } from '@keen/core';
+import {
+  distanceFromKm,
+  distanceToKm,
+  isStaggered,
+  mayRotate,
+  ROTATION_MOVES,
+  rotationPatterns,
+} from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -24,12 +31,13 @@ export function Rotations() {
   const rotations = draft.rotations ?? [];
   const [pattern, setPattern] = useState<RotationPattern | null>(null);
   const [at, setAt] = useState<number | null>(null);
-  const { lf, lr } = draft.tires ?? {};
-  const isStaggered = lf?.size !== undefined && lr?.size !== undefined && lf.size !== lr.size;
-  const isDirectional = draft.vehicle?.rotatable === false && !isStaggered;
+  const { lf } = draft.tires ?? {};
+  const staggered = isStaggered(draft);
+  const rotates = mayRotate(draft);
+  const isDirectional = rotates === false && !staggered;
   const patterns = rotationPatterns({
     drive: draft.vehicle?.drive ?? 'fwd',
-    isStaggered,
+    isStaggered: staggered,
     isDirectional,
   });
   const run = lf?.distance;
@@ -57,12 +65,10 @@ export function Rotations() {
           { value: 'yes', label: 'Yes' },
           { value: 'no', label: 'No: staggered or one-way' },
         ]}
-        value={
-          draft.vehicle?.rotatable === undefined ? null : draft.vehicle.rotatable ? 'yes' : 'no'
-        }
+        value={rotates === null ? null : rotates ? 'yes' : 'no'}
         onChange={(value) => enter('vehicle.rotatable', value === null ? null : value === 'yes')}
       />
-      {isStaggered && (
+      {staggered && (
         <Typography color="textSecondary">
           Front and rear sizes differ: staggered. Tires stay on their axle.
         </Typography>
