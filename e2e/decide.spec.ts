@@ -115,7 +115,9 @@ test('cords: the advice, the page and the sheet say first what must not be drive
     .getByRole('button', { name: 'Cords' })
     .click();
   await step(page, 'Decide');
-  await expect(page.getByRole('alert').filter({ hasText: 'Not safe to drive' })).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'Not safe to drive: left front' }),
+  ).toBeVisible();
   await expect(page.getByText('Left as they are, the tires')).toBeHidden();
   await expect(
     page.getByRole('button', { name: 'left front, unsafe', pressed: true }),
