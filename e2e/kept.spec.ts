@@ -1,6 +1,5 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import type { Browser, Page } from '@playwright/test';
 import { caseFileSchema } from '@keen/contract';
 import { comeIn, headline, newPlate, step, takeIn, TOE_IN_KEYS } from './shop.ts';
 
@@ -68,58 +67,22 @@ test('without a connection it says so, keeps everything, and sends it when it is
   await expect(page.getByRole('button', { name: 'left front inner, 5.3 mm' })).toBeVisible();
 });
 
-/** A busy machine takes its time to keep everything; a reload meanwhile would begin it anew. */
-const READY_MS = 70_000;
-const FRESH_STARTS = 2;
-
-/** Opens a new visit with one rib read, in a browser that keeps everything for later. */
-async function keptVisit(browser: Browser, baseURL: string): Promise<Page> {
-  for (let left = FRESH_STARTS; ; left--) {
-    const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } });
-    const page = await context.newPage();
-    await comeIn(page);
-    await takeIn(page, newPlate());
-    await step(page, 'Read');
-    await page.keyboard.type('51');
-    await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
-    await page.reload();
-    const isReady = await page.evaluate(
-      (ms) =>
-        Promise.race([
-          navigator.serviceWorker.ready.then(() => true),
-          new Promise<boolean>((done) => setTimeout(() => done(false), ms)),
-        ]),
-      READY_MS,
-    );
-    if (isReady) return page;
-    const state = await page.evaluate(async () => {
-      const [registration] = await navigator.serviceWorker.getRegistrations();
-      const kept = await (await caches.open('keen-shell')).keys();
-      return [
-        registration?.installing?.state,
-        registration?.waiting?.state,
-        registration?.active?.state,
-        kept.length,
-      ].join(', ');
-    });
-    await context.close();
-    if (left === 1) throw new Error(`the service worker never became ready: ${state}`);
-  }
-}
-
 test('with the server gone the visit opens again, goes on, and is sent once when it is back', async ({
-  playwright,
-  launchOptions,
-  baseURL,
+  page,
+  browser,
 }) => {
-  // The server goes and comes once within it, and everything is kept before.
-  test.setTimeout(300_000);
+  // The server goes and comes once within it.
+  test.slow();
   const turn = (way: 'stop' | 'start') =>
     fetch(`${process.env.KEEN_SWITCH}/${way}`, { method: 'POST' });
-  const browser = await playwright.chromium.launch(launchOptions);
-  const page = await keptVisit(browser, baseURL!);
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
   const visit = page.url();
+  await page.keyboard.type('51');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
   // From the second load on everything is kept here.
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Left front, centre' })).toBeVisible();
   const kept = () =>
@@ -159,7 +122,7 @@ test('with the server gone the visit opens again, goes on, and is sent once when
   await other.goto(visit);
   await step(other, 'Read');
   await expect(other.getByRole('button', { name: /left rear outer, 6.1 mm/ })).toBeVisible();
-  await browser.close();
+  await other.close();
 });
 
 test('two people who read one rib without seeing each other: both stand until one is chosen', async ({

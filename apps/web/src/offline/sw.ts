@@ -30,8 +30,6 @@ const KEPT =
 const MOST_AHEAD = 40;
 /** The page's name for it; a service worker shares no file with the page. */
 const KEPT_HEADER = 'keen-kept';
-const TRIES = 4;
-const RETRY_MS = 400;
 
 scope.addEventListener('install', (event) => {
   event.waitUntil(fillShell().then(() => scope.skipWaiting()));
@@ -53,24 +51,10 @@ async function fillShell(): Promise<void> {
   const list = (await (await fetch(LIST, { cache: 'no-store' })).json()) as string[];
   const shell = await caches.open(SHELL);
   const known = new Set((await shell.keys()).map(({ url }) => new URL(url).pathname));
-  const missing = ['/', ...list.filter((path) => !known.has(path))];
-  await Promise.all(missing.map((path) => addPatiently(shell, path)));
+  await shell.addAll(['/', ...list.filter((path) => !known.has(path))]);
   const wanted = new Set(['/', ...list]);
   for (const request of await shell.keys()) {
     if (!wanted.has(new URL(request.url).pathname)) await shell.delete(request);
-  }
-}
-
-/** One file that does not come at once must not spoil all the others. */
-async function addPatiently(shell: Cache, path: string): Promise<void> {
-  for (let left = TRIES; ; left--) {
-    try {
-      await shell.add(path);
-      return;
-    } catch (error) {
-      if (left === 1) throw error;
-      await new Promise((done) => setTimeout(done, RETRY_MS));
-    }
   }
 }
 

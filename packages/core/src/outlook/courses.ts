@@ -52,7 +52,7 @@ export function stateAfter(
     case 'inflateAndWatch':
       return state;
     case 'balanceOrDampers':
-      for (let wheel = 0; wheel < 4; wheel++) state[STATE.bounce + wheel] = 0;
+      state.fill(0, STATE.bounce, STATE.bounce + 4);
       return state;
     case 'checkAlignment':
       if (isAlignmentOut(car)) align(state, car, tolerances);
@@ -65,6 +65,16 @@ export function stateAfter(
       align(state, null, tolerances);
       return state;
   }
+}
+
+/** How the car stands with everything done that wears tires: joints, angles, pressures, bounce. */
+export function statePutRight(
+  car: PossibleCar,
+  resolved: Pick<ResolvedCase, 'tolerances'>,
+): Float64Array {
+  const state = stateAfter('partsThenAlign', car, resolved);
+  state.fill(0, STATE.bounce, STATE.bounce + 4);
+  return state;
 }
 
 /** @param car - whose loose joints let the toe go again; null once they were replaced */

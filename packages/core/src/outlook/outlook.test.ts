@@ -10,7 +10,7 @@ import { tirePath } from '../wear/paths.ts';
 import { healthyState, STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import type { PossibleCar } from './courses.ts';
-import { isNeedless, isPutRight, stateAfter } from './courses.ts';
+import { isNeedless, isPutRight, stateAfter, statePutRight } from './courses.ts';
 import { createOutlook } from './outlook.ts';
 
 const file: CaseFile = exampleCase();
@@ -62,6 +62,15 @@ describe('stateAfter', () => {
     const within = car((state) => (state[STATE.camber] = -1));
     expect(stateAfter('checkAlignment', within, resolved)[STATE.camber]).toBe(-1);
     expect(stateAfter('align', within, resolved)[STATE.camber]).toBeCloseTo(MID.camber[0], 12);
+  });
+
+  it('puts everything right that wears tires', () => {
+    const all = car((state) => {
+      state.set(loose.state);
+      state[STATE.bounce + 3] = 1;
+      state[STATE.pressure + 1] = 0.7;
+    });
+    expect([...statePutRight(all, resolved)]).toEqual([...car().state]);
   });
 
   it('knows what is put right and what was not needed', () => {

@@ -9,7 +9,14 @@ import { NOISE } from '../wear/constants.ts';
 import { tirePath, tirePaths } from '../wear/paths.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import type { TirePath } from '../wear/tireLoss.ts';
-import { isAlignmentOut, isLoose, isNeedless, isPutRight, stateAfter } from './courses.ts';
+import {
+  isAlignmentOut,
+  isLoose,
+  isNeedless,
+  isPutRight,
+  stateAfter,
+  statePutRight,
+} from './courses.ts';
 import type { PossibleCar } from './courses.ts';
 
 /** A quantity with its 80 % interval. */
@@ -99,10 +106,9 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
   );
   const constant = (depths: Float64Array) => cars.map(() => depths);
   const asIs = ratesAfter.get('fitOnly')!;
-  const putRight = cars.map((car, i) => {
-    const right = stateAfter('partsThenAlign', car, resolved);
-    return ratesOfNew(withoutBounce(right), paths, newFactors[i]!);
-  });
+  const putRight = cars.map((car, i) =>
+    ratesOfNew(statePutRight(car, resolved), paths, newFactors[i]!),
+  );
   const furthest = Math.min(
     FURTHEST_KM,
     1.15 * quantileOf(lives(putRight, spare).toSorted(), HIGH),
@@ -165,11 +171,6 @@ function ratesOfNew(
   for (let at = 0; at < RIB_COUNT; at++) all[at]! *= factors[at]!;
   return all;
 }
-
-function withoutBounce(state: Float64Array): Float64Array {
-  return stateAfter('balanceOrDampers', { state, faults: new Uint8Array() }, NO_TOLERANCES);
-}
-const NO_TOLERANCES = { tolerances: {} as ResolvedCase['tolerances'] };
 
 /** What a new set brings with it that nobody can know: a factor a tire and one a rib, twelve in all. */
 function drawFactors(random: Random): Float64Array {

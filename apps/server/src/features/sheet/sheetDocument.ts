@@ -19,7 +19,7 @@ import {
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import type { Paper, SheetData } from './sheetData.ts';
 import { INK } from './sheetInk.ts';
-import { advisedWords, estimatePart, nextPart, worthPart } from './sheetMoney.ts';
+import { estimatePart, nextPart, worthPart } from './sheetMoney.ts';
 
 const MARGIN = 42;
 const DRAWING = { width: 500, height: 78 };
@@ -199,11 +199,8 @@ function advice(data: SheetData): Content[] {
   const { recommendation } = data.diagnosis;
   const replace = decision ? decision.replace : recommendation.replace;
   const lines: Content[] = [
-    { text: advisedWords(data), bold: true, margin: [0, 0, 0, 4] },
-    // What is unsafe stands at the head of the page.
-    ...recommendation.reasons
-      .filter((reason) => !reason.startsWith('Not safe'))
-      .map((reason) => ({ text: reason, margin: bottom(3) })),
+    { text: `${actionWords(data.weighing.advised.course)}.`, bold: true, margin: [0, 0, 0, 4] },
+    ...recommendation.reasons.map((reason) => ({ text: reason, margin: bottom(3) })),
   ];
   if (replace.length > 0) {
     lines.push({

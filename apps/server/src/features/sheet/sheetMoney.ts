@@ -1,12 +1,5 @@
 import type { WorkEstimate } from '@keen/contract';
-import {
-  actionWords,
-  distanceFromKm,
-  formatMoney,
-  lineMinor,
-  nextLooks,
-  sumEstimate,
-} from '@keen/core';
+import { distanceFromKm, formatMoney, lineMinor, nextLooks, sumEstimate } from '@keen/core';
 import type { NextLook } from '@keen/core';
 import type { Content } from 'pdfmake/interfaces.js';
 import type { SheetData } from './sheetData.ts';
@@ -129,9 +122,4 @@ export function nextPart({ visit, outlook, decision, preferences }: SheetData): 
       ],
     },
   ];
-}
-
-/** What was advised, in a few words. */
-export function advisedWords({ weighing }: SheetData): string {
-  return `${actionWords(weighing.advised.course)}.`;
 }

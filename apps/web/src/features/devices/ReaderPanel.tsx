@@ -10,6 +10,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { WheelRow } from './WheelRow.tsx';
 
 const FAULTS: readonly { value: ReaderFault; label: string }[] = [
   { value: 'none', label: 'None' },
@@ -86,22 +87,13 @@ export function ReaderPanel() {
               Tread that the tires really have
             </Typography>
             {WHEEL_ORDER.map((wheel) => (
-              <Box
+              <WheelRow
                 key={wheel}
-                role="group"
-                aria-label={`${WHEEL_LABELS[wheel]} tread`}
-                sx={{
-                  display: 'grid',
-                  gridTemplateColumns: { xs: 'repeat(3, 1fr)', sm: '130px repeat(3, 1fr)' },
-                  gap: 1.25,
-                  alignItems: 'center',
-                  borderTop: '1px solid var(--hairline)',
-                  py: 1.25,
-                }}
+                wheel={wheel}
+                label={`${WHEEL_LABELS[wheel]} tread`}
+                columns={3}
+                phoneColumns={3}
               >
-                <Box sx={{ fontWeight: 650, gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
-                  {WHEEL_LABELS[wheel]}
-                </Box>
                 {RIBS.map((rib) => (
                   <NumberField
                     key={rib}
@@ -120,7 +112,7 @@ export function ReaderPanel() {
                     }
                   />
                 ))}
-              </Box>
+              </WheelRow>
             ))}
           </Box>
         </>

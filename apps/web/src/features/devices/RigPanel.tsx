@@ -8,6 +8,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { WheelRow } from './WheelRow.tsx';
 
 const FAULTS: readonly { value: RigFault; label: string }[] = [
   { value: 'none', label: 'None' },
@@ -68,22 +69,13 @@ export function RigPanel() {
               How the wheels really stand
             </Typography>
             {WHEEL_ORDER.map((wheel) => (
-              <Box
+              <WheelRow
                 key={wheel}
-                role="group"
-                aria-label={WHEEL_LABELS[wheel]}
-                sx={{
-                  display: 'grid',
-                  gridTemplateColumns: { xs: '1fr 1fr', sm: '130px repeat(4, 1fr)' },
-                  gap: 1.25,
-                  alignItems: 'center',
-                  borderTop: '1px solid var(--hairline)',
-                  py: 1.25,
-                }}
+                wheel={wheel}
+                label={WHEEL_LABELS[wheel]}
+                columns={4}
+                phoneColumns={2}
               >
-                <Box sx={{ fontWeight: 650, gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
-                  {WHEEL_LABELS[wheel]}
-                </Box>
                 {TABLE_ANGLES.filter(
                   (kind) => wheel.endsWith('f') || kind === 'camber' || kind === 'toe',
                 ).map((kind) => (
@@ -103,7 +95,7 @@ export function RigPanel() {
                     }}
                   />
                 ))}
-              </Box>
+              </WheelRow>
             ))}
             <Box sx={{ width: 240, mt: 1.5 }}>
               <NumberField
