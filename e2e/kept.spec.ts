@@ -92,6 +92,7 @@ test('with the server gone the visit opens again, goes on, and is sent once when
   try {
     await page.keyboard.type('5253');
     await expect(page.getByRole('status').filter({ hasText: '2 not saved yet' })).toBeVisible();
+    await expect.poll(() => page.evaluate(countUnsent)).toBe(2);
     await page.reload();
     await expect(page.getByRole('button', { name: 'left front inner, 5.3 mm' })).toBeVisible();
     await page.keyboard.type('61');

@@ -34,13 +34,21 @@ export async function loadPending(): Promise<Pending[]> {
   }, []);
 }
 
-/** Keeps an entry until the server has it. */
+/**
+ * Keeps an entry until the server has it. One request, committed at once: a page closed in the same
+ * moment would take a write in several turns with it.
+ */
 export async function keepPending(pending: Pending): Promise<void> {
   await tolerant(async () => {
     const writing = (await database()).transaction(STORE, 'readwrite');
-    const known = await writing.store.index(BY_ENTRY).getKey(pending.entry.id);
-    if (known === undefined) await writing.store.add(pending);
-    await writing.done;
+    const added = writing.store.add(pending);
+    writing.commit();
+    try {
+      await Promise.all([added, writing.done]);
+    } catch (error) {
+      // The index holds each entry once; the one that is there is as good.
+      if (!(error instanceof DOMException) || error.name !== 'ConstraintError') throw error;
+    }
   }, undefined);
 }
 
