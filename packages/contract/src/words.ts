@@ -3,6 +3,10 @@
  * without carrying the validator along.
  */
 
+/** Languages that the papers handed over are written in. */
+export const LANGUAGES = ['en', 'es'] as const;
+export type Language = (typeof LANGUAGES)[number];
+
 /** Wheel positions, in walk-round order from the left front. */
 export const WHEELS = ['lf', 'lr', 'rr', 'rf'] as const;
 export type Wheel = (typeof WHEELS)[number];

@@ -1,43 +1,25 @@
 import type { Axle, Cause, Wheel } from '@keen/contract/words';
+import { ENGLISH } from '../texts/english.ts';
+import { hundredIn, sureIn } from '../texts/texts.ts';
 
-const CAUSES: Record<Cause, string> = {
-  camberTooNegative: 'Camber too negative',
-  camberTooPositive: 'Camber too positive',
-  pressureLow: 'Pressure too low',
-  pressureHigh: 'Pressure too high',
-  bounce: 'Damper or balance',
-  toeTooFarIn: 'Too much toe-in',
-  toeTooFarOut: 'Too much toe-out',
-  looseness: 'Loose joints',
-  hardCornering: 'Hard cornering',
-};
-
-const PLACES: Record<Wheel | Axle, string> = {
-  lf: 'left front',
-  rf: 'right front',
-  lr: 'left rear',
-  rr: 'right rear',
-  front: 'front axle',
-  rear: 'rear axle',
-};
+/** The app's own words; papers for customers ask the texts of their language. */
 
 /** A cause in the trade's words. */
 export function causeWords(cause: Cause): string {
-  return CAUSES[cause];
+  return ENGLISH.causes[cause];
 }
 
 /** A wheel or axle in words. */
 export function whereWords(where: Wheel | Axle): string {
-  return PLACES[where];
+  return ENGLISH.places[where];
 }
 
 /** How sure, in words that keep to the same bands everywhere. */
 export function sureWords(probability: number): string {
-  if (probability >= 0.97) return 'Almost certain';
-  if (probability >= 0.85) return 'Very likely';
-  if (probability >= 0.6) return 'Likely';
-  if (probability >= 0.45) return 'As likely as not';
-  if (probability >= 0.2) return 'Possible';
-  if (probability >= 0.05) return 'Unlikely';
-  return 'Very unlikely';
+  return sureIn(ENGLISH, probability);
+}
+
+/** A probability as people say it: never 0 or 100. */
+export function inHundred(probability: number): string {
+  return hundredIn(ENGLISH, probability);
 }

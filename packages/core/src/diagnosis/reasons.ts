@@ -1,8 +1,10 @@
 import type { Axle, DepthUnit, Rib, Wheel } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
+import { ENGLISH } from '../texts/english.ts';
+import type { Texts } from '../texts/texts.ts';
+import { depthIn, numberIn } from '../texts/texts.ts';
 import { depthFromMm } from '../units/units.ts';
-import { whereWords } from './causeWords.ts';
 import type { Fault } from './faults.ts';
 
 /** For and against a cause, in sentences made from this car's numbers. */
@@ -19,12 +21,16 @@ const TELLING_RIDE_MM = 15;
 
 type Depths = Record<Rib, number | null>;
 
-/** Speaks for and against each fault; built once a case, then asked fault by fault. */
-export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
-  const depth = (mm: number) => {
-    const value = depthFromMm(mm, unit);
-    return unit === 'mm' ? `${value.toFixed(1)} mm` : `${value.toFixed(1)}/32 in`;
-  };
+/**
+ * Speaks for and against each fault; built once a case, then asked fault by fault.
+ * @param unit - of depths
+ * @param texts - the language it speaks
+ */
+export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Texts = ENGLISH) {
+  const say = texts.reasons;
+  const depth = (mm: number) => depthIn(texts, depthFromMm(mm, unit), unit);
+  const signed = (value: number, digits: number) =>
+    `${value < 0 ? '' : '+'}${numberIn(texts, value, digits)}`;
   const ribs = Object.fromEntries(
     WHEEL_ORDER.map((wheel) => [wheel, meanDepths(resolved, wheel)]),
   ) as Record<Wheel, Depths>;
@@ -46,39 +52,36 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
     const reasons = blank();
     const sign = positive ? 1 : -1;
     const edge = positive ? 'outer' : 'inner';
-    const other = positive ? 'inner' : 'outer';
     const own = slope(wheel);
     const [left, right] = WHEELS_OF_AXLE[axleName(wheel)];
     const neighbour = slope(wheel === left ? right : left);
     if (own !== null && own * sign >= TELLING_MM) {
-      reasons.because.push(`The ${edge} edge is ${depth(own * sign)} lower than the ${other} one.`);
+      reasons.because.push(say.edgeLower(edge, depth(own * sign)));
       if (neighbour !== null && own * sign - neighbour * sign >= 2 * TELLING_MM) {
-        reasons.because.push(
-          'The tire across the axle does not slope like it, and toe would show on both.',
-        );
+        reasons.because.push(say.neighbourDiffers);
       } else if (neighbour !== null && neighbour * sign >= TELLING_MM) {
-        reasons.against.push('The tire across the axle slopes alike, as toe would leave it.');
+        reasons.against.push(say.neighbourAlike);
       }
     } else if (own !== null) {
-      reasons.against.push(`The ${edge} edge is not clearly lower than the ${other} one.`);
+      reasons.against.push(say.edgeNotLower(edge));
     }
     const { feather } = resolved.tires[wheel];
     if (feather === (positive ? 'catchesOutward' : 'catchesInward')) {
-      reasons.against.push('The ribs are feathered, which camber alone does not do.');
+      reasons.against.push(say.feathered);
     } else if (feather === 'none' && own !== null && own * sign >= TELLING_MM) {
-      reasons.because.push('The slope is smooth under the hand, not feathered.');
+      reasons.because.push(say.smoothSlope);
     }
     const measured = resolved.angles[wheel].camber;
     if (measured !== null) {
       const [low, high] = resolved.tolerances.camber[axleName(wheel)];
       const out = positive ? measured > high : measured < low;
       (out ? reasons.because : reasons.against).push(
-        `Camber measured ${signed(measured, 1)}°, where ${signed(low, 2)}° to ${signed(high, 2)}° is fine.`,
+        say.camberMeasured(signed(measured, 1), signed(low, 2), signed(high, 2)),
       );
     }
     const ride = resolved.rideHeightChangeMm[axleName(wheel)];
     if (!positive && ride <= -TELLING_RIDE_MM) {
-      reasons.because.push('The car stands lower than it was built, which turns camber negative.');
+      reasons.because.push(say.standsLower);
     }
     return reasons;
   }
@@ -91,25 +94,17 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
     const slopes = [slope(left), slope(right)];
     if (slopes.every((value) => value !== null && value * sign >= TELLING_MM / 2)) {
       const [a, b] = slopes as [number, number];
-      reasons.because.push(
-        `Both ${edge} edges are lower, by ${depth(a * sign)} left and ${depth(b * sign)} right.`,
-      );
+      reasons.because.push(say.bothEdgesLower(edge, depth(a * sign), depth(b * sign)));
     } else if (slopes.every((value) => value !== null)) {
-      reasons.against.push(`The ${edge} edges are not both lower, and toe shows on both tires.`);
+      reasons.against.push(say.edgesNotBoth(edge));
     }
     const signature = isIn ? 'catchesOutward' : 'catchesInward';
     for (const wheel of [left, right]) {
       const { feather } = resolved.tires[wheel];
       if (feather === signature) {
-        reasons.because.push(
-          `The ${whereWords(wheel)} catches under the hand moving ${isIn ? 'out' : 'in'}.`,
-        );
+        reasons.because.push(say.catches(wheel, isIn));
       } else if (feather !== 'unknown') {
-        reasons.against.push(
-          feather === 'none'
-            ? `The ${whereWords(wheel)} is smooth under the hand.`
-            : `The ${whereWords(wheel)} catches the other way.`,
-        );
+        reasons.against.push(feather === 'none' ? say.isSmooth(wheel) : say.catchesOther(wheel));
       }
     }
     const measured = [resolved.angles[left].toe, resolved.angles[right].toe];
@@ -118,7 +113,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
       const [low, high] = resolved.tolerances.totalToe[axle];
       const out = isIn ? total > high : total < low;
       (out ? reasons.because : reasons.against).push(
-        `Total toe measured ${signed(total, 2)}°, where ${signed(low, 2)}° to ${signed(high, 2)}° is fine.`,
+        say.toeMeasured(signed(total, 2), signed(low, 2), signed(high, 2)),
       );
     }
     return reasons;
@@ -128,21 +123,17 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
     const reasons = blank();
     const sign = high ? -1 : 1;
     const own = crown(wheel);
-    const [low, tall] = high ? ['centre is', 'shoulders'] : ['shoulders are', 'centre'];
     if (own !== null && own * sign >= TELLING_MM) {
-      reasons.because.push(`The ${low} ${depth(own * sign)} lower than the ${tall}.`);
+      reasons.because.push(say.crownLower(high, depth(own * sign)));
     } else if (own !== null) {
-      reasons.against.push(`The ${low} not clearly lower than the ${tall}.`);
+      reasons.against.push(say.crownNotLower(high));
     }
     const ratio = resolved.tires[wheel].pressureRatio;
     if (ratio !== null) {
       const off = Math.round((ratio - 1) * 100);
       const out = high ? ratio > 1 : ratio < 1;
       const beyond = Math.abs(ratio - 1) > resolved.tolerances.pressure;
-      const words =
-        off === 0
-          ? 'Found at the placard pressure.'
-          : `Found ${Math.abs(off)} % ${off < 0 ? 'below' : 'above'} the placard.`;
+      const words = off === 0 ? say.atPlacard : say.offPlacard(off);
       (out && beyond ? reasons.because : reasons.against).push(words);
     }
     return reasons;
@@ -154,30 +145,24 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
     for (const wheel of wheels) {
       const play = resolved.play[wheel];
       if (play === 'some' || play === 'excessive') {
-        reasons.because.push(
-          `${play === 'some' ? 'Some play' : 'Too much play'} found at the ${whereWords(wheel)}.`,
-        );
+        reasons.because.push(say.play(wheel, play));
       } else if (play === 'none') {
-        reasons.against.push(`No play found at the ${whereWords(wheel)}.`);
+        reasons.against.push(say.play(wheel, play));
       }
     }
     const own = rate(wheels);
     const other = rate(WHEELS_OF_AXLE[axle === 'front' ? 'rear' : 'front']);
     const usual = axle === 'front' && resolved.drive !== 'rwd' ? TELLING_RATE * 1.2 : TELLING_RATE;
     if (own !== null && other !== null && own > other * usual) {
-      reasons.because.push(
-        `Both tires of the axle wore fast: ${depth(own)} each 10,000 km, against ${depth(other)} on the other axle.`,
-      );
+      reasons.because.push(say.woreFast(depth(own), depth(other)));
     }
-    if (resolved.complaints.includes('wander')) reasons.because.push('The driver says it wanders.');
+    if (resolved.complaints.includes('wander')) reasons.because.push(say.saysWanders);
     const toes = wheels.map((wheel) => resolved.angles[wheel].toe);
     if (toes.every((value) => value !== null)) {
       const total = toes.reduce((sum, value) => sum + value, 0);
       const [low, high] = resolved.tolerances.totalToe[axle];
       if (total >= low && total <= high) {
-        reasons.because.push(
-          'Toe stands in tolerance on the rig, so what looks like toe may be play.',
-        );
+        reasons.because.push(say.toeStandsIn);
       }
     }
     return reasons;
@@ -201,10 +186,8 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
     const reasons = blank();
     const { cupping, readMm } = resolved.tires[wheel];
     if (cupping === 'some' || cupping === 'heavy') {
-      reasons.because.push(
-        `${cupping === 'some' ? 'Some waves' : 'Heavy waves'} felt along the tread.`,
-      );
-    } else if (cupping === 'none') reasons.against.push('No waves felt along the tread.');
+      reasons.because.push(say.waves(cupping));
+    } else if (cupping === 'none') reasons.against.push(say.waves(cupping));
     const spread = Math.max(
       0,
       ...Object.values(readMm).map((list) => Math.max(...list) - Math.min(...list)),
@@ -212,12 +195,12 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
     const places = Math.max(...Object.values(readMm).map((list) => list.length));
     if (places > 1) {
       (spread >= 2 * TELLING_MM ? reasons.because : reasons.against).push(
-        `Places round the tire differ by ${depth(spread)}.`,
+        say.placesDiffer(depth(spread)),
       );
     }
     for (const complaint of ['vibration', 'noise'] as const) {
       if (resolved.complaints.includes(complaint)) {
-        reasons.because.push(`The driver reports ${complaint}.`);
+        reasons.because.push(say.reports(complaint));
       }
     }
     return reasons;
@@ -227,15 +210,15 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit) {
     const reasons = blank();
     const slopes = WHEELS_OF_AXLE.front.map(slope);
     if (slopes.every((value) => value !== null && value >= TELLING_MM)) {
-      reasons.because.push('Both front outer edges are lower than the inner ones.');
+      reasons.because.push(say.bothFrontOuterLower);
       if (WHEELS_OF_AXLE.front.every((wheel) => resolved.tires[wheel].feather === 'none')) {
-        reasons.because.push('They are smooth under the hand, so toe did not do it.');
+        reasons.because.push(say.smoothSoNotToe);
       }
     } else if (slopes.every((value) => value !== null)) {
-      reasons.against.push('The front outer edges are not both lower.');
+      reasons.against.push(say.frontOuterNotBoth);
     }
     if (resolved.use === 'track' || resolved.use === 'drift') {
-      reasons.because.push(`The car is used for ${resolved.use}.`);
+      reasons.because.push(say.usedFor(resolved.use));
     }
     return reasons;
   }
@@ -277,8 +260,4 @@ function meanDepths(resolved: ResolvedCase, wheel: Wheel): Depths {
     depths.length === 0 ? null : depths.reduce((sum, value) => sum + value, 0) / depths.length;
   const { inner, centre, outer } = resolved.tires[wheel].readMm;
   return { inner: mean(inner), centre: mean(centre), outer: mean(outer) };
-}
-
-function signed(value: number, digits: number): string {
-  return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`;
 }

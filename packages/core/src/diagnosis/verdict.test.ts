@@ -2,11 +2,11 @@ import { describe, expect, it } from 'vitest';
 import type { Diagnosis, RankedCause } from '@keen/contract';
 import { ACTIONS, AXLE_CAUSES, WHEEL_CAUSES } from '@keen/contract/words';
 import { exampleCase, wear } from '../../tests/exampleCase.ts';
-import { sureWords } from './causeWords.ts';
+import { inHundred, sureWords } from './causeWords.ts';
 import { diagnose } from './diagnose.ts';
 import { chooseAction } from './recommend.ts';
 import { spokenRibs } from './spokenRibs.ts';
-import { actionWords, inHundred, verdictOf } from './verdict.ts';
+import { actionWords, verdictOf } from './verdict.ts';
 
 const healthy = diagnose(exampleCase()).diagnosis;
 /** Outer edges lowest in front, inner ones at the rear, shoulders below the centre everywhere. */

@@ -1,0 +1,122 @@
+import type {
+  Action,
+  Axle,
+  Cause,
+  DepthUnit,
+  Language,
+  Rib,
+  Side,
+  Wheel,
+} from '@keen/contract/words';
+
+/**
+ * Everything that is said to a customer, in one language. Sentences are whole, since what comes between
+ * their parts differs from language to language; what they are about comes from the computation.
+ */
+
+/** Bands of sureness, the surest first; they keep to the same chances everywhere. */
+export const SURE_BANDS = [0.97, 0.85, 0.6, 0.45, 0.2, 0.05, 0] as const;
+
+export interface VerdictTexts {
+  healthy: string;
+  noneStandsOut: string;
+  likeliest(cause: Cause, where: Wheel | Axle, chance: string): string;
+  unclear(cause: Cause, where: Wheel | Axle): string;
+  /**
+   * What happened, and what it is eating; no surer than the chance behind it.
+   * @param isOutright - whether it is said outright, or as what it looks like
+   */
+  happened(
+    cause: Cause,
+    places: readonly (Wheel | Axle)[],
+    isOutright: boolean,
+  ): { what: string; eating: string | null };
+  /** Toe that has worn the whole tread. */
+  scrubs: string;
+  also(kinds: readonly { cause: Cause; places: readonly (Wheel | Axle)[] }[]): string;
+  /** All four in degrees as text. */
+  toe(mean: string, sd: string, low: string, high: string): string;
+  camber(mean: string, sd: string, low: string, high: string): string;
+  /** Percent off the placard. */
+  pressure(off: number, sd: number): string;
+  /** Of the worst rib. */
+  took(part: string, total: string, unit: DepthUnit): string;
+}
+
+export interface ReasonTexts {
+  edgeLower(edge: Rib, by: string): string;
+  edgeNotLower(edge: Rib): string;
+  neighbourDiffers: string;
+  neighbourAlike: string;
+  feathered: string;
+  smoothSlope: string;
+  camberMeasured(value: string, low: string, high: string): string;
+  standsLower: string;
+  bothEdgesLower(edge: Rib, left: string, right: string): string;
+  edgesNotBoth(edge: Rib): string;
+  catches(wheel: Wheel, isOut: boolean): string;
+  isSmooth(wheel: Wheel): string;
+  catchesOther(wheel: Wheel): string;
+  toeMeasured(value: string, low: string, high: string): string;
+  crownLower(isHigh: boolean, by: string): string;
+  crownNotLower(isHigh: boolean): string;
+  atPlacard: string;
+  /** Percent, negative below. */
+  offPlacard(off: number): string;
+  play(wheel: Wheel, finding: 'none' | 'some' | 'excessive'): string;
+  woreFast(own: string, other: string): string;
+  saysWanders: string;
+  toeStandsIn: string;
+  waves(cupping: 'none' | 'some' | 'heavy'): string;
+  placesDiffer(by: string): string;
+  reports(complaint: 'vibration' | 'noise'): string;
+  bothFrontOuterLower: string;
+  smoothSoNotToe: string;
+  frontOuterNotBoth: string;
+  usedFor(use: 'track' | 'drift'): string;
+}
+
+export interface Texts {
+  language: Language;
+  /** For numbers, money and dates. */
+  locale: string;
+  causes: Record<Cause, string>;
+  /** A wheel or an axle, as it stands in a list. */
+  places: Record<Wheel | Axle, string>;
+  ribs: Record<Rib, string>;
+  sides: Record<Side, string>;
+  /** One for each of SURE_BANDS. */
+  sure: readonly [string, string, string, string, string, string, string];
+  inHundred: { under: string; over: string; of(n: number): string };
+  actions: Record<Action, string>;
+  verdict: VerdictTexts;
+  reasons: ReasonTexts;
+}
+
+/** A number in a language's own writing, with a real minus. */
+export function numberIn(texts: Pick<Texts, 'locale'>, value: number, digits: number): string {
+  const text = Math.abs(value).toLocaleString(texts.locale, {
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+    useGrouping: false,
+  });
+  return value < 0 ? `−${text}` : text;
+}
+
+/** A depth with its unit: 4.1 mm, 5.2/32 in. */
+export function depthIn(texts: Pick<Texts, 'locale'>, value: number, unit: DepthUnit): string {
+  const text = numberIn(texts, value, 1);
+  return unit === 'mm' ? `${text} mm` : `${text}/32 in`;
+}
+
+/** How sure, in words that keep to the same bands everywhere. */
+export function sureIn({ sure }: Texts, probability: number): string {
+  return sure[SURE_BANDS.findIndex((from) => probability >= from)]!;
+}
+
+/** A probability as people say it: never 0 or 100. */
+export function hundredIn({ inHundred }: Texts, probability: number): string {
+  const rounded = Math.round(probability * 100);
+  if (rounded <= 0) return inHundred.under;
+  return rounded >= 100 ? inHundred.over : inHundred.of(rounded);
+}
