@@ -1,5 +1,5 @@
 import type { AngleLimits, ShopSettings, SpecSheet } from '@keen/contract';
-import { DEFAULT_PRICES } from '@keen/contract';
+import { DEFAULT_PRICES, DEFAULT_SHOP_SETTINGS } from '@keen/contract';
 
 const from = (low: number, target: number, high: number): AngleLimits => ({ low, target, high });
 const BOOK = 'Made-up workshop book, for the demo only';
@@ -75,8 +75,23 @@ export const SHEETS: readonly SpecSheet[] = [
 ];
 
 export const SETTINGS: ShopSettings = {
+  ...DEFAULT_SHOP_SETTINGS,
   hubShims: [0.25, 0.5, 0.75, 1, 1.25, 1.5],
   armShims: [0.8, 1.6, 3.2],
   readingOrder: 'walkRound',
-  prices: DEFAULT_PRICES,
+  prices: {
+    ...DEFAULT_PRICES,
+    packages: [
+      {
+        name: 'Four tires with alignment',
+        items: ['align', 'fitTire', 'disposal'],
+        offPercent: 15,
+      },
+    ],
+  },
+  sheetHeader: 'Quay 7, made-up harbour\n+00 555 0107',
+  sheetNote: {
+    en: 'Drive gently for the first 300 km on new tires.',
+    es: 'Conduzca con suavidad los primeros 300 km con neumáticos nuevos.',
+  },
 };

@@ -23,6 +23,7 @@ export const SESSION: Session = {
     name: 'Test Tires',
     town: 'Testhaven',
     isDemo: true,
+    hasLogo: false,
     settings: DEFAULT_SHOP_SETTINGS,
   },
   people: [PERSON],

@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { unitsSchema, wheelSchema } from './caseFile.ts';
 import { diagnosisSchema } from './diagnosis.ts';
 import { DEFAULT_PRICES, priceListSchema } from './prices.ts';
-import { entrySchema, storedEntrySchema, visitDraftSchema, WAITS } from './entries.ts';
-import { ACTIONS, DRIVES } from './words.ts';
+import { visitDraftSchema, WAITS } from './draft.ts';
+import { entrySchema, storedEntrySchema } from './entries.ts';
+import { ACTIONS, DRIVES, LANGUAGES } from './words.ts';
 
 /** What the web app and the server say to each other; the same schema checks both ends. */
 
@@ -34,6 +35,8 @@ export const DEFAULT_PREFERENCES: Preferences = {
   paper: 'A4',
 };
 
+const depthLimitSchema = z.number().min(0).max(12);
+
 /** What a shop has settled for everybody in it. */
 export const shopSettingsSchema = z
   .strictObject({
@@ -44,6 +47,16 @@ export const shopSettingsSchema = z
     /** The order in which the shop reads the ribs. */
     readingOrder: z.enum(READING_ORDERS),
     prices: priceListSchema,
+    /** Depths for new visits, mm: where law ends, and what is advised for wet roads and for snow. */
+    limits: z.strictObject({
+      legal: depthLimitSchema,
+      advise: depthLimitSchema,
+      snow: depthLimitSchema,
+    }),
+    /** Under the shop's name on every paper: address, telephone, one a line. */
+    sheetHeader: z.string().trim().max(200),
+    /** A sentence of the shop's own at the end of the customer's sheet, in each language. */
+    sheetNote: z.record(z.enum(LANGUAGES), z.string().trim().max(300)),
   })
   .meta({ id: 'ShopSettings' });
 export type ShopSettings = z.infer<typeof shopSettingsSchema>;
@@ -53,7 +66,12 @@ export const DEFAULT_SHOP_SETTINGS: ShopSettings = {
   armShims: [],
   readingOrder: 'walkRound',
   prices: DEFAULT_PRICES,
+  // Legal and advised depths as published; for snow 4 mm (common practice, and law in some places).
+  limits: { legal: 1.6, advise: 3, snow: 4 },
+  sheetHeader: '',
+  sheetNote: { en: '', es: '' },
 };
+export const MOST_LOGO_BYTES = 200_000;
 
 export const personSchema = z
   .strictObject({ id: z.uuid(), name: z.string(), role: z.enum(ROLES) })
@@ -68,6 +86,8 @@ export const sessionSchema = z
       name: z.string(),
       town: z.string(),
       isDemo: z.boolean(),
+      /** Whether there is a logo to print. */
+      hasLogo: z.boolean(),
       settings: shopSettingsSchema,
     }),
     people: z.array(personSchema),

@@ -31,25 +31,23 @@ export {
   WAITS,
   draftMeasureSchema,
   draftSetRightSchema,
-  entrySchema,
-  entryValueSchema,
   readingSchema,
-  storedEntrySchema,
   visitDraftSchema,
-  visitTakes,
-} from './entries.ts';
+} from './draft.ts';
 export type {
   DraftCar,
   DraftInspect,
   DraftMeasure,
   DraftSetRight,
   DraftTire,
-  Entry,
   Reading,
-  StoredEntry,
   VisitDraft,
   Waits,
-} from './entries.ts';
+} from './draft.ts';
+export { entrySchema, entryValueSchema, storedEntrySchema, visitTakes } from './entries.ts';
+export type { Entry, StoredEntry } from './entries.ts';
+export * from './handOver.ts';
+export * from './papers.ts';
 export * from './specSheet.ts';
 export { ANGLES_FORMAT, ANGLES_VERSION, angleFileSchema } from './angleFile.ts';
 export type { AngleFile } from './angleFile.ts';

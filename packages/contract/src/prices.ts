@@ -31,6 +31,21 @@ export const priceListSchema = z
     taxMode: z.enum(TAX_MODES),
     /** Each in minor units; tires, fitting and disposal for one tire. */
     items: z.record(z.enum(PRICE_ITEMS), minorSchema),
+    /** What an hour of work costs, by kind of work. */
+    labour: z
+      .array(z.strictObject({ name: z.string().trim().min(1).max(60), hourMinor: minorSchema }))
+      .max(12),
+    /** Several items that cost less when they are taken together. */
+    packages: z
+      .array(
+        z.strictObject({
+          name: z.string().trim().min(1).max(60),
+          items: z.array(z.enum(PRICE_ITEMS)).min(2).max(PRICE_ITEMS.length),
+          /** Taken off the sum of its items, percent. */
+          offPercent: z.number().gt(0).max(90),
+        }),
+      )
+      .max(12),
   })
   .meta({ id: 'PriceList' });
 export type PriceList = z.infer<typeof priceListSchema>;
@@ -52,6 +67,8 @@ export const DEFAULT_PRICES: PriceList = {
     fitTire: 1_800,
     disposal: 400,
   },
+  labour: [{ name: 'Work by the hour', hourMinor: 7_200 }],
+  packages: [],
 };
 
 export const LINE_ANSWERS = ['accepted', 'declined', 'later'] as const;
@@ -60,6 +77,8 @@ export type LineAnswer = (typeof LINE_ANSWERS)[number];
 /** One line of an estimate. */
 export const estimateLineSchema = z.strictObject({
   id: z.uuid(),
+  /** Of the price list; a line that was worded anew has none. */
+  item: z.enum(PRICE_ITEMS).optional(),
   /** What it is, as the customer reads it. */
   what: z.string().trim().min(1).max(120),
   quantity: z.number().gt(0).max(99),

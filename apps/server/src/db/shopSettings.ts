@@ -6,7 +6,12 @@ import { shops } from './schema/index.ts';
 
 /** What a shop has settled; a setting added later has its default. */
 export function settingsOf(shop: { settings: ShopSettings | null }): ShopSettings {
-  return { ...DEFAULT_SHOP_SETTINGS, ...shop.settings };
+  const { settings } = shop;
+  return {
+    ...DEFAULT_SHOP_SETTINGS,
+    ...settings,
+    prices: { ...DEFAULT_SHOP_SETTINGS.prices, ...settings?.prices },
+  };
 }
 
 export async function shopSettings(db: Handle, shopId: string): Promise<ShopSettings> {

@@ -223,7 +223,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
     return reasons;
   }
 
-  return function reasonsFor({ cause, where }: Fault): Reasons {
+  return function reasonsFor({ cause, where }: Pick<Fault, 'cause' | 'where'>): Reasons {
     switch (cause) {
       case 'camberTooNegative':
         return camber(where as Wheel, false);

@@ -1,5 +1,5 @@
 import type { CaseFile, Diagnosis, RankedCause } from '@keen/contract';
-import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
+import type { Action, Axle, Cause, DepthUnit, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../case/resolveCase.ts';
 import { axleOf, WHEELS_OF_AXLE } from '../case/wheels.ts';
@@ -33,9 +33,14 @@ const GUESSED_FROM = 0.2;
 /**
  * Puts a diagnosis into words, from its own numbers.
  * @param file - the case it was made from, for its tolerances and units
- * @param texts - the language it is said in
+ * @param how - the language it is said in, and the unit of depths; the case's own otherwise
  */
-export function verdictOf(diagnosis: Diagnosis, file: CaseFile, texts: Texts = ENGLISH): Verdict {
+export function verdictOf(
+  diagnosis: Diagnosis,
+  file: CaseFile,
+  how: { texts?: Texts; unit?: DepthUnit } = {},
+): Verdict {
+  const { texts = ENGLISH, unit = file.units.depth } = how;
   const say = texts.verdict;
   const top =
     diagnosis.ranked.find((cause) => cause.probability >= SAID_FROM) ??
@@ -58,7 +63,9 @@ export function verdictOf(diagnosis: Diagnosis, file: CaseFile, texts: Texts = E
         ? headlineOf(top, alike, file, texts)
         : say.unclear(top.cause, top.where),
     sure: `${sureIn(texts, top.probability)}, ${hundredIn(texts, top.probability)}.`,
-    detail: detailOf(diagnosis, file, top, texts),
+    detail: [estimateOf(diagnosis, file, top, texts), tookOf(diagnosis, unit, top, texts)]
+      .filter((sentence) => sentence !== '')
+      .join(' '),
     also: alsoOf(diagnosis, top, texts),
     causes: alike,
   };
@@ -120,12 +127,6 @@ function isLowWhereEaten(alike: readonly RankedCause[], file: CaseFile): boolean
   return low === null || rest === null || low < rest;
 }
 
-function detailOf(diagnosis: Diagnosis, file: CaseFile, top: RankedCause, texts: Texts): string {
-  return [estimateOf(diagnosis, file, top, texts), tookOf(diagnosis, file, top, texts)]
-    .filter((sentence) => sentence !== '')
-    .join(' ');
-}
-
 function estimateOf(
   diagnosis: Diagnosis,
   file: CaseFile,
@@ -161,7 +162,7 @@ function estimateOf(
 
 function tookOf(
   diagnosis: Diagnosis,
-  file: CaseFile,
+  unit: DepthUnit,
   { cause, where }: RankedCause,
   texts: Texts,
 ): string {
@@ -173,7 +174,6 @@ function tookOf(
   const took = partOf(diagnosis, worst, cause);
   const { total } = diagnosis.wheels[worst].wear;
   if (took < 0.05) return '';
-  const unit = file.units.depth;
   const shown = (mm: number) => numberIn(texts, depthFromMm(mm, unit), 1);
   return texts.verdict.took(shown(took), shown(total), unit);
 }

@@ -105,13 +105,18 @@ describe('axleSectionSvg', () => {
     const svg = axleSectionSvg(
       axleSection('front', tires, SIZE),
       tires,
-      ['Left & front', 'Right'],
+      {
+        titles: ['Left & front', 'Right'],
+        ribs: { inner: 'in', centre: 'mid', outer: 'out' },
+        decimal: ',',
+      },
       'mm',
       INK,
     );
     expect(svg).toMatch(/^<svg [^>]+>.*<\/svg>$/s);
-    expect(svg).toContain('>1.6</text>');
+    expect(svg).toContain('>1,6</text>');
     expect(svg).toContain('Left &amp; front');
+    expect(svg).toContain('>mid</text>');
     expect((svg.match(/<g/g) ?? []).length).toBe((svg.match(/<\/g>/g) ?? []).length);
   });
 });

@@ -1,4 +1,4 @@
-import type { DepthUnit } from '@keen/contract/words';
+import type { DepthUnit, Rib } from '@keen/contract/words';
 import { depthFromMm } from '../units/units.ts';
 import type { AxleSection, Bar, SectionTire } from './axleSection.ts';
 import type { Wheel } from '@keen/contract/words';
@@ -19,15 +19,15 @@ const HEAD_SPACE = 18;
 export function axleSectionSvg(
   section: AxleSection,
   tires: Record<Wheel, SectionTire>,
-  titles: readonly [string, string],
+  words: { titles: readonly [string, string]; ribs: Record<Rib, string>; decimal: string },
   unit: DepthUnit,
   ink: SectionInk,
 ): string {
   const { width, height } = section;
   const total = HEAD_SPACE + height + LABEL_SPACE;
   const parts = [
-    text(0, 11, titles[0], { size: 11, fill: ink.ink, weight: 'bold' }),
-    text(width, 11, titles[1], { size: 11, fill: ink.ink, weight: 'bold', anchor: 'end' }),
+    text(0, 11, words.titles[0], { size: 11, fill: ink.ink, weight: 'bold' }),
+    text(width, 11, words.titles[1], { size: 11, fill: ink.ink, weight: 'bold', anchor: 'end' }),
     `<g transform="translate(0 ${HEAD_SPACE})">`,
     ...section.tires.map(
       ({ wheel, x, width: wide }) =>
@@ -42,7 +42,12 @@ export function axleSectionSvg(
     ...section.bars.flatMap((bar) => {
       const middle = bar.x + bar.width / 2;
       const mm = tires[bar.wheel].depthMm[bar.rib];
-      const shown = mm === null ? '–' : depthFromMm(mm, unit).toFixed(unit === 'mm' ? 1 : 0);
+      const shown =
+        mm === null
+          ? '–'
+          : depthFromMm(mm, unit)
+              .toFixed(unit === 'mm' ? 1 : 0)
+              .replace('.', words.decimal);
       return [
         text(middle, height + 20, shown, {
           size: 17,
@@ -50,7 +55,11 @@ export function axleSectionSvg(
           weight: 'bold',
           anchor: 'middle',
         }),
-        text(middle, height + 33, bar.rib, { size: 9, fill: ink.soft, anchor: 'middle' }),
+        text(middle, height + 33, words.ribs[bar.rib], {
+          size: 9,
+          fill: ink.soft,
+          anchor: 'middle',
+        }),
       ];
     }),
     '</g>',

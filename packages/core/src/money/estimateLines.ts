@@ -1,20 +1,10 @@
 import type { EstimateLine, PriceItem, PriceList } from '@keen/contract';
 import type { Action, Axle, Wheel } from '@keen/contract/words';
 import { axleOf } from '../case/wheels.ts';
+import { ENGLISH_PAPERS } from '../texts/englishPapers.ts';
 
 /** What the price list's items are called on an estimate. */
-export const PRICE_WORDS: Record<PriceItem, string> = {
-  check: 'Measure all wheel angles',
-  align: 'Wheel alignment, all angles set',
-  inspect: 'Look the joints through under the car',
-  parts: 'Worn joint replaced, with its part',
-  balance: 'Balance the wheels',
-  inflate: 'Set the pressures',
-  tireFront: 'New tire, front',
-  tireRear: 'New tire, rear',
-  fitTire: 'Fit and balance a tire',
-  disposal: 'Take back an old tire',
-};
+export const PRICE_WORDS: Record<PriceItem, string> = ENGLISH_PAPERS.prices;
 
 const WORK_OF: Record<Action, readonly PriceItem[]> = {
   fitOnly: [],
@@ -48,6 +38,7 @@ export function estimateLines(
     .filter(([item, quantity]) => quantity > 0 && items[item] > 0)
     .map(([item, quantity]) => ({
       id: newId(),
+      item,
       what: PRICE_WORDS[item],
       quantity,
       unitMinor: items[item],

@@ -51,6 +51,8 @@ export function draftToCase(
   if (!some((tire) => tire.distance)) assumed.push('distance');
   const { rideHeightChange } = draft.vehicle ?? {};
   const rotatable = mayRotate(draft);
+  // The tread was worn by the angles as they were found; those set since have worn nothing yet.
+  const angles = draft.visit?.setRight?.before ?? draft.angles;
   const file: CaseFile = {
     format: 'keen-groove/case',
     version: 1,
@@ -74,7 +76,7 @@ export function draftToCase(
         }
       : {}),
     ...(draft.complaints ? { complaints: draft.complaints } : {}),
-    ...(draft.angles ? { angles: draft.angles } : {}),
+    ...(angles ? { angles } : {}),
     ...playOf(draft),
     ...(draft.visit ? { visit: visitObject(draft.visit) } : {}),
   };

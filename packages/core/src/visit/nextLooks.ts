@@ -1,15 +1,19 @@
-import type { VisitDraft } from '@keen/contract';
+import type { NextLookKind, VisitDraft } from '@keen/contract';
+import { mayRotate } from '../tires/fitment.ts';
 import type { Outlook } from '../outlook/outlook.ts';
 
 /** Something to see to later, after a distance or a time, whichever comes first. */
 export interface NextLook {
-  what: 'nuts' | 'recheck' | 'tread' | 'alignment';
+  what: NextLookKind;
   /** km from today. */
   afterKm: number | null;
   months: number | null;
 }
 
-/** Tread where tires cannot change places is looked at this often (common practice, no source), km. */
+/**
+ * Tires change places this often; where they cannot, the tread is looked at as often (common practice, no
+ * source), km.
+ */
 const TREAD_EVERY_KM = 8_000;
 /** Fasteners that were loosened are tightened again within this (common practice, no source), km. */
 const NUTS_WITHIN_KM = 100;
@@ -18,7 +22,7 @@ const ALIGNMENT_MONTHS = 12;
 
 /**
  * What to look at next, soonest first: wheel nuts where wheels came off, what the technician wants to see
- * again, the tread by custom or sooner by the forecast, the angles once a year.
+ * again, the change of places or the tread by custom or sooner by the forecast, the angles once a year.
  * @param wheelsOff - whether wheels were taken off today
  */
 export function nextLooks(draft: VisitDraft, outlook: Outlook, wheelsOff: boolean): NextLook[] {
@@ -29,7 +33,8 @@ export function nextLooks(draft: VisitDraft, outlook: Outlook, wheelsOff: boolea
   // Half of what the worst case leaves, where that comes before the custom.
   const half = outlook.oldKm && !wheelsOff ? outlook.oldKm.low / 2 : Number.POSITIVE_INFINITY;
   const treadKm = Math.max(500, Math.round(Math.min(TREAD_EVERY_KM, half) / 500) * 500);
-  looks.push({ what: 'tread', afterKm: treadKm, months: null });
+  const rotates = mayRotate(draft) !== false && treadKm === TREAD_EVERY_KM;
+  looks.push({ what: rotates ? 'rotation' : 'tread', afterKm: treadKm, months: null });
   looks.push({ what: 'alignment', afterKm: null, months: ALIGNMENT_MONTHS });
   return looks;
 }

@@ -4,6 +4,8 @@ export { people } from './people.ts';
 export { photos } from './photos.ts';
 export { secrets } from './secrets.ts';
 export { sessions } from './sessions.ts';
+export { sheetLinks } from './sheetLinks.ts';
+export { shopLogos } from './shopLogos.ts';
 export { shops } from './shops.ts';
 export { signInTries } from './signInTries.ts';
 export { specSheets } from './specSheets.ts';

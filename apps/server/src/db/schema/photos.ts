@@ -1,9 +1,8 @@
-import { customType, index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { bytea } from './bytea.ts';
 import { people } from './people.ts';
 import { shops } from './shops.ts';
 import { visits } from './visits.ts';
-
-const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 
 /** Pictures taken at a visit, stripped of where and with what they were taken. */
 export const photos = pgTable(

@@ -4,7 +4,7 @@ import type { Preferences, Session, Setup, SignIn, Welcome } from '@keen/contrac
 import { DEFAULT_PREFERENCES, preferencesSchema } from '@keen/contract';
 import { and, eq, gt, sql } from 'drizzle-orm';
 import type { Database } from '../../db/client.ts';
-import { people, shops, signInTries } from '../../db/schema/index.ts';
+import { people, shopLogos, shops, signInTries } from '../../db/schema/index.ts';
 import { settingsOf } from '../../db/shopSettings.ts';
 import { AppError, conflict, forbidden, unauthenticated } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
@@ -111,6 +111,7 @@ export async function currentSession(db: Database, actor: Actor): Promise<Sessio
       name: row.shops.name,
       town: row.shops.town,
       isDemo: row.shops.isDemo,
+      hasLogo: (await db.$count(shopLogos, eq(shopLogos.shopId, actor.shopId))) > 0,
       settings: settingsOf(row.shops),
     },
     people: await staff(db, actor.shopId),

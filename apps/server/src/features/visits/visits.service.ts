@@ -10,7 +10,14 @@ import type {
   VisitDetail,
 } from '@keen/contract';
 import { visitTakes } from '@keen/contract';
-import { caseToChanges, draftToCase, foldEntries, weighVisit, WHEEL_ORDER } from '@keen/core';
+import {
+  DEFAULT_LIMITS_MM,
+  caseToChanges,
+  draftToCase,
+  foldEntries,
+  weighVisit,
+  WHEEL_ORDER,
+} from '@keen/core';
 import { and, asc, desc, eq, getTableColumns, inArray, isNull, max, ne, sql } from 'drizzle-orm';
 import type { Database, Handle } from '../../db/client.ts';
 import { entryRecord } from '../../db/entryRecord.ts';
@@ -96,7 +103,10 @@ export async function startVisit(db: Database, actor: Actor, order: NewVisit): P
     }
     const vehicleId = await vehicleFor(tx, actor, order.vehicle);
     await insertVisit(tx, actor, order.id, vehicleId);
-    const carried = await carriedOver(tx, vehicleId, order.id);
+    const carried = [
+      ...(await carriedOver(tx, vehicleId, order.id)),
+      ...(await shopLimits(tx, actor)),
+    ];
     const given = new Set(order.entries.map((entry) => entry.path));
     await append(tx, actor, order.id, [
       ...carried.filter((entry) => !given.has(entry.path)),
@@ -165,6 +175,14 @@ async function insertVisit(tx: Handle, actor: Actor, id: string, vehicleId: stri
 
 function lockOf(shopId: string) {
   return sql`select pg_advisory_xact_lock(hashtext(${shopId}))`;
+}
+
+/** The shop's own limits, where they differ from the usual ones. */
+async function shopLimits(tx: Handle, { shopId }: Actor): Promise<Entry[]> {
+  const { legal, advise } = (await shopSettings(tx, shopId)).limits;
+  if (legal === DEFAULT_LIMITS_MM.legal && advise === DEFAULT_LIMITS_MM.advise) return [];
+  const at = new Date().toISOString();
+  return [{ id: randomUUID(), path: 'limits', value: { legal, advise }, at }];
 }
 
 /** What does not change from one visit of a car to the next, so that nobody types it twice. */

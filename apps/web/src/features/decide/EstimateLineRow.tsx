@@ -39,7 +39,8 @@ export function EstimateLineRow({ line, currency, onChange, onRemove }: Estimate
         <SavingField
           label="What"
           value={line.what}
-          onChange={(what) => what && onChange({ ...line, what })}
+          // Worded anew, it is no longer what the price list calls it.
+          onChange={(what) => what && onChange({ ...line, item: undefined, what })}
         />
         <NumberField
           label="Count"

@@ -1,0 +1,225 @@
+import { z } from 'zod';
+import { setbackSchema, turnSchema } from './angleFile.ts';
+import {
+  angleSchema,
+  limitsSchema,
+  rotationSchema,
+  tolerancesSchema,
+  unitsSchema,
+  wheelAnglesSchema,
+  wheelSchema,
+} from './caseFile.ts';
+import { draftHandOverSchema } from './handOver.ts';
+import { estimateSchema } from './prices.ts';
+import { usedSheetSchema } from './specSheet.ts';
+import {
+  ADJUSTERS,
+  ANGLE_KINDS,
+  CLOSING_POINTS,
+  COMPLAINTS,
+  CROOKED_WHEELS,
+  CUPPINGS,
+  DAMAGES,
+  DRIVERS,
+  DRIVES,
+  EVENTS,
+  FEATHERS,
+  KNOWN,
+  LAMPS,
+  LOADS,
+  MAX_STATIONS,
+  METHODS,
+  OCCASIONS,
+  PARTS,
+  PLAYS,
+  PUNCTURE_PLACES,
+  REPEATS,
+  SETUP_POINTS,
+  SETUP_STATES,
+  SET_STEPS,
+  SUSPENSIONS,
+  THREADS,
+  USES,
+} from './words.ts';
+
+/** Where the customer is while the car is looked at. */
+export const WAITS = ['counter', 'phone', 'later'] as const;
+export type Waits = (typeof WAITS)[number];
+
+/** A reading in mm, or that the rib cannot be read. */
+export const readingSchema = z.union([z.number().min(0).max(60), z.literal('unreadable')]);
+export type Reading = z.infer<typeof readingSchema>;
+
+export const text = (max: number) => z.string().trim().min(1).max(max);
+
+/** Two readings of one angle, before and after turning lock to lock, degrees. */
+export const repeatReadingsSchema = z.tuple([angleSchema, angleSchema]);
+/** Readings of one angle taken again and again, degrees; the angle itself is their mean. */
+export const readingsSchema = z.array(angleSchema).min(2).max(12);
+/** The smallest step that the gauge shows, degrees. */
+export const resolutionSchema = z.number().gt(0).max(5);
+/** How far the adjuster moves the angle from where it stands, degrees: most down, most up. */
+export const reachSchema = z.tuple([angleSchema, angleSchema]);
+export const RACKS = ['ahead', 'behind'] as const;
+/** Quarters of a tank. */
+export const fuelSchema = z.int().min(0).max(4);
+/** The most that depths may differ across an all-wheel-drive car, mm. */
+export const awdMatchSchema = z.number().gt(0).max(10);
+export const warmBySchema = z.number().gt(0).max(60);
+export const lastAlignmentSchema = z.strictObject({
+  date: z.iso.date().optional(),
+  reason: text(200).optional(),
+});
+/** Cold cranking amps, as rated on the case and as the tester says. */
+export const batterySchema = z.strictObject({
+  rated: z.number().gt(0).max(3_000),
+  measured: z.number().min(0).max(3_000),
+});
+/** N·m. */
+export const nutTorqueSchema = z.number().gt(0).max(1_000);
+export const ADJUSTABLE = ['camber', 'caster', 'toe'] as const;
+/** Hub centre to arch, mm. */
+export const heightSchema = z.number().gt(0).max(1_500);
+export const recheckKmSchema = z.number().gt(0).max(100_000);
+
+/** What is known of a tire beyond the case file. */
+export const tireExtras = {
+  /** The last four characters of its identification number. */
+  dateCode: z.string().regex(/^\d{4}$/, 'four digits: week and year, such as 2319'),
+  /** Maker's line, so that its depth when new is asked once. */
+  line: text(60),
+  leak: z.boolean(),
+  heelToe: z.boolean(),
+  puncturePlace: z.enum(PUNCTURE_PLACES),
+} as const;
+
+export const draftStationSchema = z.strictObject({
+  inner: readingSchema.optional(),
+  centre: readingSchema.optional(),
+  outer: readingSchema.optional(),
+});
+
+export const draftTireSchema = z.strictObject({
+  size: z.string().optional(),
+  newDepth: z.number().optional(),
+  distance: z.number().optional(),
+  pressure: z
+    .strictObject({ measured: z.number().optional(), target: z.number().optional() })
+    .optional(),
+  stations: z.array(draftStationSchema).max(MAX_STATIONS).optional(),
+  feather: z.enum(FEATHERS).optional(),
+  cupping: z.enum(CUPPINGS).optional(),
+  damage: z.array(z.enum(DAMAGES)).optional(),
+});
+export type DraftTire = z.infer<typeof draftTireSchema>;
+
+export const draftMeasureSchema = z.strictObject({
+  repeat: z.enum(REPEATS).optional(),
+  method: z.partialRecord(z.enum(ANGLE_KINDS), z.enum(METHODS)).optional(),
+  setup: z.partialRecord(z.enum(SETUP_POINTS), z.enum(SETUP_STATES)).optional(),
+  skipped: z.partialRecord(z.enum(SETUP_POINTS), z.string()).optional(),
+  repeatReadings: repeatReadingsSchema.optional(),
+  resolution: z.partialRecord(z.enum(ANGLE_KINDS), resolutionSchema).optional(),
+  readings: z
+    .partialRecord(wheelSchema, z.partialRecord(z.enum(ANGLE_KINDS), readingsSchema))
+    .optional(),
+  setback: setbackSchema.optional(),
+  turning: z.strictObject({ left: turnSchema.optional(), right: turnSchema.optional() }).optional(),
+});
+export type DraftMeasure = z.infer<typeof draftMeasureSchema>;
+
+export const draftSetRightSchema = z.strictObject({
+  before: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
+  adjuster: z.partialRecord(z.enum(SET_STEPS), z.enum(ADJUSTERS)).optional(),
+  reach: z.partialRecord(z.enum(SET_STEPS), reachSchema).optional(),
+  closing: z.partialRecord(z.enum(CLOSING_POINTS), z.enum(SETUP_STATES)).optional(),
+  complaintGone: z.partialRecord(z.enum(COMPLAINTS), z.boolean()).optional(),
+  recheckKm: recheckKmSchema.optional(),
+});
+export type DraftSetRight = z.infer<typeof draftSetRightSchema>;
+
+export const adjustableSchema = z.strictObject({
+  camber: z.enum(KNOWN).optional(),
+  caster: z.enum(KNOWN).optional(),
+  toe: z.enum(KNOWN).optional(),
+});
+export const draftCarSchema = z.strictObject({
+  rack: z.enum(RACKS).optional(),
+  suspension: z
+    .strictObject({
+      front: z.enum(SUSPENSIONS).optional(),
+      rear: z.enum(SUSPENSIONS).optional(),
+    })
+    .optional(),
+  adjustable: z
+    .strictObject({ front: adjustableSchema.optional(), rear: adjustableSchema.optional() })
+    .optional(),
+  load: z.enum(LOADS).optional(),
+  fuel: fuelSchema.optional(),
+  driver: z.enum(DRIVERS).optional(),
+  awdMatch: awdMatchSchema.optional(),
+  placard: z.strictObject({ front: z.string().optional(), rear: z.string().optional() }).optional(),
+});
+export type DraftCar = z.infer<typeof draftCarSchema>;
+
+export const draftInspectSchema = z.strictObject({
+  crookedWheel: z.enum(CROOKED_WHEELS).optional(),
+  thread: z.enum(THREADS).optional(),
+  overTight: z.boolean().optional(),
+  parts: z.partialRecord(wheelSchema, z.partialRecord(z.enum(PARTS), z.enum(PLAYS))).optional(),
+});
+export type DraftInspect = z.infer<typeof draftInspectSchema>;
+
+/** What is known of a visit so far; everything may still be missing. */
+export const visitDraftSchema = z
+  .strictObject({
+    units: unitsSchema.partial().optional(),
+    vehicle: z
+      .strictObject({
+        drive: z.enum(DRIVES).optional(),
+        use: z.enum(USES).optional(),
+        rotatable: z.boolean().optional(),
+        rideHeightChange: z
+          .strictObject({ front: z.number().optional(), rear: z.number().optional() })
+          .optional(),
+      })
+      .optional(),
+    tires: z.partialRecord(wheelSchema, draftTireSchema).optional(),
+    complaints: z.array(z.enum(COMPLAINTS)).optional(),
+    rotations: z.array(rotationSchema).optional(),
+    angles: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
+    play: z.partialRecord(wheelSchema, z.enum(PLAYS)).optional(),
+    limits: limitsSchema.optional(),
+    tolerances: tolerancesSchema.optional(),
+    visit: z
+      .strictObject({
+        words: z.string().optional(),
+        waits: z.enum(WAITS).optional(),
+        inspect: draftInspectSchema.optional(),
+        events: z.array(z.enum(EVENTS)).optional(),
+        occasions: z.array(z.enum(OCCASIONS)).optional(),
+        car: draftCarSchema.optional(),
+        tires: z.partialRecord(wheelSchema, z.strictObject(tireExtras).partial()).optional(),
+        heights: z.partialRecord(wheelSchema, heightSchema).optional(),
+        warmBy: warmBySchema.optional(),
+        lastAlignment: lastAlignmentSchema.optional(),
+        quick: z
+          .strictObject({
+            warningLights: z.string().optional(),
+            codes: z.string().optional(),
+            battery: batterySchema.optional(),
+            nutTorque: nutTorqueSchema.optional(),
+            lamps: z.enum(LAMPS).optional(),
+          })
+          .optional(),
+        measure: draftMeasureSchema.optional(),
+        setRight: draftSetRightSchema.optional(),
+        sheet: usedSheetSchema.optional(),
+        estimate: estimateSchema.optional(),
+        handOver: draftHandOverSchema.optional(),
+        other: z.record(z.string(), z.unknown()).optional(),
+      })
+      .optional(),
+  })
+  .meta({ id: 'VisitDraft' });
+export type VisitDraft = z.infer<typeof visitDraftSchema>;

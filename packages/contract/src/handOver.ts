@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { unitsSchema } from './caseFile.ts';
+import { LANGUAGES } from './words.ts';
+
+/** What is looked at again later. */
+export const NEXT_LOOKS = ['nuts', 'recheck', 'tread', 'rotation', 'alignment'] as const;
+export type NextLookKind = (typeof NEXT_LOOKS)[number];
+
+/** Something to see to by a day; what is done or let go stays on the record. */
+export const dueLookSchema = z.strictObject({
+  what: z.enum(NEXT_LOOKS),
+  on: z.iso.date(),
+  /** km after the visit, where it is counted by distance. */
+  afterKm: z.number().gt(0).max(200_000).nullable(),
+  state: z.enum(['open', 'done', 'dropped']),
+});
+export type DueLook = z.infer<typeof dueLookSchema>;
+
+/** How the customer got the sheet. */
+export const GIVEN = ['printed', 'link', 'notWanted'] as const;
+export type Given = (typeof GIVEN)[number];
+
+export const handOverFields = {
+  language: z.enum(LANGUAGES),
+  /** The customer's units. */
+  units: unitsSchema,
+  kmPerYear: z.number().min(500).max(200_000),
+  given: z.enum(GIVEN),
+  /** What is due later, for the shop's list. */
+  next: z.array(dueLookSchema).max(12),
+} as const;
+
+export const draftHandOverSchema = z.strictObject(handOverFields).partial();
+export type DraftHandOver = z.infer<typeof draftHandOverSchema>;
+
+/** Something due, with the car and the visit it comes from. */
+export const dueRowSchema = z.strictObject({
+  visitId: z.uuid(),
+  number: z.int(),
+  /** Its place in the visit's list. */
+  place: z.int(),
+  look: dueLookSchema,
+  car: z.string(),
+  plate: z.string(),
+  customer: z.string(),
+  phone: z.string(),
+});
+export type DueRow = z.infer<typeof dueRowSchema>;
+export const dueListSchema = z.array(dueRowSchema).meta({ id: 'DueList' });

@@ -1,0 +1,75 @@
+import type { EstimateLine, PaperLine, PaperTable, WorkEstimate } from '@keen/contract';
+import { lineMinor, sumEstimate } from '../money/estimate.ts';
+import { PRICE_WORDS } from '../money/estimateLines.ts';
+import type { Span } from '../outlook/outlook.ts';
+import { line } from './paperFacts.ts';
+import type { PaperFacts, Writer } from './paperFacts.ts';
+
+const KM_PER_MEGAMETRE = 1000;
+
+/** What it is worth: the life of new tires with the work and without, and the money between. */
+export function worthLines({ weighing, shop }: PaperFacts, writer: Writer): PaperLine[] {
+  const { papers, far, money } = writer;
+  const { advised, choices, horizonKm } = weighing;
+  const life = ({ median, low, high }: Span) => papers.life(far(median), far(low), far(high));
+  const asIs = choices.find(({ course }) => course === 'fitOnly')!;
+  if (advised.course === 'fitOnly') {
+    return [line('', papers.lifeFit(life(asIs.outlook.lifeKm)))];
+  }
+  const saved = ((asIs.perMegametre - advised.perMegametre) * horizonKm) / KM_PER_MEGAMETRE;
+  return [
+    line('', papers.lifeWith(life(advised.outlook.lifeKm), life(asIs.outlook.lifeKm))),
+    ...(saved > 0
+      ? [line(papers.saves(far(horizonKm), money(saved, shop.settings.prices.currency, true)))]
+      : []),
+  ];
+}
+
+/** The estimate as it stands: each line with its answer, the sum, who signed; null without one. */
+export function estimateBlock(
+  estimate: WorkEstimate | undefined,
+  writer: Writer,
+): PaperTable | null {
+  if (!estimate || estimate.lines.length === 0) return null;
+  const { papers, number, date } = writer;
+  const money = (minor: number) => writer.money(minor, estimate.currency);
+  const sum = sumEstimate(estimate);
+  const accepted = sumEstimate(estimate, ({ answer }) => answer === 'accepted');
+  const isAnswered = estimate.lines.some(({ answer }) => answer !== undefined);
+  const { taxPercent, signed } = estimate;
+  const percent = number(taxPercent, Number.isInteger(taxPercent) ? 0 : 2);
+  return {
+    kind: 'table',
+    title: papers.heads.estimate(estimate.version),
+    columns: [
+      { title: '', isNumber: false },
+      { title: '', isNumber: false },
+      { title: '', isNumber: true },
+    ],
+    rows: [
+      ...estimate.lines.map((one) => ({
+        isStrong: false,
+        cells: [
+          `${quantityOf(one, writer)}${lineWords(one, writer)}${one.reason ? ` (“${one.reason}”)` : ''}`,
+          one.answer ? papers.lineAnswers[one.answer] : '',
+          money(lineMinor(one)),
+        ],
+      })),
+      { isStrong: true, cells: [papers.sum(percent, money(sum.tax)), '', money(sum.total)] },
+      ...(isAnswered
+        ? [{ isStrong: false, cells: [papers.accepted, '', money(accepted.total)] }]
+        : []),
+    ],
+    note: signed ? papers.signedBy(signed.name, date(signed.at)) : '',
+  };
+}
+
+/** A line in the paper's language where the shop left the price list's words, as typed otherwise. */
+function lineWords({ item, what }: EstimateLine, { papers }: Writer): string {
+  return item && what === PRICE_WORDS[item] ? papers.prices[item] : what;
+}
+
+function quantityOf({ quantity }: EstimateLine, { number }: Writer): string {
+  if (quantity === 1) return '';
+  return `${Number.isInteger(quantity) ? quantity : number(quantity, 2)} × `;
+}
