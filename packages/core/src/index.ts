@@ -123,3 +123,5 @@ export { textsOf } from './texts/textsOf.ts';
 export { customerPaper } from './papers/customerPaper.ts';
 export { technicianPaper } from './papers/technicianPaper.ts';
 export type { PaperFacts } from './papers/paperFacts.ts';
+export { angleRows, estimateRows, readingRows } from './visit/visitTables.ts';
+export { USUAL_KM_PER_YEAR, dueLooks } from './visit/dueLooks.ts';

@@ -4,12 +4,14 @@ import type {
   Photo,
   TireLine,
   Decision,
+  DueRow,
   EntriesKept,
   Entry,
   KeptSheet,
   NewDecision,
   NewSheets,
   NewPerson,
+  NewSheetLink,
   NewVisit,
   Person,
   Preferences,
@@ -18,6 +20,8 @@ import type {
   RigState,
   Session,
   Setup,
+  SharedSheet,
+  SheetLink,
   ShopSettings,
   SignIn,
   VehicleRecord,
@@ -27,6 +31,7 @@ import type {
 } from '@keen/contract';
 import {
   decisionSchema,
+  dueListSchema,
   entriesKeptSchema,
   gaugeStateSchema,
   keptSheetListSchema,
@@ -37,6 +42,8 @@ import {
   rigReadingSchema,
   rigStateSchema,
   sessionSchema,
+  sharedSheetSchema,
+  sheetLinkListSchema,
   shopSettingsSchema,
   tireLineListSchema,
   vehicleRecordSchema,
@@ -73,7 +80,19 @@ const askNotingOld: typeof ask = async (args, api, extra) => {
 export const keenApi = createApi({
   reducerPath: 'keenApi',
   baseQuery: askNotingOld,
-  tagTypes: ['Session', 'Visits', 'Visit', 'Welcome', 'Sheets', 'Rig', 'Gauge', 'Photos', 'Lines'],
+  tagTypes: [
+    'Session',
+    'Visits',
+    'Visit',
+    'Welcome',
+    'Sheets',
+    'Rig',
+    'Gauge',
+    'Photos',
+    'Lines',
+    'Links',
+    'Due',
+  ],
   catchSchemaFailure: (): FetchBaseQueryError => ({
     status: 'CUSTOM_ERROR',
     error: 'The server answered something this page does not understand; reload it',
@@ -160,6 +179,8 @@ export const keenApi = createApi({
         body: { entries },
       }),
       responseSchema: entriesKeptSchema,
+      invalidatesTags: (_result, _error, { entries }) =>
+        entries.some(({ path }) => path === 'visit.handOver.next') ? ['Due'] : [],
     }),
     decide: build.mutation<Decision, { visitId: string; decision: NewDecision }>({
       query: ({ visitId, decision }) => ({
@@ -234,6 +255,33 @@ export const keenApi = createApi({
       query: (body) => ({ url: 'shop/people', method: 'POST', body }),
       responseSchema: personSchema,
       invalidatesTags: ['Session'],
+    }),
+    links: build.query<SheetLink[], string>({
+      query: (visitId) => `visits/${visitId}/links`,
+      responseSchema: sheetLinkListSchema,
+      providesTags: (_result, _error, id) => [{ type: 'Links', id }],
+    }),
+    makeLink: build.mutation<SheetLink[], { visitId: string; link: NewSheetLink }>({
+      query: ({ visitId, link }) => ({
+        url: `visits/${visitId}/links`,
+        method: 'POST',
+        body: link,
+      }),
+      responseSchema: sheetLinkListSchema,
+      invalidatesTags: (_result, _error, { visitId }) => [{ type: 'Links', id: visitId }],
+    }),
+    endLink: build.mutation<unknown, { visitId: string; id: string }>({
+      query: ({ id }) => ({ url: `links/${id}`, method: 'DELETE' }),
+      invalidatesTags: (_result, _error, { visitId }) => [{ type: 'Links', id: visitId }],
+    }),
+    sharedSheet: build.query<SharedSheet, string>({
+      query: (token) => `shared/${encodeURIComponent(token)}`,
+      responseSchema: sharedSheetSchema,
+    }),
+    due: build.query<DueRow[], void>({
+      query: () => 'due',
+      responseSchema: dueListSchema,
+      providesTags: ['Due'],
     }),
     rig: build.query<RigState, void>({
       query: () => 'devices/rig',
@@ -320,6 +368,12 @@ export const {
   useKeepSheetsMutation,
   useKeepSettingsMutation,
   useAddPersonMutation,
+  useLinksQuery,
+  useMakeLinkMutation,
+  useEndLinkMutation,
+  useSharedSheetQuery,
+  useDueQuery,
+  useAppendEntriesMutation,
   useReaderQuery,
   usePlayReaderMutation,
   usePassReaderMutation,

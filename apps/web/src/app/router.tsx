@@ -16,6 +16,13 @@ export function createRouter() {
           }),
         },
         {
+          path: '/s/:token',
+          lazy: async () => ({
+            Component: (await import('../features/sharedSheet/SharedSheetPage.tsx'))
+              .SharedSheetPage,
+          }),
+        },
+        {
           element: <SignedIn />,
           children: [
             {
@@ -40,6 +47,12 @@ export function createRouter() {
               path: '/shop',
               lazy: async () => ({
                 Component: (await import('../features/shop/ShopPage.tsx')).ShopPage,
+              }),
+            },
+            {
+              path: '/due',
+              lazy: async () => ({
+                Component: (await import('../features/due/DuePage.tsx')).DuePage,
               }),
             },
             {
@@ -102,6 +115,12 @@ export function createRouter() {
                   path: 'set',
                   lazy: async () => ({
                     Component: (await import('../features/setRight/SetRightStep.tsx')).SetRightStep,
+                  }),
+                },
+                {
+                  path: 'hand-over',
+                  lazy: async () => ({
+                    Component: (await import('../features/handOver/HandOverStep.tsx')).HandOverStep,
                   }),
                 },
                 { path: '*', element: <Navigate to="../arrive" replace /> },

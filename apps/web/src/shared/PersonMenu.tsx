@@ -13,6 +13,7 @@ import { DEPTH_UNIT_WORDS } from './format.ts';
 const PLACES = [
   { to: '/bench', title: 'Bench' },
   { to: '/sheets', title: 'Sheets' },
+  { to: '/due', title: 'Due' },
   { to: '/shop', title: 'Shop' },
   { to: '/devices', title: 'Devices' },
   { to: '/how-it-works', title: 'How it works' },

@@ -21,6 +21,7 @@ interface TopBarProps {
 const PLACES = [
   { to: '/bench', title: 'Bench' },
   { to: '/sheets', title: 'Sheets' },
+  { to: '/due', title: 'Due' },
 ] as const;
 
 /** The strip over every page: the mark, what it is about, who is signed in. */

@@ -25,6 +25,7 @@ export function caseToChanges(
   set('vehicle.rideHeightChange.rear', vehicle.rideHeightChange?.rear);
   set('tolerances', file.tolerances);
   set('limits', file.limits && inMm(file.limits, file));
+  const { now, visit } = takeNow(file.visit ?? {});
   for (const wheel of WHEELS) {
     const tire = file.tires[wheel];
     const at = `tires.${wheel}`;
@@ -49,7 +50,8 @@ export function caseToChanges(
     set(`${at}.cupping`, tire.cupping);
     set(`${at}.damage`, tire.damage);
     set(`play.${wheel}`, file.play?.[wheel]);
-    set(`angles.${wheel}`, file.angles?.[wheel]);
+    const current = now ? now[wheel] : file.angles?.[wheel];
+    if (takes(`angles.${wheel}`, current)) set(`angles.${wheel}`, current);
   }
   set(
     'rotations',
@@ -59,12 +61,23 @@ export function caseToChanges(
     })),
   );
   set('complaints', file.complaints);
-  const { other: carried, ...visit } = file.visit ?? {};
-  const unknown = takeKnown('visit', visit, takes, set);
+  const { other: carried, ...own } = visit;
+  const unknown = takeKnown('visit', own, takes, set);
   const before = isObject(carried) ? carried : carried === undefined ? {} : { other: carried };
   const other = { ...before, ...unknown };
   if (Object.keys(other).length > 0) set('visit.other', other);
   return changes;
+}
+
+/** The angles set since those that were found; see `draftToCase`. */
+function takeNow(visit: Record<string, unknown>): {
+  now: Record<string, unknown> | null;
+  visit: Record<string, unknown>;
+} {
+  const { setRight } = visit;
+  if (!isObject(setRight) || !isObject(setRight.now)) return { now: null, visit };
+  const { now, ...rest } = setRight;
+  return { now: now as Record<string, unknown>, visit: { ...visit, setRight: rest } };
 }
 
 /** Sets the fields that the visit knows, as deep as they lie; what it does not know comes back. */

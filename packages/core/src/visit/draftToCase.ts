@@ -78,7 +78,7 @@ export function draftToCase(
     ...(draft.complaints ? { complaints: draft.complaints } : {}),
     ...(angles ? { angles } : {}),
     ...playOf(draft),
-    ...(draft.visit ? { visit: visitObject(draft.visit) } : {}),
+    ...(draft.visit ? { visit: visitObject(draft.visit, draft.angles) } : {}),
   };
   return { file, assumed, ribsRead: countRead(draft) };
 }
@@ -91,9 +91,16 @@ export function countRead(draft: VisitDraft): number {
   }, 0);
 }
 
-/** What came with an imported file goes out again beside our own fields. */
-function visitObject({ other, ...own }: NonNullable<VisitDraft['visit']>): CaseFile['visit'] {
-  return merge(other ?? {}, own);
+/**
+ * What came with an imported file goes out again beside our own fields. The case's angles are those that
+ * were found, so the ones set since go along as `setRight.now`.
+ */
+function visitObject(
+  { other, ...own }: NonNullable<VisitDraft['visit']>,
+  now: VisitDraft['angles'],
+): CaseFile['visit'] {
+  const { setRight } = own;
+  return merge(other ?? {}, setRight?.before ? { ...own, setRight: { ...setRight, now } } : own);
 }
 
 /** Own fields over those that came along, as deep as both are objects. */

@@ -94,13 +94,18 @@ describe('draftToCase', () => {
       file.rotations = [{ atDistance: 9_000, moves: { lf: 'lr', lr: 'lf' } }];
       file.complaints = ['wander'];
       file.play = { rf: 'some' };
-      file.angles = { lf: { camber: -0.5 } };
+      // Found so, and set since.
+      file.angles = { lf: { toe: 0.3 } };
       file.visit = {
         words: 'wanders',
         waits: 'at the moon',
         somebodyElses: { kept: true },
         measure: { method: { toe: 'strings', camber: 'tarot' }, setup: { floor: 'done' } },
-        setRight: { before: { lf: { toe: 0.3 } }, adjuster: { 'toe-lf': 'tieRod' } },
+        setRight: {
+          before: { lf: { toe: 0.3 } },
+          now: { lf: { toe: 0.05 } },
+          adjuster: { 'toe-lf': 'tieRod' },
+        },
       };
     });
     const changes = caseToChanges(original, visitTakes);
@@ -109,6 +114,7 @@ describe('draftToCase', () => {
       expect(schema?.safeParse(value).success, path).toBe(true);
     }
     const draft = foldEntries({}, changes);
+    expect(draft.angles).toEqual({ lf: { toe: 0.05 } });
     // Words that the visit does not know are kept aside, as deep as they lie.
     expect(draft.visit?.measure?.method).toEqual({ toe: 'strings' });
     expect(draft.visit?.other).toEqual({
@@ -186,7 +192,9 @@ describe('visit steps', () => {
       ]),
     );
     expect(nextStep(felt, false)).toBe('decide');
-    expect(nextStep(felt, true)).toBeNull();
+    expect(nextStep(felt, true)).toBe('hand-over');
+    const given = { handOver: { given: 'printed' as const, next: [] } };
+    expect(nextStep({ ...felt, visit: { ...felt.visit, ...given } }, true)).toBeNull();
   });
 
   it('say what is missing and how far the reading is', () => {

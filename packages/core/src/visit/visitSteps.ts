@@ -13,6 +13,7 @@ export const VISIT_STEPS = [
   'decide',
   'measure',
   'set',
+  'hand-over',
 ] as const;
 export type VisitStep = (typeof VISIT_STEPS)[number];
 
@@ -48,6 +49,7 @@ export function stepStates(
     decide: { state: isDecided ? 'done' : 'open', note: null },
     measure: measureState(draft),
     set: setState(draft),
+    'hand-over': handOverState(draft),
   };
 }
 
@@ -75,6 +77,15 @@ function setState(draft: VisitDraft): { state: StepState; note: string | null } 
   return open > 0 ? { state: 'partly', note: `${open} to close` } : { state: 'done', note: null };
 }
 
+/** Done when the customer has the sheet, or wants none, and what is due later is on the list. */
+function handOverState(draft: VisitDraft): { state: StepState; note: string | null } {
+  const { given, next } = draft.visit?.handOver ?? {};
+  if (given && next) return { state: 'done', note: null };
+  return given || next
+    ? { state: 'partly', note: given ? 'nothing due yet' : 'no sheet yet' }
+    : { state: 'open', note: null };
+}
+
 /** What the arrival still lacks, in words, most telling first. */
 export function missingArrival(draft: VisitDraft): string[] {
   const all = (has: (wheel: (typeof WHEELS)[number]) => boolean) => WHEELS.every(has);
@@ -88,6 +99,6 @@ export function missingArrival(draft: VisitDraft): string[] {
 /** The step that stands next: the first that is not done. */
 export function nextStep(draft: VisitDraft, isDecided: boolean): VisitStep | null {
   const states = stepStates(draft, isDecided);
-  const order: VisitStep[] = ['arrive', 'read', 'inspect', 'decide'];
+  const order: VisitStep[] = ['arrive', 'read', 'inspect', 'decide', 'hand-over'];
   return order.find((step) => states[step].state !== 'done') ?? null;
 }

@@ -4,7 +4,6 @@ import type { Outlook, Weighing } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useSetClosedMutation } from '../../api/keenApi.ts';
 import { showFar } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
@@ -13,7 +12,7 @@ import { DecisionForm } from './DecisionForm.tsx';
 import { DecisionList } from './DecisionList.tsx';
 import { Estimate } from './Estimate.tsx';
 import { OutlookChart } from './OutlookChart.tsx';
-import { useWeighing } from './useWeighing.ts';
+import { useWeighing } from '../../shared/useWeighing.ts';
 
 /** What is advised and why, what is chosen, what the customer says; all of it is kept. */
 export function DecideStep() {
@@ -60,7 +59,9 @@ export function DecideStep() {
         replace={detail.decisions.at(-1)?.replace ?? answer.diagnosis.recommendation.replace}
       />
       <DecisionList />
-      <Papers />
+      <Box sx={{ borderTop: '1px solid var(--line)', pt: 2 }}>
+        <Button onClick={() => goTo('hand-over')}>To the customer’s sheet</Button>
+      </Box>
     </Box>
   );
 }
@@ -110,37 +111,6 @@ function Advice({ diagnosis, weighing, outlook }: AdviceProps) {
           </Notice>
         </Box>
       )}
-    </Box>
-  );
-}
-
-function Papers() {
-  const { detail, preferences } = useVisit();
-  const [setClosed, { isLoading }] = useSetClosedMutation();
-  const { visit } = detail;
-  const isClosed = visit.closedAt !== null;
-  return (
-    <Box
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, borderTop: '1px solid var(--line)', pt: 2 }}
-    >
-      <Button
-        href={`/api/visits/${visit.id}/sheet?paper=${preferences.paper}`}
-        target="_blank"
-        rel="noreferrer"
-      >
-        The customer’s sheet (PDF)
-      </Button>
-      <Button href={`/api/visits/${visit.id}/case`} download>
-        Case file
-      </Button>
-      <Button
-        variant={isClosed ? 'outlined' : 'contained'}
-        disabled={isLoading}
-        sx={{ ml: 'auto' }}
-        onClick={() => void setClosed({ visitId: visit.id, closed: !isClosed })}
-      >
-        {isClosed ? 'Open the visit again' : 'Car has left: close the visit'}
-      </Button>
     </Box>
   );
 }

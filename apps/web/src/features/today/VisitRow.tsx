@@ -14,6 +14,7 @@ const NEXT_WORDS: Record<VisitStep, string> = {
   decide: 'Decide',
   measure: 'Measure the angles',
   set: 'Set right',
+  'hand-over': 'Hand it over',
 };
 const WAITS_WORDS = { counter: 'at the counter', phone: 'wants a call', later: 'comes back later' };
 const ANSWER_WORDS = { yes: 'said yes', no: 'said no', open: 'no answer yet' };

@@ -13,6 +13,7 @@ const STEP_WORDS: Record<VisitStep, string> = {
   decide: 'Decide',
   measure: 'Measure',
   set: 'Set right',
+  'hand-over': 'Hand over',
 };
 const STATE_WORDS: Record<StepState, string> = { done: 'done', partly: 'begun', open: 'open' };
 

@@ -35,7 +35,7 @@ const SHORTCUTS = [
 ];
 
 /** Steps that draw what the model expects over the readings. */
-const SHOWS_ANSWER = ['explain', 'decide', 'measure', 'set'];
+const SHOWS_ANSWER = ['explain', 'decide', 'measure', 'set', 'hand-over'];
 
 /** Fewer ribs than this say too little for a verdict. */
 const LEAST_RIBS = 3;

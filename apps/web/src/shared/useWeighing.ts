@@ -1,7 +1,7 @@
 import { weighVisit } from '@keen/core';
 import type { Weighing } from '@keen/core';
 import { useMemo } from 'react';
-import { useVisit } from '../../shared/visitContext.ts';
+import { useVisit } from './visitContext.ts';
 
 /** The courses of work weighed at the shop's prices; null while there is no answer to weigh. */
 export function useWeighing(): Weighing | null {

@@ -1,0 +1,181 @@
+import type { DueRow } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link as RouterLink, useNavigate } from 'react-router';
+import { useDueQuery, useSessionQuery } from '../../api/keenApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { DUE_WORDS } from '../../shared/dueWords.ts';
+import { showDistance } from '../../shared/format.ts';
+import { TopBar } from '../../shared/TopBar.tsx';
+import { useSettleDue } from './useSettleDue.ts';
+
+const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
+const SPANS = [
+  { value: '31', label: 'A month' },
+  { value: '92', label: 'A quarter' },
+  { value: 'all', label: 'All' },
+] as const;
+type SpanOfDays = (typeof SPANS)[number]['value'];
+
+/** What the shop's cars are due for, soonest first: whom to call. */
+export function DuePage() {
+  const { data: session } = useSessionQuery();
+  const {
+    data: rows,
+    error,
+    isLoading,
+    refetch,
+  } = useDueQuery(undefined, {
+    refetchOnMountOrArgChange: true,
+  });
+  const [span, setSpan] = useState<SpanOfDays>('92');
+  const navigate = useNavigate();
+  useHotkeys('t', () => void navigate('/'));
+  if (!session) return null;
+  const today = dayjs().startOf('day');
+  const last = span === 'all' ? null : today.add(Number(span), 'day');
+  const shown = (rows ?? []).filter(({ look }) => !last || !dayjs(look.on).isAfter(last));
+  const late = shown.filter(({ look }) => dayjs(look.on).isBefore(today));
+  const soon = shown.filter(({ look }) => !dayjs(look.on).isBefore(today));
+  const unit = session.preferences.units.distance;
+  return (
+    <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
+      <TopBar session={session} shortcuts={SHORTCUTS}>
+        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
+          Due
+        </Box>
+      </TopBar>
+      <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 980, display: 'grid', gap: 3 }}>
+        <Choice
+          label="Looking ahead"
+          options={SPANS}
+          value={span}
+          onChange={(next) => next && setSpan(next)}
+        />
+        {isLoading && (
+          <Box role="status" aria-label="Loading the list">
+            <Skeleton variant="rectangular" height={240} sx={{ bgcolor: 'var(--hairline)' }} />
+          </Box>
+        )}
+        {error && (
+          <Box role="alert">
+            <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
+            <Button onClick={() => void refetch()}>Try again</Button>
+          </Box>
+        )}
+        {rows && shown.length === 0 && (
+          <Box>
+            <Typography variant="h1" component="h2" gutterBottom>
+              Nobody is due.
+            </Typography>
+            <Typography color="textSecondary">
+              What is put on the list when a car is handed over shows up here.
+            </Typography>
+          </Box>
+        )}
+        {late.length > 0 && <DueRows title="Past its day" rows={late} unit={unit} isLate />}
+        {soon.length > 0 && <DueRows title="Coming up" rows={soon} unit={unit} />}
+      </Box>
+    </Box>
+  );
+}
+
+interface DueRowsProps {
+  title: string;
+  rows: readonly DueRow[];
+  unit: 'km' | 'mi';
+  isLate?: boolean;
+}
+
+function DueRows({ title, rows, unit, isLate = false }: DueRowsProps) {
+  return (
+    <Box component="section">
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      <Box component="ul" aria-label={title} sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {rows.map((row) => (
+          <DueLine key={row.visitId + row.look.what} row={row} unit={unit} isLate={isLate} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate: boolean }) {
+  const { look, car, plate, customer, phone, number, visitId } = row;
+  const { settle, isSettling, failure } = useSettleDue(row);
+  const name = [car, plate].filter(Boolean).join(', ');
+  return (
+    <Box
+      component="li"
+      sx={{
+        borderTop: '1px solid var(--line)',
+        py: 1.25,
+        display: 'grid',
+        columnGap: 2,
+        rowGap: 0.5,
+        gridTemplateColumns: { xs: '1fr', sm: '104px 1fr auto' },
+        alignItems: 'baseline',
+      }}
+    >
+      <Box
+        className="condensed"
+        sx={{
+          fontSize: '1.25rem',
+          fontWeight: 700,
+          color: isLate ? 'var(--marker)' : undefined,
+          whiteSpace: 'nowrap',
+        }}
+      >
+        {isLate && <span aria-hidden>◆ </span>}
+        {dayjs(look.on).format('D MMM YY')}
+      </Box>
+      <Box>
+        <strong>{DUE_WORDS[look.what]}</strong>
+        {look.afterKm !== null && ` after ${showDistance(look.afterKm, unit)} ${unit}`}
+        <Box sx={{ color: 'text.secondary' }}>
+          <Link component={RouterLink} to={`/visits/${visitId}/hand-over`}>
+            {name}
+          </Link>
+          {customer && `, ${customer}`}
+          {phone && (
+            <>
+              , <Link href={`tel:${phone.replace(/[^+\d]/g, '')}`}>{phone}</Link>
+            </>
+          )}
+          , visit {number}
+        </Box>
+        {failure && (
+          <Typography role="alert" sx={{ color: 'var(--marker)' }}>
+            {failure}
+          </Typography>
+        )}
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button
+          disabled={isSettling}
+          aria-label={`Done: ${DUE_WORDS[look.what]}, ${name}`}
+          onClick={() => void settle('done')}
+        >
+          Done
+        </Button>
+        <Button
+          variant="text"
+          disabled={isSettling}
+          aria-label={`Let go: ${DUE_WORDS[look.what]}, ${name}`}
+          onClick={() => void settle('dropped')}
+        >
+          Let go
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,150 @@
+import type { Given, Language, Units } from '@keen/contract';
+import { DEPTH_UNITS, DISTANCE_UNITS, PRESSURE_UNITS } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useSetClosedMutation } from '../../api/keenApi.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { PaperView } from '../../shared/PaperView.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+import { NextChecks } from './NextChecks.tsx';
+import { SheetLinks } from './SheetLinks.tsx';
+import { usePaper } from './usePaper.ts';
+import { VisitFiles } from './VisitFiles.tsx';
+
+const LANGUAGE_OPTIONS: readonly { value: Language; label: string }[] = [
+  { value: 'en', label: 'English' },
+  { value: 'es', label: 'Español' },
+];
+const GIVEN_OPTIONS: readonly { value: Given; label: string }[] = [
+  { value: 'printed', label: 'On paper' },
+  { value: 'link', label: 'By link' },
+  { value: 'notWanted', label: 'Not wanted' },
+];
+
+/** What goes along with the car: the customer's sheet, the next checks, the files. */
+export function HandOverStep() {
+  const { ribsRead, goTo } = useVisit();
+  if (ribsRead < 3) {
+    return (
+      <Box sx={{ maxWidth: 520 }}>
+        <Typography variant="h1" component="h2" gutterBottom>
+          Nothing to hand over yet.
+        </Typography>
+        <Typography sx={{ mb: 2 }}>The sheet is made from the tread: read it first.</Typography>
+        <Button variant="contained" onClick={() => goTo('read')}>
+          Read the tread
+        </Button>
+      </Box>
+    );
+  }
+  return (
+    <Box sx={{ display: 'grid', gap: 3.5, maxWidth: 820 }}>
+      <ForTheCustomer />
+      <NextChecks />
+      <VisitFiles />
+      <Leaving />
+    </Box>
+  );
+}
+
+/** The sheet as the customer will read it, in their language and units, and how it gets to them. */
+function ForTheCustomer() {
+  const { detail, draft, enter, preferences, diagnosing } = useVisit();
+  const { paper, language, units } = usePaper();
+  const { visit } = detail;
+  const given = draft.visit?.handOver?.given ?? null;
+  const setUnit = (change: Partial<Units>) =>
+    enter('visit.handOver.units', { ...units, ...change });
+  return (
+    <Box component="section" aria-labelledby="sheet-title" sx={{ display: 'grid', gap: 2 }}>
+      <Typography variant="h1" component="h2" id="sheet-title">
+        The customer’s sheet
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 1.5 }}>
+        <Choice
+          label="Language"
+          options={LANGUAGE_OPTIONS}
+          value={language}
+          onChange={(next) => next && enter('visit.handOver.language', next)}
+        />
+        <Choice
+          label="Depths in"
+          options={DEPTH_UNITS.map((value) => ({ value, label: DEPTH_UNIT_WORDS[value] }))}
+          value={units.depth}
+          onChange={(depth) => depth && setUnit({ depth })}
+        />
+        <Choice
+          label="Distances in"
+          options={DISTANCE_UNITS.map((value) => ({ value, label: value }))}
+          value={units.distance}
+          onChange={(distance) => distance && setUnit({ distance })}
+        />
+        <Choice
+          label="Pressures in"
+          options={PRESSURE_UNITS.map((value) => ({ value, label: value }))}
+          value={units.pressure}
+          onChange={(pressure) => pressure && setUnit({ pressure })}
+        />
+      </Box>
+      <Box
+        sx={{
+          bgcolor: 'var(--sheet)',
+          border: '1px solid var(--line)',
+          p: { xs: 1.75, sm: 3 },
+          minHeight: 200,
+        }}
+      >
+        {paper ? (
+          <PaperView paper={paper} />
+        ) : diagnosing.failure ? (
+          <Notice kind="caution">The answer could not be worked out: {diagnosing.failure}</Notice>
+        ) : (
+          <Typography role="status">Working out the answer…</Typography>
+        )}
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-end' }}>
+        <Button
+          variant="contained"
+          href={`/api/visits/${visit.id}/sheet?paper=${preferences.paper}`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Print (PDF)
+        </Button>
+        <Box sx={{ flex: 1 }} />
+        <Choice
+          label="The customer has it"
+          options={GIVEN_OPTIONS}
+          value={given}
+          onChange={(next) => enter('visit.handOver.given', next)}
+        />
+      </Box>
+      <SheetLinks />
+    </Box>
+  );
+}
+
+/** The car goes; the visit closes, and can be opened again. */
+function Leaving() {
+  const { detail } = useVisit();
+  const [setClosed, { isLoading, isError }] = useSetClosedMutation();
+  const { visit } = detail;
+  const isClosed = visit.closedAt !== null;
+  return (
+    <Box sx={{ borderTop: '1px solid var(--line)', pt: 2, display: 'grid', gap: 1.5 }}>
+      {isError && <Notice kind="caution">That was not kept; try again.</Notice>}
+      <Box>
+        <Button
+          variant={isClosed ? 'outlined' : 'contained'}
+          disabled={isLoading}
+          onClick={() => void setClosed({ visitId: visit.id, closed: !isClosed })}
+        >
+          {isClosed ? 'Open the visit again' : 'Car has left: close the visit'}
+        </Button>
+      </Box>
+    </Box>
+  );
+}

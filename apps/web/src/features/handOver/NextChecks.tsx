@@ -1,0 +1,112 @@
+import type { DueLook } from '@keen/contract';
+import { distanceFromKm, distanceToKm, dueLooks, nextLooks, USUAL_KM_PER_YEAR } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { DUE_WORDS } from '../../shared/dueWords.ts';
+import { showDistance } from '../../shared/format.ts';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+
+/** What is due later, with its days; put on the shop's list and into the customer's calendar. */
+export function NextChecks() {
+  const { detail, draft, enter, units, diagnosing } = useVisit();
+  const { kmPerYear = USUAL_KM_PER_YEAR, next } = draft.visit?.handOver ?? {};
+  const outlook = diagnosing.answer?.outlook;
+  const decision = detail.decisions.at(-1);
+  const wheelsOff = decision?.answer === 'yes' && decision.replace.length > 0;
+  const from = detail.visit.arrivedAt.slice(0, 10);
+  const proposed = outlook
+    ? dueLooks(nextLooks(draft, outlook, wheelsOff), from, kmPerYear)
+    : undefined;
+  const keep = (list: readonly DueLook[]) => enter('visit.handOver.next', list);
+  const shown = next ?? proposed ?? [];
+  return (
+    <Box component="section" aria-labelledby="next-title" sx={{ display: 'grid', gap: 1.5 }}>
+      <Typography variant="h2" component="h3" id="next-title">
+        Next checks
+      </Typography>
+      <Box sx={{ width: 220 }}>
+        <NumberField
+          label="Driven in a year, about"
+          unit={units.distance}
+          decimals={0}
+          min={Math.round(distanceFromKm(500, units.distance))}
+          max={Math.round(distanceFromKm(200_000, units.distance))}
+          value={Math.round(distanceFromKm(kmPerYear, units.distance))}
+          onChange={(value) =>
+            enter(
+              'visit.handOver.kmPerYear',
+              value === null ? null : distanceToKm(value, units.distance),
+            )
+          }
+        />
+      </Box>
+      <Box component="ul" aria-label="Next checks" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {shown.map((look, place) => (
+          <Box
+            component="li"
+            key={look.what}
+            sx={{
+              display: 'flex',
+              flexWrap: 'wrap',
+              gap: 1.5,
+              alignItems: 'center',
+              borderTop: '1px solid var(--hairline)',
+              py: 0.75,
+            }}
+          >
+            <Box sx={{ flex: '1 1 220px', opacity: look.state === 'open' ? 1 : 0.6 }}>
+              <strong>{DUE_WORDS[look.what]}</strong>
+              {look.afterKm !== null && (
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  , after {showDistance(look.afterKm, units.distance)} {units.distance}
+                </Box>
+              )}
+              {look.state !== 'open' && `, ${look.state}`}
+            </Box>
+            {next ? (
+              <TextField
+                label={`${DUE_WORDS[look.what]} by`}
+                type="date"
+                size="small"
+                value={look.on}
+                sx={{ width: 210 }}
+                slotProps={{ inputLabel: { shrink: true } }}
+                onChange={({ target }) =>
+                  target.value &&
+                  keep(next.map((one, i) => (i === place ? { ...one, on: target.value } : one)))
+                }
+              />
+            ) : (
+              <span>by {dayjs(look.on).format('D MMM YYYY')}</span>
+            )}
+          </Box>
+        ))}
+        {!next && !proposed && (
+          <Typography component="li" role="status" color="textSecondary">
+            Working out when…
+          </Typography>
+        )}
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button
+          variant={next ? 'outlined' : 'contained'}
+          disabled={!proposed}
+          onClick={() => proposed && keep(proposed)}
+        >
+          {next ? 'Make the list anew' : 'Put on the shop’s list'}
+        </Button>
+        <Button
+          href={`/api/visits/${detail.visit.id}/due.ics`}
+          disabled={!next?.some(({ state }) => state === 'open')}
+          download
+        >
+          For the calendar (.ics)
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,33 @@
+import type { Language, Paper, Units } from '@keen/contract';
+import { customerPaper } from '@keen/core';
+import { useMemo } from 'react';
+import { useWeighing } from '../../shared/useWeighing.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+
+/** The customer's sheet as it stands, in the customer's language and units; null while it is worked out. */
+export function usePaper(): { paper: Paper | null; language: Language; units: Units } {
+  const { session, detail, draft, diagnosing, units: own } = useVisit();
+  const weighing = useWeighing();
+  const { language = 'en', units = own } = draft.visit?.handOver ?? {};
+  const { answer } = diagnosing;
+  const paper = useMemo(() => {
+    if (!answer?.outlook || !weighing) return null;
+    const decision = detail.decisions.at(-1) ?? null;
+    const advisor = session.people.find(({ id }) => id === decision?.personId) ?? session.person;
+    const { name, town, settings, hasLogo } = session.shop;
+    return customerPaper({
+      shop: { name, town, settings, logo: hasLogo ? '/api/shop/logo' : null },
+      visit: { number: detail.visit.number, arrivedAt: detail.visit.arrivedAt, draft },
+      vehicle: detail.visit.vehicle,
+      advisor: advisor.name,
+      diagnosis: answer.diagnosis,
+      expectedMm: answer.expectedMm,
+      outlook: answer.outlook,
+      weighing,
+      decision,
+      language,
+      units,
+    });
+  }, [answer, weighing, detail, draft, session, language, units]);
+  return { paper, language, units };
+}

@@ -1,0 +1,81 @@
+import { textsOf } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
+import { useEffect } from 'react';
+import { useParams } from 'react-router';
+import { useSharedSheetQuery } from '../../api/keenApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { PaperView } from '../../shared/PaperView.tsx';
+
+/** A customer's sheet behind its link: nobody is signed in, nothing else can be reached from here. */
+export function SharedSheetPage() {
+  const { token = '' } = useParams();
+  const { data, error, isLoading, refetch } = useSharedSheetQuery(token);
+  const title = data?.paper.title;
+  useEffect(() => {
+    if (title) document.title = title;
+  }, [title]);
+  return (
+    <Box
+      component="main"
+      sx={{
+        maxWidth: 860,
+        mx: 'auto',
+        p: { xs: 2, sm: 4 },
+        '@media print': { p: 0, maxWidth: 'none' },
+      }}
+    >
+      {data && <SharedSheet {...data} />}
+      {isLoading && (
+        <Box role="status" aria-label="Loading the sheet">
+          <Skeleton variant="rectangular" height={420} sx={{ bgcolor: 'var(--hairline)' }} />
+        </Box>
+      )}
+      {error && (
+        <Box role="alert">
+          <Typography variant="h1" gutterBottom>
+            This sheet cannot be shown. No se puede mostrar esta hoja.
+          </Typography>
+          {failureOf(error).isPassing ? (
+            <>
+              <Typography sx={{ mb: 2 }}>{failureOf(error).text}</Typography>
+              <Button onClick={() => void refetch()}>Try again</Button>
+            </>
+          ) : (
+            <Typography>
+              Its link has ended. Ask the shop for a new one. El enlace ha terminado; pida otro al
+              taller.
+            </Typography>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function SharedSheet({
+  paper,
+  endsAt,
+}: NonNullable<ReturnType<typeof useSharedSheetQuery>['data']>) {
+  const { papers, texts } = textsOf(paper.language);
+  const day = new Date(endsAt).toLocaleDateString(texts.locale === 'en' ? 'en-GB' : texts.locale, {
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+  });
+  return (
+    <>
+      <PaperView paper={paper} />
+      <Typography
+        lang={paper.language}
+        variant="body2"
+        color="textSecondary"
+        sx={{ mt: 1, '@media print': { display: 'none' } }}
+      >
+        {papers.linkEnds(day)}
+      </Typography>
+    </>
+  );
+}
