@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Photo, TireLine, VehicleRecord } from '@keen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
-import { stripPicture } from '../src/features/photos/stripPicture.ts';
+import { stripPicture } from '../src/pictures/stripPicture.ts';
 import {
   agentOf,
   arrive,

@@ -55,5 +55,6 @@ export * from './devices.ts';
 export * from './treadPass.ts';
 export * from './prices.ts';
 export * from './api.ts';
+export * from './archive.ts';
 export { openApiDocument } from './openapi.ts';
 export { publishedJsonSchemas } from './jsonSchema.ts';

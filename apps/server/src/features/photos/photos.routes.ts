@@ -9,7 +9,7 @@ import { AppError, invalid, notFound } from '../../errors.ts';
 import { signedIn } from '../../http/signedIn.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { validId } from '../../http/validate.ts';
-import { stripPicture } from './stripPicture.ts';
+import { stripPicture } from '../../pictures/stripPicture.ts';
 
 const MOST_SUBJECT = 80;
 
