@@ -34,6 +34,8 @@ export interface DemoCar {
   arrivedMinutesAgo: number;
   /** Earlier visits, one each so many months ago. */
   history: readonly number[];
+  /** A visit at which what was advised was declined; the fault has stayed since. */
+  declined?: { monthsAgo: number; distanceKm: number; words: string };
   rideHeightMm?: { front: number; rear: number };
   rotatable?: boolean;
   damage?: Partial<Record<Wheel, readonly ('cords' | 'bulge' | 'cut')[]>>;
@@ -332,6 +334,11 @@ export const CARS: readonly DemoCar[] = [
     complaints: ['noise'],
     waits: 'phone',
     arrivedMinutesAgo: 120,
-    history: [7],
+    history: [],
+    declined: {
+      monthsAgo: 12,
+      distanceKm: 6_000,
+      words: 'After the season, the boat has to go in.',
+    },
   },
 ];

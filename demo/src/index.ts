@@ -56,6 +56,7 @@ export function makeDemoShop(nowIso: string): DemoShop {
     const make = { car, vehicleId, personId, random };
     return [
       ...car.history.map((months) => pastVisit(make, now - months * MONTH_MS, months)),
+      ...declinedVisits(make, now),
       presentVisit(make, now - car.arrivedMinutesAgo * MINUTE_MS),
     ];
   });
@@ -93,6 +94,24 @@ function presentVisit(make: Make, at: number): DemoVisit {
     entries: visitEntries(make, at, car.distanceKm, car.stage, true),
     decision: decided ? { id: uuidFrom(random), answer: 'yes', reason: '' } : null,
   };
+}
+
+/** The visit at which the work was declined: the same set of tires, the same fault. */
+function declinedVisits(make: Make, now: number): DemoVisit[] {
+  const { declined } = make.car;
+  if (!declined) return [];
+  const at = now - declined.monthsAgo * MONTH_MS;
+  return [
+    {
+      id: uuidFrom(make.random),
+      vehicleId: make.vehicleId,
+      personId: make.personId,
+      arrivedAt: new Date(at).toISOString(),
+      closedAt: new Date(at + 60 * MINUTE_MS).toISOString(),
+      entries: visitEntries(make, at, declined.distanceKm, 'felt', true),
+      decision: { id: uuidFrom(make.random), answer: 'no', reason: declined.words },
+    },
+  ];
 }
 
 /** An earlier visit: the same car with fewer kilometres on an earlier set, nothing left open. */

@@ -44,6 +44,8 @@ export const shopSettingsSchema = z
     hubShims: z.array(z.number().gt(0).max(5)).max(60),
     /** Thicknesses of arm shims in stock, mm. */
     armShims: z.array(z.number().gt(0).max(30)).max(60),
+    /** Camber that each offset bolt in stock gives, degrees. */
+    offsetBolts: z.array(z.number().gt(0).max(5)).max(60),
     /** The order in which the shop reads the ribs. */
     readingOrder: z.enum(READING_ORDERS),
     prices: priceListSchema,
@@ -61,9 +63,14 @@ export const shopSettingsSchema = z
   .meta({ id: 'ShopSettings' });
 export type ShopSettings = z.infer<typeof shopSettingsSchema>;
 
+/** Some of the settings; the others stay as they are. */
+export const changeSettingsSchema = shopSettingsSchema.partial().meta({ id: 'ChangeSettings' });
+export type ChangeSettings = z.infer<typeof changeSettingsSchema>;
+
 export const DEFAULT_SHOP_SETTINGS: ShopSettings = {
   hubShims: [],
   armShims: [],
+  offsetBolts: [],
   readingOrder: 'walkRound',
   prices: DEFAULT_PRICES,
   // Legal and advised depths as published; for snow 4 mm (common practice, and law in some places).
@@ -136,6 +143,12 @@ export const newPersonSchema = z
   })
   .meta({ id: 'NewPerson' });
 export type NewPerson = z.infer<typeof newPersonSchema>;
+
+/** The lead gives a colleague a new password. */
+export const newPasswordSchema = z
+  .strictObject({ password: z.string().min(10).max(200) })
+  .meta({ id: 'NewPassword' });
+export type NewPassword = z.infer<typeof newPasswordSchema>;
 
 const plate = z.string().trim().min(1).max(15);
 export const vehicleRecordSchema = z

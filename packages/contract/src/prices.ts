@@ -48,6 +48,7 @@ export const priceListSchema = z
       .max(12),
   })
   .meta({ id: 'PriceList' });
+export type PricePackage = PriceList['packages'][number];
 export type PriceList = z.infer<typeof priceListSchema>;
 
 /** Made up, so that a new shop sees something to change. */
@@ -84,6 +85,8 @@ export const estimateLineSchema = z.strictObject({
   quantity: z.number().gt(0).max(99),
   /** Minor units for one, as the price list's tax mode has it. */
   unitMinor: minorSchema,
+  /** The package that made it cheaper. */
+  pack: z.string().max(60).optional(),
   answer: z.enum(LINE_ANSWERS).optional(),
   /** Why it was declined, in the customer's words. */
   reason: z.string().trim().max(200).optional(),

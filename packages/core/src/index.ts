@@ -125,3 +125,8 @@ export { technicianPaper } from './papers/technicianPaper.ts';
 export type { PaperFacts } from './papers/paperFacts.ts';
 export { angleRows, estimateRows, readingRows } from './visit/visitTables.ts';
 export { USUAL_KM_PER_YEAR, dueLooks } from './visit/dueLooks.ts';
+export { applyPackage, packageFits } from './money/packages.ts';
+export { rotationPlan } from './tires/rotationPlan.ts';
+export type { RotationPlan } from './tires/rotationPlan.ts';
+export { declinedBefore } from './outlook/declinedBefore.ts';
+export type { DeclinedBefore, EarlierVisit } from './outlook/declinedBefore.ts';

@@ -10,6 +10,8 @@ import {
   entries,
   people,
   photos,
+  sheetLinks,
+  shopLogos,
   shops,
   specSheets,
   vehicles,
@@ -113,7 +115,17 @@ export async function removeDemo(db: Database): Promise<void> {
   await db.transaction(async (tx) => {
     const demo = await tx.select({ id: shops.id }).from(shops).where(eq(shops.isDemo, true));
     for (const { id } of demo) {
-      for (const table of [decisions, photos, entries, visits, vehicles, specSheets, people]) {
+      for (const table of [
+        decisions,
+        photos,
+        sheetLinks,
+        entries,
+        visits,
+        vehicles,
+        specSheets,
+        shopLogos,
+        people,
+      ]) {
         await tx.delete(table).where(eq(table.shopId, id));
       }
       await tx.execute(sql`delete from session where sess->>'shopId' = ${id}`);

@@ -1,5 +1,7 @@
 import type {
   GaugeState,
+  ArchiveTaken,
+  ChangeSettings,
   ChangeVehicle,
   Photo,
   TireLine,
@@ -30,6 +32,7 @@ import type {
   Welcome,
 } from '@keen/contract';
 import {
+  archiveTakenSchema,
   decisionSchema,
   dueListSchema,
   entriesKeptSchema,
@@ -237,14 +240,14 @@ export const keenApi = createApi({
         if (answer) void dispatch(keenApi.util.upsertQueryData('sheets', undefined, answer.data));
       },
     }),
-    keepSettings: build.mutation<ShopSettings, ShopSettings>({
+    keepSettings: build.mutation<ShopSettings, ChangeSettings>({
       query: (body) => ({ url: 'shop/settings', method: 'PUT', body }),
       responseSchema: shopSettingsSchema,
       // At once, so that a second change builds on the first.
-      onQueryStarted: async (settings, { dispatch, queryFulfilled }) => {
+      onQueryStarted: async (change, { dispatch, queryFulfilled }) => {
         const patch = dispatch(
           keenApi.util.updateQueryData('session', undefined, (session) => {
-            session.shop.settings = settings;
+            Object.assign(session.shop.settings, change);
           }),
         );
         await queryFulfilled.catch(() => patch.undo());
@@ -255,6 +258,35 @@ export const keenApi = createApi({
       query: (body) => ({ url: 'shop/people', method: 'POST', body }),
       responseSchema: personSchema,
       invalidatesTags: ['Session'],
+    }),
+    givePassword: build.mutation<unknown, { id: string; password: string }>({
+      query: ({ id, password }) => ({
+        url: `shop/people/${id}/password`,
+        method: 'PUT',
+        body: { password },
+      }),
+    }),
+    keepLogo: build.mutation<unknown, Blob | null>({
+      query: (picture) =>
+        picture
+          ? {
+              url: 'shop/logo',
+              method: 'PUT',
+              headers: { 'content-type': picture.type },
+              body: picture,
+            }
+          : { url: 'shop/logo', method: 'DELETE' },
+      invalidatesTags: ['Session'],
+    }),
+    bringArchive: build.mutation<ArchiveTaken, Blob>({
+      query: (zip) => ({
+        url: 'shop/archive',
+        method: 'POST',
+        headers: { 'content-type': 'application/zip' },
+        body: zip,
+      }),
+      responseSchema: archiveTakenSchema,
+      invalidatesTags: ['Session', 'Visits', 'Sheets', 'Due'],
     }),
     links: build.query<SheetLink[], string>({
       query: (visitId) => `visits/${visitId}/links`,
@@ -368,6 +400,9 @@ export const {
   useKeepSheetsMutation,
   useKeepSettingsMutation,
   useAddPersonMutation,
+  useGivePasswordMutation,
+  useKeepLogoMutation,
+  useBringArchiveMutation,
   useLinksQuery,
   useMakeLinkMutation,
   useEndLinkMutation,

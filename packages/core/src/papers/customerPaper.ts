@@ -33,6 +33,7 @@ export function customerPaper(facts: PaperFacts): Paper {
     drawing: paperDrawing(facts, writer),
     blocks: [
       { kind: 'pair', left: causes(facts, writer), right: advice(facts, writer) },
+      ...given(declinedLine(facts, writer)),
       ...given(decided(facts, writer)),
       ...given(angleBlock(facts, writer, false)),
       ...given(done(facts, writer)),
@@ -104,6 +105,24 @@ function decided(facts: PaperFacts, { papers, texts }: Writer): PaperLines | nul
       [isOwn ? papers.because(decision.reason) : '', papers.answers[decision.answer]]
         .filter(Boolean)
         .join(' '),
+    ),
+  ]);
+}
+
+/** What was advised before and declined, with what that has cost. */
+function declinedLine({ declined, shop }: PaperFacts, writer: Writer): PaperLines | null {
+  if (!declined) return null;
+  const { papers, texts, date, number, money } = writer;
+  const { advised, arrivedAt, tires, cost } = declined;
+  return lines('', [
+    line(
+      '',
+      papers.declined(
+        lower(texts.actions[advised]),
+        date(arrivedAt),
+        number(tires, 1),
+        money(cost, shop.settings.prices.currency, true),
+      ),
     ),
   ]);
 }

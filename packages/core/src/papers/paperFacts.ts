@@ -16,6 +16,7 @@ import type { ExpectedDepths } from '../diagnosis/diagnose.ts';
 import { sectionTires } from '../drawing/sectionTires.ts';
 import { formatMoney } from '../money/money.ts';
 import type { Weighing } from '../outlook/choices.ts';
+import type { DeclinedBefore } from '../outlook/declinedBefore.ts';
 import type { Outlook } from '../outlook/outlook.ts';
 import type { LanguageTexts } from '../texts/textsOf.ts';
 import { textsOf } from '../texts/textsOf.ts';
@@ -34,6 +35,8 @@ export interface PaperFacts {
   outlook: Outlook;
   weighing: Weighing;
   decision: Pick<Decision, 'action' | 'advised' | 'answer' | 'reason' | 'replace'> | null;
+  /** Work declined at an earlier visit, and what that has cost. */
+  declined: DeclinedBefore | null;
   language: Language;
   units: Units;
 }

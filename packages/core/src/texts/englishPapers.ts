@@ -40,6 +40,8 @@ export const ENGLISH_PAPERS: PaperTexts = {
   oldTires: (median, low, high) =>
     `Left as they are, the tires on the car reach the limit in about ${median} (${low} to ${high}).`,
   decided: (action) => `Decided: ${action}.`,
+  declined: (action, date, tires, money) =>
+    `Advised on ${date} and declined: ${action}. What it would have put right has taken the rubber of about ${tires} tires since, some ${money}.`,
   because: (reason) => `Because: ${reason}.`,
   answers: {
     yes: 'The customer said yes.',

@@ -70,6 +70,8 @@ export interface PaperTexts {
   oldTires(median: string, low: string, high: string): string;
   decided(action: string): string;
   because(reason: string): string;
+  /** Work that was declined at an earlier visit: what, when, rubber as a count of tires, money. */
+  declined(action: string, date: string, tires: string, money: string): string;
   answers: Record<'yes' | 'no' | 'open', string>;
   refusedUnsafe: string;
   lineAnswers: Record<LineAnswer, string>;

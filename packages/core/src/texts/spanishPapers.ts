@@ -46,6 +46,8 @@ export const SPANISH_PAPERS: PaperTexts = {
   oldTires: (median, low, high) =>
     `Tal como están, los neumáticos del coche llegan al límite en unos ${median} (de ${low} a ${high}).`,
   decided: (action) => `Decidido: ${action}.`,
+  declined: (action, date, tires, money) =>
+    `Aconsejado el ${date} y rechazado: ${action}. Lo que habría corregido se ha llevado desde entonces la goma de unos ${tires} neumáticos, alrededor de ${money}.`,
   because: (reason) => `Motivo: ${reason}.`,
   answers: {
     yes: 'El cliente ha dicho que sí.',

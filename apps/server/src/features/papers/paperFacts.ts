@@ -1,8 +1,8 @@
 import type { Language, Units } from '@keen/contract';
 import { DEFAULT_PREFERENCES } from '@keen/contract';
-import type { PaperFacts } from '@keen/core';
-import { draftToCase, weighVisit } from '@keen/core';
-import { and, desc, eq } from 'drizzle-orm';
+import type { EarlierVisit, PaperFacts } from '@keen/core';
+import { declinedBefore, draftToCase, weighVisit } from '@keen/core';
+import { and, desc, eq, ne } from 'drizzle-orm';
 import type { Database } from '../../db/client.ts';
 import { decisions, people, shopLogos, shops, vehicles, visits } from '../../db/schema/index.ts';
 import { settingsOf } from '../../db/shopSettings.ts';
@@ -59,6 +59,12 @@ export async function paperFacts(
     outlook,
     weighing: weighVisit(outlook, settings.prices, draft),
     decision: decision ?? null,
+    declined: declinedBefore(
+      await earlierVisits(db, row.visits),
+      draft,
+      diagnosis,
+      settings.prices,
+    ),
     language: asked.language ?? draft.visit?.handOver?.language ?? 'en',
     units:
       asked.units ??
@@ -66,4 +72,23 @@ export async function paperFacts(
       reader?.preferences.units ??
       DEFAULT_PREFERENCES.units,
   };
+}
+
+/** Earlier visits of the same car, latest first, each with its last decision. */
+async function earlierVisits(
+  db: Database,
+  { id, vehicleId }: Pick<typeof visits.$inferSelect, 'id' | 'vehicleId'>,
+): Promise<EarlierVisit[]> {
+  const rows = await db
+    .selectDistinctOn([visits.arrivedAt, visits.id])
+    .from(visits)
+    .leftJoin(decisions, eq(decisions.visitId, visits.id))
+    .where(and(eq(visits.vehicleId, vehicleId), ne(visits.id, id)))
+    .orderBy(desc(visits.arrivedAt), visits.id, desc(decisions.createdAt));
+  return rows.map((row) => ({
+    number: row.visits.number,
+    arrivedAt: row.visits.arrivedAt.toISOString(),
+    draft: row.visits.draft,
+    decision: row.decisions,
+  }));
 }

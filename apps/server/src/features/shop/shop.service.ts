@@ -5,7 +5,7 @@ import { and, eq } from 'drizzle-orm';
 import type { Database } from '../../db/client.ts';
 import { people } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
-import { conflict, forbidden } from '../../errors.ts';
+import { conflict, forbidden, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
 /**
@@ -13,11 +13,7 @@ import type { Actor } from '../../http/signedIn.ts';
  * @throws {AppError} 403 for anybody but the lead, 409 when the e-mail is taken
  */
 export async function addPerson(db: Database, actor: Actor, order: NewPerson): Promise<Person> {
-  const [asker] = await db
-    .select({ role: people.role })
-    .from(people)
-    .where(and(eq(people.id, actor.personId), eq(people.shopId, actor.shopId)));
-  if (asker?.role !== 'lead') throw forbidden('Only the lead of the shop adds colleagues');
+  await demandLead(db, actor, 'Only the lead of the shop adds colleagues');
   const { id, name, role } = order;
   const passwordHash = await hash(order.password);
   return db.transaction(async (tx) => {
@@ -45,4 +41,31 @@ export async function addPerson(db: Database, actor: Actor, order: NewPerson): P
     await tellLive(tx, { shopId: actor.shopId, kind: 'settings' });
     return { id, name, role };
   });
+}
+
+/**
+ * Gives a colleague a new password; one who came in with an archive has none until then.
+ * @throws {AppError} 403 for anybody but the lead, 404 for a stranger
+ */
+export async function givePassword(
+  db: Database,
+  actor: Actor,
+  id: string,
+  password: string,
+): Promise<void> {
+  await demandLead(db, actor, 'Only the lead of the shop gives passwords');
+  const changed = await db
+    .update(people)
+    .set({ passwordHash: await hash(password) })
+    .where(and(eq(people.id, id), eq(people.shopId, actor.shopId)))
+    .returning({ id: people.id });
+  if (changed.length === 0) throw notFound('person');
+}
+
+async function demandLead(db: Database, actor: Actor, otherwise: string): Promise<void> {
+  const [asker] = await db
+    .select({ role: people.role })
+    .from(people)
+    .where(and(eq(people.id, actor.personId), eq(people.shopId, actor.shopId)));
+  if (asker?.role !== 'lead') throw forbidden(otherwise);
 }

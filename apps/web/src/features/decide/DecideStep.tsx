@@ -8,10 +8,12 @@ import { showFar } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AdviceInMoney, Choices } from './Choices.tsx';
+import { Declined } from './Declined.tsx';
 import { DecisionForm } from './DecisionForm.tsx';
 import { DecisionList } from './DecisionList.tsx';
 import { Estimate } from './Estimate.tsx';
 import { OutlookChart } from './OutlookChart.tsx';
+import { Rotation } from './Rotation.tsx';
 import { useWeighing } from '../../shared/useWeighing.ts';
 
 /** What is advised and why, what is chosen, what the customer says; all of it is kept. */
@@ -41,6 +43,7 @@ export function DecideStep() {
   return (
     <Box sx={{ display: 'grid', gap: 2.5, maxWidth: 860 }}>
       <Advice diagnosis={answer.diagnosis} weighing={weighing} outlook={answer.outlook} />
+      <Declined diagnosis={answer.diagnosis} />
       <Choices weighing={weighing} />
       <OutlookChart outlook={answer.outlook} />
       {diagnosing.state === 'full' ? (
@@ -54,7 +57,9 @@ export function DecideStep() {
           Working it out in full; a decision is kept beside the full answer…
         </Typography>
       )}
+      <Rotation />
       <Estimate
+        weighing={weighing}
         course={detail.decisions.at(-1)?.action ?? weighing.advised.course}
         replace={detail.decisions.at(-1)?.replace ?? answer.diagnosis.recommendation.replace}
       />

@@ -1,5 +1,6 @@
 import { DEFAULT_PRICES } from '@keen/contract';
 import type { WorkEstimate } from '@keen/contract';
+import type { Weighing } from '@keen/core';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { showStep } from '../../../tests/visitBench.tsx';
@@ -19,8 +20,9 @@ const estimate: WorkEstimate = {
   ],
 };
 const signed = { ...estimate, signed: { name: 'Tess Ter', at: '2026-03-01T10:00:00.000Z' } };
+const WEIGHING = { choices: [] } as unknown as Weighing;
 const show = (kept?: WorkEstimate) =>
-  showStep(<Estimate course="align" replace={['lf', 'rf']} />, {
+  showStep(<Estimate weighing={WEIGHING} course="align" replace={['lf', 'rf']} />, {
     draft: kept ? { visit: { estimate: kept } } : {},
   });
 const row = (name: string) => within(screen.getByRole('listitem', { name }));

@@ -1,5 +1,13 @@
-import type { Action, EstimateLine, Wheel, WorkEstimate } from '@keen/contract';
-import { changeLines, estimateLines, formatMoney, sumEstimate } from '@keen/core';
+import type { Action, EstimateLine, PriceList, Wheel, WorkEstimate } from '@keen/contract';
+import {
+  applyPackage,
+  changeLines,
+  estimateLines,
+  formatMoney,
+  packageFits,
+  sumEstimate,
+} from '@keen/core';
+import type { Weighing } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -7,22 +15,25 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import { newId } from '../../shared/newId.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { Alternatives } from './Alternatives.tsx';
 import { EstimateLineRow } from './EstimateLineRow.tsx';
 import { SignDialog } from './SignDialog.tsx';
 
 interface EstimateProps {
+  weighing: Weighing;
   /** What the estimate is made of when it is made anew. */
   course: Action;
   replace: readonly Wheel[];
 }
 
 /** What it comes to, line by line: accepted, declined or later, and signed. */
-export function Estimate({ course, replace }: EstimateProps) {
+export function Estimate({ weighing, course, replace }: EstimateProps) {
   const { draft, enter, session } = useVisit();
   const { prices } = session.shop.settings;
   const [isSigning, setSigning] = useState(false);
   const estimate = draft.visit?.estimate;
   const keep = (next: WorkEstimate) => enter('visit.estimate', next);
+  const linesFor = (wanted: Action) => estimateLines(wanted, replace, prices, newId);
 
   if (!estimate) {
     return (
@@ -31,20 +42,16 @@ export function Estimate({ course, replace }: EstimateProps) {
           From the shop’s price list, for what was chosen above. Each line can be changed.
         </Typography>
         <Box>
-          <Button
-            onClick={() =>
-              keep({
-                version: 1,
-                currency: prices.currency,
-                taxPercent: prices.taxPercent,
-                taxMode: prices.taxMode,
-                lines: estimateLines(course, replace, prices, newId),
-              })
-            }
-          >
+          <Button onClick={() => keep(newEstimate(prices, linesFor(course)))}>
             Make the estimate
           </Button>
         </Box>
+        <Alternatives
+          weighing={weighing}
+          course={course}
+          linesFor={linesFor}
+          onTake={(lines) => keep(newEstimate(prices, lines))}
+        />
       </Section>
     );
   }
@@ -82,13 +89,42 @@ export function Estimate({ course, replace }: EstimateProps) {
         >
           + One more line
         </Button>
-        <Button
-          variant="text"
-          onClick={() => setLines(estimateLines(course, replace, prices, newId))}
-        >
+        <Button variant="text" onClick={() => setLines(linesFor(course))}>
           From the price list again
         </Button>
+        {prices.labour.map(({ name, hourMinor }) => (
+          <Button
+            key={name}
+            variant="text"
+            onClick={() =>
+              setLines([
+                ...estimate.lines,
+                { id: newId(), what: name, quantity: 1, unitMinor: hourMinor },
+              ])
+            }
+          >
+            + {name}
+          </Button>
+        ))}
       </Box>
+      {prices.packages
+        .filter((pack) => packageFits(estimate.lines, pack))
+        .map((pack) => {
+          const lines = applyPackage(estimate.lines, pack);
+          return (
+            <Box
+              key={pack.name}
+              sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}
+            >
+              <Button onClick={() => setLines(lines)}>As a package: {pack.name}</Button>
+              <span>
+                saves{' '}
+                <strong>{money(all.total - sumEstimate({ ...estimate, lines }).total)}</strong>
+              </span>
+            </Box>
+          );
+        })}
+      <Alternatives weighing={weighing} course={course} linesFor={linesFor} onTake={setLines} />
       <Box
         sx={{
           borderTop: '2px solid var(--ink)',
@@ -141,6 +177,11 @@ export function Estimate({ course, replace }: EstimateProps) {
       />
     </Section>
   );
+}
+
+function newEstimate(prices: PriceList, lines: EstimateLine[]): WorkEstimate {
+  const { currency, taxPercent, taxMode } = prices;
+  return { version: 1, currency, taxPercent, taxMode, lines };
 }
 
 function Section({ version, children }: { version?: number; children: React.ReactNode }) {

@@ -24,8 +24,9 @@ const CURVES = [
 
 /** Depth of the lowest rib against distance, each with the band that holds it eight times in ten. */
 export function OutlookChart({ outlook }: { outlook: Outlook }) {
-  const { units, draft } = useVisit();
+  const { units, draft, session } = useVisit();
   const limits = draft.limits ?? {};
+  const snowMm = session.shop.settings.limits.snow;
   const { curves } = outlook;
   const depth = (mm: number) => depthFromMm(mm, units.depth);
   const shown: Record<(typeof CURVES)[number]['key'], DepthCurve | null> = {
@@ -116,6 +117,12 @@ export function OutlookChart({ outlook }: { outlook: Outlook }) {
                 stroke="var(--soft)"
                 strokeDasharray="1 3"
                 label={{ value: 'advised', position: 'right', fill: 'var(--soft)' }}
+              />
+              <ReferenceLine
+                y={depth(snowMm)}
+                stroke="var(--soft)"
+                strokeDasharray="1 6"
+                label={{ value: 'on snow', position: 'right', fill: 'var(--soft)' }}
               />
             </ComposedChart>
           </ResponsiveContainer>

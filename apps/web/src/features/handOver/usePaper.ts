@@ -1,5 +1,5 @@
 import type { Language, Paper, Units } from '@keen/contract';
-import { customerPaper } from '@keen/core';
+import { customerPaper, declinedBefore } from '@keen/core';
 import { useMemo } from 'react';
 import { useWeighing } from '../../shared/useWeighing.ts';
 import { useVisit } from '../../shared/visitContext.ts';
@@ -25,6 +25,7 @@ export function usePaper(): { paper: Paper | null; language: Language; units: Un
       outlook: answer.outlook,
       weighing,
       decision,
+      declined: declinedBefore(detail.history, draft, answer.diagnosis, settings.prices),
       language,
       units,
     });

@@ -34,7 +34,7 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
       const { stock } = worked.input as { stock: number[] };
       // What was typed as stock is the shop's stock from now on.
       if (stock.join() !== settings.hubShims.join()) {
-        void keepSettings({ ...settings, hubShims: stock });
+        void keepSettings({ hubShims: stock });
       }
     }
     onClose();

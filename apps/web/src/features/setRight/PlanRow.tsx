@@ -34,7 +34,8 @@ interface PlanRowProps {
 
 /** One step: by how much, with what, whether it reaches, its arithmetic, and what it reads now. */
 export function PlanRow({ step, plan, place, hasBegun }: PlanRowProps) {
-  const { draft, enter, goTo } = useVisit();
+  const { draft, enter, goTo, session } = useVisit();
+  const bolts = session.shop.settings.offsetBolts;
   const [isWorking, setWorking] = useState(false);
   const adjuster = draft.visit?.setRight?.adjuster?.[step.key] ?? usualAdjuster(draft, step);
   const calculator = adjuster && calculatorFor(step, adjuster);
@@ -85,7 +86,13 @@ export function PlanRow({ step, plan, place, hasBegun }: PlanRowProps) {
             onChange={(value) => value && enter(`visit.setRight.adjuster.${step.key}`, value)}
           />
         )}
-        {reach && <ReachWords reach={reach} isFitted={adjuster !== 'none'} />}
+        {reach && (
+          <ReachWords
+            reach={reach}
+            isFitted={adjuster !== 'none'}
+            bolt={boltFor(reach, step, bolts)}
+          />
+        )}
         {advice && reach?.state !== 'beyond' && <Box>{advice}</Box>}
         {step.key === 'parts' && (
           <Button sx={{ justifySelf: 'start' }} onClick={() => goTo('inspect')}>
@@ -121,7 +128,25 @@ export function PlanRow({ step, plan, place, hasBegun }: PlanRowProps) {
   );
 }
 
-function ReachWords({ reach, isFitted }: { reach: Reach; isFitted: boolean }) {
+/** The smallest offset bolt in stock that gives what is missing at a front strut. */
+function boltFor(
+  { state, short }: Reach,
+  { kind, axle }: PlanStep,
+  bolts: readonly number[],
+): number | null {
+  if (state !== 'beyond' || kind !== 'camber' || axle !== 'front') return null;
+  const enough = bolts.filter((bolt) => bolt >= Math.abs(short));
+  return enough.length > 0 ? Math.min(...enough) : null;
+}
+
+interface ReachWordsProps {
+  reach: Reach;
+  isFitted: boolean;
+  /** Degrees of an offset bolt in stock; null where none would do. */
+  bolt: number | null;
+}
+
+function ReachWords({ reach, isFitted, bolt }: ReachWordsProps) {
   const { state, range, short, part, otherwise } = reach;
   if (state === 'within' && range) {
     return (
@@ -137,7 +162,8 @@ function ReachWords({ reach, isFitted }: { reach: Reach; isFitted: boolean }) {
       {isFitted && range
         ? `It moves by ${showDegrees(range[0], 2)} to ${showDegrees(range[1], 2)}; ${showDegrees(short, 2)} stays missing. `
         : 'Nothing is fitted to set it with. '}
-      What would bring it: {part}. If it stays, {otherwise}.
+      What would bring it: {part}. {bolt !== null && `In stock: an offset bolt of ${bolt}°. `}If it
+      stays, {otherwise}.
     </Notice>
   );
 }

@@ -13,6 +13,11 @@ const LISTS = [
     fault: 'Tapers up to 5°, such as 0.25; 0.5',
   },
   { key: 'armShims', label: 'Arm shims, mm', fault: 'Thicknesses up to 30 mm, such as 0.8; 1.6' },
+  {
+    key: 'offsetBolts',
+    label: 'Offset bolts, degrees of camber',
+    fault: 'What each gives, up to 5°, such as 1; 1.75',
+  },
 ] as const;
 
 const ORDERS: readonly { value: ReadingOrder; label: string }[] = [
@@ -39,7 +44,7 @@ export function StockForm({ settings }: { settings: ShopSettings }) {
             const next = { ...settings, [key]: listIn(text) };
             return shopSettingsSchema.safeParse(next).success ? null : fault;
           }}
-          onChange={(text) => void keep({ ...settings, [key]: listIn(text ?? '') })}
+          onChange={(text) => void keep({ [key]: listIn(text ?? '') })}
         />
       ))}
       <Choice
@@ -47,7 +52,7 @@ export function StockForm({ settings }: { settings: ShopSettings }) {
         dense
         options={ORDERS}
         value={settings.readingOrder}
-        onChange={(readingOrder) => readingOrder && void keep({ ...settings, readingOrder })}
+        onChange={(readingOrder) => readingOrder && void keep({ readingOrder })}
       />
       {isError && (
         <Typography role="alert" sx={{ color: 'var(--marker)' }}>

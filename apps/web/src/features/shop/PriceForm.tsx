@@ -13,6 +13,8 @@ import { FileButton } from '../../shared/FileButton.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
+import { LabourForm } from './LabourForm.tsx';
+import { PackageForm } from './PackageForm.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 
 const TAX_WORDS = { included: 'Tax is in them', added: 'Tax comes on top' } as const;
@@ -24,8 +26,7 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
   const [keep, { isError }] = useKeepSettingsMutation();
   const [told, setTold] = useState<{ read: number; faults: PriceFault[] } | null>(null);
   const { prices } = settings;
-  const set = (change: Partial<PriceList>) =>
-    void keep({ ...settings, prices: { ...prices, ...change } });
+  const set = (change: Partial<PriceList>) => void keep({ prices: { ...prices, ...change } });
   const setItem = (item: PriceItem, minor: number) =>
     set({ items: { ...prices.items, [item]: minor } });
 
@@ -97,6 +98,8 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
             .join(' ')}
         </Notice>
       )}
+      <LabourForm prices={prices} onChange={set} />
+      <PackageForm prices={prices} onChange={set} />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <FileButton
           label="Price table"

@@ -3,12 +3,15 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { useSessionQuery } from '../../api/keenApi.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
+import { ArchiveForm } from './ArchiveForm.tsx';
+import { LimitsForm } from './LimitsForm.tsx';
+import { PapersForm } from './PapersForm.tsx';
 import { PriceForm } from './PriceForm.tsx';
 import { StaffForm } from './StaffForm.tsx';
 
 const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
 
-/** What the shop settles for everybody: prices and people. */
+/** What the shop settles for everybody: prices, papers, limits, people; and everything as files. */
 export function ShopPage() {
   const { data: session } = useSessionQuery();
   const navigate = useNavigate();
@@ -23,7 +26,10 @@ export function ShopPage() {
       </TopBar>
       <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 760, display: 'grid', gap: 5 }}>
         <PriceForm settings={session.shop.settings} />
+        <PapersForm session={session} />
+        <LimitsForm settings={session.shop.settings} unit={session.preferences.units.depth} />
         <StaffForm session={session} />
+        <ArchiveForm session={session} />
       </Box>
     </Box>
   );

@@ -11,6 +11,7 @@ import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { GivePassword } from './GivePassword.tsx';
 
 const ROLE_WORDS = { advisor: 'Advisor', technician: 'Technician', lead: 'Lead' } as const;
 
@@ -23,21 +24,26 @@ export function StaffForm({ session }: { session: Session }) {
         People
       </Typography>
       <Box component="ul" aria-label="People of the shop" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {session.people.map(({ id, name, role }) => (
+        {session.people.map((person) => (
           <Box
             component="li"
-            key={id}
+            key={person.id}
             sx={{
               display: 'flex',
-              justifyContent: 'space-between',
+              flexWrap: 'wrap',
+              alignItems: 'center',
+              columnGap: 2,
               borderTop: '1px solid var(--hairline)',
               py: 1,
             }}
           >
-            <span>{name}</span>
-            <Box component="span" sx={{ color: 'text.secondary' }}>
-              {ROLE_WORDS[role]}
+            <Box component="span" sx={{ flex: 1 }}>
+              {person.name}
             </Box>
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {ROLE_WORDS[person.role]}
+            </Box>
+            {isLead && <GivePassword person={person} />}
           </Box>
         ))}
       </Box>

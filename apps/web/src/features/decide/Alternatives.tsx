@@ -1,0 +1,48 @@
+import type { Action, EstimateLine } from '@keen/contract';
+import { actionWords, formatMoney, sumEstimate } from '@keen/core';
+import type { Weighing } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useVisit } from '../../shared/visitContext.ts';
+
+const MOST_ALTERNATIVES = 3;
+
+interface AlternativesProps {
+  weighing: Weighing;
+  /** What the estimate is made for already. */
+  course: Action;
+  linesFor: (course: Action) => EstimateLine[];
+  onTake: (lines: EstimateLine[]) => void;
+}
+
+/** Other courses as an estimate, the one that is best for the customer first. */
+export function Alternatives({ weighing, course, linesFor, onTake }: AlternativesProps) {
+  const { prices } = useVisit().session.shop.settings;
+  const others = weighing.choices
+    .filter((choice) => !choice.isBarred && choice.course !== course)
+    .toSorted((a, b) => a.perMegametre - b.perMegametre)
+    .slice(0, MOST_ALTERNATIVES);
+  if (others.length === 0) return null;
+  return (
+    <Box sx={{ display: 'grid', gap: 0.25, justifyItems: 'start' }}>
+      <Typography variant="h3" component="h4" color="textSecondary">
+        Instead; what costs the customer least over the tires’ life comes first
+      </Typography>
+      {others.map((choice) => {
+        const lines = linesFor(choice.course);
+        const { total } = sumEstimate({ ...prices, lines });
+        return (
+          <Button
+            key={choice.course}
+            variant="text"
+            sx={{ px: 0.5, textAlign: 'left' }}
+            onClick={() => onTake(lines)}
+          >
+            {actionWords(choice.course)}: {formatMoney(total, prices.currency)} now
+          </Button>
+        );
+      })}
+    </Box>
+  );
+}

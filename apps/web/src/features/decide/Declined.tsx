@@ -1,0 +1,51 @@
+import type { Diagnosis } from '@keen/contract';
+import { actionWords, declinedBefore, formatMoney, WHEEL_ORDER, whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { DEPTH_UNIT_WORDS, showDepth } from '../../shared/format.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+
+/** Rubber below this is not worth a figure of its own, mm. */
+const SHOWN_FROM_MM = 0.3;
+
+/** What was advised at an earlier visit and declined, and what that has cost since. */
+export function Declined({ diagnosis }: { diagnosis: Diagnosis }) {
+  const { detail, draft, session, units } = useVisit();
+  const { prices } = session.shop.settings;
+  const declined = declinedBefore(detail.history, draft, diagnosis, prices);
+  if (!declined) return null;
+  const { advised, arrivedAt, number, reason, lostMm, tires, cost, work } = declined;
+  const money = (minor: number) => formatMoney(minor, prices.currency, 'en', true);
+  const lost = WHEEL_ORDER.filter((wheel) => lostMm[wheel] >= SHOWN_FROM_MM);
+  return (
+    <Box
+      component="section"
+      aria-labelledby="declined-title"
+      sx={{ borderLeft: '3px solid var(--marker)', pl: 1.75 }}
+    >
+      <Typography variant="h2" component="h3" id="declined-title">
+        Declined at visit {number}, {dayjs(arrivedAt).format('D MMM YYYY')}
+      </Typography>
+      <Typography>
+        Advised then: {lower(actionWords(advised))}. {reason && `“${reason}” `}
+        Since then what it would have put right took about{' '}
+        {lost
+          .map(
+            (wheel) =>
+              `${showDepth(lostMm[wheel], units.depth)} ${DEPTH_UNIT_WORDS[units.depth]} at the ${whereWords(wheel)}`,
+          )
+          .join(', ')}
+        :{' '}
+        <strong>
+          the rubber of about {tires.toFixed(1)} tires, some {money(cost)}
+        </strong>
+        . The work costs {money(work)}.
+      </Typography>
+    </Box>
+  );
+}
+
+function lower(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}

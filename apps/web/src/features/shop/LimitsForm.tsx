@@ -1,0 +1,53 @@
+import type { DepthUnit, ShopSettings } from '@keen/contract';
+import { depthFromMm, depthToMm } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { NumberField } from '../../shared/NumberField.tsx';
+
+const FIELDS = [
+  { key: 'legal', label: 'Legal limit here' },
+  { key: 'advise', label: 'Change from, on wet roads' },
+  { key: 'snow', label: 'Change from, on snow' },
+] as const;
+
+/** Depths by which tires are judged in this shop; visits that are open keep theirs. */
+export function LimitsForm({ settings, unit }: { settings: ShopSettings; unit: DepthUnit }) {
+  const [keep, { isError }] = useKeepSettingsMutation();
+  const { limits } = settings;
+  return (
+    <Box component="section" aria-labelledby="limits-title" sx={{ display: 'grid', gap: 2 }}>
+      <Box>
+        <Typography variant="h1" component="h2" id="limits-title">
+          Limits
+        </Typography>
+        <Typography color="textSecondary" sx={{ mt: 0.5 }}>
+          For visits from now on; those that are open keep theirs. Local law decides.
+        </Typography>
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
+        {FIELDS.map(({ key, label }) => (
+          <Box key={key} sx={{ width: 220 }}>
+            <NumberField
+              label={label}
+              unit={DEPTH_UNIT_WORDS[unit]}
+              decimals={1}
+              max={Math.floor(depthFromMm(12, unit))}
+              value={depthFromMm(limits[key], unit)}
+              onChange={(value) =>
+                value !== null &&
+                void keep({ limits: { ...limits, [key]: depthToMm(value, unit) } })
+              }
+            />
+          </Box>
+        ))}
+      </Box>
+      {limits.advise < limits.legal && (
+        <Notice kind="caution">What is advised lies below the law; the law counts.</Notice>
+      )}
+      {isError && <Notice kind="caution">That was not kept; the limits stand as before.</Notice>}
+    </Box>
+  );
+}

@@ -1,0 +1,88 @@
+import type { Session } from '@keen/contract';
+import { LANGUAGES, MOST_LOGO_BYTES } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useKeepLogoMutation, useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { FileButton } from '../../shared/FileButton.tsx';
+import { Notice } from '../../shared/Notice.tsx';
+import { SavingField } from '../../shared/SavingField.tsx';
+
+const LANGUAGE_WORDS = { en: 'English', es: 'Spanish' } as const;
+
+/** What stands on every paper of the shop: logo, address, a sentence of its own. */
+export function PapersForm({ session }: { session: Session }) {
+  const { settings, hasLogo, name } = session.shop;
+  const [keep, keeping] = useKeepSettingsMutation();
+  const [keepLogo, logo] = useKeepLogoMutation();
+  const [tooLarge, setTooLarge] = useState(false);
+  // A logo changed keeps its address: the number makes the browser fetch it again.
+  const [version, setVersion] = useState(0);
+
+  async function take(file: File | null): Promise<void> {
+    setTooLarge(file !== null && file.size > MOST_LOGO_BYTES);
+    if (file && file.size > MOST_LOGO_BYTES) return;
+    await keepLogo(file);
+    setVersion(version + 1);
+  }
+
+  return (
+    <Box component="section" aria-labelledby="papers-title" sx={{ display: 'grid', gap: 2 }}>
+      <Typography variant="h1" component="h2" id="papers-title">
+        Papers
+      </Typography>
+      <SavingField
+        label={`Under “${name}”: address, telephone`}
+        multiline
+        value={settings.sheetHeader}
+        check={(text) => (text.length > 200 ? 'At most 200 letters' : null)}
+        onChange={(sheetHeader) => void keep({ sheetHeader: sheetHeader ?? '' })}
+      />
+      {LANGUAGES.map((language) => (
+        <SavingField
+          key={language}
+          label={`A sentence of your own at the end, in ${LANGUAGE_WORDS[language]}`}
+          multiline
+          value={settings.sheetNote[language]}
+          check={(text) => (text.length > 300 ? 'At most 300 letters' : null)}
+          onChange={(text) =>
+            void keep({ sheetNote: { ...settings.sheetNote, [language]: text ?? '' } })
+          }
+        />
+      ))}
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+        {hasLogo && (
+          <img
+            src={`/api/shop/logo?v=${version}`}
+            alt="The shop’s logo"
+            style={{ maxHeight: 48, maxWidth: 140 }}
+          />
+        )}
+        <FileButton
+          label="Logo"
+          accept="image/png,image/jpeg"
+          disabled={logo.isLoading}
+          onFile={(file) => void take(file)}
+        >
+          {hasLogo ? 'Another logo' : 'A logo (PNG or JPEG)'}
+        </FileButton>
+        {hasLogo && (
+          <Button variant="text" onClick={() => void take(null)}>
+            Without
+          </Button>
+        )}
+      </Box>
+      {tooLarge && (
+        <Notice kind="caution">
+          The picture is larger than 200 kB; a smaller one prints as well.
+        </Notice>
+      )}
+      {logo.error && <Notice kind="caution">{failureOf(logo.error).text}</Notice>}
+      {keeping.isError && (
+        <Notice kind="caution">That was not kept; the papers stay as they were.</Notice>
+      )}
+    </Box>
+  );
+}
