@@ -10,8 +10,11 @@ import { RIBS } from '@keen/contract';
 import { axleSection, axleSectionSvg, depthFromMm, WHEELS_OF_AXLE } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import type { Theme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 
-const DRAWING = { width: 500, height: 74 };
+/** Drawn smaller for a phone, so that its words stay readable. */
+const DRAWING = { wide: { width: 500, height: 74 }, narrow: { width: 330, height: 74 } };
 /** The page's own inks; presentation attributes take variables as style sheets do. */
 const INK = {
   rubber: 'var(--rubber)',
@@ -82,16 +85,18 @@ function Party({ name, lines }: { name: string; lines: readonly string[] }) {
 
 function Drawing({ drawing }: { drawing: PaperDrawing }) {
   const { tires, legalMm, unit, wheels, ribs, decimal, legend } = drawing;
+  const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('sm'));
+  const size = isNarrow ? DRAWING.narrow : DRAWING.wide;
   return (
     <Box sx={{ display: 'grid', gap: 1.5, '& svg': { width: '100%', height: 'auto' } }}>
       {(['front', 'rear'] as const).map((axle) => {
         const [left, right] = WHEELS_OF_AXLE[axle];
-        const section = axleSection(axle, tires, { ...DRAWING, legalMm });
+        const section = axleSection(axle, tires, { ...size, legalMm });
         const words = { titles: [wheels[left], wheels[right]] as const, ribs, decimal };
         const depths = [left, right].map((wheel) => {
           const shown = RIBS.map((rib) => {
             const mm = tires[wheel].depthMm[rib];
-            return `${ribs[rib]} ${mm === null ? '–' : depthFromMm(mm, unit).toFixed(1)}`;
+            return `${ribs[rib]} ${mm === null ? '–' : depthFromMm(mm, unit).toFixed(1).replace('.', decimal)}`;
           });
           return `${wheels[wheel]}: ${shown.join(', ')}`;
         });

@@ -42,18 +42,18 @@ export interface PaperFacts {
 }
 
 const THOUSAND = 1000;
-const NO_BREAK = ' ';
+const NO_BREAK = '\u00a0';
 
 /** How one paper writes: its texts, numbers, distances and money. */
 export interface Writer extends LanguageTexts {
   /** A distance to the nearest whole unit. */
-  distance(km: number): string;
+  distance: (km: number) => string;
   /** A distance to the nearest thousand, for what is only about right. */
-  far(km: number): string;
-  number(value: number, digits: number): string;
-  money(minor: number, currency: string, isWhole?: boolean): string;
-  date(iso: string): string;
-  places(list: readonly (keyof LanguageTexts['texts']['places'])[]): string;
+  far: (km: number) => string;
+  number: (value: number, digits: number) => string;
+  money: (minor: number, currency: string, isWhole?: boolean) => string;
+  date: (iso: string) => string;
+  places: (list: readonly (keyof LanguageTexts['texts']['places'])[]) => string;
 }
 
 export function writerFor({ language, units }: Pick<PaperFacts, 'language' | 'units'>): Writer {

@@ -77,7 +77,7 @@ function takeNow(visit: Record<string, unknown>): {
   const { setRight } = visit;
   if (!isObject(setRight) || !isObject(setRight.now)) return { now: null, visit };
   const { now, ...rest } = setRight;
-  return { now: now as Record<string, unknown>, visit: { ...visit, setRight: rest } };
+  return { now: now, visit: { ...visit, setRight: rest } };
 }
 
 /** Sets the fields that the visit knows, as deep as they lie; what it does not know comes back. */

@@ -87,7 +87,7 @@ function LinkRow({ visitId, link }: { visitId: string; link: SheetLink }) {
         label="Address"
         value={address}
         size="small"
-        sx={{ flex: '1 1 260px' }}
+        sx={{ flex: '1 1 180px' }}
         onFocus={({ target }) => target.select()}
         slotProps={{ htmlInput: { readOnly: true } }}
       />

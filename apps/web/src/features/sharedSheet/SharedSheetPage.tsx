@@ -1,3 +1,4 @@
+import type { SharedSheet } from '@keen/contract';
 import { textsOf } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -27,7 +28,7 @@ export function SharedSheetPage() {
         '@media print': { p: 0, maxWidth: 'none' },
       }}
     >
-      {data && <SharedSheet {...data} />}
+      {data && <SharedPaper {...data} />}
       {isLoading && (
         <Box role="status" aria-label="Loading the sheet">
           <Skeleton variant="rectangular" height={420} sx={{ bgcolor: 'var(--hairline)' }} />
@@ -55,10 +56,7 @@ export function SharedSheetPage() {
   );
 }
 
-function SharedSheet({
-  paper,
-  endsAt,
-}: NonNullable<ReturnType<typeof useSharedSheetQuery>['data']>) {
+function SharedPaper({ paper, endsAt }: SharedSheet) {
   const { papers, texts } = textsOf(paper.language);
   const day = new Date(endsAt).toLocaleDateString(texts.locale === 'en' ? 'en-GB' : texts.locale, {
     day: 'numeric',

@@ -24,12 +24,24 @@ export function ShopPage() {
           {session.shop.name}
         </Box>
       </TopBar>
-      <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 760, display: 'grid', gap: 5 }}>
+      <Box
+        component="main"
+        sx={{
+          p: { xs: 2, md: 3.5 },
+          display: 'grid',
+          columnGap: 7,
+          rowGap: 5,
+          gridTemplateColumns: { lg: 'minmax(0, 700px) minmax(0, 520px)' },
+          alignItems: 'start',
+        }}
+      >
         <PriceForm settings={session.shop.settings} />
-        <PapersForm session={session} />
-        <LimitsForm settings={session.shop.settings} unit={session.preferences.units.depth} />
-        <StaffForm session={session} />
-        <ArchiveForm session={session} />
+        <Box sx={{ display: 'grid', gap: 5 }}>
+          <PapersForm session={session} />
+          <LimitsForm settings={session.shop.settings} unit={session.preferences.units.depth} />
+          <StaffForm session={session} />
+          <ArchiveForm session={session} />
+        </Box>
       </Box>
     </Box>
   );
