@@ -36,8 +36,17 @@ for (const scheme of ['light', 'dark'] as const) {
     test('every step of a visit has nothing that axe objects to', async ({ page }) => {
       await comeIn(page);
       await open(page, 'LW 70 R');
-      for (const step of ['arrive', 'read', 'inspect', 'explain', 'decide', 'measure', 'set']) {
-        await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
+      for (const step of [
+        'arrive',
+        'read',
+        'inspect',
+        'explain',
+        'decide',
+        'measure',
+        'set',
+        'hand-over',
+      ]) {
+        await page.goto(page.url().replace(/\/[a-z-]+$/, `/${step}`));
         await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toBeVisible();
         await expectClean(page, step, scheme);
       }
@@ -61,7 +70,9 @@ test('the bench and the page on how it works have nothing that axe objects to', 
   await expectClean(page, 'how it works');
 });
 
-test('sheets and devices have nothing that axe objects to', async ({ page }) => {
+test('sheets, devices, shop and the due list have nothing that axe objects to', async ({
+  page,
+}) => {
   await comeIn(page);
   await page.getByRole('link', { name: 'Sheets' }).click();
   await page.getByRole('link', { name: /Harbour saloon/ }).click();
@@ -70,6 +81,12 @@ test('sheets and devices have nothing that axe objects to', async ({ page }) => 
   await page.goto('/devices');
   await expect(page.getByRole('group', { name: 'Left front', exact: true })).toBeVisible();
   await expectClean(page, 'devices');
+  await page.goto('/shop');
+  await expect(page.getByRole('heading', { name: 'Everything as files' })).toBeVisible();
+  await expectClean(page, 'shop');
+  await page.goto('/due');
+  await expect(page.getByRole('group', { name: 'Looking ahead' })).toBeVisible();
+  await expectClean(page, 'due');
 });
 
 test('on a phone the steps have nothing that axe objects to', async ({ page }) => {
@@ -77,8 +94,8 @@ test('on a phone the steps have nothing that axe objects to', async ({ page }) =
   await comeIn(page);
   await expectClean(page, 'today');
   await open(page, '418 KQ');
-  for (const step of ['read', 'explain', 'decide', 'measure']) {
-    await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
+  for (const step of ['read', 'explain', 'decide', 'measure', 'hand-over']) {
+    await page.goto(page.url().replace(/\/[a-z-]+$/, `/${step}`));
     await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toBeVisible();
     await expectClean(page, step);
   }
@@ -97,7 +114,7 @@ test('an unsafe tire is called so on every step', async ({ page }) => {
   await expect(page.getByRole('link', { name: /LW 70 R/ })).toContainText('Not safe to drive');
   await open(page, 'LW 70 R');
   for (const step of ['arrive', 'explain', 'decide']) {
-    await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
+    await page.goto(page.url().replace(/\/[a-z-]+$/, `/${step}`));
     await expect(page.getByRole('alert').filter({ hasText: 'Not safe to drive' })).toBeVisible();
   }
 });

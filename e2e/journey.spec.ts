@@ -78,7 +78,9 @@ test.describe('the whole job once through', () => {
       'Align before new tires go on, customer said yes',
     );
 
-    const sheet = await page.getByRole('link', { name: /customer’s sheet/ }).getAttribute('href');
+    await tabTo(page, 'To the customer’s sheet');
+    await page.keyboard.press('Enter');
+    const sheet = await page.getByRole('link', { name: 'Print (PDF)' }).getAttribute('href');
     const response = await page.request.get(sheet ?? '');
     expect(response.headers()['content-type']).toBe('application/pdf');
     expect((await response.body()).subarray(0, 5).toString()).toBe('%PDF-');

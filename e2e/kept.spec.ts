@@ -174,7 +174,7 @@ test('a visit goes out as a case file and comes in again with the same answer', 
   await step(page, 'Explain');
   await expect(page.getByText('Worked out in full.')).toBeVisible();
   const said = await headline(page).textContent();
-  await step(page, 'Decide');
+  await step(page, 'Hand over');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Case file' }).click();
   const path = info.outputPath('visit.keen.json');

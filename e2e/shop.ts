@@ -30,6 +30,7 @@ const HEADINGS = {
   Decide: /./,
   Measure: /How do the wheels stand/,
   'Set right': /set|in\.|measured/,
+  'Hand over': /customer’s sheet/,
 } as const;
 
 /** The headline of the step at hand. */
@@ -41,7 +42,8 @@ export function headline(page: Page) {
 export async function step(page: Page, name: keyof typeof HEADINGS): Promise<void> {
   const rail = page.getByRole('navigation', { name: 'Steps of the visit' });
   await rail.getByRole('link', { name }).click();
-  await expect(page).toHaveURL(new RegExp(`/${name.split(' ')[0]!.toLowerCase()}$`));
+  const path = name === 'Set right' ? 'set' : name.toLowerCase().replace(' ', '-');
+  await expect(page).toHaveURL(new RegExp(`/${path}$`));
   await expect(headline(page)).toHaveText(HEADINGS[name]);
 }
 

@@ -24,8 +24,14 @@ const INK = {
   marker: 'var(--marker)',
 };
 
+/** Of the headline; what is under it stands one deeper. */
+type HeadingLevel = 1 | 3;
+interface Titled {
+  level: HeadingLevel;
+}
+
 /** A paper as a page: the same words and drawing as in print. */
-export function PaperView({ paper }: { paper: Paper }) {
+export function PaperView({ paper, level }: { paper: Paper; level: HeadingLevel }) {
   const { shop, car, logo, unsafe, headline, intro, drawing, blocks, footer } = paper;
   return (
     <Box component="article" lang={paper.language} sx={{ display: 'grid', gap: 2 }}>
@@ -52,7 +58,7 @@ export function PaperView({ paper }: { paper: Paper }) {
         </Typography>
       )}
       <Box>
-        <Typography variant="h1" component="h2">
+        <Typography variant="h1" component={`h${level}`}>
           {headline}
         </Typography>
         <Typography sx={{ mt: 0.5 }}>
@@ -61,7 +67,7 @@ export function PaperView({ paper }: { paper: Paper }) {
       </Box>
       {drawing && <Drawing drawing={drawing} />}
       {blocks.map((block, i) => (
-        <Block key={i} block={block} />
+        <Block key={i} block={block} level={level} />
       ))}
       <Typography variant="body2" color="textSecondary">
         {footer}
@@ -118,28 +124,28 @@ function Drawing({ drawing }: { drawing: PaperDrawing }) {
   );
 }
 
-function Block({ block }: { block: PaperBlock }) {
+function Block({ block, level }: { block: PaperBlock; level: HeadingLevel }) {
   switch (block.kind) {
     case 'lines':
-      return <Lines {...block} />;
+      return <Lines {...block} level={level} />;
     case 'table':
-      return <Table {...block} />;
+      return <Table {...block} level={level} />;
     case 'pair':
       return (
         <Box
           sx={{ display: 'grid', gap: { xs: 2, sm: 4 }, gridTemplateColumns: { sm: '1fr 1fr' } }}
         >
-          <Lines {...block.left} />
-          <Lines {...block.right} />
+          <Lines {...block.left} level={level} />
+          <Lines {...block.right} level={level} />
         </Box>
       );
   }
 }
 
-function Lines({ title, lines }: PaperLines) {
+function Lines({ title, lines, level }: PaperLines & Titled) {
   return (
     <Box>
-      <BlockTitle title={title} />
+      <BlockTitle title={title} level={level} />
       {lines.map((line, i) => (
         <Typography key={i} sx={{ mb: 0.5 }}>
           <LineWords {...line} />
@@ -149,10 +155,15 @@ function Lines({ title, lines }: PaperLines) {
   );
 }
 
-function BlockTitle({ title }: { title: string }) {
+function BlockTitle({ title, level }: Titled & { title: string }) {
   if (title === '') return null;
   return (
-    <Typography variant="h3" color="textSecondary" sx={{ mb: 0.5 }}>
+    <Typography
+      variant="h3"
+      component={`h${level + 1}` as 'h2' | 'h4'}
+      color="textSecondary"
+      sx={{ mb: 0.5 }}
+    >
       {title}
     </Typography>
   );
@@ -172,11 +183,11 @@ function LineWords({ strong, text, soft }: PaperLine) {
   );
 }
 
-function Table({ title, columns, rows, note }: PaperTable) {
+function Table({ title, columns, rows, note, level }: PaperTable & Titled) {
   const isHeaded = columns.some((column) => column.title !== '');
   return (
     <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label={title}>
-      <BlockTitle title={title} />
+      <BlockTitle title={title} level={level} />
       <Box
         component="table"
         sx={{

@@ -98,7 +98,7 @@ function ForTheCustomer() {
         }}
       >
         {paper ? (
-          <PaperView paper={paper} />
+          <PaperView paper={paper} level={3} />
         ) : diagnosing.failure ? (
           <Notice kind="caution">The answer could not be worked out: {diagnosing.failure}</Notice>
         ) : (

@@ -65,7 +65,7 @@ function SharedPaper({ paper, endsAt }: SharedSheet) {
   });
   return (
     <>
-      <PaperView paper={paper} />
+      <PaperView paper={paper} level={1} />
       <Typography
         lang={paper.language}
         variant="body2"
