@@ -34,6 +34,8 @@ for (const scheme of ['light', 'dark'] as const) {
     });
 
     test('every step of a visit has nothing that axe objects to', async ({ page }) => {
+      // Eight pages, each gone over whole.
+      test.slow();
       await comeIn(page);
       await open(page, 'LW 70 R');
       for (const step of [

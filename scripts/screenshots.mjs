@@ -22,16 +22,16 @@ const VISITS = [
   { name: 'inspect', plate: 'RC 5', step: 'inspect' },
   { name: 'explain', plate: '418 KQ', step: 'explain' },
   { name: 'explain-night', plate: 'RC 3', step: 'explain', scheme: 'dark' },
-  { name: 'explain-phone', plate: 'HT 2207', step: 'explain', viewport: PHONE },
-  { name: 'explain-healthy', plate: 'FR 81 L', step: 'explain' },
-  { name: 'decide', plate: 'LW 70 R', step: 'decide' },
+  { name: 'decide', plate: 'BL 200 T', step: 'decide' },
+  { name: 'hand-over', plate: '418 KQ', step: 'hand-over', prepare: handOver },
   { name: 'measure', plate: '552 BD', step: 'measure', prepare: measure },
   { name: 'set-right', plate: '552 BD', step: 'set', prepare: begin },
 ];
 
 const PAGES = [
   { name: 'bench', path: '/bench/rearShim' },
-  { name: 'bench-phone', path: '/bench/tieRod', viewport: PHONE },
+  { name: 'shop', path: '/shop' },
+  { name: 'due', path: '/due', button: 'All' },
   { name: 'sheets', path: '/sheets', link: 'Harbour saloon' },
   { name: 'devices', path: '/devices' },
   { name: 'how-it-works', path: '/how-it-works' },
@@ -63,6 +63,14 @@ async function measure(page) {
   await page.getByText('Thrust', { exact: true }).scrollIntoViewIfNeeded();
   await page.waitForTimeout(SETTLE_MS);
   await page.getByText('Angle ledger').evaluate((heading) => heading.scrollIntoView());
+}
+
+/** Puts on the shop’s list what is due, so that the list has something to show. */
+async function handOver(page) {
+  await page.getByRole('article').waitFor();
+  await page.getByRole('button', { name: 'Put on the shop’s list' }).click();
+  await page.getByRole('heading', { name: 'The customer’s sheet' }).scrollIntoViewIfNeeded();
+  await page.getByRole('status').filter({ hasText: 'Saved' }).waitFor();
 }
 
 async function main() {
@@ -117,14 +125,19 @@ async function main() {
     await prepare?.(page);
     await page.waitForTimeout(SETTLE_MS);
     await shoot(page, name);
-    if (name === 'decide') await sheet(page);
+    if (name === 'hand-over') await sheet(page);
     await context.close();
   }
-  for (const { name, path, link, viewport = DESKTOP } of PAGES) {
-    const context = await browser.newContext({ viewport, storageState: state, baseURL: url });
+  for (const { name, path, link, button } of PAGES) {
+    const context = await browser.newContext({
+      viewport: DESKTOP,
+      storageState: state,
+      baseURL: url,
+    });
     const page = await context.newPage();
     await page.goto(path);
     if (link) await page.getByRole('link', { name: link }).first().click();
+    if (button) await page.getByRole('button', { name: button }).click();
     await page.getByRole('heading', { level: 2 }).first().waitFor();
     await page.waitForTimeout(SETTLE_MS);
     await shoot(page, name);
@@ -135,7 +148,7 @@ async function main() {
 
 /** The customer's sheet as a picture of its page. */
 async function sheet(page) {
-  const href = await page.getByRole('link', { name: /customer’s sheet/ }).getAttribute('href');
+  const href = await page.getByRole('link', { name: 'Print (PDF)' }).getAttribute('href');
   const response = await page.request.get(href);
   const pdf = join(tmpdir(), `keen-sheet-${process.pid}.pdf`);
   writeFileSync(pdf, await response.body());

@@ -9,8 +9,12 @@ import {
   rigReadingSchema,
   rigStateSchema,
 } from './devices.ts';
+import { LANGUAGES } from './words.ts';
 import { readerStateSchema } from './treadPass.ts';
 import { diagnosisSchema } from './diagnosis.ts';
+import { archiveTakenSchema } from './archive.ts';
+import { dueListSchema } from './handOver.ts';
+import { newSheetLinkSchema, sharedSheetSchema, sheetLinkListSchema } from './papers.ts';
 import { keptSheetListSchema, newSheetsSchema } from './specSheet.ts';
 
 interface Path {
@@ -25,6 +29,7 @@ interface Path {
 }
 
 const id = z.strictObject({ id: z.uuid() });
+const token = z.strictObject({ token: z.string() });
 
 const PATHS: Path[] = [
   {
@@ -174,9 +179,46 @@ const PATHS: Path[] = [
   {
     method: 'get',
     path: '/api/visits/{id}/sheet',
-    summary: "The customer's sheet",
-    query: z.object({ paper: z.enum(['A4', 'LETTER']).optional() }),
+    summary: "The customer's or the technician's sheet",
+    query: z.object({
+      paper: z.enum(['A4', 'LETTER']).optional(),
+      kind: z.enum(['customer', 'technician']).optional(),
+      language: z.enum(LANGUAGES).optional(),
+    }),
     replyType: 'application/pdf',
+  },
+  {
+    method: 'get',
+    path: '/api/visits/{id}/due.ics',
+    summary: 'What is due of a visit, for a calendar',
+    replyType: 'text/calendar',
+  },
+  {
+    method: 'get',
+    path: '/api/visits/{id}/links',
+    summary: "Links to the customer's sheet that have not ended",
+    reply: sheetLinkListSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/visits/{id}/links',
+    summary: "A link to the customer's sheet as it is now; asked twice makes one",
+    body: newSheetLinkSchema,
+    reply: sheetLinkListSchema,
+  },
+  { method: 'delete', path: '/api/links/{id}', summary: 'End a link' },
+  {
+    method: 'get',
+    path: '/api/shared/{token}',
+    summary: 'The sheet behind a link, for whoever has it',
+    open: true,
+    reply: sharedSheetSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/due',
+    summary: 'What the cars of the shop are due for, soonest first',
+    reply: dueListSchema,
   },
   {
     method: 'get',
@@ -194,8 +236,8 @@ const PATHS: Path[] = [
   {
     method: 'put',
     path: '/api/shop/settings',
-    summary: 'What the shop has settled for everybody',
-    body: api.shopSettingsSchema,
+    summary: 'Settle something for everybody; what is not named stays',
+    body: api.changeSettingsSchema,
     reply: api.shopSettingsSchema,
   },
   {
@@ -204,6 +246,30 @@ const PATHS: Path[] = [
     summary: 'Let a colleague in; for the lead',
     body: api.newPersonSchema,
     reply: api.personSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/shop/people/{id}/password',
+    summary: 'Give a colleague a new password; for the lead',
+    body: api.newPasswordSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/shop/logo',
+    summary: 'The picture on the papers; PUT takes a PNG or JPEG, DELETE takes it away',
+    replyType: 'image/png',
+  },
+  {
+    method: 'get',
+    path: '/api/shop/archive',
+    summary: 'The whole shop as a zip of open files',
+    replyType: 'application/zip',
+  },
+  {
+    method: 'post',
+    path: '/api/shop/archive',
+    summary: 'Bring such a zip in, sent as application/zip; for the lead',
+    reply: archiveTakenSchema,
   },
   {
     method: 'get',
@@ -298,6 +364,7 @@ function routeOf(path: Path): Parameters<OpenAPIRegistry['registerPath']>[0] {
     ...(path.open ? {} : { security: [{ session: [] }] }),
     request: {
       ...(path.path.includes('{id}') ? { params: id } : {}),
+      ...(path.path.includes('{token}') ? { params: token } : {}),
       ...(path.query ? { query: path.query } : {}),
       ...(path.body ? { body: { content: { 'application/json': { schema: path.body } } } } : {}),
     },

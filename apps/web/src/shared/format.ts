@@ -1,5 +1,5 @@
 import type { DepthUnit, DistanceUnit, PressureUnit } from '@keen/contract';
-import { depthFromMm, distanceFromKm, pressureFromKpa } from '@keen/core';
+import { aboutDistance, depthFromMm, distanceFromKm, pressureFromKpa } from '@keen/core';
 
 export const DEPTH_UNIT_WORDS: Record<DepthUnit, string> = { mm: 'mm', in32: '32nds' };
 
@@ -17,6 +17,11 @@ export function showPressure(kpa: number, unit: PressureUnit): string {
 
 export function showDistance(km: number, unit: DistanceUnit): string {
   return Math.round(distanceFromKm(km, unit)).toLocaleString('en').replace(/,/g, ' ');
+}
+
+/** A distance that custom gives: round in whichever unit. */
+export function showAbout(km: number, unit: DistanceUnit): string {
+  return String(aboutDistance(km, unit)).replace(/\B(?=\d{3}$)/, ' ');
 }
 
 /** A distance that is foretold: to the thousand, below ten thousand to the hundred. */

@@ -141,11 +141,11 @@ function done({ visit }: PaperFacts, { papers }: Writer): PaperLines | null {
   return lines(papers.heads.done, [line('', [...points, ...complaints].join('. ') + '.')]);
 }
 
-function next(facts: PaperFacts, { papers, distance }: Writer): PaperLines {
+function next(facts: PaperFacts, { papers, about }: Writer): PaperLines {
   const { visit, outlook, decision } = facts;
   const wheelsOff = decision?.answer === 'yes' && decision.replace.length > 0;
   const when = ({ afterKm, months }: NextLook) =>
-    afterKm === null ? papers.inMonths(months ?? 0) : papers.afterDistance(distance(afterKm));
+    afterKm === null ? papers.inMonths(months ?? 0) : papers.afterDistance(about(afterKm));
   return lines(
     papers.heads.next,
     nextLooks(visit.draft, outlook, wheelsOff).map((look) =>

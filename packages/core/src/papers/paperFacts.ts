@@ -21,7 +21,7 @@ import type { Outlook } from '../outlook/outlook.ts';
 import type { LanguageTexts } from '../texts/textsOf.ts';
 import { textsOf } from '../texts/textsOf.ts';
 import { numberIn } from '../texts/texts.ts';
-import { distanceFromKm } from '../units/units.ts';
+import { aboutDistance, distanceFromKm } from '../units/units.ts';
 
 /** Everything that the papers of a visit are made of. */
 export interface PaperFacts {
@@ -48,6 +48,8 @@ const NO_BREAK = '\u00a0';
 export interface Writer extends LanguageTexts {
   /** A distance to the nearest whole unit. */
   distance: (km: number) => string;
+  /** A distance that custom gives, round. */
+  about: (km: number) => string;
   /** A distance to the nearest thousand, for what is only about right. */
   far: (km: number) => string;
   number: (value: number, digits: number) => string;
@@ -64,6 +66,7 @@ export function writerFor({ language, units }: Pick<PaperFacts, 'language' | 'un
   return {
     ...both,
     distance: (km) => grouped(distanceFromKm(km, units.distance)),
+    about: (km) => grouped(aboutDistance(km, units.distance)),
     far: (km) => grouped(Math.round(distanceFromKm(km, units.distance) / THOUSAND) * THOUSAND),
     number: (value, digits) => numberIn(texts, value, digits),
     money: (minor, currency, isWhole) => formatMoney(minor, currency, texts.locale, isWhole),

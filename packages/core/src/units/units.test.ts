@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import * as fc from 'fast-check';
 import {
+  aboutDistance,
   depthFromMm,
   depthToMm,
   distanceToKm,
@@ -55,4 +56,10 @@ describe('units', () => {
       }),
     );
   });
+});
+
+it('says a distance of custom as people say it in their unit', () => {
+  expect(aboutDistance(8_000, 'km')).toBe(8_000);
+  expect(aboutDistance(8_000, 'mi')).toBe(5_000);
+  expect(aboutDistance(100, 'mi')).toBe(60);
 });

@@ -33,6 +33,17 @@ export function depthFromMm(mm: number, unit: DepthUnit): number {
 }
 
 /** Distance to km. */
+/**
+ * A distance that custom gives, as people say it in their unit: 8000 km are 5000 miles.
+ * @param km - km
+ * @returns to the nearest ten below 1000, to the nearest hundred above
+ */
+export function aboutDistance(km: number, unit: DistanceUnit): number {
+  const value = distanceFromKm(km, unit);
+  const step = value < 1000 ? 10 : 100;
+  return Math.round(value / step) * step;
+}
+
 export function distanceToKm(value: number, unit: DistanceUnit): number {
   return value * KM_PER_DISTANCE[unit];
 }

@@ -3,7 +3,7 @@ import { rotationPlan } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { RotationView } from '../../drawing/RotationView.tsx';
-import { showDistance } from '../../shared/format.ts';
+import { showAbout, showDistance } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 
 const PATTERN_WORDS: Record<RotationPattern, string> = {
@@ -23,7 +23,7 @@ export function Rotation() {
   const last = draft.rotations?.at(-1)?.atDistance ?? 0;
   const run = draft.tires?.lf?.distance;
   const since = run === undefined ? null : run - last;
-  const every = `${showDistance(EVERY_KM, units.distance)} ${units.distance}`;
+  const every = `${showAbout(EVERY_KM, units.distance)} ${units.distance}`;
   return (
     <Box component="section" aria-labelledby="rotation-title">
       <Typography variant="h2" component="h3" id="rotation-title" sx={{ mb: 0.5 }}>

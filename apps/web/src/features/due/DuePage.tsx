@@ -12,7 +12,7 @@ import { useDueQuery, useSessionQuery } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { DUE_WORDS } from '../../shared/dueWords.ts';
-import { showDistance } from '../../shared/format.ts';
+import { showAbout } from '../../shared/format.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { useSettleDue } from './useSettleDue.ts';
 
@@ -140,7 +140,7 @@ function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate
       </Box>
       <Box>
         <strong>{DUE_WORDS[look.what]}</strong>
-        {look.afterKm !== null && ` after ${showDistance(look.afterKm, unit)} ${unit}`}
+        {look.afterKm !== null && ` after ${showAbout(look.afterKm, unit)} ${unit}`}
         <Box sx={{ color: 'text.secondary' }}>
           <Link component={RouterLink} to={`/visits/${visitId}/hand-over`}>
             {name}

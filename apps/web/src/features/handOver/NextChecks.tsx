@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { DUE_WORDS } from '../../shared/dueWords.ts';
-import { showDistance } from '../../shared/format.ts';
+import { showAbout } from '../../shared/format.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 
@@ -44,6 +44,11 @@ export function NextChecks() {
           }
         />
       </Box>
+      {!next && !proposed && (
+        <Typography role="status" color="textSecondary">
+          Working out when…
+        </Typography>
+      )}
       <Box component="ul" aria-label="Next checks" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {shown.map((look, place) => (
           <Box
@@ -62,7 +67,7 @@ export function NextChecks() {
               <strong>{DUE_WORDS[look.what]}</strong>
               {look.afterKm !== null && (
                 <Box component="span" sx={{ color: 'text.secondary' }}>
-                  , after {showDistance(look.afterKm, units.distance)} {units.distance}
+                  , after {showAbout(look.afterKm, units.distance)} {units.distance}
                 </Box>
               )}
               {look.state !== 'open' && `, ${look.state}`}
@@ -85,11 +90,6 @@ export function NextChecks() {
             )}
           </Box>
         ))}
-        {!next && !proposed && (
-          <Typography component="li" role="status" color="textSecondary">
-            Working out when…
-          </Typography>
-        )}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button

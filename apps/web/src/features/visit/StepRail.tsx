@@ -2,7 +2,7 @@ import type { VisitDraft } from '@keen/contract';
 import { stepStates, VISIT_STEPS } from '@keen/core';
 import type { StepState, VisitStep } from '@keen/core';
 import Box from '@mui/material/Box';
-import { memo } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 
 const STEP_WORDS: Record<VisitStep, string> = {
@@ -28,14 +28,24 @@ interface StepRailProps {
 export const StepRail = memo(function StepRail(props: StepRailProps) {
   const { draft, isDecided, visitId, current } = props;
   const states = stepStates(draft, isDecided);
+  const rail = useRef<HTMLElement>(null);
+  // On a phone the steps do not all fit: the one at hand is brought into sight.
+  useEffect(() => {
+    const at = rail.current?.querySelector('[aria-current]');
+    if (rail.current && at instanceof HTMLElement) {
+      rail.current.scrollLeft = at.offsetLeft - (rail.current.clientWidth - at.clientWidth) / 2;
+    }
+  }, [current]);
   return (
     <Box
       component="nav"
+      ref={rail}
       aria-label="Steps of the visit"
       sx={{
         display: 'flex',
         flexDirection: { xs: 'row', md: 'column' },
         overflowX: { xs: 'auto', md: 'visible' },
+        position: 'relative',
         pt: { md: 2 },
         borderRight: { md: '1px solid var(--line)' },
         borderBottom: { xs: '1px solid var(--line)', md: 0 },

@@ -134,7 +134,8 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
           minHeight: 0,
           display: 'grid',
           gridTemplateColumns: {
-            xs: '1fr',
+            // The rail scrolls within the page, not the page with it.
+            xs: 'minmax(0, 1fr)',
             md: '148px minmax(300px, 36%) 1fr',
             lg: '148px 452px 1fr',
           },
