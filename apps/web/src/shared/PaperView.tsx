@@ -10,9 +10,10 @@ import { RIBS } from '@keen/contract';
 import { axleSection, axleSectionSvg, depthFromMm, WHEELS_OF_AXLE } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Theme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 
+/** Narrower than the theme's first step up. */
+const PHONE = '(max-width: 599.95px)';
 /** Drawn smaller for a phone, so that its words stay readable. */
 const DRAWING = { wide: { width: 500, height: 74 }, narrow: { width: 330, height: 74 } };
 /** The page's own inks; presentation attributes take variables as style sheets do. */
@@ -91,7 +92,7 @@ function Party({ name, lines }: { name: string; lines: readonly string[] }) {
 
 function Drawing({ drawing }: { drawing: PaperDrawing }) {
   const { tires, legalMm, unit, wheels, ribs, decimal, legend } = drawing;
-  const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('sm'));
+  const isNarrow = useMediaQuery(PHONE);
   const size = isNarrow ? DRAWING.narrow : DRAWING.wide;
   return (
     <Box sx={{ display: 'grid', gap: 1.5, '& svg': { width: '100%', height: 'auto' } }}>

@@ -1,9 +1,9 @@
 import { DEFAULT_PRICES } from '@keen/contract';
-import type { WorkEstimate } from '@keen/contract';
+import type { PriceItem, WorkEstimate } from '@keen/contract';
 import type { Weighing } from '@keen/core';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { showStep } from '../../../tests/visitBench.tsx';
+import { SESSION, showStep } from '../../../tests/visitBench.tsx';
 import { Estimate } from './Estimate.tsx';
 import { answered } from './EstimateLineRow.tsx';
 
@@ -108,5 +108,66 @@ describe('Estimate', () => {
     expect(kept.signed).toMatchObject({ name: 'Tess Ter' });
     expect(kept.signed!.strokes).toHaveLength(1);
     expect(kept.version).toBe(1);
+  });
+});
+
+describe('packages, hours and alternatives', () => {
+  const items: WorkEstimate = {
+    ...estimate,
+    lines: [
+      { id: ID, item: 'align', what: 'Wheel alignment', quantity: 1, unitMinor: 10_000 },
+      { id: OTHER, item: 'fitTire', what: 'Fit', quantity: 4, unitMinor: 2_000 },
+    ],
+  };
+  const pack = { name: 'Both', items: ['align', 'fitTire'] as PriceItem[], offPercent: 10 };
+  const settings = {
+    ...SESSION.shop.settings,
+    prices: { ...DEFAULT_PRICES, packages: [pack] },
+  };
+  const showWith = (choices: unknown[] = []) =>
+    showStep(
+      <Estimate
+        weighing={{ choices } as unknown as Weighing}
+        course="align"
+        replace={['lf', 'rf']}
+      />,
+      {
+        draft: { visit: { estimate: items } },
+        session: { ...SESSION, shop: { ...SESSION.shop, settings } },
+      },
+    );
+  const linesOf = ({ enter }: ReturnType<typeof showWith>) =>
+    (enter.mock.calls.at(-1) as [string, WorkEstimate])[1].lines;
+
+  it('takes a package that fits, and says what it saves', () => {
+    const shown = showWith();
+    expect(screen.getByText('€18.00')).toBeVisible();
+    fireEvent.click(screen.getByRole('button', { name: 'As a package: Both' }));
+    expect(linesOf(shown).map(({ unitMinor, pack: name }) => [unitMinor, name])).toEqual([
+      [9_000, 'Both'],
+      [1_800, 'Both'],
+    ]);
+  });
+
+  it('adds an hour of work at the shop’s rate', () => {
+    const shown = showWith();
+    fireEvent.click(screen.getByRole('button', { name: '+ Work by the hour' }));
+    expect(linesOf(shown).at(-1)).toMatchObject({ quantity: 1, unitMinor: 7_200 });
+  });
+
+  it('offers other courses, cheapest over the tires’ life first, without those that are barred', () => {
+    const shown = showWith([
+      { course: 'fitOnly', perMegametre: 900, isBarred: false },
+      { course: 'balanceOrDampers', perMegametre: 700, isBarred: true },
+      { course: 'checkAlignment', perMegametre: 800, isBarred: false },
+      { course: 'align', perMegametre: 600, isBarred: false },
+    ]);
+    const offered = screen.getAllByRole('button', { name: / now$/ });
+    expect(offered.map((button) => button.textContent)).toEqual([
+      expect.stringMatching(/^Have the alignment checked/),
+      expect.stringMatching(/^Fit the new tires/),
+    ]);
+    fireEvent.click(offered[0]!);
+    expect(linesOf(shown)[0]).toMatchObject({ item: 'check' });
   });
 });
