@@ -4,7 +4,15 @@ import type { Person, Session, ShopSettings } from '@keen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
 import type { Agent } from './testServer.ts';
-import { agentOf, bodyOf, createDatabase, secondShop, serve, setUpShop } from './testServer.ts';
+import {
+  agentOf,
+  arrive,
+  bodyOf,
+  createDatabase,
+  secondShop,
+  serve,
+  setUpShop,
+} from './testServer.ts';
 
 let server: RunningServer;
 let lead: Agent;
@@ -70,5 +78,35 @@ describe('the shop', () => {
         .send({ ...settings, prices: { ...prices, items: { ...prices.items, align } } })
         .expect(400);
     }
+  });
+
+  it('lets two people change different settings at once, and both changes stand', async () => {
+    const limits = { legal: 2, advise: 3, snow: 5 };
+    await Promise.all([
+      lead.put('/api/shop/settings').send({ limits }).expect(200),
+      lead.put('/api/shop/settings').send({ sheetHeader: 'Quay 7' }).expect(200),
+      lead
+        .put('/api/shop/settings')
+        .send({ offsetBolts: [1.75] })
+        .expect(200),
+    ]);
+    const { settings } = bodyOf<Session>(await lead.get('/api/session').expect(200)).shop;
+    expect(settings).toMatchObject({ limits, sheetHeader: 'Quay 7', offsetBolts: [1.75] });
+    // New visits are judged by the shop's own limits.
+    const visit = await arrive(lead);
+    expect(visit.draft.limits).toEqual({ legal: 2, advise: 3 });
+  });
+
+  it('gives a colleague a new password, by the lead alone', async () => {
+    const { people } = bodyOf<Session>(await lead.get('/api/session').expect(200));
+    const nell = people.find(({ name }) => name === 'Nell Advisor')!;
+    const password = 'quite another password';
+    await lead.put(`/api/shop/people/${nell.id}/password`).send({ password: 'short' }).expect(400);
+    await lead.put(`/api/shop/people/${nell.id}/password`).send({ password }).expect(204);
+    const email = 'nell@example.com';
+    const own = agentOf(server);
+    await own.post('/api/session').send({ email, password }).expect(200);
+    await own.put(`/api/shop/people/${nell.id}/password`).send({ password }).expect(403);
+    await lead.put(`/api/shop/people/${randomUUID()}/password`).send({ password }).expect(404);
   });
 });
