@@ -34,6 +34,7 @@ import {
   PLAYS,
   PUNCTURE_PLACES,
   REPEATS,
+  SEASONS,
   SETUP_POINTS,
   SETUP_STATES,
   SET_STEPS,
@@ -91,6 +92,7 @@ export const tireExtras = {
   leak: z.boolean(),
   heelToe: z.boolean(),
   puncturePlace: z.enum(PUNCTURE_PLACES),
+  season: z.enum(SEASONS),
 } as const;
 
 export const draftStationSchema = z.strictObject({
@@ -158,6 +160,7 @@ export const draftCarSchema = z.strictObject({
   fuel: fuelSchema.optional(),
   driver: z.enum(DRIVERS).optional(),
   awdMatch: awdMatchSchema.optional(),
+  directional: z.boolean().optional(),
   placard: z.strictObject({ front: z.string().optional(), rear: z.string().optional() }).optional(),
 });
 export type DraftCar = z.infer<typeof draftCarSchema>;

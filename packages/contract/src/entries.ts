@@ -116,6 +116,8 @@ const carFields = {
   'visit.car.fuel': fuelSchema,
   'visit.car.driver': z.enum(DRIVERS),
   'visit.car.awdMatch': awdMatchSchema,
+  /** Tires that roll one way only. */
+  'visit.car.directional': z.boolean(),
   'visit.car.placard.front': text(40),
   'visit.car.placard.rear': text(40),
   /** How much warmer than the air the tires were when their pressure was read, K; absent when cold. */

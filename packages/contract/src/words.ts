@@ -215,6 +215,10 @@ export const ROTATION_PATTERNS = [
 ] as const;
 export type RotationPattern = (typeof ROTATION_PATTERNS)[number];
 
+/** What a tire is made for; winter ones carry the mountain with the snowflake. */
+export const SEASONS = ['summer', 'allSeason', 'winter'] as const;
+export type Season = (typeof SEASONS)[number];
+
 /** Where a tire is punctured; only the crown can be repaired. */
 export const PUNCTURE_PLACES = ['crown', 'shoulder', 'sidewall'] as const;
 export type PuncturePlace = (typeof PUNCTURE_PLACES)[number];

@@ -116,6 +116,8 @@ export { priceRows, readPriceRows } from './money/priceTable.ts';
 export type { PriceFault } from './money/priceTable.ts';
 export { nextLooks } from './visit/nextLooks.ts';
 export type { NextLook } from './visit/nextLooks.ts';
+export { LEGAL_LIMITS, WINTER_LIMITS } from './fitting/legalLimits.ts';
+export type { DepthLaw } from './fitting/legalLimits.ts';
 export { FITTING_SOURCES, brokenRules } from './fitting/fittingRules.ts';
 export type { BrokenRule, FittingRule } from './fitting/fittingRules.ts';
 export type { Texts } from './texts/texts.ts';

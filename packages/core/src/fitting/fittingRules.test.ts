@@ -83,4 +83,41 @@ describe('the rules of fitting', () => {
       expect(source).toMatch(/recalled from memory|common practice, no source/);
     }
   });
+
+  it('keep one construction on an axle, and radials off the front of bias ply', () => {
+    const sizes = (list: Record<Wheel, string>) => {
+      const draft = car(EVEN);
+      for (const wheel of WHEELS) draft.tires![wheel]!.size = list[wheel];
+      return draft;
+    };
+    const [radial, bias] = ['205/75R15', '205/75D15'];
+    const all = { lf: radial, rf: radial, lr: radial, rr: radial };
+    expect(rules(sizes(all), [])).toEqual([]);
+    expect(brokenRules(sizes({ ...all, rf: bias }), [], TODAY)[0]).toMatchObject({
+      rule: 'mixed',
+      wheels: ['lf', 'rf'],
+      words: 'radial and bias on one axle',
+    });
+    expect(rules(sizes({ ...all, lr: bias, rr: bias }), [])).toEqual(['mixed']);
+    // Bias ply in front of radials is allowed by the regulation.
+    expect(rules(sizes({ ...all, lf: bias, rf: bias }), [])).toEqual([]);
+  });
+
+  it('want winter tires on all four or on none', () => {
+    const seasons = (list: ('summer' | 'winter' | undefined)[]) =>
+      car(EVEN, {
+        visit: {
+          tires: Object.fromEntries(
+            (['lf', 'rf', 'lr', 'rr'] as const).map((wheel, i) => [
+              wheel,
+              list[i] ? { season: list[i] } : {},
+            ]),
+          ),
+        },
+      });
+    expect(rules(seasons(['winter', 'winter', 'winter', 'winter']), [])).toEqual([]);
+    expect(rules(seasons(['winter', 'winter', undefined, undefined]), [])).toEqual([]);
+    const mixed = brokenRules(seasons(['winter', 'winter', 'summer', 'summer']), [], TODAY);
+    expect(mixed[0]).toMatchObject({ rule: 'winter', alsoReplace: ['lr', 'rr'] });
+  });
 });

@@ -3,6 +3,7 @@ import type { Axle, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { DEFAULT_LIMITS_MM } from '../case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
+import { constructionOf } from '../tires/construction.ts';
 import { TIRE_AGE, tireAgeYears } from '../tires/dateCode.ts';
 import { mayRotate } from '../tires/fitment.ts';
 import { belowPlacard } from '../tires/serviceDescription.ts';
@@ -15,6 +16,9 @@ export const FITTING_SOURCES = {
   newAtRear: 'common practice, no source: the rear must not let go first on a wet road',
   matching: 'the vehicle maker’s limit; 2.4 mm (3/32 in) is common practice, no source',
   placard: 'the placard; load index and speed symbol after ISO 4000-1 (recalled from memory)',
+  mixed:
+    'Road Vehicles (Construction and Use) Regulations 1986, reg. 26 (recalled from memory); common practice elsewhere',
+  winter: 'common practice, no source: four alike; law in some places in winter',
   age: 'common practice, no source',
   puncture: 'common practice, no source; the tire maker decides',
 } as const;
@@ -59,6 +63,8 @@ export function brokenRules(
     ...matching(draft, replace),
     ...newInFront(draft, replace),
     ...placards(draft),
+    ...mixedConstructions(draft),
+    ...winterTires(draft, stays),
   ];
 }
 
@@ -145,6 +151,48 @@ function placards(draft: VisitDraft): BrokenRule[] {
       rule('placard', [...WHEELS_OF_AXLE[axle]], words, `at least ${placard}`, []),
     );
   });
+}
+
+/** Radial beside bias ply: never on one axle, and never radials in front of bias ply at the rear. */
+function mixedConstructions(draft: VisitDraft): BrokenRule[] {
+  const of = (wheel: Wheel) => {
+    const size = draft.tires?.[wheel]?.size;
+    return size === undefined ? null : constructionOf(size);
+  };
+  const apart = (['front', 'rear'] as const).flatMap((axle) => {
+    const [left, right] = WHEELS_OF_AXLE[axle];
+    const [a, b] = [of(left), of(right)];
+    if (a === null || b === null || a === b) return [];
+    return rule('mixed', [left, right], `${a} and ${b} on one axle`, 'one construction', []);
+  });
+  if (apart.length > 0) return apart;
+  const [front, rear] = [of('lf'), of('lr')];
+  if (front !== 'radial' || rear === null || rear === 'radial') return [];
+  return rule(
+    'mixed',
+    [...WHEEL_ORDER],
+    `radials in front of ${rear} at the rear`,
+    'radials at the rear, too',
+    [],
+  );
+}
+
+/** Winter tires on some wheels only; a new tire is taken to be what it replaces. */
+function winterTires(draft: VisitDraft, stays: readonly Wheel[]): BrokenRule[] {
+  const seasonOf = (wheel: Wheel) => draft.visit?.tires?.[wheel]?.season;
+  const winter = WHEEL_ORDER.filter((wheel) => seasonOf(wheel) === 'winter');
+  const others = WHEEL_ORDER.filter((wheel) => {
+    const season = seasonOf(wheel);
+    return season !== undefined && season !== 'winter';
+  });
+  if (winter.length === 0 || others.length === 0) return [];
+  return rule(
+    'winter',
+    others,
+    'winter tires on some wheels only',
+    'winter tires on all four, or on none',
+    others.filter((wheel) => stays.includes(wheel)),
+  );
 }
 
 function rule(

@@ -21,5 +21,8 @@ describe('rotationPlan', () => {
     const staggered = rotationPlan(size('225/40R18', '255/35R18'))!;
     expect(staggered.moves).toEqual({ lf: 'rf', rf: 'lf', lr: 'rr', rr: 'lr' });
     expect(rotationPlan({ vehicle: { rotatable: false } })).toBeNull();
+    const oneWay = { visit: { car: { directional: true } } };
+    expect(rotationPlan({ vehicle: { drive: 'rwd' }, ...oneWay })!.pattern).toBe('frontToRear');
+    expect(rotationPlan({ ...size('225/40R18', '255/35R18'), ...oneWay })).toBeNull();
   });
 });

@@ -12,8 +12,8 @@ export interface RotationPlan {
 }
 
 /**
- * The usual change of places for the drive and the fitment: different sizes keep their axle; tires that
- * were said to stay where they are have no plan.
+ * The usual change of places for the drive and the fitment: different sizes keep their axle, tires that
+ * roll one way their side; what keeps both, or was said to stay where it is, has no plan.
  */
 export function rotationPlan(draft: VisitDraft): RotationPlan | null {
   const staggered = isStaggered(draft);
@@ -21,7 +21,7 @@ export function rotationPlan(draft: VisitDraft): RotationPlan | null {
   const [pattern] = rotationPatterns({
     drive: draft.vehicle?.drive ?? 'fwd',
     isStaggered: staggered,
-    isDirectional: false,
+    isDirectional: draft.visit?.car?.directional === true,
   });
   if (!pattern) return null;
   const moves = ROTATION_MOVES[pattern];

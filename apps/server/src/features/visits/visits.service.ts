@@ -211,6 +211,7 @@ async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Prom
   carry('visit.car.rack', car?.rack);
   carry('visit.car.driver', car?.driver);
   carry('visit.car.awdMatch', car?.awdMatch);
+  carry('visit.car.directional', car?.directional);
   for (const axle of ['front', 'rear'] as const) {
     carry(`vehicle.rideHeightChange.${axle}`, vehicle?.rideHeightChange?.[axle]);
     carry(`visit.car.placard.${axle}`, car?.placard?.[axle]);
@@ -222,6 +223,7 @@ async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Prom
   for (const wheel of WHEEL_ORDER) {
     carry(`visit.tires.${wheel}.dateCode`, visit?.tires?.[wheel]?.dateCode);
     carry(`visit.tires.${wheel}.line`, visit?.tires?.[wheel]?.line);
+    carry(`visit.tires.${wheel}.season`, visit?.tires?.[wheel]?.season);
     carry(`tires.${wheel}.size`, tires?.[wheel]?.size);
     carry(`tires.${wheel}.newDepth`, tires?.[wheel]?.newDepth);
     carry(`tires.${wheel}.pressure.target`, tires?.[wheel]?.pressure?.target);

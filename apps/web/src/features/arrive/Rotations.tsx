@@ -34,7 +34,8 @@ export function Rotations() {
   const { lf } = draft.tires ?? {};
   const staggered = isStaggered(draft);
   const rotates = mayRotate(draft);
-  const isDirectional = rotates === false && !staggered;
+  const oneWay = draft.visit?.car?.directional;
+  const isDirectional = draft.visit?.car?.directional === true || (rotates === false && !staggered);
   const patterns = rotationPatterns({
     drive: draft.vehicle?.drive ?? 'fwd',
     isStaggered: staggered,
@@ -67,6 +68,17 @@ export function Rotations() {
         ]}
         value={rotates === null ? null : rotates ? 'yes' : 'no'}
         onChange={(value) => enter('vehicle.rotatable', value === null ? null : value === 'yes')}
+      />
+      <Choice
+        label="Tires roll one way, by an arrow on the sidewall"
+        options={[
+          { value: 'yes', label: 'Yes' },
+          { value: 'no', label: 'No' },
+        ]}
+        value={oneWay === undefined ? null : oneWay ? 'yes' : 'no'}
+        onChange={(value) =>
+          enter('visit.car.directional', value === null ? null : value === 'yes')
+        }
       />
       {staggered && (
         <Typography color="textSecondary">

@@ -1,4 +1,4 @@
-import type { Wheel } from '@keen/contract';
+import type { Season, Wheel } from '@keen/contract';
 import {
   belowPlacard,
   InputError,
@@ -14,10 +14,17 @@ import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useTireLinesQuery } from '../../api/keenApi.ts';
+import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+
+const SEASON_OPTIONS: readonly { value: Season; label: string }[] = [
+  { value: 'summer', label: 'Summer' },
+  { value: 'allSeason', label: 'All seasons' },
+  { value: 'winter', label: 'Winter mark' },
+];
 
 /** What the sidewalls say beyond the size: line, week and year, valve; the placard's size beside it. */
 export function TireDetails() {
@@ -83,6 +90,16 @@ export function TireDetails() {
           >
             Leaks at the valve
           </ToggleButton>
+          <Box sx={{ gridColumn: { xs: '1 / -1', sm: '2 / -1' } }}>
+            <Choice
+              label={`${WHEEL_LABELS[wheel]} is made for`}
+              hideLabel
+              dense
+              options={SEASON_OPTIONS}
+              value={tires[wheel]?.season ?? null}
+              onChange={(season) => enter(`visit.tires.${wheel}.season`, season)}
+            />
+          </Box>
         </Box>
       ))}
     </Box>

@@ -1,6 +1,8 @@
 import type { DepthUnit, ShopSettings } from '@keen/contract';
-import { depthFromMm, depthToMm } from '@keen/core';
+import { depthFromMm, depthToMm, LEGAL_LIMITS, WINTER_LIMITS } from '@keen/core';
+import type { DepthLaw } from '@keen/core';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useKeepSettingsMutation } from '../../api/keenApi.ts';
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
@@ -44,10 +46,53 @@ export function LimitsForm({ settings, unit }: { settings: ShopSettings; unit: D
           </Box>
         ))}
       </Box>
+      <LawButtons
+        title="By law of"
+        laws={LEGAL_LIMITS}
+        chosenMm={limits.legal}
+        onChoose={(legal) => void keep({ limits: { ...limits, legal } })}
+      />
+      <LawButtons
+        title="Winter tires, where they are required, by law of"
+        laws={WINTER_LIMITS}
+        chosenMm={limits.snow}
+        onChoose={(snow) => void keep({ limits: { ...limits, snow } })}
+      />
       {limits.advise < limits.legal && (
         <Notice kind="caution">What is advised lies below the law; the law counts.</Notice>
       )}
       {isError && <Notice kind="caution">That was not kept; the limits stand as before.</Notice>}
+    </Box>
+  );
+}
+
+interface LawButtonsProps {
+  title: string;
+  laws: readonly DepthLaw[];
+  chosenMm: number;
+  onChoose: (mm: number) => void;
+}
+
+/** Depths by place, with whose law it is; recalled, so the shop looks its own up. */
+function LawButtons({ title, laws, chosenMm, onChoose }: LawButtonsProps) {
+  return (
+    <Box role="group" aria-label={title}>
+      <Typography variant="h3" component="div" color="textSecondary" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+        {laws.map(({ where, mm, source }) => (
+          <Button
+            key={where}
+            size="small"
+            title={`${source} (recalled from memory)`}
+            aria-pressed={mm === chosenMm}
+            onClick={() => onChoose(mm)}
+          >
+            {where}
+          </Button>
+        ))}
+      </Box>
     </Box>
   );
 }
