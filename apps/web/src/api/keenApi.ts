@@ -1,30 +1,17 @@
 import type {
-  GaugeState,
-  ArchiveTaken,
-  ChangeSettings,
   ChangeVehicle,
   Photo,
   TireLine,
   Decision,
-  DueRow,
   EntriesKept,
   Entry,
   KeptSheet,
   NewDecision,
   NewSheets,
-  NewPerson,
-  NewSheetLink,
   NewVisit,
-  Person,
   Preferences,
-  ReaderState,
-  RigReading,
-  RigState,
   Session,
   Setup,
-  SharedSheet,
-  SheetLink,
-  ShopSettings,
   SignIn,
   VehicleRecord,
   Visit,
@@ -32,22 +19,12 @@ import type {
   Welcome,
 } from '@keen/contract';
 import {
-  archiveTakenSchema,
   decisionSchema,
-  dueListSchema,
   entriesKeptSchema,
-  gaugeStateSchema,
   keptSheetListSchema,
   photoListSchema,
   preferencesSchema,
-  personSchema,
-  readerStateSchema,
-  rigReadingSchema,
-  rigStateSchema,
   sessionSchema,
-  sharedSheetSchema,
-  sheetLinkListSchema,
-  shopSettingsSchema,
   tireLineListSchema,
   vehicleRecordSchema,
   vehicleListSchema,
@@ -240,130 +217,6 @@ export const keenApi = createApi({
         if (answer) void dispatch(keenApi.util.upsertQueryData('sheets', undefined, answer.data));
       },
     }),
-    keepSettings: build.mutation<ShopSettings, ChangeSettings>({
-      query: (body) => ({ url: 'shop/settings', method: 'PUT', body }),
-      responseSchema: shopSettingsSchema,
-      // At once, so that a second change builds on the first.
-      onQueryStarted: async (change, { dispatch, queryFulfilled }) => {
-        const patch = dispatch(
-          keenApi.util.updateQueryData('session', undefined, (session) => {
-            Object.assign(session.shop.settings, change);
-          }),
-        );
-        await queryFulfilled.catch(() => patch.undo());
-      },
-      invalidatesTags: ['Session'],
-    }),
-    addPerson: build.mutation<Person, NewPerson>({
-      query: (body) => ({ url: 'shop/people', method: 'POST', body }),
-      responseSchema: personSchema,
-      invalidatesTags: ['Session'],
-    }),
-    givePassword: build.mutation<unknown, { id: string; password: string }>({
-      query: ({ id, password }) => ({
-        url: `shop/people/${id}/password`,
-        method: 'PUT',
-        body: { password },
-      }),
-    }),
-    keepLogo: build.mutation<unknown, Blob | null>({
-      query: (picture) =>
-        picture
-          ? {
-              url: 'shop/logo',
-              method: 'PUT',
-              headers: { 'content-type': picture.type },
-              body: picture,
-            }
-          : { url: 'shop/logo', method: 'DELETE' },
-      invalidatesTags: ['Session'],
-    }),
-    bringArchive: build.mutation<ArchiveTaken, Blob>({
-      query: (zip) => ({
-        url: 'shop/archive',
-        method: 'POST',
-        headers: { 'content-type': 'application/zip' },
-        body: zip,
-      }),
-      responseSchema: archiveTakenSchema,
-      invalidatesTags: ['Session', 'Visits', 'Sheets', 'Due'],
-    }),
-    links: build.query<SheetLink[], string>({
-      query: (visitId) => `visits/${visitId}/links`,
-      responseSchema: sheetLinkListSchema,
-      providesTags: (_result, _error, id) => [{ type: 'Links', id }],
-    }),
-    makeLink: build.mutation<SheetLink[], { visitId: string; link: NewSheetLink }>({
-      query: ({ visitId, link }) => ({
-        url: `visits/${visitId}/links`,
-        method: 'POST',
-        body: link,
-      }),
-      responseSchema: sheetLinkListSchema,
-      invalidatesTags: (_result, _error, { visitId }) => [{ type: 'Links', id: visitId }],
-    }),
-    endLink: build.mutation<unknown, { visitId: string; id: string }>({
-      query: ({ id }) => ({ url: `links/${id}`, method: 'DELETE' }),
-      invalidatesTags: (_result, _error, { visitId }) => [{ type: 'Links', id: visitId }],
-    }),
-    sharedSheet: build.query<SharedSheet, string>({
-      query: (token) => `shared/${encodeURIComponent(token)}`,
-      responseSchema: sharedSheetSchema,
-    }),
-    due: build.query<DueRow[], void>({
-      query: () => 'due',
-      responseSchema: dueListSchema,
-      providesTags: ['Due'],
-    }),
-    rig: build.query<RigState, void>({
-      query: () => 'devices/rig',
-      responseSchema: rigStateSchema,
-      providesTags: ['Rig'],
-    }),
-    playRig: build.mutation<RigState, RigState>({
-      query: (body) => ({ url: 'devices/rig', method: 'PUT', body }),
-      responseSchema: rigStateSchema,
-      // What is played shows at once; the server's answer is the same.
-      onQueryStarted: async (state, { dispatch, queryFulfilled }) => {
-        const patch = dispatch(keenApi.util.updateQueryData('rig', undefined, () => state));
-        await queryFulfilled.catch(() => patch.undo());
-      },
-    }),
-    gauge: build.query<GaugeState, void>({
-      query: () => 'devices/gauge',
-      responseSchema: gaugeStateSchema,
-      providesTags: ['Gauge'],
-    }),
-    playGauge: build.mutation<GaugeState, Omit<GaugeState, 'n'>>({
-      query: (body) => ({ url: 'devices/gauge', method: 'PUT', body }),
-      responseSchema: gaugeStateSchema,
-      invalidatesTags: ['Gauge'],
-    }),
-    pressGauge: build.mutation<GaugeState, number>({
-      query: (mm) => ({ url: 'devices/gauge/press', method: 'POST', body: { mm } }),
-      responseSchema: gaugeStateSchema,
-      invalidatesTags: ['Gauge'],
-    }),
-    reader: build.query<ReaderState, void>({
-      query: () => 'devices/reader',
-      responseSchema: readerStateSchema,
-    }),
-    playReader: build.mutation<ReaderState, ReaderState>({
-      query: (body) => ({ url: 'devices/reader', method: 'PUT', body }),
-      responseSchema: readerStateSchema,
-      onQueryStarted: async (state, { dispatch, queryFulfilled }) => {
-        const patch = dispatch(keenApi.util.updateQueryData('reader', undefined, () => state));
-        await queryFulfilled.catch(() => patch.undo());
-      },
-    }),
-    passReader: build.mutation<ReaderState, void>({
-      query: () => ({ url: 'devices/reader/pass', method: 'POST' }),
-      responseSchema: readerStateSchema,
-    }),
-    rigReading: build.query<RigReading, void>({
-      query: () => 'devices/rig/reading',
-      responseSchema: rigReadingSchema,
-    }),
     setClosed: build.mutation<Visit, { visitId: string; closed: boolean }>({
       query: ({ visitId, closed }) => ({
         url: `visits/${visitId}/closed`,
@@ -398,24 +251,5 @@ export const {
   useRemovePhotoMutation,
   useSheetsQuery,
   useKeepSheetsMutation,
-  useKeepSettingsMutation,
-  useAddPersonMutation,
-  useGivePasswordMutation,
-  useKeepLogoMutation,
-  useBringArchiveMutation,
-  useLinksQuery,
-  useMakeLinkMutation,
-  useEndLinkMutation,
-  useSharedSheetQuery,
-  useDueQuery,
   useAppendEntriesMutation,
-  useReaderQuery,
-  usePlayReaderMutation,
-  usePassReaderMutation,
-  useRigQuery,
-  useGaugeQuery,
-  usePlayGaugeMutation,
-  usePressGaugeMutation,
-  usePlayRigMutation,
-  useRigReadingQuery,
 } = keenApi;

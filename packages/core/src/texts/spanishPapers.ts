@@ -122,7 +122,7 @@ export const SPANISH_PAPERS: PaperTexts = {
   noAngles: 'No se ha medido ningún ángulo.',
   doubt: '± es dos veces la incertidumbre típica del método, el aparato y las repeticiones.',
   closing: {
-    torque: 'Todo lo que se aflojó, a su par y a la altura de marcha',
+    torque: 'Cada tornillo que se aflojó, a su par y a la altura de marcha',
     clampsOff: 'Garras fuera de las cuatro ruedas',
     turnPlates: 'Platos giratorios bloqueados antes de mover el coche',
     sensorReset: 'Sensor de ángulo de dirección puesto a cero, asistentes comprobados si los hay',

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useGaugeQuery, usePlayGaugeMutation, usePressGaugeMutation } from '../../api/keenApi.ts';
+import { useGaugeQuery, usePlayGaugeMutation, usePressGaugeMutation } from '../../api/deviceApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';

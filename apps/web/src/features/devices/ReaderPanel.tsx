@@ -5,7 +5,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
-import { usePassReaderMutation, usePlayReaderMutation, useReaderQuery } from '../../api/keenApi.ts';
+import {
+  usePassReaderMutation,
+  usePlayReaderMutation,
+  useReaderQuery,
+} from '../../api/deviceApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';

@@ -3,7 +3,7 @@ import { TABLE_ANGLES, WHEEL_ORDER } from '@keen/core';
 import Box from '@mui/material/Box';
 import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
-import { usePlayRigMutation, useRigQuery } from '../../api/keenApi.ts';
+import { usePlayRigMutation, useRigQuery } from '../../api/deviceApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';

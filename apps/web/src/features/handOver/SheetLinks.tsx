@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useState } from 'react';
-import { useEndLinkMutation, useLinksQuery, useMakeLinkMutation } from '../../api/keenApi.ts';
+import { useEndLinkMutation, useLinksQuery, useMakeLinkMutation } from '../../api/handOverApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';

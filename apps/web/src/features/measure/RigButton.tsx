@@ -10,7 +10,7 @@ import Link from '@mui/material/Link';
 import Skeleton from '@mui/material/Skeleton';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { useRigReadingQuery } from '../../api/keenApi.ts';
+import { useRigReadingQuery } from '../../api/deviceApi.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AngleTable } from './AngleTable.tsx';

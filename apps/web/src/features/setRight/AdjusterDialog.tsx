@@ -3,7 +3,7 @@ import { shimPack, whereWords } from '@keen/core';
 import type { PlanStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import type { BenchTool } from '../../tools/tool.ts';
 import { ToolDialog } from '../../tools/ToolDialog.tsx';

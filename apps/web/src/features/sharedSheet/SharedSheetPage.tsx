@@ -6,7 +6,7 @@ import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
-import { useSharedSheetQuery } from '../../api/keenApi.ts';
+import { useSharedSheetQuery } from '../../api/handOverApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { PaperView } from '../../shared/PaperView.tsx';
 

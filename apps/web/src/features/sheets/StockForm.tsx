@@ -2,7 +2,7 @@ import type { ReadingOrder, ShopSettings } from '@keen/contract';
 import { shopSettingsSchema } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 

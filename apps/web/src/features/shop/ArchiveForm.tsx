@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useBringArchiveMutation } from '../../api/keenApi.ts';
+import { useBringArchiveMutation } from '../../api/shopApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { Notice } from '../../shared/Notice.tsx';

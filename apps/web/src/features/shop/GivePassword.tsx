@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useGivePasswordMutation } from '../../api/keenApi.ts';
+import { useGivePasswordMutation } from '../../api/shopApi.ts';
 import { failureOf } from '../../api/problem.ts';
 
 /** The lead gives a colleague a new password, on the line of that colleague. */

@@ -4,7 +4,7 @@ import type { DepthLaw } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useKeepLogoMutation, useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { useKeepLogoMutation, useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { Notice } from '../../shared/Notice.tsx';

@@ -7,7 +7,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Papa from 'papaparse';
 import { useState } from 'react';
-import { useKeepSettingsMutation } from '../../api/keenApi.ts';
+import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { Notice } from '../../shared/Notice.tsx';

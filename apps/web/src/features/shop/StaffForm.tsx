@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useForm, useWatch } from 'react-hook-form';
-import { useAddPersonMutation } from '../../api/keenApi.ts';
+import { useAddPersonMutation } from '../../api/shopApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';
