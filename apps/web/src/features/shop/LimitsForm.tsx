@@ -86,6 +86,7 @@ function LawButtons({ title, laws, chosenMm, onChoose }: LawButtonsProps) {
             key={where}
             size="small"
             title={`${source} (recalled from memory)`}
+            variant={mm === chosenMm ? 'contained' : 'outlined'}
             aria-pressed={mm === chosenMm}
             onClick={() => onChoose(mm)}
           >
