@@ -25,7 +25,7 @@ test('the sheet goes out in the customer’s language by a link, which ends', as
   await expect(sheet).toContainText('The front wheels have been toeing in.');
   await page.getByRole('button', { name: 'Español' }).click();
   await page
-    .getByRole('group', { name: 'Distances in' })
+    .getByRole('group', { name: 'Distance in' })
     .getByRole('button', { name: 'mi' })
     .click();
   await expect(sheet).toContainText('Las ruedas delanteras han rodado con demasiada convergencia.');

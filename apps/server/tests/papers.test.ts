@@ -204,7 +204,7 @@ describe('papers in the customer’s language', () => {
 
   it('gives the technician every reading, angle with its doubt, adjuster and closing point', async () => {
     const id = await visitWith(ALIGNED);
-    const { pages, text } = await readSheet(id, '?kind=technician');
+    const { pages, text } = await readSheet(id, '?kind=technician&language=en');
     expect(pages).toBe(1);
     expect(text).toContain('Left front 5.0 5.0 2.6');
     expect(text).toContain('Outer tie rod end, left front: some');

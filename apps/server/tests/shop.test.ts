@@ -97,6 +97,22 @@ describe('the shop', () => {
     expect(visit.draft.limits).toEqual({ legal: 2, advise: 3 });
   });
 
+  it('lets a new colleague begin with its units', async () => {
+    const units = { depth: 'in32', distance: 'mi', pressure: 'psi' };
+    await lead.put('/api/shop/settings').send({ units }).expect(200);
+    const ned = colleague({ email: 'ned@example.com' });
+    await lead.post('/api/shop/people').send(ned).expect(200);
+    const own = agentOf(server);
+    const { email, password } = ned;
+    const session = bodyOf<Session>(
+      await own.post('/api/session').send({ email, password }).expect(200),
+    );
+    expect(session.preferences.units).toEqual(units);
+    // Those who were there keep theirs.
+    const { preferences } = bodyOf<Session>(await lead.get('/api/session').expect(200));
+    expect(preferences.units.depth).toBe('mm');
+  });
+
   it('gives a colleague a new password, by the lead alone', async () => {
     const { people } = bodyOf<Session>(await lead.get('/api/session').expect(200));
     const nell = people.find(({ name }) => name === 'Nell Advisor')!;

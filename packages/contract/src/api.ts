@@ -37,6 +37,22 @@ export const DEFAULT_PREFERENCES: Preferences = {
 
 const depthLimitSchema = z.number().min(0).max(12);
 
+const yearsSchema = z.number().min(1).max(30);
+
+/** What a shop goes by where no law settles it and makers say nothing. */
+export const houseRulesSchema = z
+  .strictObject({
+    /** A new tire beside one lower by this much asks for a pair, mm. */
+    pair: z.number().gt(0).max(12),
+    /** An all-wheel-drive set differs by no more, mm, unless the car says otherwise. */
+    awdMatch: z.number().gt(0).max(12),
+    /** Years from the date code after which a tire is looked at closely, and after which it goes. */
+    ageLook: yearsSchema,
+    ageReplace: yearsSchema,
+  })
+  .meta({ id: 'HouseRules' });
+export type HouseRules = z.infer<typeof houseRulesSchema>;
+
 /** What a shop has settled for everybody in it. */
 export const shopSettingsSchema = z
   .strictObject({
@@ -55,6 +71,9 @@ export const shopSettingsSchema = z
       advise: depthLimitSchema,
       snow: depthLimitSchema,
     }),
+    houseRules: houseRulesSchema,
+    /** Units for a new colleague; each may choose their own. */
+    units: unitsSchema,
     /** Under the shop's name on every paper: address, telephone, one a line. */
     sheetHeader: z.string().trim().max(200),
     /** A sentence of the shop's own at the end of the customer's sheet, in each language. */
@@ -75,6 +94,9 @@ export const DEFAULT_SHOP_SETTINGS: ShopSettings = {
   prices: DEFAULT_PRICES,
   // Legal and advised depths as published; for snow 4 mm (common practice, and law in some places).
   limits: { legal: 1.6, advise: 3, snow: 4 },
+  // All four are common practice, no source; 2.4 mm is 3/32 in.
+  houseRules: { pair: 1.6, awdMatch: 2.4, ageLook: 6, ageReplace: 10 },
+  units: DEFAULT_PREFERENCES.units,
   sheetHeader: '',
   sheetNote: { en: '', es: '' },
 };

@@ -26,7 +26,10 @@ function Inked() {
   const { data: session } = useSessionQuery();
   const deviceIsDark = useMediaQuery('(prefers-color-scheme: dark)');
   const wanted = session?.preferences.theme ?? 'system';
-  const scheme: Scheme = wanted === 'system' ? (deviceIsDark ? 'dark' : 'light') : wanted;
+  const isPrinting = useMediaQuery('print');
+  const chosen: Scheme = wanted === 'system' ? (deviceIsDark ? 'dark' : 'light') : wanted;
+  // Paper is light, whatever the screen is.
+  const scheme: Scheme = isPrinting ? 'light' : chosen;
   const theme = useMemo(() => createKeenTheme(scheme), [scheme]);
   const [router] = useState(createRouter);
   return (

@@ -26,6 +26,18 @@ export function GlobalInk({ scheme }: { scheme: Scheme }) {
           clipPath: 'inset(50%)',
           whiteSpace: 'nowrap',
         },
+        // On paper: nothing to press, every scrolled part at its full length.
+        '@media print': {
+          'html, body, #root, #root :has(main), main': {
+            height: 'auto',
+            minHeight: 0,
+            overflow: 'visible',
+          },
+          'header, nav, button, [role="group"], .screen-only': {
+            display: 'none !important',
+          },
+          'figure, section li': { breakInside: 'avoid' },
+        },
         '@media (prefers-reduced-motion: reduce)': { '*': { scrollBehavior: 'auto !important' } },
       }}
     />

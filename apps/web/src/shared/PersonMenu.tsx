@@ -1,5 +1,4 @@
 import type { Preferences, Session } from '@keen/contract';
-import { DEPTH_UNITS, DISTANCE_UNITS, PRESSURE_UNITS } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -8,7 +7,7 @@ import { useApiDispatch } from '../api/hooks.ts';
 import { keenApi, useKeepPreferencesMutation, useSignOutMutation } from '../api/keenApi.ts';
 import { forgetOffline } from '../offline/register.ts';
 import { Choice } from './Choice.tsx';
-import { DEPTH_UNIT_WORDS } from './format.ts';
+import { UnitChoices } from './UnitChoices.tsx';
 
 const PLACES = [
   { to: '/bench', title: 'Bench' },
@@ -27,8 +26,6 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
   const navigate = useNavigate();
   const { preferences } = session;
   const set = (change: Partial<Preferences>) => void keep({ ...preferences, ...change });
-  const setUnit = (change: Partial<Preferences['units']>) =>
-    set({ units: { ...preferences.units, ...change } });
 
   async function go(to: string): Promise<void> {
     onDone();
@@ -51,24 +48,7 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
           {session.person.role}, {session.shop.name}
         </Typography>
       </Typography>
-      <Choice
-        label="Tread depth in"
-        options={DEPTH_UNITS.map((value) => ({ value, label: DEPTH_UNIT_WORDS[value] }))}
-        value={preferences.units.depth}
-        onChange={(depth) => depth && setUnit({ depth })}
-      />
-      <Choice
-        label="Pressure in"
-        options={PRESSURE_UNITS.map((value) => ({ value, label: value }))}
-        value={preferences.units.pressure}
-        onChange={(pressure) => pressure && setUnit({ pressure })}
-      />
-      <Choice
-        label="Distance in"
-        options={DISTANCE_UNITS.map((value) => ({ value, label: value }))}
-        value={preferences.units.distance}
-        onChange={(distance) => distance && setUnit({ distance })}
-      />
+      <UnitChoices units={preferences.units} onChange={(units) => set({ units })} />
       <Choice
         label="Read the ribs"
         options={[

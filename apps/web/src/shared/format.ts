@@ -45,3 +45,8 @@ export function showPercent(probability: number): string {
   if (rounded <= 0) return '< 1 %';
   return `${rounded} %`;
 }
+
+/** With a capital letter at the head. */
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,10 +1,12 @@
 import type { VisitDraft } from '@keen/contract';
+import { DEFAULT_SHOP_SETTINGS } from '@keen/contract';
 import type { Wheel } from '@keen/contract/words';
 import { WHEELS } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
 import { brokenRules, FITTING_SOURCES } from './fittingRules.ts';
 
 const TODAY = '2026-03-01';
+const HOUSE = DEFAULT_SHOP_SETTINGS.houseRules;
 
 /** A car with these depths all across each tire, mm, new ones 8. */
 function car(depths: Record<Wheel, number>, rest: Partial<VisitDraft> = {}): VisitDraft {
@@ -18,7 +20,7 @@ function car(depths: Record<Wheel, number>, rest: Partial<VisitDraft> = {}): Vis
 }
 const EVEN = { lf: 5, rf: 5, lr: 5, rr: 5 };
 const rules = (draft: VisitDraft, replace: Wheel[]) =>
-  brokenRules(draft, replace, TODAY).map(({ rule }) => rule);
+  brokenRules(draft, replace, TODAY, HOUSE).map(({ rule }) => rule);
 
 describe('the rules of fitting', () => {
   it('are kept by leaving good tires alone and by four new ones', () => {
@@ -30,14 +32,17 @@ describe('the rules of fitting', () => {
   it('name a tire at the limit that stays, and let it go once it is replaced', () => {
     const worn = car({ ...EVEN, lr: 1.6 });
     expect(rules(worn, [])).toEqual(['legal']);
-    expect(brokenRules(worn, [], TODAY)[0]).toMatchObject({ wheels: ['lr'], alsoReplace: ['lr'] });
+    expect(brokenRules(worn, [], TODAY, HOUSE)[0]).toMatchObject({
+      wheels: ['lr'],
+      alsoReplace: ['lr'],
+    });
     expect(rules(worn, ['lr', 'rr'])).toEqual([]);
     // A place whose limit is lower than the bars: 1.6 mm bars, UN ECE R30.
     expect(rules(car({ ...EVEN, lr: 1.3 }, { limits: { legal: 1 } }), [])).toEqual(['wearBars']);
   });
 
   it('ask for a pair where the other of the axle is clearly lower', () => {
-    const [broken] = brokenRules(car(EVEN), ['rr'], TODAY);
+    const [broken] = brokenRules(car(EVEN), ['rr'], TODAY, HOUSE);
     expect(broken).toMatchObject({ rule: 'pair', wheels: ['rr'], alsoReplace: ['lr'] });
     expect(rules(car({ ...EVEN, lr: 7 }), ['rr'])).toEqual([]);
   });
@@ -58,14 +63,28 @@ describe('the rules of fitting', () => {
     expect(rules(awd(), ['lr', 'rr'])).toEqual(['matching']);
     expect(rules(awd(3), ['lr', 'rr'])).toEqual([]);
     expect(rules(awd(1.5), [...WHEELS])).toEqual([]);
-    expect(brokenRules(awd(), ['lr', 'rr'], TODAY)[0]!.alsoReplace).toEqual(['lf', 'rf']);
+    expect(brokenRules(awd(), ['lr', 'rr'], TODAY, HOUSE)[0]!.alsoReplace).toEqual(['lf', 'rf']);
+  });
+
+  it('go by what the shop has settled', () => {
+    const given = (change: object, draft: VisitDraft, replace: Wheel[]) =>
+      brokenRules(draft, replace, TODAY, { ...HOUSE, ...change }).map(({ rule }) => rule);
+    // New at 8 mm beside 5 mm: 3 mm apart.
+    expect(given({ pair: 3 }, car(EVEN), ['rr'])).toEqual(['pair']);
+    expect(given({ pair: 3.1 }, car(EVEN), ['rr'])).toEqual([]);
+    const awd = car(EVEN, { vehicle: { drive: 'awd' } });
+    expect(given({ awdMatch: 2.9 }, awd, ['lr', 'rr'])).toEqual(['matching']);
+    expect(given({ awdMatch: 3 }, awd, ['lr', 'rr'])).toEqual([]);
+    const aged = car(EVEN, { visit: { tires: { lf: { dateCode: '1020' } } } });
+    expect(given({ ageReplace: 6 }, aged, [])).toEqual([]);
+    expect(given({ ageReplace: 5 }, aged, [])).toEqual(['age']);
   });
 
   it('look at age, place of a puncture, and the placard', () => {
     const old = car(EVEN, {
       visit: { tires: { lf: { dateCode: '1014' }, rf: { dateCode: '1020' } } },
     });
-    expect(brokenRules(old, [], TODAY)).toMatchObject([{ rule: 'age', wheels: ['lf'] }]);
+    expect(brokenRules(old, [], TODAY, HOUSE)).toMatchObject([{ rule: 'age', wheels: ['lf'] }]);
     const holed = (place: 'crown' | 'shoulder'): VisitDraft => {
       const draft = car(EVEN, { visit: { tires: { rr: { puncturePlace: place } } } });
       draft.tires!.rr!.damage = ['puncture'];
@@ -80,7 +99,7 @@ describe('the rules of fitting', () => {
 
   it('each have a source', () => {
     for (const source of Object.values(FITTING_SOURCES)) {
-      expect(source).toMatch(/recalled from memory|common practice, no source/);
+      expect(source).toMatch(/recalled from memory|common practice, no source|custom/);
     }
   });
 
@@ -93,7 +112,7 @@ describe('the rules of fitting', () => {
     const [radial, bias] = ['205/75R15', '205/75D15'];
     const all = { lf: radial, rf: radial, lr: radial, rr: radial };
     expect(rules(sizes(all), [])).toEqual([]);
-    expect(brokenRules(sizes({ ...all, rf: bias }), [], TODAY)[0]).toMatchObject({
+    expect(brokenRules(sizes({ ...all, rf: bias }), [], TODAY, HOUSE)[0]).toMatchObject({
       rule: 'mixed',
       wheels: ['lf', 'rf'],
       words: 'radial and bias on one axle',
@@ -117,7 +136,7 @@ describe('the rules of fitting', () => {
       });
     expect(rules(seasons(['winter', 'winter', 'winter', 'winter']), [])).toEqual([]);
     expect(rules(seasons(['winter', 'winter', undefined, undefined]), [])).toEqual([]);
-    const mixed = brokenRules(seasons(['winter', 'winter', 'summer', 'summer']), [], TODAY);
+    const mixed = brokenRules(seasons(['winter', 'winter', 'summer', 'summer']), [], TODAY, HOUSE);
     expect(mixed[0]).toMatchObject({ rule: 'winter', alsoReplace: ['lr', 'rr'] });
   });
 });

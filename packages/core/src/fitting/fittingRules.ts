@@ -1,10 +1,10 @@
-import type { VisitDraft } from '@keen/contract';
+import type { HouseRules, VisitDraft } from '@keen/contract';
 import type { Axle, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { DEFAULT_LIMITS_MM } from '../case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
 import { constructionOf } from '../tires/construction.ts';
-import { TIRE_AGE, tireAgeYears } from '../tires/dateCode.ts';
+import { tireAgeYears } from '../tires/dateCode.ts';
 import { mayRotate } from '../tires/fitment.ts';
 import { belowPlacard } from '../tires/serviceDescription.ts';
 
@@ -12,14 +12,14 @@ import { belowPlacard } from '../tires/serviceDescription.ts';
 export const FITTING_SOURCES = {
   legal: '49 CFR 570.9; Directive 89/459/EEC (recalled from memory)',
   wearBars: '49 CFR 571.139 S5.4; UN ECE R30 (recalled from memory)',
-  pair: 'common practice, no source',
+  pair: 'the shop’s custom',
   newAtRear: 'common practice, no source: the rear must not let go first on a wet road',
-  matching: 'the vehicle maker’s limit; 2.4 mm (3/32 in) is common practice, no source',
+  matching: 'the vehicle maker’s limit; where none is known, the shop’s custom',
   placard: 'the placard; load index and speed symbol after ISO 4000-1 (recalled from memory)',
   mixed:
     'Road Vehicles (Construction and Use) Regulations 1986, reg. 26 (recalled from memory); common practice elsewhere',
   winter: 'common practice, no source: four alike; law in some places in winter',
-  age: 'common practice, no source',
+  age: 'the shop’s custom; a tire maker may say less',
   puncture: 'common practice, no source; the tire maker decides',
 } as const;
 export type FittingRule = keyof typeof FITTING_SOURCES;
@@ -36,31 +36,29 @@ export interface BrokenRule {
   alsoReplace: Wheel[];
 }
 
-/** Depths within an all-wheel-drive set differ by no more, where nothing else is known, mm. */
-const AWD_MATCH_MM = 2.4;
 /** New wear bars stand this high, mm. */
 const WEAR_BAR_MM = 1.6;
-/** A pair on one axle differs by no more before the other is worth a word, mm. */
-const PAIR_MM = 1.6;
 
 /**
  * Which rules of fitting a choice of new tires would break.
  * @param replace - wheels that get new tires
  * @param today - `YYYY-MM-DD`
+ * @param house - depths and ages the shop goes by
  * @returns broken rules, those of law and safety first
  */
 export function brokenRules(
   draft: VisitDraft,
   replace: readonly Wheel[],
   today: string,
+  house: HouseRules,
 ): BrokenRule[] {
   const stays = WHEEL_ORDER.filter((wheel) => !replace.includes(wheel));
   return [
     ...underLimit(draft, stays),
     ...punctures(draft, stays),
-    ...tooOld(draft, stays, today),
-    ...pairs(draft, replace),
-    ...matching(draft, replace),
+    ...tooOld(draft, stays, today, house.ageReplace),
+    ...pairs(draft, replace, house.pair),
+    ...matching(draft, replace, house.awdMatch),
     ...newInFront(draft, replace),
     ...placards(draft),
     ...mixedConstructions(draft),
@@ -89,29 +87,34 @@ function punctures(draft: VisitDraft, stays: readonly Wheel[]): BrokenRule[] {
   return rule('puncture', lost, 'a puncture where it cannot be repaired', 'a new tire there', lost);
 }
 
-function tooOld(draft: VisitDraft, stays: readonly Wheel[], today: string): BrokenRule[] {
+function tooOld(
+  draft: VisitDraft,
+  stays: readonly Wheel[],
+  today: string,
+  years: number,
+): BrokenRule[] {
   const old = stays.filter((wheel) => {
     const code = draft.visit?.tires?.[wheel]?.dateCode;
-    return code !== undefined && (ageOf(code, today) ?? 0) >= TIRE_AGE.replace;
+    return code !== undefined && (ageOf(code, today) ?? 0) >= years;
   });
-  return rule('age', old, `${TIRE_AGE.replace} years old or more`, 'a new tire there', old);
+  return rule('age', old, `${years} years old or more`, 'a new tire there', old);
 }
 
 /** One new tire on an axle beside one that is clearly lower. */
-function pairs(draft: VisitDraft, replace: readonly Wheel[]): BrokenRule[] {
+function pairs(draft: VisitDraft, replace: readonly Wheel[], apartMm: number): BrokenRule[] {
   return (['front', 'rear'] as const).flatMap((axle) => {
     const [gets, keeps] = split(axle, replace);
     if (gets.length !== 1) return [];
     const newMm = draft.tires?.[gets[0]!]?.newDepth;
     const least = leastDepth(draft, keeps[0]!);
-    if (newMm === undefined || least === null || newMm - least < PAIR_MM) return [];
+    if (newMm === undefined || least === null || newMm - least < apartMm) return [];
     return rule('pair', gets, 'new beside a worn one on its axle', 'a pair', keeps);
   });
 }
 
-function matching(draft: VisitDraft, replace: readonly Wheel[]): BrokenRule[] {
+function matching(draft: VisitDraft, replace: readonly Wheel[], customMm: number): BrokenRule[] {
   if (draft.vehicle?.drive !== 'awd' || replace.length === 0 || replace.length === 4) return [];
-  const limit = draft.visit?.car?.awdMatch ?? AWD_MATCH_MM;
+  const limit = draft.visit?.car?.awdMatch ?? customMm;
   const depths = WHEEL_ORDER.map((wheel) =>
     replace.includes(wheel) ? (draft.tires?.[wheel]?.newDepth ?? null) : meanDepth(draft, wheel),
   ).filter((mm) => mm !== null);

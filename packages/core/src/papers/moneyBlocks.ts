@@ -31,13 +31,13 @@ export function estimateBlock(
   writer: Writer,
 ): PaperTable | null {
   if (!estimate || estimate.lines.length === 0) return null;
-  const { papers, number, date } = writer;
+  const { papers, date } = writer;
   const money = (minor: number) => writer.money(minor, estimate.currency);
   const sum = sumEstimate(estimate);
   const accepted = sumEstimate(estimate, ({ answer }) => answer === 'accepted');
   const isAnswered = estimate.lines.some(({ answer }) => answer !== undefined);
   const { taxPercent, signed } = estimate;
-  const percent = number(taxPercent, Number.isInteger(taxPercent) ? 0 : 2);
+  const percent = percentWords(taxPercent, writer);
   return {
     kind: 'table',
     title: papers.heads.estimate(estimate.version),
@@ -50,7 +50,7 @@ export function estimateBlock(
       ...estimate.lines.map((one) => ({
         isStrong: false,
         cells: [
-          `${quantityOf(one, writer)}${lineWords(one, writer)}${one.reason ? ` (“${one.reason}”)` : ''}`,
+          `${lineWords(one, writer)}${one.reason ? ` (“${one.reason}”)` : ''}`,
           one.answer ? papers.lineAnswers[one.answer] : '',
           money(lineMinor(one)),
         ],
@@ -64,12 +64,15 @@ export function estimateBlock(
   };
 }
 
-/** A line in the paper's language where the shop left the price list's words, as typed otherwise. */
-function lineWords({ item, what }: EstimateLine, { papers }: Writer): string {
-  return item && what === PRICE_WORDS[item] ? papers.prices[item] : what;
+/** How many of it and what, in the paper's language where the shop left the price list's words. */
+export function lineWords({ item, what, quantity }: EstimateLine, writer: Writer): string {
+  const { papers, number } = writer;
+  const words = item && what === PRICE_WORDS[item] ? papers.prices[item] : what;
+  if (quantity === 1) return words;
+  return `${Number.isInteger(quantity) ? quantity : number(quantity, 2)} × ${words}`;
 }
 
-function quantityOf({ quantity }: EstimateLine, { number }: Writer): string {
-  if (quantity === 1) return '';
-  return `${Number.isInteger(quantity) ? quantity : number(quantity, 2)} × `;
+/** A share of tax as it is written, without decimals where it has none. */
+export function percentWords(percent: number, { number }: Writer): string {
+  return number(percent, Number.isInteger(percent) ? 0 : 2);
 }

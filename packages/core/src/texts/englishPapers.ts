@@ -53,6 +53,20 @@ export const ENGLISH_PAPERS: PaperTexts = {
   sum: (percent, tax) => `In all, ${percent} % tax of ${tax} in it`,
   accepted: 'Said yes to, with tax',
   signedBy: (name, date) => `Signed by ${name}, ${date}.`,
+  signing: {
+    title: 'What shall we do?',
+    forCar: (shop, car) => `${shop}, for ${car}`,
+    saidYes: (percent) => `What you said yes to, with ${percent} % tax`,
+    name: 'Name',
+    whoSigns: 'Who signs?',
+    byFinger: 'Sign here by finger, or not at all',
+    signed: 'Signed by finger',
+    wipe: 'Wipe it',
+    unanswered: (count) =>
+      `${count} ${count === 1 ? 'line has' : 'lines have'} no answer yet: yes, no or later.`,
+    sign: 'Sign',
+    back: 'Back',
+  },
   prices: {
     check: 'Measure all wheel angles',
     align: 'Wheel alignment, all angles set',

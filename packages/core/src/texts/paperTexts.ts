@@ -78,6 +78,20 @@ export interface PaperTexts {
   sum(taxPercent: string, tax: string): string;
   accepted: string;
   signedBy(name: string, date: string): string;
+  /** The tablet turned round: the estimate to be answered and signed. */
+  signing: {
+    title: string;
+    forCar(shop: string, car: string): string;
+    saidYes(taxPercent: string): string;
+    name: string;
+    whoSigns: string;
+    byFinger: string;
+    signed: string;
+    wipe: string;
+    unanswered(count: number): string;
+    sign: string;
+    back: string;
+  };
   prices: Record<PriceItem, string>;
   /** When something is due: by distance and, where it is known, by day. */
   afterDistance(distance: string): string;

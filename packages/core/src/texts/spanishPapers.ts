@@ -60,6 +60,22 @@ export const SPANISH_PAPERS: PaperTexts = {
   sum: (percent, tax) => `Total, con el ${percent} % de impuesto (${tax}) incluido`,
   accepted: 'Aceptado, con impuesto',
   signedBy: (name, date) => `Firmado por ${name}, ${date}.`,
+  signing: {
+    title: '¿Qué hacemos?',
+    forCar: (shop, car) => `${shop}, para ${car}`,
+    saidYes: (percent) => `Lo aceptado, con el ${percent} % de impuesto`,
+    name: 'Nombre',
+    whoSigns: '¿Quién firma?',
+    byFinger: 'Firme aquí con el dedo, si quiere',
+    signed: 'Firmado con el dedo',
+    wipe: 'Borrar',
+    unanswered: (count) =>
+      count === 1
+        ? 'Falta contestar una línea: sí, no o más tarde.'
+        : `Faltan por contestar ${count} líneas: sí, no o más tarde.`,
+    sign: 'Firmar',
+    back: 'Volver',
+  },
   prices: {
     check: 'Medir todos los ángulos de las ruedas',
     align: 'Alineación completa, todos los ángulos',

@@ -41,6 +41,3 @@ export function tireAgeYears(code: string, today: string): number {
   const { weekBegins } = readDateCode(code, today);
   return (Date.parse(today) - Date.parse(weekBegins)) / (365.25 * DAY_MS);
 }
-
-/** From these ages on a tire is looked at, and replaced (common practice, no source), years. */
-export const TIRE_AGE = { look: 6, replace: 10 } as const;

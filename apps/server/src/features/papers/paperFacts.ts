@@ -1,5 +1,4 @@
 import type { Language, Units } from '@keen/contract';
-import { DEFAULT_PREFERENCES } from '@keen/contract';
 import type { EarlierVisit, PaperFacts } from '@keen/core';
 import { declinedBefore, draftToCase, weighVisit } from '@keen/core';
 import { and, desc, eq, ne } from 'drizzle-orm';
@@ -67,10 +66,7 @@ export async function paperFacts(
     ),
     language: asked.language ?? draft.visit?.handOver?.language ?? 'en',
     units:
-      asked.units ??
-      draft.visit?.handOver?.units ??
-      reader?.preferences.units ??
-      DEFAULT_PREFERENCES.units,
+      asked.units ?? draft.visit?.handOver?.units ?? reader?.preferences.units ?? settings.units,
   };
 }
 

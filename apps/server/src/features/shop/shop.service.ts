@@ -4,6 +4,7 @@ import { DEFAULT_PREFERENCES } from '@keen/contract';
 import { and, eq } from 'drizzle-orm';
 import type { Database } from '../../db/client.ts';
 import { people } from '../../db/schema/index.ts';
+import { shopSettings } from '../../db/shopSettings.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { conflict, forbidden, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
@@ -16,6 +17,7 @@ export async function addPerson(db: Database, actor: Actor, order: NewPerson): P
   await demandLead(db, actor, 'Only the lead of the shop adds colleagues');
   const { id, name, role } = order;
   const passwordHash = await hash(order.password);
+  const { units } = await shopSettings(db, actor.shopId);
   return db.transaction(async (tx) => {
     const added = await tx
       .insert(people)
@@ -26,7 +28,7 @@ export async function addPerson(db: Database, actor: Actor, order: NewPerson): P
         email: order.email.toLowerCase(),
         role,
         passwordHash,
-        preferences: DEFAULT_PREFERENCES,
+        preferences: { ...DEFAULT_PREFERENCES, units },
       })
       .onConflictDoNothing()
       .returning({ id: people.id });

@@ -207,6 +207,9 @@ async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Prom
   // The sheet of the car stays its sheet, in the revision it was chosen in.
   carry('visit.sheet', visit?.sheet);
   carry('tolerances', last.draft.tolerances);
+  // The customer reads what the customer read.
+  carry('visit.handOver.language', visit?.handOver?.language);
+  carry('visit.handOver.units', visit?.handOver?.units);
   const { car } = visit ?? {};
   carry('visit.car.rack', car?.rack);
   carry('visit.car.driver', car?.driver);

@@ -6,6 +6,7 @@ import { useChangeVehicleMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
+import { capital } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 
 /** Whose car it is and what it is called; kept with the car, for its next visits too. */
@@ -66,8 +67,4 @@ function checkWith(field: 'plate' | 'phone'): (text: string) => string | null {
     const result = changeVehicleSchema.safeParse({ [field]: text });
     return result.success ? null : capital(refusalOf(result.error).expected);
   };
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

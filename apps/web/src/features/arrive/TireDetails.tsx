@@ -1,12 +1,5 @@
 import type { Season, Wheel } from '@keen/contract';
-import {
-  belowPlacard,
-  InputError,
-  readDateCode,
-  TIRE_AGE,
-  tireAgeYears,
-  WHEEL_ORDER,
-} from '@keen/core';
+import { belowPlacard, InputError, readDateCode, tireAgeYears, WHEEL_ORDER } from '@keen/core';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
@@ -136,13 +129,15 @@ function LineField({ wheel }: { wheel: Wheel }) {
 }
 
 function Age({ code }: { code: string | undefined }) {
+  const { session } = useVisit();
   if (!code || dateFault(code)) return null;
+  const { ageLook, ageReplace } = session.shop.settings.houseRules;
   const years = tireAgeYears(code, today());
   const words =
-    years >= TIRE_AGE.replace
-      ? 'ten years and more: replace'
-      : years >= TIRE_AGE.look
-        ? 'six years and more: look closely'
+    years >= ageReplace
+      ? `${ageReplace} years and more: replace`
+      : years >= ageLook
+        ? `${ageLook} years and more: look closely`
         : null;
   return (
     <Typography variant="body2" color="textSecondary" sx={{ mt: 0.25 }}>

@@ -25,7 +25,7 @@ export function Alternatives({ weighing, course, linesFor, onTake }: Alternative
     .slice(0, MOST_ALTERNATIVES);
   if (others.length === 0) return null;
   return (
-    <Box sx={{ display: 'grid', gap: 0.25, justifyItems: 'start' }}>
+    <Box className="screen-only" sx={{ display: 'grid', gap: 0.25, justifyItems: 'start' }}>
       <Typography variant="h3" component="h4" color="textSecondary">
         Instead; what costs the customer least over the tires’ life comes first
       </Typography>

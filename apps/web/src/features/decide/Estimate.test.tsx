@@ -1,5 +1,6 @@
 import { DEFAULT_PRICES } from '@keen/contract';
-import type { PriceItem, WorkEstimate } from '@keen/contract';
+import type { PriceItem, VisitDraft, WorkEstimate } from '@keen/contract';
+import { PRICE_WORDS } from '@keen/core';
 import type { Weighing } from '@keen/core';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
@@ -21,9 +22,9 @@ const estimate: WorkEstimate = {
 };
 const signed = { ...estimate, signed: { name: 'Tess Ter', at: '2026-03-01T10:00:00.000Z' } };
 const WEIGHING = { choices: [] } as unknown as Weighing;
-const show = (kept?: WorkEstimate) =>
+const show = (kept?: WorkEstimate, rest: VisitDraft['visit'] = {}) =>
   showStep(<Estimate weighing={WEIGHING} course="align" replace={['lf', 'rf']} />, {
-    draft: kept ? { visit: { estimate: kept } } : {},
+    draft: kept ? { visit: { ...rest, estimate: kept } } : {},
   });
 const row = (name: string) => within(screen.getByRole('listitem', { name }));
 
@@ -108,6 +109,28 @@ describe('Estimate', () => {
     expect(kept.signed).toMatchObject({ name: 'Tess Ter' });
     expect(kept.signed!.strokes).toHaveLength(1);
     expect(kept.version).toBe(1);
+  });
+});
+
+describe('the tablet turned round', () => {
+  it('speaks the customer’s language, and keeps another when it is pressed', () => {
+    const items: WorkEstimate = {
+      ...estimate,
+      lines: [
+        { id: ID, item: 'align', what: PRICE_WORDS.align, quantity: 1, unitMinor: 10_000 },
+        { id: OTHER, what: 'A thing of the shop’s own', quantity: 2, unitMinor: 2_050 },
+      ],
+    };
+    const { enter } = show(items, { handOver: { language: 'es' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Turn the tablet round' }));
+    const dialog = within(screen.getByRole('dialog', { name: '¿Qué hacemos?' }));
+    const [ours, own] = dialog.getAllByRole('listitem');
+    expect(ours).toHaveTextContent(/^Alineación completa, todos los ángulos100,00/);
+    expect(own).toHaveTextContent(/^2 × A thing of the shop’s own41,00/);
+    fireEvent.click(dialog.getByRole('button', { name: 'Firmar' }));
+    expect(dialog.getByRole('alert')).toHaveTextContent('Faltan por contestar 2 líneas');
+    fireEvent.click(dialog.getByRole('button', { name: 'English' }));
+    expect(enter).toHaveBeenCalledWith('visit.handOver.language', 'en');
   });
 });
 

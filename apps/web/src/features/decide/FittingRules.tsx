@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
+import { capital } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 
 interface FittingRulesProps {
@@ -14,8 +15,13 @@ interface FittingRulesProps {
 
 /** What the choice of new tires would break, whose rule it is, and what would keep it. */
 export function FittingRules({ replace, onAlso }: FittingRulesProps) {
-  const { draft } = useVisit();
-  const broken = brokenRules(draft, replace, dayjs().format('YYYY-MM-DD'));
+  const { draft, session } = useVisit();
+  const broken = brokenRules(
+    draft,
+    replace,
+    dayjs().format('YYYY-MM-DD'),
+    session.shop.settings.houseRules,
+  );
   if (broken.length === 0) return null;
   return (
     <Box component="ul" aria-label="Rules of fitting" sx={{ m: 0, p: 0, listStyle: 'none' }}>
@@ -51,8 +57,4 @@ export function FittingRules({ replace, onAlso }: FittingRulesProps) {
       ))}
     </Box>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,5 +1,12 @@
-import type { WorkEstimate } from '@keen/contract';
-import { changeLines, formatMoney, lineMinor, sumEstimate } from '@keen/core';
+import type { LineAnswer, WorkEstimate } from '@keen/contract';
+import {
+  changeLines,
+  lineMinor,
+  lineWords,
+  percentWords,
+  sumEstimate,
+  writerFor,
+} from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -7,9 +14,13 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
+import { LANGUAGE_OPTIONS } from '../../shared/languages.ts';
+import { capital } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
-import { answered, LINE_ANSWERS } from './EstimateLineRow.tsx';
+import { answered } from './EstimateLineRow.tsx';
 import { SignaturePad } from './SignaturePad.tsx';
+
+const LINE_ANSWERS: readonly LineAnswer[] = ['accepted', 'declined', 'later'];
 
 interface SignDialogProps {
   isOpen: boolean;
@@ -18,7 +29,7 @@ interface SignDialogProps {
   onSigned: (estimate: WorkEstimate) => void;
 }
 
-/** The tablet turned round: nothing but the estimate, in large print, for the customer to answer and sign. */
+/** The tablet turned round: nothing but the estimate, in large print, for the customer to answer and sign in their language. */
 export function SignDialog(props: SignDialogProps) {
   return (
     <Dialog
@@ -34,7 +45,16 @@ export function SignDialog(props: SignDialogProps) {
 }
 
 function SignBody({ estimate: given, onClose, onSigned }: SignDialogProps) {
-  const { session, detail } = useVisit();
+  const { session, detail, draft, units, diagnosing, enter } = useVisit();
+  const language = draft.visit?.handOver?.language ?? 'en';
+  const writer = writerFor({ language, units });
+  const { papers } = writer;
+  const { signing } = papers;
+  const answers = LINE_ANSWERS.map((value) => ({
+    value,
+    label: capital(papers.lineAnswers[value]),
+  }));
+  const unsafe = diagnosing.answer?.diagnosis.recommendation.unsafe ?? [];
   const [estimate, setEstimate] = useState(given);
   const [name, setName] = useState(detail.visit.vehicle.customer);
   const [strokes, setStrokes] = useState<number[][]>([]);
@@ -58,6 +78,7 @@ function SignBody({ estimate: given, onClose, onSigned }: SignDialogProps) {
 
   return (
     <Box
+      lang={language}
       sx={{
         maxWidth: 720,
         width: '100%',
@@ -67,12 +88,33 @@ function SignBody({ estimate: given, onClose, onSigned }: SignDialogProps) {
         gap: 2,
       }}
     >
-      <Typography color="textSecondary">
-        {session.shop.name}, for {detail.visit.vehicle.label || detail.visit.vehicle.plate}
-      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+        <Typography color="textSecondary" sx={{ flex: 1 }}>
+          {signing.forCar(
+            session.shop.name,
+            detail.visit.vehicle.label || detail.visit.vehicle.plate,
+          )}
+        </Typography>
+        <Choice
+          label="Language"
+          hideLabel
+          dense
+          options={LANGUAGE_OPTIONS}
+          value={language}
+          onChange={(next) => next && enter('visit.handOver.language', next)}
+        />
+      </Box>
       <Typography variant="h1" component="h2" id="sign-title">
-        What shall we do?
+        {signing.title}
       </Typography>
+      {unsafe.length > 0 && (
+        <Box
+          role="note"
+          sx={{ borderLeft: '3px solid var(--marker)', pl: 1.5, py: 0.5, fontSize: '1.05rem' }}
+        >
+          <strong>{papers.notSafe(writer.places(unsafe))}</strong> {papers.notSafeWhy}
+        </Box>
+      )}
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', fontSize: '1.15rem' }}>
         {estimate.lines.map((line) => (
           <Box
@@ -81,16 +123,13 @@ function SignBody({ estimate: given, onClose, onSigned }: SignDialogProps) {
             sx={{ borderTop: '1px solid var(--line)', py: 1.5, display: 'grid', gap: 1 }}
           >
             <Box sx={{ display: 'flex', gap: 2, justifyContent: 'space-between' }}>
-              <span>
-                {line.quantity === 1 ? '' : `${line.quantity} × `}
-                {line.what}
-              </span>
-              <strong>{formatMoney(lineMinor(line), estimate.currency)}</strong>
+              <span>{lineWords(line, writer)}</span>
+              <strong>{writer.money(lineMinor(line), estimate.currency)}</strong>
             </Box>
             <Choice
-              label={line.what}
+              label={lineWords({ ...line, quantity: 1 }, writer)}
               hideLabel
-              options={LINE_ANSWERS}
+              options={answers}
               value={line.answer ?? null}
               onChange={(answer) =>
                 setEstimate(
@@ -113,30 +152,30 @@ function SignBody({ estimate: given, onClose, onSigned }: SignDialogProps) {
           pt: 1.5,
         }}
       >
-        <Typography>What you said yes to, with {estimate.taxPercent} % tax</Typography>
+        <Typography>{signing.saidYes(percentWords(estimate.taxPercent, writer))}</Typography>
         <Box className="condensed" sx={{ fontSize: '2.4rem', fontWeight: 700 }}>
-          {formatMoney(accepted.total, estimate.currency)}
+          {writer.money(accepted.total, estimate.currency)}
         </Box>
       </Box>
       <TextField
-        label="Name"
+        label={signing.name}
         value={name}
         onChange={({ target }) => setName(target.value)}
         error={isTried && !isNamed}
-        helperText={isTried && !isNamed ? 'Who signs?' : ''}
+        helperText={isTried && !isNamed ? signing.whoSigns : ''}
         slotProps={{ htmlInput: { maxLength: 80 } }}
       />
-      <SignaturePad strokes={strokes} onChange={setStrokes} />
+      <SignaturePad strokes={strokes} texts={signing} onChange={setStrokes} />
       {isTried && open > 0 && (
         <Typography role="alert" sx={{ color: 'var(--marker)' }}>
-          {open} {open === 1 ? 'line has' : 'lines have'} no answer yet: yes, no or later.
+          {signing.unanswered(open)}
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1.5 }}>
         <Button variant="contained" onClick={sign}>
-          Sign
+          {signing.sign}
         </Button>
-        <Button onClick={onClose}>Back</Button>
+        <Button onClick={onClose}>{signing.back}</Button>
       </Box>
     </Box>
   );

@@ -11,11 +11,12 @@ const MOST_NUMBERS = 400;
 interface SignaturePadProps {
   /** Each stroke x, y, x, y, ... between 0 and 1000. */
   strokes: readonly (readonly number[])[];
+  texts: { byFinger: string; signed: string; wipe: string };
   onChange: (strokes: number[][]) => void;
 }
 
 /** Signs with the finger; the name alone does as well. */
-export function SignaturePad({ strokes, onChange }: SignaturePadProps) {
+export function SignaturePad({ strokes, texts, onChange }: SignaturePadProps) {
   const isDown = useRef(false);
   const at = ({ currentTarget, clientX, clientY }: PointerEvent<SVGSVGElement>) => {
     const box = currentTarget.getBoundingClientRect();
@@ -32,7 +33,7 @@ export function SignaturePad({ strokes, onChange }: SignaturePadProps) {
         viewBox={`0 0 ${GRID} ${GRID * ASPECT}`}
         width="100%"
         role="img"
-        aria-label={strokes.length > 0 ? 'Signed by finger' : 'Sign here by finger, or not at all'}
+        aria-label={strokes.length > 0 ? texts.signed : texts.byFinger}
         data-testid="signature"
         style={{ border: '1px solid var(--line)', touchAction: 'none', display: 'block' }}
         onPointerDown={(event) => {
@@ -53,8 +54,13 @@ export function SignaturePad({ strokes, onChange }: SignaturePadProps) {
           x2={GRID - 40}
           y1={GRID * ASPECT * 0.8}
           y2={GRID * ASPECT * 0.8}
-          stroke="var(--line)"
+          stroke="var(--control)"
         />
+        {strokes.length === 0 && (
+          <text x={40} y={GRID * ASPECT * 0.92} fontSize={24} fill="var(--soft)">
+            {texts.byFinger}
+          </text>
+        )}
         {strokes.map((stroke, i) => (
           <polyline
             key={i}
@@ -71,7 +77,7 @@ export function SignaturePad({ strokes, onChange }: SignaturePadProps) {
       </svg>
       {strokes.length > 0 && (
         <Button variant="text" onClick={() => onChange([])}>
-          Wipe it
+          {texts.wipe}
         </Button>
       )}
     </Box>

@@ -1,23 +1,19 @@
-import type { Given, Language, Units } from '@keen/contract';
-import { DEPTH_UNITS, DISTANCE_UNITS, PRESSURE_UNITS } from '@keen/contract';
+import type { Given } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useSetClosedMutation } from '../../api/keenApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
-import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
+import { LANGUAGE_OPTIONS } from '../../shared/languages.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { PaperView } from '../../shared/PaperView.tsx';
+import { UnitChoices } from '../../shared/UnitChoices.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { NextChecks } from './NextChecks.tsx';
 import { SheetLinks } from './SheetLinks.tsx';
 import { usePaper } from './usePaper.ts';
 import { VisitFiles } from './VisitFiles.tsx';
 
-const LANGUAGE_OPTIONS: readonly { value: Language; label: string }[] = [
-  { value: 'en', label: 'English' },
-  { value: 'es', label: 'Español' },
-];
 const GIVEN_OPTIONS: readonly { value: Given; label: string }[] = [
   { value: 'printed', label: 'On paper' },
   { value: 'link', label: 'By link' },
@@ -56,8 +52,6 @@ function ForTheCustomer() {
   const { paper, language, units } = usePaper();
   const { visit } = detail;
   const given = draft.visit?.handOver?.given ?? null;
-  const setUnit = (change: Partial<Units>) =>
-    enter('visit.handOver.units', { ...units, ...change });
   return (
     <Box component="section" aria-labelledby="sheet-title" sx={{ display: 'grid', gap: 2 }}>
       <Typography variant="h1" component="h2" id="sheet-title">
@@ -70,24 +64,7 @@ function ForTheCustomer() {
           value={language}
           onChange={(next) => next && enter('visit.handOver.language', next)}
         />
-        <Choice
-          label="Depths in"
-          options={DEPTH_UNITS.map((value) => ({ value, label: DEPTH_UNIT_WORDS[value] }))}
-          value={units.depth}
-          onChange={(depth) => depth && setUnit({ depth })}
-        />
-        <Choice
-          label="Distances in"
-          options={DISTANCE_UNITS.map((value) => ({ value, label: value }))}
-          value={units.distance}
-          onChange={(distance) => distance && setUnit({ distance })}
-        />
-        <Choice
-          label="Pressures in"
-          options={PRESSURE_UNITS.map((value) => ({ value, label: value }))}
-          value={units.pressure}
-          onChange={(pressure) => pressure && setUnit({ pressure })}
-        />
+        <UnitChoices units={units} onChange={(next) => enter('visit.handOver.units', next)} />
       </Box>
       <Box
         sx={{

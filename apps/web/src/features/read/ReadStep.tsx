@@ -7,7 +7,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { Kbd } from '../../shared/Kbd.tsx';
-import { showDepth } from '../../shared/format.ts';
+import { capital, showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Conflicts } from './Conflicts.tsx';
 import { DriveOver } from './DriveOver.tsx';
@@ -291,8 +291,4 @@ function Fact({ title, children }: { title: string; children: React.ReactNode })
       <Box>{children}</Box>
     </Box>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,4 +1,4 @@
-import type { DepthUnit, ShopSettings } from '@keen/contract';
+import type { DepthUnit, HouseRules, ShopSettings } from '@keen/contract';
 import { depthFromMm, depthToMm, LEGAL_LIMITS, WINTER_LIMITS } from '@keen/core';
 import type { DepthLaw } from '@keen/core';
 import Box from '@mui/material/Box';
@@ -13,6 +13,15 @@ const FIELDS = [
   { key: 'legal', label: 'Legal limit here' },
   { key: 'advise', label: 'Change from, on wet roads' },
   { key: 'snow', label: 'Change from, on snow' },
+] as const;
+
+const HOUSE_DEPTHS = [
+  { key: 'pair', label: 'Pair where they differ by' },
+  { key: 'awdMatch', label: 'All-wheel drive, apart at most' },
+] as const;
+const HOUSE_AGES = [
+  { key: 'ageLook', label: 'Look closely from' },
+  { key: 'ageReplace', label: 'Replace from' },
 ] as const;
 
 /** Depths by which tires are judged in this shop; visits that are open keep theirs. */
@@ -58,10 +67,58 @@ export function LimitsForm({ settings, unit }: { settings: ShopSettings; unit: D
         chosenMm={limits.snow}
         onChoose={(snow) => void keep({ limits: { ...limits, snow } })}
       />
+      <HouseRulesFields settings={settings} unit={unit} onKeep={(change) => void keep(change)} />
       {limits.advise < limits.legal && (
         <Notice kind="caution">What is advised lies below the law; the law counts.</Notice>
       )}
       {isError && <Notice kind="caution">That was not kept; the limits stand as before.</Notice>}
+    </Box>
+  );
+}
+
+interface HouseRulesFieldsProps {
+  settings: ShopSettings;
+  unit: DepthUnit;
+  onKeep: (change: Pick<ShopSettings, 'houseRules'>) => void;
+}
+
+/** What the shop goes by where no law settles it. */
+function HouseRulesFields({ settings, unit, onKeep }: HouseRulesFieldsProps) {
+  const { houseRules } = settings;
+  const set = (change: Partial<HouseRules>) => onKeep({ houseRules: { ...houseRules, ...change } });
+  return (
+    <Box component="fieldset" sx={{ m: 0, p: 0, border: 0 }}>
+      <Typography variant="h3" component="legend" color="textSecondary" sx={{ mb: 1, p: 0 }}>
+        Rules of the house, where the car’s maker says nothing
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
+        {HOUSE_DEPTHS.map(({ key, label }) => (
+          <Box key={key} sx={{ width: 250 }}>
+            <NumberField
+              label={label}
+              unit={DEPTH_UNIT_WORDS[unit]}
+              decimals={1}
+              min={0.1}
+              max={Math.floor(depthFromMm(12, unit))}
+              value={depthFromMm(houseRules[key], unit)}
+              onChange={(value) => value !== null && set({ [key]: depthToMm(value, unit) })}
+            />
+          </Box>
+        ))}
+        {HOUSE_AGES.map(({ key, label }) => (
+          <Box key={key} sx={{ width: 250 }}>
+            <NumberField
+              label={label}
+              unit="years old"
+              decimals={0}
+              min={1}
+              max={30}
+              value={houseRules[key]}
+              onChange={(value) => value !== null && set({ [key]: value })}
+            />
+          </Box>
+        ))}
+      </Box>
     </Box>
   );
 }

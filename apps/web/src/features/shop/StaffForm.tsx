@@ -1,4 +1,4 @@
-import type { NewPerson, Session } from '@keen/contract';
+import type { NewPerson, Session, ShopSettings } from '@keen/contract';
 import { newPersonSchema, ROLES } from '@keen/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
 import Box from '@mui/material/Box';
@@ -6,11 +6,12 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useForm, useWatch } from 'react-hook-form';
-import { useAddPersonMutation } from '../../api/shopApi.ts';
+import { useAddPersonMutation, useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { UnitChoices } from '../../shared/UnitChoices.tsx';
 import { GivePassword } from './GivePassword.tsx';
 
 const ROLE_WORDS = { advisor: 'Advisor', technician: 'Technician', lead: 'Lead' } as const;
@@ -47,11 +48,28 @@ export function StaffForm({ session }: { session: Session }) {
           </Box>
         ))}
       </Box>
+      <NewPersonUnits settings={session.shop.settings} />
       {isLead ? (
         <AddPerson />
       ) : (
         <Typography color="textSecondary">The lead of the shop adds colleagues.</Typography>
       )}
+    </Box>
+  );
+}
+
+/** What a colleague who is new finds chosen; papers without units of their own take them, too. */
+function NewPersonUnits({ settings }: { settings: ShopSettings }) {
+  const [keep, { isError }] = useKeepSettingsMutation();
+  return (
+    <Box role="group" aria-label="Units of the shop" sx={{ display: 'grid', gap: 1 }}>
+      <Typography color="textSecondary">
+        Units of the shop: a new colleague begins with them, and may choose their own.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 1.5 }}>
+        <UnitChoices units={settings.units} onChange={(units) => void keep({ units })} />
+      </Box>
+      {isError && <Notice kind="caution">That was not kept; the units stand as before.</Notice>}
     </Box>
   );
 }
