@@ -68,64 +68,6 @@ test.describe('measuring', () => {
     await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
   });
 
-  test('and on to a finished alignment, before and after in one ledger', async ({ page }) => {
-    await comeIn(page);
-    await takeIn(page, newPlate());
-    await step(page, 'Measure');
-    await page.getByRole('button', { name: 'Comes back' }).click();
-    const toe = page.getByRole('group', { name: 'Toe', exact: true });
-    for (const [wheel, value] of [
-      ['Left front', '0.4'],
-      ['Right front', '0.4'],
-      ['Left rear', '0.35'],
-      ['Right rear', '-0.15'],
-    ] as const) {
-      await toe.getByLabel(wheel).fill(value);
-    }
-    await toe.getByLabel('Left front').focus();
-    await expect(page.getByText(/Thrust of 0\.25° to the right/)).toBeVisible();
-
-    await step(page, 'Set right');
-    await page.getByRole('button', { name: 'Begin' }).click();
-    const steps = page.getByRole('list', { name: 'What to set' }).getByRole('listitem');
-    // Rear before front, the steering wheel last.
-    await expect(steps).toHaveText([
-      /Toe left rear/,
-      /Toe right rear/,
-      /left front/,
-      /right front/,
-      /Steering wheel/,
-    ]);
-    await steps.first().getByRole('button', { name: 'Hub shim' }).click();
-    await steps
-      .first()
-      .getByRole('button', { name: /Work out the rear hub shim/ })
-      .click();
-    const dialog = page.getByRole('dialog', { name: 'Rear hub shim' });
-    await dialog.getByLabel('Tapers in stock').fill('0.25; 0.5; 0.75');
-    await expect(dialog.getByRole('status')).toContainText('thickest at');
-    await dialog.getByRole('button', { name: 'Back to the plan' }).click();
-
-    // Measured again, step by step; the plan shrinks with each.
-    await steps.nth(0).getByLabel('Now reads').fill('0.08');
-    await steps.nth(1).getByLabel('Now reads').fill('0.07');
-    await expect(steps).toHaveText([/left front/, /right front/, /Steering wheel/]);
-    await steps.nth(0).getByLabel('Now reads').fill('0.05');
-    await steps.nth(1).getByLabel('Now reads').fill('0.05');
-    await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
-    await expect(page.getByText(/Hollow: before/)).toBeVisible();
-    // The closing list is answered, and kept.
-    for (const answer of await page.getByRole('button', { name: 'Done', exact: true }).all()) {
-      await answer.click();
-    }
-    await expect(page.getByText('all answered')).toBeVisible();
-    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-    await page.reload();
-    await expect(page.getByText('all answered')).toBeVisible();
-    const rail = page.getByRole('navigation', { name: 'Steps of the visit' });
-    await expect(rail.getByRole('link', { name: /Set right.*done/ })).toBeVisible();
-  });
-
   test('from a rig’s own table, its signs and units said once, to the ledger', async ({ page }) => {
     await comeIn(page);
     await takeIn(page, newPlate());
@@ -238,34 +180,6 @@ test.describe('measuring', () => {
     await steps.nth(0).getByLabel('Now reads').fill('0.15');
     await steps.nth(1).getByLabel('Now reads').fill('0.15');
     await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
-  });
-
-  test('a cam bolt that runs out of travel: what is missing, and what would bring it', async ({
-    page,
-  }) => {
-    await comeIn(page);
-    await takeIn(page, newPlate());
-    await step(page, 'Measure');
-    await page.getByRole('button', { name: 'Comes back' }).click();
-    const camber = page.getByRole('group', { name: 'Camber', exact: true });
-    await camber.getByLabel('Left rear').fill('-3');
-    await camber.getByLabel('Left rear').blur();
-    await step(page, 'Set right');
-    const first = page
-      .getByRole('list', { name: 'What to set' })
-      .getByRole('listitem')
-      .filter({ hasText: 'Camber left rear' });
-    await first.getByRole('button', { name: 'Work out the cam bolt' }).click();
-    const dialog = page.getByRole('dialog', { name: 'Cam bolt' });
-    await dialog.getByLabel('Bolt centre to cam centre').fill('5');
-    await dialog.getByLabel('Cam to the point the arm turns about').fill('300');
-    await expect(dialog.getByRole('status')).toContainText('out of reach');
-    await dialog.getByRole('button', { name: 'Back to the plan' }).click();
-    // 2.25 wanted, atan(5 / 300) = 0.95 there.
-    await expect(first.getByRole('alert')).toContainText('+1.30° stays missing');
-    await expect(first.getByRole('alert')).toContainText('an adjustable camber arm');
-    await first.getByRole('button', { name: 'Adjustable arm' }).click();
-    await expect(first.getByRole('alert')).toBeVisible();
   });
 
   test('stops where the reading does not come back', async ({ page }) => {

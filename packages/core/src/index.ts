@@ -74,6 +74,7 @@ export type { ExplainedWear } from './measure/explainedWear.ts';
 export { TABLE_ANGLES, guessAngleMapping, readAngleTable } from './measure/angleTable.ts';
 export type { AngleMapping, TableAngle, TableFault } from './measure/angleTable.ts';
 export { rodTurn } from './adjustment/rodTurn.ts';
+export { threadLeft } from './adjustment/threadLeft.ts';
 export { shimPack } from './adjustment/shimPack.ts';
 export type { ShimPack } from './adjustment/shimPack.ts';
 export { closingList } from './measure/closingList.ts';

@@ -2,6 +2,7 @@ import type { LedgerRow, LedgerState } from '@keen/core';
 import { whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
 import { ToleranceScale } from '../drawing/ToleranceScale.tsx';
 import { showDegrees } from './format.ts';
 
@@ -22,7 +23,8 @@ export function AngleLedger({
   /** The same angles as they were; drawn as hollow dots. */
   before?: readonly LedgerRow[];
 }) {
-  const was = (key: string) => before.find((row) => row.key === key)?.value;
+  const was = (key: string) => before.find((row) => row.key === key);
+  const hasBefore = before.length > 0;
   return (
     <Box>
       <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>
@@ -41,22 +43,14 @@ export function AngleLedger({
           sx={{ color: 'text.secondary', fontSize: '0.8rem', textAlign: 'left' }}
         >
           <tr>
-            {['Angle', 'Measured', 'Limits', 'In tolerance widths', ''].map((title, i) => (
-              <Box
-                component="th"
-                scope="col"
-                key={title}
-                sx={{
-                  fontWeight: 500,
-                  pb: 0.5,
-                  textAlign: i === 1 ? 'right' : 'left',
-                  pr: 1.5,
-                  display: i === 2 || i === 3 ? { xs: 'none', sm: 'table-cell' } : undefined,
-                }}
-              >
-                {title}
-              </Box>
-            ))}
+            <Head>Angle</Head>
+            {hasBefore && <Head isNumber>Before</Head>}
+            <Head isNumber>{hasBefore ? 'Now' : 'Measured'}</Head>
+            <Head isWide>Limits</Head>
+            <Head isWide>In tolerance widths</Head>
+            <Head>
+              <span className="visually-hidden">State</span>
+            </Head>
           </tr>
         </Box>
         <tbody>
@@ -68,6 +62,7 @@ export function AngleLedger({
                   {row.where ? whereWords(row.where) : ''}
                 </Box>
               </Box>
+              {hasBefore && <Before row={was(row.key)} />}
               <Box component="td" sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
                 <Box
                   component="span"
@@ -94,7 +89,7 @@ export function AngleLedger({
                   : ''}
               </Box>
               <Box component="td" sx={{ width: '30%', display: { xs: 'none', sm: 'table-cell' } }}>
-                <ToleranceScale row={row} before={was(row.key)} />
+                <ToleranceScale row={row} before={was(row.key)?.value} />
               </Box>
               <Box
                 component="td"
@@ -112,11 +107,56 @@ export function AngleLedger({
         </tbody>
       </Box>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
-        {before.length > 0 && 'Hollow: before. '}
+        {hasBefore && 'Hollow: before. '}
         The whisker is twice the standard uncertainty: method, gauge step and repeats.{' '}
         {rows.some(({ limitsFrom }) => limitsFrom === 'usual' || limitsFrom === 'custom') &&
           '¹ Usual limits, ² custom of the trade: they stand in where the sheet is silent; the vehicle maker’s specification decides.'}
       </Typography>
+    </Box>
+  );
+}
+
+interface HeadProps {
+  children: ReactNode;
+  isNumber?: boolean;
+  /** Left out where there is no room. */
+  isWide?: boolean;
+}
+
+function Head({ children, isNumber = false, isWide = false }: HeadProps) {
+  return (
+    <Box
+      component="th"
+      scope="col"
+      sx={{
+        fontWeight: 500,
+        pb: 0.5,
+        textAlign: isNumber ? 'right' : 'left',
+        pr: 1.5,
+        display: isWide ? { xs: 'none', sm: 'table-cell' } : undefined,
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
+/** The angle as it was, marked where it was out. */
+function Before({ row }: { row: LedgerRow | undefined }) {
+  const isOut = row?.state === 'out';
+  return (
+    <Box
+      component="td"
+      className="condensed"
+      sx={{
+        textAlign: 'right',
+        whiteSpace: 'nowrap',
+        fontSize: '1.1rem',
+        color: isOut ? 'var(--marker)' : 'var(--soft)',
+      }}
+    >
+      {row && showAngle(row.value, row)}
+      {isOut && <span className="visually-hidden">, out</span>}
     </Box>
   );
 }

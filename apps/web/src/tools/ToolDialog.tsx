@@ -9,7 +9,7 @@ import type { ReactNode } from 'react';
 import { Notice } from '../shared/Notice.tsx';
 import type { BenchTool } from './tool.ts';
 import { ToolField } from './ToolField.tsx';
-import { workOut } from './toolInput.ts';
+import { hasBegun, workOut } from './toolInput.ts';
 import type { Texts, Worked } from './toolInput.ts';
 
 interface ToolDialogProps {
@@ -22,6 +22,8 @@ interface ToolDialogProps {
   children?: ReactNode;
   /** The answer, in words; empty while there is none. */
   answer: (worked: Worked) => string;
+  /** What follows from the answer, under it. */
+  after?: (worked: Worked) => ReactNode;
   actions: (worked: Worked) => ReactNode;
   /** Told of what stands in the fields, so that the next dialog need not ask again. */
   onTexts?: (texts: Texts) => void;
@@ -30,7 +32,7 @@ interface ToolDialogProps {
 
 /** A calculator over the page at hand, opened with what is known of the car. */
 export function ToolDialog(props: ToolDialogProps) {
-  const { tool, start, given = {}, children, answer, actions, onTexts, onClose } = props;
+  const { tool, start, given = {}, children, answer, after, actions, onTexts, onClose } = props;
   const [texts, setTexts] = useState<Texts>(start);
   const worked = workOut(tool, { ...texts, ...given });
   const { Drawing } = tool;
@@ -65,7 +67,10 @@ export function ToolDialog(props: ToolDialogProps) {
               .map((field) => {
                 const text = texts[field.path] ?? '';
                 // An empty field is not wrong yet.
-                const fault = worked.ok || text === '' ? null : (worked.faults[field.path] ?? null);
+                const fault =
+                  worked.ok || !hasBegun(tool, texts, field)
+                    ? null
+                    : (worked.faults[field.path] ?? null);
                 return (
                   <ToolField
                     key={field.path}
@@ -84,6 +89,7 @@ export function ToolDialog(props: ToolDialogProps) {
           >
             {answer(worked) || 'Not all numbers are there yet.'}
           </Typography>
+          {after?.(worked)}
           {worked.ok && <Drawing input={worked.input as never} output={worked.output} />}
         </Box>
       </DialogContent>

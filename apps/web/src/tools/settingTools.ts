@@ -9,7 +9,7 @@ import {
 } from '../drawing/bench/adjusters.tsx';
 import { showDegrees } from '../shared/format.ts';
 import { tool } from './tool.ts';
-import type { BenchTool, Field } from './tool.ts';
+import type { BenchTool, Field, ResultLine } from './tool.ts';
 import { ADJUSTERS, LIFT_CAUTION, RACKS, SIDES } from './choices.ts';
 
 const ROD_FIELDS: readonly Field[] = [
@@ -25,6 +25,9 @@ const ROD_FIELDS: readonly Field[] = [
   { kind: 'choice', path: 'adjuster', label: 'Rod has', options: ADJUSTERS },
 ];
 
+/** Angles are shown to hundredths of a degree. */
+const SHOWN_DEG = 0.005;
+
 interface Rod {
   lengthChange: number;
   turns: number;
@@ -33,6 +36,15 @@ interface Rod {
 
 const rodWords = ({ turns, action }: Rod) =>
   action === 'none' ? 'leave it' : `${turns.toFixed(2)} turns, ${action}`;
+
+/** What no shim in stock gives; nothing where it is less than is shown. */
+function missingWords(camber: number, toe: number): ResultLine[] {
+  const missing = [
+    Math.abs(camber) < SHOWN_DEG ? null : `${showDegrees(camber, 2)} of camber`,
+    Math.abs(toe) < SHOWN_DEG ? null : `${showDegrees(toe, 2)} of toe`,
+  ].filter((words) => words !== null);
+  return missing.length === 0 ? [] : [{ label: 'Stays missing', value: missing.join(', ') }];
+}
 
 /** Turns, bolt angles and shims that set an angle right. */
 export const SETTING_TOOLS: readonly BenchTool[] = [
@@ -119,7 +131,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
     ],
     example: { camberChange: 0.4, toeChange: 0.3, side: 'left', stock: [0.25, 0.5, 0.75, 1] },
     exampleWords: 'A half degree taper, thickest near 1 o’clock, gives the left wheel both.',
-    results: ({ angle, clock, camberAchieved, toeAchieved }) => [
+    results: ({ angle, clock, camberAchieved, toeAchieved }, { camberChange, toeChange }) => [
       {
         label: 'Shim',
         value:
@@ -132,6 +144,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
         label: 'Gives',
         value: `camber ${showDegrees(camberAchieved, 2)}, toe ${showDegrees(toeAchieved, 2)}`,
       },
+      ...missingWords(camberChange - camberAchieved, toeChange - toeAchieved),
     ],
     formula: 'camber = A cos c; toe = A sin c on the left, − A sin c on the right',
     source:

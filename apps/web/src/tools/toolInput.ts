@@ -37,11 +37,6 @@ export function workOut(tool: BenchTool, texts: Texts): Worked {
     put(input, field.path, value);
   }
   if (Object.keys(faults).length > 0) return { ok: false, faults };
-  // A choice left out takes what hangs on it along.
-  for (const field of tool.fields) {
-    if (field.kind !== 'choice' || !field.optional || texts[field.path]) continue;
-    remove(input, field.path.split('.')[0]!);
-  }
   const parsed = calculatorInputs[tool.name].safeParse(input);
   if (!parsed.success) {
     return {
@@ -61,6 +56,20 @@ export function workOut(tool: BenchTool, texts: Texts): Worked {
     if (!(error instanceof InputError)) throw error;
     return { ok: false, faults: { [fieldOf(tool, error.path)]: `Expected ${error.expected}` } };
   }
+}
+
+/**
+ * Whether a field may be called wrong: it has text, or it may be left out and another of its group was
+ * not. Other empty fields are only not filled yet.
+ */
+export function hasBegun(tool: BenchTool, texts: Texts, field: Field): boolean {
+  if (texts[field.path]) return true;
+  const group = `${field.path.split('.')[0]}.`;
+  return (
+    'optional' in field &&
+    field.optional === true &&
+    tool.fields.some((other) => other.path.startsWith(group) && Boolean(texts[other.path]))
+  );
 }
 
 function read(field: Field, text: string): unknown {
@@ -111,8 +120,4 @@ function put(input: Record<string, unknown>, path: string, value: unknown): void
   let at = input;
   for (const key of keys) at = (at[key] ??= {}) as Record<string, unknown>;
   at[last] = value;
-}
-
-function remove(input: Record<string, unknown>, key: string): void {
-  delete input[key];
 }

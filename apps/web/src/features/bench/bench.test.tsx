@@ -82,10 +82,15 @@ describe('the bench', () => {
     expect(off.ok ? {} : Object.keys(off.faults)).toEqual(['wheels.lf.front']);
   });
 
-  it('leaves the floor out when it is not named', () => {
+  it('leaves the floor out when nothing is said of it, and asks for the other half of a slope', () => {
     const tool = named('camberFromLevel');
-    const texts = { ...textsOf(tool.fields, tool.example), 'floorSlope.high': '' };
-    const worked = workOut(tool, texts);
+    const example = textsOf(tool.fields, tool.example);
+    const without = { ...example, 'floorSlope.high': '', 'floorSlope.degrees': '' };
+    const worked = workOut(tool, without);
     expect(worked.ok && worked.output.camber).toBe(-1.5);
+    for (const half of ['floorSlope.high', 'floorSlope.degrees']) {
+      const asked = workOut(tool, { ...example, [half]: '' });
+      expect(asked.ok ? [] : Object.keys(asked.faults)).toEqual([half]);
+    }
   });
 });

@@ -171,6 +171,24 @@ describe('AngleEntry', () => {
     expect(enter).toHaveBeenCalledWith('angles.rr', { toe: -0.0649 });
   });
 
+  it('asks which side a sloping floor is high on, and takes no slope for none', async () => {
+    showStep(<AngleEntry />, { draft: draftWith({ 'visit.measure.method.camber': 'level' }) });
+    await userEvent.click(
+      within(screen.getByRole('group', { name: 'Camber' })).getByRole('button', {
+        name: /Work it out/,
+      }),
+    );
+    const dialog = within(screen.getByRole('dialog'));
+    fireEvent.change(dialog.getByLabelText('Reading'), { target: { value: '1.5' } });
+    expect(dialog.getByRole('status')).toHaveTextContent('left front −1.50°');
+    fireEvent.change(dialog.getByLabelText('Floor slope'), { target: { value: '0.4' } });
+    expect(dialog.getByRole('button', { name: 'Take over' })).toBeDisabled();
+    const side = dialog.getByRole('group', { name: 'The floor is high on the' });
+    expect(side.nextElementSibling).toHaveTextContent(/left.*right/i);
+    await userEvent.click(within(side).getByRole('button', { name: 'Left' }));
+    expect(dialog.getByRole('status')).toHaveTextContent('left front −1.10°');
+  });
+
   it('changes one angle of a wheel and leaves the others', () => {
     expect(withAngle({ camber: -1, toe: 0.1 }, 'toe', 0.2)).toEqual({ camber: -1, toe: 0.2 });
     expect(withAngle({ camber: -1, toe: 0.1 }, 'toe', null)).toEqual({ camber: -1 });

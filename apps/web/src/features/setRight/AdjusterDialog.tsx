@@ -10,6 +10,7 @@ import { ToolDialog } from '../../tools/ToolDialog.tsx';
 import type { Worked } from '../../tools/toolInput.ts';
 import { startFor } from './adjusters.ts';
 import { keepCarTexts, keptCarTexts } from './carTexts.ts';
+import { ThreadLeft } from './ThreadLeft.tsx';
 
 interface AdjusterDialogProps {
   step: PlanStep;
@@ -18,6 +19,9 @@ interface AdjusterDialogProps {
   adjuster: Adjuster;
   onClose: () => void;
 }
+
+/** What the hand needs beside the main figure. */
+const SAID_WITH_IT = ['From the wheel', 'Stays missing'];
 
 /** The arithmetic of an adjuster, with the car's and the shop's figures where they are known. */
 export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: AdjusterDialogProps) {
@@ -51,10 +55,18 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
         worked.ok
           ? tool
               .results(worked.output, worked.input as never)
-              .filter(({ isMain, label }) => isMain || label === 'From the wheel')
+              .filter(({ isMain, label }) => isMain || SAID_WITH_IT.includes(label))
               .map(({ label, value }) => `${label}: ${value}`)
               .join('; ')
           : ''
+      }
+      after={(worked) =>
+        tool.name === 'tieRod' && (
+          <ThreadLeft
+            lengthChange={worked.ok ? (worked.output.lengthChange as number) : null}
+            adjuster={adjuster === 'turnbuckle' ? 'turnbuckle' : 'single'}
+          />
+        )
       }
       onTexts={(texts) => keepCarTexts(car, tool.name, texts)}
       actions={(worked) => (

@@ -39,7 +39,7 @@ export function PlanRow({ step, plan, place, hasBegun }: PlanRowProps) {
   const [isWorking, setWorking] = useState(false);
   const adjuster = draft.visit?.setRight?.adjuster?.[step.key] ?? usualAdjuster(draft, step);
   const calculator = adjuster && calculatorFor(step, adjuster);
-  const advice = adjuster && adviceFor(step, adjuster, draft.vehicle?.use === 'cart');
+  const advice = adjuster && adviceFor(step, adjuster, draft);
   const tool = TOOLS.find(({ name }) => name === calculator);
   const reach = adjuster && reachOf(draft, step, adjuster);
   return (

@@ -24,9 +24,17 @@ const ROD_ADVICE =
   'Jam nut free, its place marked; quarter turns, the same on both sides, so that the steering wheel stays straight; snug, settle the car, measure again.';
 
 /** How the hand goes about it (common practice, no source). */
-export function adviceFor(step: PlanStep, adjuster: Adjuster, isCart: boolean): string | null {
+export function adviceFor(
+  step: PlanStep,
+  adjuster: Adjuster,
+  { vehicle, visit }: VisitDraft,
+): string | null {
   if (step.key === 'steeringWheel') {
-    return isCart
+    const thread = visit?.inspect?.thread;
+    if (thread === 'leftMore' || thread === 'rightMore') {
+      return `More thread showed on the ${thread === 'leftMore' ? 'left' : 'right'} rod: centre the rack before the rods are turned.`;
+    }
+    return vehicle?.use === 'cart'
       ? 'Toe right and the wheel crooked: half a turn out of one rod, half a turn into the other. About equal thread showing on both rods means that it is centred.'
       : 'About equal thread showing on both rods means that it is centred.';
   }

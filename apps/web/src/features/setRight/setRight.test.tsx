@@ -1,5 +1,5 @@
 import { foldEntries } from '@keen/core';
-import { fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { evenDraft, SESSION, showStep } from '../../../tests/visitBench.tsx';
@@ -50,6 +50,22 @@ describe('SetRightStep', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Behind the axle' }));
     await userEvent.click(screen.getByRole('button', { name: 'One thread' }));
     expect(screen.getByRole('status')).toHaveTextContent('Turn: 0.41 turns, shorten');
+
+    // 0.61 mm shorter: so much more thread in the end.
+    await userEvent.click(screen.getByRole('button', { name: /Thread left in the rod end/ }));
+    type(/Thread in the end now/, '14');
+    type(/Diameter of the thread/, '14');
+    expect(await screen.findByText('14.6 mm')).toBeVisible();
+    type(/Thread in the end now/, '9');
+    expect(await screen.findByText(/the end may pull out/)).toHaveTextContent('Only 9.6 mm');
+  });
+
+  it('has the rack centred first where the rods show unequal thread', () => {
+    showStep(<SetRightStep />, { draft: draftWith({}) });
+    expect(screen.getByText(/About equal thread showing/)).toBeVisible();
+    cleanup();
+    showStep(<SetRightStep />, { draft: draftWith({ 'visit.inspect.thread': 'leftMore' }) });
+    expect(screen.getByText(/More thread showed on the left rod/)).toBeVisible();
   });
 
   it('says what out of reach means, and what would bring it', () => {

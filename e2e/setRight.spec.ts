@@ -1,0 +1,178 @@
+import { expect, test } from '@playwright/test';
+import { comeIn, newPlate, step, takeIn } from './shop.ts';
+
+test.describe('setting right', () => {
+  test('rear before front to a finished alignment, before and after in one ledger', async ({
+    page,
+  }) => {
+    await comeIn(page);
+    await takeIn(page, newPlate());
+    await step(page, 'Measure');
+    await page.getByRole('button', { name: 'Comes back' }).click();
+    const toe = page.getByRole('group', { name: 'Toe', exact: true });
+    for (const [wheel, value] of [
+      ['Left front', '0.4'],
+      ['Right front', '0.4'],
+      ['Left rear', '0.35'],
+      ['Right rear', '-0.15'],
+    ] as const) {
+      await toe.getByLabel(wheel).fill(value);
+    }
+    await toe.getByLabel('Left front').focus();
+    await expect(page.getByText(/Thrust of 0\.25° to the right/)).toBeVisible();
+
+    await step(page, 'Set right');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const steps = page.getByRole('list', { name: 'What to set' }).getByRole('listitem');
+    // Rear before front, the steering wheel last.
+    await expect(steps).toHaveText([
+      /Toe left rear/,
+      /Toe right rear/,
+      /left front/,
+      /right front/,
+      /Steering wheel/,
+    ]);
+    await steps.first().getByRole('button', { name: 'Hub shim' }).click();
+    await steps
+      .first()
+      .getByRole('button', { name: /Work out the rear hub shim/ })
+      .click();
+    const dialog = page.getByRole('dialog', { name: 'Rear hub shim' });
+    await dialog.getByLabel('Tapers in stock').fill('0.25; 0.5; 0.75');
+    await expect(dialog.getByRole('status')).toContainText('thickest at');
+    await dialog.getByRole('button', { name: 'Back to the plan' }).click();
+
+    // Measured again, step by step; the plan shrinks with each.
+    await steps.nth(0).getByLabel('Now reads').fill('0.08');
+    await steps.nth(1).getByLabel('Now reads').fill('0.07');
+    await expect(steps).toHaveText([/left front/, /right front/, /Steering wheel/]);
+    await steps.nth(0).getByLabel('Now reads').fill('0.05');
+    await steps.nth(1).getByLabel('Now reads').fill('0.05');
+    await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
+    await expect(page.getByText(/Hollow: before/)).toBeVisible();
+    // The closing list is answered, and kept.
+    for (const answer of await page.getByRole('button', { name: 'Done', exact: true }).all()) {
+      await answer.click();
+    }
+    await expect(page.getByText('all answered')).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    await page.reload();
+    await expect(page.getByText('all answered')).toBeVisible();
+    const rail = page.getByRole('navigation', { name: 'Steps of the visit' });
+    await expect(rail.getByRole('link', { name: /Set right.*done/ })).toBeVisible();
+  });
+
+  test('from the rig’s file as it rolls in to its file as it leaves', async ({ page }) => {
+    await comeIn(page);
+    await takeIn(page, newPlate());
+    await step(page, 'Measure');
+    await page.getByRole('button', { name: 'Comes back' }).click();
+    const give = async (front: number, name: string) => {
+      const wheels = {
+        lf: { camber: -0.4, caster: 4.2, toe: front },
+        rf: { camber: -0.5, caster: 4.1, toe: front },
+        lr: { camber: -1, toe: 0.06 },
+        rr: { camber: -1.1, toe: 0.06 },
+      };
+      const text = JSON.stringify({ format: 'keen-groove/angles', version: 1, wheels });
+      await page
+        .getByLabel('File of angles')
+        .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+      const dialog = page.getByRole('dialog', { name: `Angles from ${name}` });
+      await dialog.getByRole('button', { name: 'Take over' }).click();
+      await expect(dialog).toBeHidden();
+    };
+    await give(0.42, 'before.json');
+    const total = page.getByRole('row', { name: /Total toe front/ });
+    await expect(total).toContainText('out');
+    await step(page, 'Set right');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const steps = page.getByRole('list', { name: 'What to set' }).getByRole('listitem');
+    await expect(steps).toHaveText([/Toe left front/, /Toe right front/, /Steering wheel/]);
+
+    // What the rig sees afterwards comes in the same way, and the plan is done.
+    await step(page, 'Measure');
+    await give(0.05, 'after.json');
+    await expect(total).toContainText('+0.10°');
+    await step(page, 'Set right');
+    await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
+    // Before, now, and the limits in one row.
+    await expect(total).toContainText('+0.84°');
+    await expect(total).toContainText('+0.10°');
+  });
+
+  test('a rear hub shim: toe first where no shim in stock gives both, then the rest', async ({
+    page,
+  }) => {
+    await comeIn(page);
+    await takeIn(page, newPlate());
+    await step(page, 'Measure');
+    await page.getByRole('button', { name: 'Comes back' }).click();
+    const fill = async (kind: string, wheel: string, value: string) => {
+      const field = page.getByRole('group', { name: kind, exact: true }).getByLabel(wheel);
+      await field.fill(value);
+      await field.blur();
+    };
+    // Usual limits aim at -0.75 of camber and 0.075 of toe at each rear wheel.
+    await fill('Camber', 'Right rear', '-2.15');
+    await fill('Toe', 'Left rear', '0.075');
+    await fill('Toe', 'Right rear', '-0.325');
+    await step(page, 'Set right');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const steps = page.getByRole('list', { name: 'What to set' }).getByRole('listitem');
+    const toe = steps.filter({ hasText: 'Toe right rear' });
+    await expect(toe).toContainText('+0.40°');
+    await toe.getByRole('button', { name: 'Hub shim' }).click();
+    await toe.getByRole('button', { name: 'Work out the rear hub shim' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Rear hub shim' });
+    await expect(dialog.getByRole('alert')).toContainText('Take old shims out first');
+    await expect(dialog.getByRole('alert')).toContainText('tighten in a star');
+    await expect(dialog.getByLabel('Camber wanted, change')).toHaveValue('1.4');
+    await expect(dialog.getByRole('button', { name: 'Right' })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    await dialog.getByLabel('Tapers in stock').fill('0.25; 0.5; 1');
+    // Toe 0.40 of a 1 degree taper leaves sqrt(1 - 0.16) = 0.92 of camber; the right wheel's clock runs
+    // the other way: 360 - asin(0.4) = 336 degrees, near 11.
+    await expect(dialog.getByRole('status')).toContainText('1°, thickest at 11 o’clock (336°)');
+    await expect(dialog.getByRole('status')).toContainText('Stays missing: +0.48° of camber');
+    await expect(dialog.getByText('right rear hub, seen from outside')).toBeVisible();
+    await dialog.getByRole('button', { name: 'Back to the plan' }).click();
+
+    await toe.getByLabel('Now reads').fill('0.075');
+    await toe.getByLabel('Now reads').blur();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    // What was typed as stock is the shop's from now on.
+    await page.goto('/sheets');
+    await expect(page.getByLabel('Hub shim tapers, degrees')).toHaveValue('0.25; 0.5; 1');
+  });
+
+  test('a cam bolt that runs out of travel: what is missing, and what would bring it', async ({
+    page,
+  }) => {
+    await comeIn(page);
+    await takeIn(page, newPlate());
+    await step(page, 'Measure');
+    await page.getByRole('button', { name: 'Comes back' }).click();
+    const camber = page.getByRole('group', { name: 'Camber', exact: true });
+    await camber.getByLabel('Left rear').fill('-3');
+    await camber.getByLabel('Left rear').blur();
+    await step(page, 'Set right');
+    const first = page
+      .getByRole('list', { name: 'What to set' })
+      .getByRole('listitem')
+      .filter({ hasText: 'Camber left rear' });
+    await first.getByRole('button', { name: 'Work out the cam bolt' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Cam bolt' });
+    await dialog.getByLabel('Bolt centre to cam centre').fill('5');
+    await dialog.getByLabel('Cam to the point the arm turns about').fill('300');
+    await expect(dialog.getByRole('status')).toContainText('out of reach');
+    await dialog.getByRole('button', { name: 'Back to the plan' }).click();
+    // 2.25 wanted, atan(5 / 300) = 0.95 there.
+    await expect(first.getByRole('alert')).toContainText('+1.30° stays missing');
+    await expect(first.getByRole('alert')).toContainText('an adjustable camber arm');
+    await first.getByRole('button', { name: 'Adjustable arm' }).click();
+    await expect(first.getByRole('alert')).toBeVisible();
+  });
+});
