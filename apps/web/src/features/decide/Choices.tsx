@@ -1,5 +1,6 @@
+import type { Wheel } from '@keen/contract';
 import { distanceToKm, formatMoney } from '@keen/core';
-import type { Choice, Weighing } from '@keen/core';
+import type { Choice, Outlook, Span, Weighing } from '@keen/core';
 import { actionWords, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
@@ -9,8 +10,16 @@ import { useVisit } from '../../shared/visitContext.ts';
 const SCALE_WIDTH = 150;
 const THOUSAND = 1000;
 
+interface ChoicesProps {
+  weighing: Weighing;
+  /** How far the tires on the car still go; null where nobody knows. */
+  oldKm: Outlook['oldKm'];
+  /** Tires that must not be driven on. */
+  unsafe: readonly Wheel[];
+}
+
 /** The courses side by side: what the new tires would live, what it costs now and over their life. */
-export function Choices({ weighing }: { weighing: Weighing }) {
+export function Choices({ weighing, oldKm, unsafe }: ChoicesProps) {
   const { units, session } = useVisit();
   const { currency } = session.shop.settings.prices;
   const longest = Math.max(...weighing.choices.map(({ outlook }) => outlook.lifeKm.high));
@@ -101,19 +110,7 @@ export function Choices({ weighing }: { weighing: Weighing }) {
               </Box>
               <td>
                 <LifeScale life={outlook.lifeKm} longest={longest} isAdvised={isAdvised} />
-                <Box sx={{ whiteSpace: 'nowrap' }}>
-                  <Box
-                    component="span"
-                    className="condensed"
-                    sx={{ fontSize: '1.25rem', fontWeight: 700 }}
-                  >
-                    {showFar(outlook.lifeKm.median, units.distance)}
-                  </Box>{' '}
-                  <Box component="span" className="small">
-                    {showFar(outlook.lifeKm.low, units.distance)} to{' '}
-                    {showFar(outlook.lifeKm.high, units.distance)}
-                  </Box>
-                </Box>
+                <Life km={outlook.lifeKm} />
                 <Box className="small">
                   {whereWords(outlook.first.wheel)} {outlook.first.rib} first
                 </Box>
@@ -129,6 +126,7 @@ export function Choices({ weighing }: { weighing: Weighing }) {
             </Box>
           );
         })}
+        <NothingYet oldKm={oldKm} longest={longest} unsafe={unsafe} />
       </tbody>
     </Box>
   );
@@ -144,9 +142,61 @@ function doubts({ outlook, course }: Choice): string {
 }
 
 interface LifeScaleProps {
-  life: Choice['outlook']['lifeKm'];
+  life: Span;
   longest: number;
   isAdvised: boolean;
+}
+
+/** A distance and what holds it eight times in ten. */
+function Life({ km }: { km: Span }) {
+  const { units } = useVisit();
+  return (
+    <Box sx={{ whiteSpace: 'nowrap' }}>
+      <Box component="span" className="condensed" sx={{ fontSize: '1.25rem', fontWeight: 700 }}>
+        {showFar(km.median, units.distance)}
+      </Box>{' '}
+      <Box component="span" className="small">
+        {showFar(km.low, units.distance)} to {showFar(km.high, units.distance)}
+      </Box>
+    </Box>
+  );
+}
+
+interface NothingYetProps extends Pick<ChoicesProps, 'oldKm' | 'unsafe'> {
+  longest: number;
+}
+
+/** Driving on as the car stands: the tires on it go on to the limit, and the same choice comes then. */
+function NothingYet({ oldKm, unsafe, longest }: NothingYetProps) {
+  const { session } = useVisit();
+  const { currency } = session.shop.settings.prices;
+  const isUnsafe = unsafe.length > 0;
+  return (
+    <Box component="tr" sx={{ opacity: isUnsafe ? 0.62 : 1 }}>
+      <Box component="th" scope="row" sx={{ fontWeight: 400 }}>
+        <Box sx={{ fontWeight: 550 }}>Nothing yet</Box>
+        <Box sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
+          {isUnsafe
+            ? `Left out: not safe to drive, ${unsafe.map(whereWords).join(', ')}.`
+            : 'the wear goes on, and the same choice comes then'}
+        </Box>
+      </Box>
+      <td>
+        {!isUnsafe && oldKm && (
+          <>
+            <LifeScale life={oldKm} longest={longest} isAdvised={false} />
+            <Life km={oldKm} />
+            <Box className="small">on the tires it has</Box>
+          </>
+        )}
+      </td>
+      <td className="figure">
+        <span className="named small">now</span>
+        {formatMoney(0, currency, 'en', true)}
+      </td>
+      <td className="figure" />
+    </Box>
+  );
 }
 
 /** The life as a dot with its 80 % whisker, all rows on one scale. */

@@ -1,10 +1,9 @@
 import type { Diagnosis } from '@keen/contract';
 import { actionWords, whereWords } from '@keen/core';
-import type { Outlook, Weighing } from '@keen/core';
+import type { Weighing } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { showFar } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AdviceInMoney, Choices } from './Choices.tsx';
@@ -42,9 +41,13 @@ export function DecideStep() {
   }
   return (
     <Box sx={{ display: 'grid', gap: 2.5, maxWidth: 860 }}>
-      <Advice diagnosis={answer.diagnosis} weighing={weighing} outlook={answer.outlook} />
+      <Advice diagnosis={answer.diagnosis} weighing={weighing} />
       <Declined diagnosis={answer.diagnosis} />
-      <Choices weighing={weighing} />
+      <Choices
+        weighing={weighing}
+        oldKm={answer.outlook.oldKm}
+        unsafe={answer.diagnosis.recommendation.unsafe}
+      />
       <OutlookChart outlook={answer.outlook} />
       {diagnosing.state === 'full' ? (
         <DecisionForm
@@ -74,11 +77,9 @@ export function DecideStep() {
 interface AdviceProps {
   diagnosis: Diagnosis;
   weighing: Weighing;
-  outlook: Outlook;
 }
 
-function Advice({ diagnosis, weighing, outlook }: AdviceProps) {
-  const { units } = useVisit();
+function Advice({ diagnosis, weighing }: AdviceProps) {
   const { reasons, parts } = diagnosis.recommendation;
   const action = weighing.advised.course;
   return (
@@ -90,14 +91,6 @@ function Advice({ diagnosis, weighing, outlook }: AdviceProps) {
         {actionWords(action)}.
       </Typography>
       <AdviceInMoney weighing={weighing} />
-      {outlook.oldKm && diagnosis.recommendation.unsafe.length === 0 && (
-        <Typography>
-          Left as they are, the tires on the car reach the limit in about{' '}
-          {showFar(outlook.oldKm.median, units.distance)} {units.distance} (
-          {showFar(outlook.oldKm.low, units.distance)} to{' '}
-          {showFar(outlook.oldKm.high, units.distance)}).
-        </Typography>
-      )}
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.25 }}>
         {reasons.map((reason) => (
           <li key={reason}>{reason}</li>
