@@ -1,14 +1,20 @@
 import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { comeIn, newPlate, step, takeIn } from './shop.ts';
+
+/** Takes a new car in, up to the angles. */
+async function readyToMeasure(page: Page): Promise<void> {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Measure');
+  await page.getByRole('button', { name: 'Comes back' }).click();
+}
 
 test.describe('setting right', () => {
   test('rear before front to a finished alignment, before and after in one ledger', async ({
     page,
   }) => {
-    await comeIn(page);
-    await takeIn(page, newPlate());
-    await step(page, 'Measure');
-    await page.getByRole('button', { name: 'Comes back' }).click();
+    await readyToMeasure(page);
     const toe = page.getByRole('group', { name: 'Toe', exact: true });
     for (const [wheel, value] of [
       ['Left front', '0.4'],
@@ -63,10 +69,7 @@ test.describe('setting right', () => {
   });
 
   test('from the rig’s file as it rolls in to its file as it leaves', async ({ page }) => {
-    await comeIn(page);
-    await takeIn(page, newPlate());
-    await step(page, 'Measure');
-    await page.getByRole('button', { name: 'Comes back' }).click();
+    await readyToMeasure(page);
     const give = async (front: number, name: string) => {
       const wheels = {
         lf: { camber: -0.4, caster: 4.2, toe: front },
@@ -104,10 +107,7 @@ test.describe('setting right', () => {
   test('a rear hub shim: toe first where no shim in stock gives both, then the rest', async ({
     page,
   }) => {
-    await comeIn(page);
-    await takeIn(page, newPlate());
-    await step(page, 'Measure');
-    await page.getByRole('button', { name: 'Comes back' }).click();
+    await readyToMeasure(page);
     const fill = async (kind: string, wheel: string, value: string) => {
       const field = page.getByRole('group', { name: kind, exact: true }).getByLabel(wheel);
       await field.fill(value);
@@ -151,10 +151,7 @@ test.describe('setting right', () => {
   test('a cam bolt that runs out of travel: what is missing, and what would bring it', async ({
     page,
   }) => {
-    await comeIn(page);
-    await takeIn(page, newPlate());
-    await step(page, 'Measure');
-    await page.getByRole('button', { name: 'Comes back' }).click();
+    await readyToMeasure(page);
     const camber = page.getByRole('group', { name: 'Camber', exact: true });
     await camber.getByLabel('Left rear').fill('-3');
     await camber.getByLabel('Left rear').blur();

@@ -3,7 +3,6 @@ import { distanceToKm, formatMoney } from '@keen/core';
 import type { Choice, Outlook, Span, Weighing } from '@keen/core';
 import { actionWords, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
-import Typography from '@mui/material/Typography';
 import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 
@@ -211,37 +210,3 @@ function LifeScale({ life, longest, isAdvised }: LifeScaleProps) {
     </svg>
   );
 }
-
-/** What is advised, how close the call is, and what knowing more would be worth. */
-export function AdviceInMoney({ weighing }: { weighing: Weighing }) {
-  const { session, units } = useVisit();
-  const { currency, items } = session.shop.settings.prices;
-  const { advised, next, worthOfMeasuring, horizonKm, sure } = weighing;
-  const money = (minor: number) => formatMoney(minor, currency, 'en', true);
-  const span = `${showFar(horizonKm, units.distance)} ${units.distance}`;
-  const total = (advised.perMegametre * horizonKm) / THOUSAND;
-  const isClose = next !== null && next.dearer < CLOSE * total;
-  return (
-    <Typography component="div">
-      {next === null ? (
-        <>Nothing else may be done first: worn joints do not hold an alignment.</>
-      ) : (
-        <>
-          {isClose ? 'A close call. Over' : 'Over'} {span}, work and tires together, the next best,
-          “{actionWords(next.choice.course).toLowerCase()}”, would cost {money(next.dearer)} more.
-          For {showPercent(sure)} of the cars that fit this tread it is the cheapest course.
-        </>
-      )}
-      {advised.course !== 'checkAlignment' && worthOfMeasuring > 0.5 * items.check && (
-        <>
-          {' '}
-          Knowing beforehand whether an angle is out is worth {money(worthOfMeasuring)}; measuring
-          costs {money(items.check)}.
-        </>
-      )}
-    </Typography>
-  );
-}
-
-/** A lead of less than this part of the whole cost is a close call. */
-const CLOSE = 0.03;

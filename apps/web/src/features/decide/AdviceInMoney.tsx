@@ -1,0 +1,40 @@
+import { actionWords, formatMoney } from '@keen/core';
+import type { Weighing } from '@keen/core';
+import Typography from '@mui/material/Typography';
+import { showFar, showPercent } from '../../shared/format.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+
+/** A lead of less than this part of the whole cost is a close call. */
+const CLOSE = 0.03;
+const THOUSAND = 1000;
+
+/** What is advised, how close the call is, and what knowing more would be worth. */
+export function AdviceInMoney({ weighing }: { weighing: Weighing }) {
+  const { session, units } = useVisit();
+  const { currency, items } = session.shop.settings.prices;
+  const { advised, next, worthOfMeasuring, horizonKm, sure } = weighing;
+  const money = (minor: number) => formatMoney(minor, currency, 'en', true);
+  const span = `${showFar(horizonKm, units.distance)} ${units.distance}`;
+  const total = (advised.perMegametre * horizonKm) / THOUSAND;
+  const isClose = next !== null && next.dearer < CLOSE * total;
+  return (
+    <Typography component="div">
+      {next === null ? (
+        <>Nothing else may be done first: worn joints do not hold an alignment.</>
+      ) : (
+        <>
+          {isClose ? 'A close call. Over' : 'Over'} {span}, work and tires together, the next best,
+          “{actionWords(next.choice.course).toLowerCase()}”, would cost {money(next.dearer)} more.
+          For {showPercent(sure)} of the cars that fit this tread it is the cheapest course.
+        </>
+      )}
+      {advised.course !== 'checkAlignment' && worthOfMeasuring > 0.5 * items.check && (
+        <>
+          {' '}
+          Knowing beforehand whether an angle is out is worth {money(worthOfMeasuring)}; measuring
+          costs {money(items.check)}.
+        </>
+      )}
+    </Typography>
+  );
+}
