@@ -10,5 +10,7 @@ export default defineConfig({
     environment: 'jsdom',
     include: ['{src,tests}/**/*.test.{ts,tsx}'],
     setupFiles: ['./tests/setup.ts'],
+    // A dialog of a dozen fields is slow to press through on a busy machine; nothing here is timed.
+    testTimeout: 20_000,
   },
 });
