@@ -1,4 +1,4 @@
-import type { KeptSheet } from '@keen/contract';
+import type { KeptSheet, SpecKind } from '@keen/contract';
 import { SPEC_KINDS } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -6,8 +6,8 @@ import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { useRef, useState } from 'react';
-import type { FormEvent } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import type { FieldErrors, Resolver, UseFormRegisterReturn } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
 import { useKeepSheetsMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
@@ -22,63 +22,85 @@ import {
   MOST_FIGURES,
   NEW_SHEET,
   REACH_FIGURES,
+  SHEET_COLUMNS,
   sheetOfTexts,
   textsOfSheet,
 } from './sheetValues.ts';
 
 const KINDS = { maker: 'The maker’s', shop: 'The shop’s own', startingPoint: 'A starting point' };
 
+/** The texts by a name that the form takes for one name; a dot would be a path to it. */
+type SheetFields = Record<string, string>;
+const nameOf = (path: string) => path.replaceAll('.', '/');
+const pathOf = (name: string) => name.replaceAll('/', '.');
+
+function fieldsOf(texts: SheetTexts): SheetFields {
+  return Object.fromEntries(SHEET_COLUMNS.map((path) => [nameOf(path), texts[path] ?? '']));
+}
+
+function textsOf(fields: SheetFields): SheetTexts {
+  return Object.fromEntries(Object.entries(fields).map(([name, text]) => [pathOf(name), text]));
+}
+
+/** Reads the form as a sheet; what is wrong is named at its field. */
+const resolver: Resolver<SheetFields> = (fields) => {
+  const read = sheetOfTexts(textsOf(fields));
+  if (read.ok) return { values: fields, errors: {} };
+  const errors: FieldErrors<SheetFields> = {};
+  for (const [path, message] of Object.entries(read.faults)) {
+    errors[nameOf(path)] = { type: 'sheet', message };
+  }
+  return { values: {}, errors };
+};
+
+function faultsOf(errors: FieldErrors<SheetFields>): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(errors).map(([name, fault]) => [pathOf(name), fault?.message ?? '']),
+  );
+}
+
 /** A sheet to enter or to change; what was typed stays until it is kept or left. */
 export function SheetForm({ kept }: { kept: KeptSheet | null }) {
-  const [texts, setTexts] = useState<SheetTexts>(() =>
-    kept ? textsOfSheet(kept.sheet) : NEW_SHEET,
-  );
-  const [faults, setFaults] = useState<Record<string, string>>({});
+  const { register, handleSubmit, setValue, clearErrors, control, formState } =
+    useForm<SheetFields>({
+      defaultValues: fieldsOf(kept ? textsOfSheet(kept.sheet) : NEW_SHEET),
+      resolver,
+      // What was wrong stays marked until somebody types into the form again.
+      reValidateMode: 'onSubmit',
+    });
+  const { errors, isDirty } = formState;
+  const kind = useWatch({ control, name: 'kind' });
   const [keep, { isLoading, error }] = useKeepSheetsMutation();
   const navigate = useNavigate();
-  const form = useRef<HTMLFormElement>(null);
-  const isChanged =
-    JSON.stringify(texts) !== JSON.stringify(kept ? textsOfSheet(kept.sheet) : NEW_SHEET);
+  const faults = faultsOf(errors);
 
   const field = (path: string) => ({
-    value: texts[path] ?? '',
     error: faults[path] !== undefined,
-    onChange: ({ target }: { target: { value: string } }) => {
-      setTexts({ ...texts, [path]: target.value });
-      if (faults[path] !== undefined) setFaults({});
-    },
+    ...register(nameOf(path), {
+      onChange: () => {
+        if (Object.keys(errors).length > 0) clearErrors();
+      },
+    }),
   });
   const helper = (path: string) =>
     faults[path] === undefined ? undefined : `Expected ${faults[path]}`;
 
-  async function send(retired: boolean): Promise<void> {
-    const read = sheetOfTexts(texts);
-    if (!read.ok) {
-      setFaults(read.faults);
-      // The first field that is wrong comes into view, once it is marked.
-      requestAnimationFrame(() =>
-        form.current?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus(),
-      );
-      return;
-    }
-    const id = kept?.id ?? newId();
-    const answer = await keep([
-      { id, revisionId: newId(), basedOn: kept?.revision ?? 0, sheet: read.sheet, retired },
-    ]);
-    if (!('error' in answer)) await navigate(`/sheets/${id}`);
-  }
-
-  function submit(event: FormEvent): void {
-    event.preventDefault();
-    void send(false);
-  }
+  const send = (retired: boolean) =>
+    handleSubmit(async (fields) => {
+      const read = sheetOfTexts(textsOf(fields));
+      if (!read.ok) return;
+      const id = kept?.id ?? newId();
+      const answer = await keep([
+        { id, revisionId: newId(), basedOn: kept?.revision ?? 0, sheet: read.sheet, retired },
+      ]);
+      if (!('error' in answer)) await navigate(`/sheets/${id}`);
+    });
 
   return (
     <Box
       component="form"
-      ref={form}
       noValidate
-      onSubmit={submit}
+      onSubmit={(event) => void send(false)(event)}
       sx={{ p: { xs: 2, md: 3.5 }, display: 'grid', gap: 2.5, maxWidth: 760 }}
     >
       <Box>
@@ -125,8 +147,8 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
       <Choice
         label="Whose figures"
         options={SPEC_KINDS.map((value) => ({ value, label: KINDS[value] }))}
-        value={(texts.kind as (typeof SPEC_KINDS)[number] | undefined) ?? null}
-        onChange={(kind) => kind && setTexts({ ...texts, kind })}
+        value={(kind as SpecKind | undefined) ?? null}
+        onChange={(next) => next && setValue('kind', next, { shouldDirty: true })}
       />
       <Box>
         <Typography variant="h2" component="h3">
@@ -205,7 +227,7 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
         <Notice kind="caution">{failureOf(error).text} What was typed is still here.</Notice>
       )}
       <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
-        <Button type="submit" variant="contained" disabled={isLoading || !isChanged}>
+        <Button type="submit" variant="contained" disabled={isLoading || !isDirty}>
           {kept ? 'Keep as a new revision' : 'Keep the sheet'}
         </Button>
         {kept && (
@@ -221,7 +243,7 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
             >
               Save as JSON
             </Button>
-            <Button disabled={isLoading} onClick={() => void send(!kept.retired)}>
+            <Button disabled={isLoading} onClick={() => void send(!kept.retired)()}>
               {kept.retired ? 'Offer it again' : 'Retire it'}
             </Button>
           </>
@@ -231,11 +253,7 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
   );
 }
 
-type FieldOf = (path: string) => {
-  value: string;
-  error: boolean;
-  onChange: (event: { target: { value: string } }) => void;
-};
+type FieldOf = (path: string) => UseFormRegisterReturn & { error: boolean };
 
 function NumberText({ figure, field }: { figure: Figure; field: ReturnType<FieldOf> }) {
   return (
