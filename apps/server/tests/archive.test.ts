@@ -1,6 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Session, Visit, VisitDetail } from '@keen/contract';
-import { archiveTakenSchema, archiveVisitSchema, parseCaseFile } from '@keen/contract';
+import {
+  DEFAULT_SHOP_SETTINGS,
+  archiveTakenSchema,
+  archiveVisitSchema,
+  parseCaseFile,
+} from '@keen/contract';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -122,6 +127,32 @@ describe('the whole shop as a zip', () => {
         .post('/api/session')
         .send({ email: LEAD.email, password: LEAD.password })
         .expect(200);
+    } finally {
+      await other.close();
+    }
+  });
+
+  it('is taken from before a setting was added, with that setting’s default', async () => {
+    const files = unzipSync(await archiveOf(agent));
+    const shop = JSON.parse(strFromU8(files['shop.json']!)) as {
+      settings: { houseRules?: object; limits: object; prices: { packages?: object } };
+    };
+    delete shop.settings.houseRules;
+    delete shop.settings.prices.packages;
+    shop.settings.limits = { legal: 2, advise: 3, snow: 4 };
+    files['shop.json'] = strToU8(JSON.stringify(shop));
+    const other = await serve(await createDatabase());
+    try {
+      const lead = agentOf(other);
+      await setUpShop(lead);
+      const taken = archiveTakenSchema.parse((await bring(lead, zipSync(files)).expect(200)).body);
+      expect(taken).toMatchObject({ settings: true, faults: [] });
+      const { settings } = bodyOf<Session>(await lead.get('/api/session').expect(200)).shop;
+      expect(settings).toMatchObject({
+        limits: { legal: 2 },
+        houseRules: DEFAULT_SHOP_SETTINGS.houseRules,
+        prices: { packages: DEFAULT_SHOP_SETTINGS.prices.packages },
+      });
     } finally {
       await other.close();
     }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   DEFAULT_PREFERENCES,
+  DEFAULT_SHOP_SETTINGS,
   decisionSchema,
   preferencesSchema,
   ROLES,
@@ -17,6 +18,17 @@ import { keptSheetSchema } from './specSheet.ts';
 export const ARCHIVE_FORMAT = 'keen-groove/shop';
 export const ARCHIVE_VERSION = 1;
 
+/** Settings of an archive; one that is older than a setting has its default. */
+const archiveSettingsSchema = z.preprocess((value) => {
+  if (typeof value !== 'object' || value === null) return value;
+  const { prices } = value as { prices?: unknown };
+  return {
+    ...DEFAULT_SHOP_SETTINGS,
+    ...value,
+    ...(typeof prices === 'object' && { prices: { ...DEFAULT_SHOP_SETTINGS.prices, ...prices } }),
+  };
+}, shopSettingsSchema);
+
 export const archiveShopSchema = z
   .strictObject({
     format: z.literal(ARCHIVE_FORMAT),
@@ -24,7 +36,7 @@ export const archiveShopSchema = z
     exportedAt: z.iso.datetime(),
     name: z.string().max(80),
     town: z.string().max(80),
-    settings: shopSettingsSchema,
+    settings: archiveSettingsSchema,
   })
   .meta({ id: 'ArchiveShop' });
 
