@@ -120,11 +120,23 @@ test('cords: the advice, the page and the sheet say first what must not be drive
     page.getByRole('alert').filter({ hasText: 'Not safe to drive: left front' }),
   ).toBeVisible();
   const nothing = page.getByRole('row', { name: /^Nothing yet/ });
-  await expect(nothing).toContainText('Left out: not safe to drive, left front.');
+  await expect(nothing).toContainText('Left out. Not safe to drive: left front.');
   await expect(nothing).not.toContainText('on the tires it has');
   await expect(
     page.getByRole('button', { name: 'left front, unsafe', pressed: true }),
   ).toBeVisible();
+
+  // Said no to all the same: the sheet says first that it was told.
+  await page
+    .getByRole('group', { name: 'The customer says' })
+    .getByRole('button', { name: 'No, not now' })
+    .click();
+  await page.getByRole('button', { name: 'Keep the decision' }).click();
+  await expect(page.getByRole('button', { name: 'Keep this as well' })).toBeVisible();
+  await step(page, 'Hand over');
+  await expect(page.getByRole('article')).toContainText(
+    /Not safe to drive: left front\..*must not be driven like that, and declined the work/,
+  );
 });
 
 test('the lead lets a colleague in', async ({ page }) => {

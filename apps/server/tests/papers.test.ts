@@ -21,15 +21,22 @@ beforeAll(async () => {
   await setUpShop(agent);
 });
 afterAll(() => server.close());
+let cars = 0;
 
-/** A visit with these fields over an evenly worn car. */
-async function visitWith(fields: Record<string, unknown>): Promise<string> {
+/** A visit with these fields over an evenly worn car, one of its own unless a plate is given. */
+async function visitWith(fields: Record<string, unknown>, plate?: string): Promise<string> {
   const id = randomUUID();
+  cars += 1;
   await agent
     .post('/api/visits')
     .send({
       id,
-      vehicle: { id: randomUUID(), plate: 'PDF 1', label: 'Paper van', customer: 'Pia Per' },
+      vehicle: {
+        id: randomUUID(),
+        plate: plate ?? `PDF ${cars}`,
+        label: 'Paper van',
+        customer: 'Pia Per',
+      },
       entries: [],
     })
     .expect(200);
@@ -204,7 +211,7 @@ describe('papers in the customer’s language', () => {
 
   it('gives the technician every reading, angle with its doubt, adjuster and closing point', async () => {
     const id = await visitWith(ALIGNED);
-    const { pages, text } = await readSheet(id, '?kind=technician&language=en');
+    const { pages, text } = await readSheet(id, '?kind=technician');
     expect(pages).toBe(1);
     expect(text).toContain('Left front 5.0 5.0 2.6');
     expect(text).toContain('Outer tie rod end, left front: some');
@@ -282,16 +289,17 @@ describe('what is due', () => {
   ];
 
   it('stands on the shop’s list, soonest first, until a later visit puts down its own', async () => {
-    const id = await visitWith({ 'visit.handOver.next': next });
+    const plate = 'DUE 1';
+    const id = await visitWith({ 'visit.handOver.next': next }, plate);
     const due = async () =>
       dueListSchema
         .parse((await agent.get('/api/due').expect(200)).body)
-        .filter(({ plate }) => plate === 'PDF 1');
+        .filter((one) => one.plate === plate);
     expect((await due()).map(({ look, visitId }) => [look.what, visitId === id])).toEqual([
       ['nuts', true],
       ['tread', true],
     ]);
-    await visitWith({ 'visit.handOver.next': [next[1]] });
+    await visitWith({ 'visit.handOver.next': [next[1]] }, plate);
     expect((await due()).map(({ look }) => look.what)).toEqual(['tread']);
   });
 

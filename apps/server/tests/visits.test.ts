@@ -53,6 +53,8 @@ describe('a visit', () => {
           entry('tires.lf.newDepth', 8.4),
           entry('tires.lf.distance', 12_000),
           entry('tires.lf.stations.0.inner', 5),
+          entry('visit.handOver.language', 'es'),
+          entry('visit.handOver.given', 'printed'),
         ],
       })
       .expect(200);
@@ -61,6 +63,7 @@ describe('a visit', () => {
     expect(again.draft).toEqual({
       vehicle: { drive: 'awd' },
       tires: { lf: { size: '205/55R16', newDepth: 8.4 } },
+      visit: { handOver: { language: 'es' } },
     });
     expect((await detailOf(again.id)).history.map(({ id }) => id)).toEqual([first.id]);
   });

@@ -3,14 +3,21 @@ import { resolveCase } from '../case/resolveCase.ts';
 import { createReasons } from '../diagnosis/reasons.ts';
 import { verdictOf } from '../diagnosis/verdict.ts';
 import { hundredIn, sureIn } from '../texts/texts.ts';
-import { unsafeWheels } from '../tires/unsafeWheels.ts';
 import { batteryVerdict } from '../vehicle/battery.ts';
 import { draftToCase } from '../visit/draftToCase.ts';
 import { nextLooks } from '../visit/nextLooks.ts';
 import type { NextLook } from '../visit/nextLooks.ts';
 import { angleBlock } from './angleBlock.ts';
 import { estimateBlock, worthLines } from './moneyBlocks.ts';
-import { advisedCourse, line, lines, paperDrawing, paperHead, writerFor } from './paperFacts.ts';
+import {
+  advisedCourse,
+  dangerLine,
+  line,
+  lines,
+  paperDrawing,
+  paperHead,
+  writerFor,
+} from './paperFacts.ts';
 import type { PaperFacts, Writer } from './paperFacts.ts';
 
 /** Causes likelier than this are listed for the customer. */
@@ -51,11 +58,12 @@ function given<T extends PaperBlock>(block: T | null): T[] {
 }
 
 /** What must not be driven stands first, whatever else was found. */
-function safety({ visit, decision }: PaperFacts, { papers, places }: Writer): PaperLine | null {
-  const unsafe = unsafeWheels(visit.draft);
-  if (unsafe.length === 0) return null;
-  const refused = decision?.answer === 'no' ? ` ${papers.refusedUnsafe}` : '';
-  return line(papers.notSafe(places(unsafe)), papers.notSafeWhy + refused);
+function safety({ visit, decision }: PaperFacts, writer: Writer): PaperLine | null {
+  const first = dangerLine(visit.draft, writer);
+  if (!first || !decision || decision.answer === 'open') return first;
+  const { refusedUnsafe, agreedUnsafe } = writer.papers;
+  const said = decision.answer === 'no' ? refusedUnsafe : agreedUnsafe;
+  return line(first.strong, `${first.text} ${said}`);
 }
 
 /** The causes with their chances, and the first reason for each from this car's own numbers. */

@@ -19,6 +19,7 @@ import type { Weighing } from '../outlook/choices.ts';
 import type { DeclinedBefore } from '../outlook/declinedBefore.ts';
 import type { Outlook } from '../outlook/outlook.ts';
 import type { LanguageTexts } from '../texts/textsOf.ts';
+import { dangers } from '../safety/dangers.ts';
 import { textsOf } from '../texts/textsOf.ts';
 import { numberIn } from '../texts/texts.ts';
 import { aboutDistance, distanceFromKm } from '../units/units.ts';
@@ -87,6 +88,17 @@ export function line(strong: string, text = '', soft = ''): PaperLine {
 
 export function lines(title: string, list: PaperLine[]): PaperLines {
   return { kind: 'lines', title, lines: list };
+}
+
+/** What must not be driven, and why, worst first; null for a car that may. */
+export function dangerLine(draft: VisitDraft, { papers, places }: Writer): PaperLine | null {
+  const found = dangers(draft);
+  if (found.length === 0) return null;
+  const words = found.map(({ kind, wheels }) => ({
+    what: papers.dangers[kind].what(places(wheels)),
+    why: papers.dangers[kind].why,
+  }));
+  return line(words.map(({ what }) => what).join(' '), words.map(({ why }) => why).join(' '));
 }
 
 /** What is at the head of both papers. */

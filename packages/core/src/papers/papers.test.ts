@@ -49,6 +49,7 @@ describe('customerPaper', () => {
   it('says what must not be driven before anything else, and that it was refused', () => {
     const { unsafe } = customerPaper(facts('en'));
     expect(unsafe!.strong).toBe('Not safe to drive: right rear.');
+    expect(unsafe!.text).not.toMatch(/declined|agreed/);
     const decision = {
       action: 'align',
       advised: 'align',
@@ -60,6 +61,33 @@ describe('customerPaper', () => {
     expect(refused.unsafe!.text).toContain('declined the work');
     expect(everything(refused)).toContain('Advised and not done: align before new tires go on');
   });
+
+  it.each([
+    ['en', 'too much play: left front. Below the legal limit: left rear.', 'The work was agreed'],
+    ['es', 'holgura excesiva: delantera izquierda', 'El trabajo está acordado'],
+  ] as const)(
+    'names a joint and worn tread among what must not be driven, in %s',
+    (language, what, agreed) => {
+      const { visit } = facts(language);
+      const tires = { ...draft.tires, rr: { ...draft.tires!.rr, damage: [] } };
+      tires.lr = { ...tires.lr, stations: [{ inner: 1.4, centre: 3, outer: 3 }] };
+      const unfit = { ...draft, tires, play: { lf: 'excessive' as const } };
+      const decision = {
+        action: 'partsThenAlign',
+        advised: null,
+        answer: 'yes',
+        reason: '',
+      } as const;
+      const given = facts(language, {
+        visit: { ...visit, draft: unfit },
+        decision: { ...decision, replace: [] },
+      });
+      for (const paper of [customerPaper(given), technicianPaper(given)]) {
+        expect(paper.unsafe!.strong).toContain(what);
+      }
+      expect(customerPaper(given).unsafe!.text).toContain(agreed);
+    },
+  );
 
   it('takes the tread for what the angles as found did to it, not those set since', () => {
     const paper = customerPaper(facts('en'));

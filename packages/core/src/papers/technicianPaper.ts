@@ -3,24 +3,22 @@ import { ANGLE_KINDS, CLOSING_POINTS, RIBS, SET_STEPS } from '@keen/contract/wor
 import type { SetStep, Wheel } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import { methodOf } from '../measure/methods.ts';
-import { unsafeWheels } from '../tires/unsafeWheels.ts';
 import { depthFromMm, pressureFromKpa } from '../units/units.ts';
 import { wornParts } from '../visit/wornParts.ts';
 import { angleBlock } from './angleBlock.ts';
-import { line, lines, paperHead, writerFor } from './paperFacts.ts';
+import { dangerLine, line, lines, paperHead, writerFor } from './paperFacts.ts';
 import type { PaperFacts, Writer } from './paperFacts.ts';
 
 /** The technician's sheet: readings, parts, angles with their doubt, adjusters, torque. */
 export function technicianPaper(facts: PaperFacts): Paper {
   const writer = writerFor(facts);
-  const { papers, texts, places } = writer;
-  const unsafe = unsafeWheels(facts.visit.draft);
+  const { papers, texts } = writer;
   const angles = angleBlock(facts, writer, true);
   return {
     language: facts.language,
     title: `${papers.technicianTitle}, ${facts.vehicle.plate}`,
     ...paperHead(facts, writer),
-    unsafe: unsafe.length > 0 ? line(papers.notSafe(places(unsafe)), papers.notSafeWhy) : null,
+    unsafe: dangerLine(facts.visit.draft, writer),
     headline: papers.technicianTitle,
     intro: line(`${texts.actions[facts.decision?.action ?? facts.weighing.advised.course]}.`),
     drawing: null,

@@ -6,9 +6,20 @@ export const ENGLISH_PAPERS: PaperTexts = {
   visit: (number) => `Visit ${number}`,
   wheelTitles: { lf: 'Left front', rf: 'Right front', lr: 'Left rear', rr: 'Right rear' },
   runOn: (distance) => `${distance} on the left front tire`,
-  notSafe: (places) => `Not safe to drive: ${places}.`,
-  notSafeWhy:
-    'Cords, a bulge or a cut can let a tire fail without warning. The car stays until it is changed; local law decides.',
+  dangers: {
+    tire: {
+      what: (places) => `Not safe to drive: ${places}.`,
+      why: 'Cords, a bulge or a cut can let a tire fail without warning. The car stays until it is changed; local law decides.',
+    },
+    joint: {
+      what: (places) => `Not safe to drive, too much play: ${places}.`,
+      why: 'A joint with so much play can come apart, and the wheel no longer follows the steering. The car stays until the part is changed; local law decides.',
+    },
+    worn: {
+      what: (places) => `Below the legal limit: ${places}.`,
+      why: 'Tires worn so far hold badly on a wet road and may not be driven on public ones; local law decides.',
+    },
+  },
   legend: (unit) =>
     `Seen from behind. Depths in ${unit}. Dashed: the legal limit. Line: what the causes below would leave.`,
   in32: '32nds of an inch',
@@ -48,7 +59,9 @@ export const ENGLISH_PAPERS: PaperTexts = {
     no: 'The customer said no for now.',
     open: 'The customer has not answered yet.',
   },
-  refusedUnsafe: 'The customer was told that the car is not safe to drive, and declined the work.',
+  refusedUnsafe:
+    'The customer was told that the car must not be driven like that, and declined the work.',
+  agreedUnsafe: 'The work was agreed; the car leaves when it is done.',
   lineAnswers: { accepted: 'yes', declined: 'no', later: 'later' },
   sum: (percent, tax) => `In all, ${percent} % tax of ${tax} in it`,
   accepted: 'Said yes to, with tax',

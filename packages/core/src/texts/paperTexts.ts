@@ -15,6 +15,7 @@ import type {
   Wheel,
 } from '@keen/contract/words';
 import type { LedgerState } from '../measure/angleLedger.ts';
+import type { DangerKind } from '../safety/dangers.ts';
 
 /** Kinds of rows in the angle ledger, the first part of a row's key. */
 export type LedgerKind =
@@ -38,8 +39,8 @@ export interface PaperTexts {
   /** At the drawing, over each tire. */
   wheelTitles: Record<Wheel, string>;
   runOn(distance: string): string;
-  notSafe(places: string): string;
-  notSafeWhy: string;
+  /** Why a car must not be driven: what and where, and what may happen. */
+  dangers: Record<DangerKind, { what(places: string): string; why: string }>;
   legend(unit: string): string;
   in32: string;
   heads: {
@@ -74,6 +75,7 @@ export interface PaperTexts {
   declined(action: string, date: string, tires: string, money: string): string;
   answers: Record<'yes' | 'no' | 'open', string>;
   refusedUnsafe: string;
+  agreedUnsafe: string;
   lineAnswers: Record<LineAnswer, string>;
   sum(taxPercent: string, tax: string): string;
   accepted: string;

@@ -11,9 +11,20 @@ export const SPANISH_PAPERS: PaperTexts = {
     rr: 'Trasero derecho',
   },
   runOn: (distance) => `${distance} con el neumático delantero izquierdo`,
-  notSafe: (places) => `No es seguro circular: ${places}.`,
-  notSafeWhy:
-    'Con cuerdas a la vista, un bulto o un corte, un neumático puede fallar sin aviso. El coche se queda hasta que se cambie; decide la ley local.',
+  dangers: {
+    tire: {
+      what: (places) => `No es seguro circular: ${places}.`,
+      why: 'Con cuerdas a la vista, un bulto o un corte, un neumático puede fallar sin aviso. El coche se queda hasta que se cambie; decide la ley local.',
+    },
+    joint: {
+      what: (places) => `No es seguro circular, holgura excesiva: ${places}.`,
+      why: 'Una articulación con tanta holgura puede soltarse, y la rueda deja de obedecer a la dirección. El coche se queda hasta que se cambie la pieza; decide la ley local.',
+    },
+    worn: {
+      what: (places) => `Por debajo del límite legal: ${places}.`,
+      why: 'Unos neumáticos tan gastados agarran mal en mojado y no pueden circular por la vía pública; decide la ley local.',
+    },
+  },
   legend: (unit) =>
     `Visto desde atrás. Profundidades en ${unit}. A trazos: el límite legal. Línea: lo que dejarían las causas indicadas.`,
   in32: '32avos de pulgada',
@@ -55,7 +66,8 @@ export const SPANISH_PAPERS: PaperTexts = {
     open: 'El cliente aún no ha contestado.',
   },
   refusedUnsafe:
-    'Se ha avisado al cliente de que no es seguro circular con el coche y ha rechazado el trabajo.',
+    'Se ha avisado al cliente de que el coche no debe circular así y ha rechazado el trabajo.',
+  agreedUnsafe: 'El trabajo está acordado; el coche sale cuando esté hecho.',
   lineAnswers: { accepted: 'sí', declined: 'no', later: 'más tarde' },
   sum: (percent, tax) => `Total, con el ${percent} % de impuesto (${tax}) incluido`,
   accepted: 'Aceptado, con impuesto',

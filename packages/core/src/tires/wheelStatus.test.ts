@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { unsafeWheels } from './unsafeWheels.ts';
 import { wheelStatus } from './wheelStatus.ts';
 
 describe('wheelStatus', () => {
@@ -24,20 +23,5 @@ describe('wheelStatus', () => {
 
   it('says nothing of a depth nobody could read', () => {
     expect(wheelStatus(null, [], { legal: 1.6, advise: 3 })).toBe('ok');
-  });
-});
-
-describe('unsafeWheels', () => {
-  it('names the wheels with cords, a bulge or a cut, and no others', () => {
-    expect(
-      unsafeWheels({
-        tires: {
-          lf: { damage: ['cut'] },
-          rr: { damage: ['puncture', 'bulge'] },
-          lr: { damage: ['flatSpot'] },
-        },
-      }),
-    ).toEqual(['lf', 'rr']);
-    expect(unsafeWheels({})).toEqual([]);
   });
 });

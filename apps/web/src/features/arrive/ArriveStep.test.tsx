@@ -81,7 +81,7 @@ describe('what is folded away on arrival', () => {
     });
     await unfold(/Sidewalls/);
     const lf = within(screen.getByRole('group', { name: 'Left front, sidewall' }));
-    expect(lf.getByText(/ten years and more: replace/)).toBeVisible();
+    expect(lf.getByText(/10 years and more: replace/)).toBeVisible();
     const rf = within(screen.getByRole('group', { name: 'Right front, sidewall' }));
     const field = rf.getByLabelText('Week and year');
     fireEvent.change(field, { target: { value: '5419' } });

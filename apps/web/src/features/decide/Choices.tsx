@@ -1,8 +1,8 @@
-import type { Wheel } from '@keen/contract';
 import { distanceToKm, formatMoney } from '@keen/core';
 import type { Choice, Outlook, Span, Weighing } from '@keen/core';
 import { actionWords, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
+import { dangerWords } from '../../shared/dangerWords.ts';
 import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 
@@ -13,12 +13,10 @@ interface ChoicesProps {
   weighing: Weighing;
   /** How far the tires on the car still go; null where nobody knows. */
   oldKm: Outlook['oldKm'];
-  /** Tires that must not be driven on. */
-  unsafe: readonly Wheel[];
 }
 
 /** The courses side by side: what the new tires would live, what it costs now and over their life. */
-export function Choices({ weighing, oldKm, unsafe }: ChoicesProps) {
+export function Choices({ weighing, oldKm }: ChoicesProps) {
   const { units, session } = useVisit();
   const { currency } = session.shop.settings.prices;
   const longest = Math.max(...weighing.choices.map(({ outlook }) => outlook.lifeKm.high));
@@ -125,7 +123,7 @@ export function Choices({ weighing, oldKm, unsafe }: ChoicesProps) {
             </Box>
           );
         })}
-        <NothingYet oldKm={oldKm} longest={longest} unsafe={unsafe} />
+        <NothingYet oldKm={oldKm} longest={longest} />
       </tbody>
     </Box>
   );
@@ -161,27 +159,25 @@ function Life({ km }: { km: Span }) {
   );
 }
 
-interface NothingYetProps extends Pick<ChoicesProps, 'oldKm' | 'unsafe'> {
+interface NothingYetProps extends Pick<ChoicesProps, 'oldKm'> {
   longest: number;
 }
 
 /** Driving on as the car stands: the tires on it go on to the limit, and the same choice comes then. */
-function NothingYet({ oldKm, unsafe, longest }: NothingYetProps) {
-  const { session } = useVisit();
+function NothingYet({ oldKm, longest }: NothingYetProps) {
+  const { session, draft } = useVisit();
   const { currency } = session.shop.settings.prices;
-  const isUnsafe = unsafe.length > 0;
+  const [danger] = dangerWords(draft);
   return (
-    <Box component="tr" sx={{ opacity: isUnsafe ? 0.62 : 1 }}>
+    <Box component="tr" sx={{ opacity: danger ? 0.62 : 1 }}>
       <Box component="th" scope="row" sx={{ fontWeight: 400 }}>
         <Box sx={{ fontWeight: 550 }}>Nothing yet</Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
-          {isUnsafe
-            ? `Left out: not safe to drive, ${unsafe.map(whereWords).join(', ')}.`
-            : 'the wear goes on, and the same choice comes then'}
+          {danger ? `Left out. ${danger.what}` : 'the wear goes on, and the same choice comes then'}
         </Box>
       </Box>
       <td>
-        {!isUnsafe && oldKm && (
+        {!danger && oldKm && (
           <>
             <LifeScale life={oldKm} longest={longest} isAdvised={false} />
             <Life km={oldKm} />

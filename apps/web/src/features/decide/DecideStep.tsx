@@ -44,11 +44,7 @@ export function DecideStep() {
     <Box sx={{ display: 'grid', gap: 2.5, maxWidth: 860 }}>
       <Advice diagnosis={answer.diagnosis} weighing={weighing} />
       <Declined diagnosis={answer.diagnosis} />
-      <Choices
-        weighing={weighing}
-        oldKm={answer.outlook.oldKm}
-        unsafe={answer.diagnosis.recommendation.unsafe}
-      />
+      <Choices weighing={weighing} oldKm={answer.outlook.oldKm} />
       <OutlookChart outlook={answer.outlook} />
       {diagnosing.state === 'full' ? (
         <DecisionForm

@@ -1,6 +1,7 @@
 import type { LineAnswer, WorkEstimate } from '@keen/contract';
 import {
   changeLines,
+  dangerLine,
   lineMinor,
   lineWords,
   percentWords,
@@ -45,16 +46,16 @@ export function SignDialog(props: SignDialogProps) {
 }
 
 function SignBody({ estimate: given, onClose, onSigned }: SignDialogProps) {
-  const { session, detail, draft, units, diagnosing, enter } = useVisit();
+  const { session, detail, draft, units, enter } = useVisit();
   const language = draft.visit?.handOver?.language ?? 'en';
   const writer = writerFor({ language, units });
   const { papers } = writer;
   const { signing } = papers;
+  const danger = dangerLine(draft, writer);
   const answers = LINE_ANSWERS.map((value) => ({
     value,
     label: capital(papers.lineAnswers[value]),
   }));
-  const unsafe = diagnosing.answer?.diagnosis.recommendation.unsafe ?? [];
   const [estimate, setEstimate] = useState(given);
   const [name, setName] = useState(detail.visit.vehicle.customer);
   const [strokes, setStrokes] = useState<number[][]>([]);
@@ -107,12 +108,12 @@ function SignBody({ estimate: given, onClose, onSigned }: SignDialogProps) {
       <Typography variant="h1" component="h2" id="sign-title">
         {signing.title}
       </Typography>
-      {unsafe.length > 0 && (
+      {danger && (
         <Box
           role="note"
           sx={{ borderLeft: '3px solid var(--marker)', pl: 1.5, py: 0.5, fontSize: '1.05rem' }}
         >
-          <strong>{papers.notSafe(writer.places(unsafe))}</strong> {papers.notSafeWhy}
+          <strong>{danger.strong}</strong> {danger.text}
         </Box>
       )}
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', fontSize: '1.15rem' }}>

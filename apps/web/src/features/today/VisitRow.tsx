@@ -1,10 +1,11 @@
 import type { Person, Visit } from '@keen/contract';
-import { actionWords, nextStep, stepStates, unsafeWheels, whereWords } from '@keen/core';
+import { actionWords, nextStep, stepStates } from '@keen/core';
 import type { VisitStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
+import { dangerWords } from '../../shared/dangerWords.ts';
 
 const NEXT_WORDS: Record<VisitStep, string> = {
   arrive: 'Take it in',
@@ -22,7 +23,7 @@ const ANSWER_WORDS = { yes: 'said yes', no: 'said no', open: 'no answer yet' };
 /** A car as a row: its tread, its name, what stands next, who waits. */
 export function VisitRow({ visit, people }: { visit: Visit; people: readonly Person[] }) {
   const next = nextStep(visit.draft, visit.decision !== null);
-  const unsafe = unsafeWheels(visit.draft);
+  const [danger] = dangerWords(visit.draft);
   const by = people.find(({ id }) => id === visit.decision?.personId)?.name.split(' ')[0];
   return (
     <Box component="li" sx={{ borderTop: '1px solid var(--hairline)' }}>
@@ -67,9 +68,9 @@ export function VisitRow({ visit, people }: { visit: Visit; people: readonly Per
           <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>{visit.vehicle.customer}</Box>
         </Box>
         <Box sx={{ minWidth: 0, gridColumn: { xs: '1 / -1', md: 'auto' } }}>
-          {unsafe.length > 0 && (
+          {danger && (
             <Box sx={{ color: 'var(--marker)', fontWeight: 650, fontSize: '0.88rem' }}>
-              ◆ Not safe to drive: {unsafe.map(whereWords).join(', ')}
+              ◆ {danger.what}
             </Box>
           )}
           <NextLine visit={visit} next={next} by={by} />

@@ -1,11 +1,11 @@
 import type { VisitDraft } from '@keen/contract';
-import { unsafeWheels, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
+import { dangerWords } from '../../shared/dangerWords.ts';
 
-/** Stays over every step while a tire is not safe to drive on. */
+/** Stays over every step while the car must not be driven. */
 export function SafetyStrip({ draft }: { draft: VisitDraft }) {
-  const unsafe = unsafeWheels(draft);
-  if (unsafe.length === 0) return null;
+  const found = dangerWords(draft);
+  if (found.length === 0) return null;
   return (
     <Box
       role="alert"
@@ -14,11 +14,13 @@ export function SafetyStrip({ draft }: { draft: VisitDraft }) {
         color: 'var(--onMarker)',
         px: { xs: 1.75, md: 2.5 },
         py: 0.75,
-        fontWeight: 600,
       }}
     >
-      ◆ Not safe to drive: {unsafe.map(whereWords).join(', ')}. The tire can fail without warning;
-      the car stays until it is changed.
+      {found.map(({ kind, what, why }) => (
+        <Box key={kind}>
+          <strong>◆ {what}</strong> {why}
+        </Box>
+      ))}
     </Box>
   );
 }

@@ -113,5 +113,13 @@ describe('SafetyStrip', () => {
     expect(screen.queryByRole('alert')).toBeNull();
     rerender(<SafetyStrip draft={{ tires: { lf: { damage: ['cut'] } } }} />);
     expect(screen.getByRole('alert')).toHaveTextContent('Not safe to drive: left front');
+    rerender(
+      <SafetyStrip
+        draft={{ play: { rf: 'excessive' }, tires: { lr: { stations: [{ inner: 1.5 }] } } }}
+      />,
+    );
+    expect(screen.getByRole('alert')).toHaveTextContent(
+      /too much play: right front\..*can come apart.*Below the legal limit: left rear\./,
+    );
   });
 });
