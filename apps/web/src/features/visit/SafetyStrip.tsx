@@ -16,9 +16,12 @@ export function SafetyStrip({ draft }: { draft: VisitDraft }) {
         py: 0.75,
       }}
     >
-      {found.map(({ kind, what, why }) => (
+      {found.map(({ kind, what, why }, i) => (
         <Box key={kind}>
-          <strong>◆ {what}</strong> {why}
+          <strong>◆ {what}</strong> {/* On a phone the page under it has to stay in view. */}
+          <Box component="span" sx={{ display: { xs: i === 0 ? 'inline' : 'none', sm: 'inline' } }}>
+            {why}
+          </Box>
         </Box>
       ))}
     </Box>
