@@ -63,7 +63,11 @@ export function CauseTable({ ranked, lostMm, chosen, onChoose }: CauseTableProps
                 onClick={() => onChoose(cause)}
                 sx={{
                   cursor: 'pointer',
-                  '& > td': { borderTop: '1px solid var(--hairline)', py: 0.4, pr: 2 },
+                  '& > td': {
+                    borderTop: '1px solid var(--hairline)',
+                    py: 0.4,
+                    pr: { xs: 1.25, sm: 2 },
+                  },
                 }}
               >
                 <td>
@@ -93,11 +97,19 @@ export function CauseTable({ ranked, lostMm, chosen, onChoose }: CauseTableProps
                   </Box>
                 </td>
                 <td>
-                  <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+                  {/* On a phone the words go under the figures: the cause needs the width. */}
+                  <Box
+                    sx={{
+                      display: 'flex',
+                      flexDirection: { xs: 'column', sm: 'row' },
+                      alignItems: { xs: 'flex-start', sm: 'center' },
+                      columnGap: 1,
+                    }}
+                  >
                     <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
                       <SureSquares probability={probability} />
                     </Box>
-                    <Box sx={{ minWidth: 42, textAlign: 'right', whiteSpace: 'nowrap' }}>
+                    <Box sx={{ minWidth: { sm: 42 }, textAlign: 'right', whiteSpace: 'nowrap' }}>
                       {showPercent(probability)}
                     </Box>
                     <Box
@@ -122,9 +134,18 @@ export function CauseTable({ ranked, lostMm, chosen, onChoose }: CauseTableProps
                     <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
                       {depthFromMm(excess, units.depth).toFixed(1)}{' '}
                       {units.depth === 'mm' ? 'mm' : '/32'}
-                      <Box component="span" sx={{ color: 'text.secondary' }}>
-                        {' '}
-                        · {lostMm > 0 ? showPercent(excess / lostMm) : '–'}
+                      <Box
+                        component="span"
+                        sx={{
+                          color: 'text.secondary',
+                          display: { xs: 'block', sm: 'inline' },
+                          textAlign: 'right',
+                        }}
+                      >
+                        <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
+                          {' · '}
+                        </Box>
+                        {lostMm > 0 ? showPercent(excess / lostMm) : '–'}
                       </Box>
                     </Box>
                   </Box>
