@@ -1,12 +1,12 @@
 import type { HouseRules, VisitDraft } from '@keen/contract';
 import type { Axle, Wheel } from '@keen/contract/words';
-import { RIBS } from '@keen/contract/words';
 import { DEFAULT_LIMITS_MM } from '../case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
 import { constructionOf } from '../tires/construction.ts';
 import { tireAgeYears } from '../tires/dateCode.ts';
 import { mayRotate } from '../tires/fitment.ts';
 import { belowPlacard } from '../tires/serviceDescription.ts';
+import { depthsRead, leastDepth } from '../tread/depthsRead.ts';
 
 /** Rules of fitting tires, each with where it comes from. */
 export const FITTING_SOURCES = {
@@ -213,19 +213,8 @@ function split(axle: Axle, replace: readonly Wheel[]): [Wheel[], Wheel[]] {
   return [gets, WHEELS_OF_AXLE[axle].filter((wheel) => !gets.includes(wheel))];
 }
 
-function depthsOf(draft: VisitDraft, wheel: Wheel): number[] {
-  return (draft.tires?.[wheel]?.stations ?? []).flatMap((station) =>
-    RIBS.map((rib) => station?.[rib]).filter((mm) => typeof mm === 'number'),
-  );
-}
-
-function leastDepth(draft: VisitDraft, wheel: Wheel): number | null {
-  const depths = depthsOf(draft, wheel);
-  return depths.length > 0 ? Math.min(...depths) : null;
-}
-
 function meanDepth(draft: VisitDraft, wheel: Wheel): number | null {
-  const depths = depthsOf(draft, wheel);
+  const depths = depthsRead(draft, wheel);
   return depths.length > 0 ? depths.reduce((sum, mm) => sum + mm, 0) / depths.length : null;
 }
 

@@ -1,8 +1,9 @@
 import type { VisitDraft } from '@keen/contract';
 import type { Wheel } from '@keen/contract/words';
-import { RIBS, UNSAFE_DAMAGES } from '@keen/contract/words';
+import { UNSAFE_DAMAGES } from '@keen/contract/words';
 import { DEFAULT_LIMITS_MM } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
+import { leastDepth } from '../tread/depthsRead.ts';
 import { playAt } from '../visit/wornParts.ts';
 
 /** Why a car must not be driven: a tire that can burst, a joint that can part, tread below the law. */
@@ -27,22 +28,14 @@ export function dangers(draft: VisitDraft): Danger[] {
   );
   const parting = WHEEL_ORDER.filter((wheel) => playAt(draft, wheel) === 'excessive');
   const legal = draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
-  const worn = WHEEL_ORDER.filter(
-    (wheel) => !bursting.includes(wheel) && isBelow(draft, wheel, legal),
-  );
+  const worn = WHEEL_ORDER.filter((wheel) => {
+    const least = leastDepth(draft, wheel);
+    return !bursting.includes(wheel) && least !== null && least < legal - DEPTH_EPSILON_MM;
+  });
   const found: Danger[] = [
     { kind: 'tire', wheels: bursting },
     { kind: 'joint', wheels: parting },
     { kind: 'worn', wheels: worn },
   ];
   return found.filter(({ wheels }) => wheels.length > 0);
-}
-
-function isBelow(draft: VisitDraft, wheel: Wheel, legal: number): boolean {
-  return (draft.tires?.[wheel]?.stations ?? []).some((station) =>
-    RIBS.some((rib) => {
-      const mm = station?.[rib];
-      return typeof mm === 'number' && mm < legal - DEPTH_EPSILON_MM;
-    }),
-  );
 }
