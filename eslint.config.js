@@ -22,6 +22,15 @@ export default tseslint.config(
       eqeqeq: 'error',
     },
   },
+  {
+    // An unhandled rejection ends a process: on the server and the command line every promise is
+    // awaited, returned or caught, and `void` does not count.
+    files: ['apps/server/**', 'apps/cli/**', 'bench/**'],
+    rules: {
+      '@typescript-eslint/no-floating-promises': ['error', { ignoreVoid: false }],
+      '@typescript-eslint/no-misused-promises': 'error',
+    },
+  },
   { files: ['apps/web/**'], ...hooks.configs.flat.recommended },
   { files: ['apps/web/**'], languageOptions: { globals: globals.browser } },
   { files: ['scripts/**', '*.js', '*.cjs'], languageOptions: { globals: globals.node } },

@@ -1,7 +1,6 @@
 import express from 'express';
 import type { Express, RequestHandler } from 'express';
 import helmet from 'helmet';
-import { pinoHttp } from 'pino-http';
 import type { Context } from './context.ts';
 import { archiveRoutes } from './features/archive/archive.routes.ts';
 import { deviceRoutes } from './features/devices/devices.routes.ts';
@@ -17,9 +16,11 @@ import { logoRoutes } from './features/shop/logo.routes.ts';
 import { shopRoutes } from './features/shop/shop.routes.ts';
 import { vehicleRoutes } from './features/vehicles/vehicles.routes.ts';
 import { visitRoutes } from './features/visits/visits.routes.ts';
-import { AppError } from './errors.ts';
+import { databaseAway } from './errors.ts';
+import { requestLog } from './http/logging.ts';
 import { problemHandler, unknownPath } from './http/problem.ts';
 import { sameOrigin } from './http/sameOrigin.ts';
+import { sessionStoreAnswers } from './http/sessions.ts';
 import { webApp } from './http/webApp.ts';
 
 const BODY_LIMIT = '512kb';
@@ -47,13 +48,7 @@ export function createApp(context: Context, sessions: RequestHandler): Express {
       },
     }),
   );
-  app.use(
-    pinoHttp({
-      logger: context.log,
-      redact: ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'],
-      autoLogging: { ignore: (req) => req.url === '/api/health' },
-    }),
-  );
+  app.use(requestLog(context.log));
   app.use('/api', apiOf(context, sessions));
   if (context.webDir) app.use(webApp(context.webDir));
   app.use(problemHandler(context.log));
@@ -66,16 +61,21 @@ function apiOf(context: Context, sessions: RequestHandler): express.Router {
     res.set('cache-control', 'no-store');
     next();
   });
-  api.get('/health', async (_req, res) => {
+  // Alive is the process; ready is the process with its database.
+  api.get('/health', (_req, res) => {
+    res.json({ status: 'ok' });
+  });
+  api.get('/ready', async (_req, res) => {
     await context.pool.query('select 1').catch((error: unknown) => {
       context.log.error({ err: error }, 'database not answering');
-      throw new AppError(503, 'no_database', 'The database does not answer');
+      throw databaseAway();
     });
     res.json({ status: 'ok' });
   });
   api.use(sharedSheetRoutes(context));
   api.use(sameOrigin);
   api.use(sessions);
+  api.use(sessionStoreAnswers);
   api.use(express.json({ limit: BODY_LIMIT }));
   api.use(documentRoutes());
   api.use(sessionRoutes(context));

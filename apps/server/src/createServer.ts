@@ -31,6 +31,15 @@ export interface ServerOptions {
 }
 
 const GRACE_MS = 3000;
+/** Clients that send slowly hold a connection no longer than this; an archive is the longest to send. */
+const TIMEOUTS = {
+  headersTimeout: 10_000,
+  requestTimeout: 180_000,
+  keepAliveTimeout: 10_000,
+  connectionsCheckingInterval: 5_000,
+} as const;
+const SILENCE_MS = 60_000;
+const MOST_CONNECTIONS = 4_000;
 
 /** Connects, migrates, prepares and listens. */
 export async function startServer(options: ServerOptions): Promise<RunningServer> {
@@ -58,7 +67,10 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     await options.prepare?.(context);
     await live.start();
     const sessions = sessionMiddleware(context);
-    const http = createServer(createApp(context, sessions));
+    const http = createServer(TIMEOUTS, createApp(context, sessions));
+    http.maxConnections = MOST_CONNECTIONS;
+    // Nothing heard or said for this long: the stream's own pulse is well within it.
+    http.setTimeout(SILENCE_MS);
     const hangUp = attachDevices(http, context, sessions);
     await listen(http, options.port, options.host);
     const address = http.address();

@@ -2,6 +2,7 @@ import { pino } from 'pino';
 import type { Logger } from 'pino';
 import { readConfig } from './config.ts';
 import { startServer } from './createServer.ts';
+import { safeSerializers } from './http/logging.ts';
 import { loadDemo, removeDemo } from './demo/loadDemo.ts';
 
 const DEMO = process.argv.includes('--demo');
@@ -14,7 +15,7 @@ function tell(message: object): void {
 
 async function main(): Promise<void> {
   const config = readConfig(process.env);
-  const log: Logger = pino({ level: config.LOG_LEVEL });
+  const log: Logger = pino({ level: config.LOG_LEVEL, serializers: safeSerializers });
   const server = await startServer({
     databaseUrl: config.DATABASE_URL,
     host: config.HOST,

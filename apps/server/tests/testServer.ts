@@ -1,4 +1,7 @@
+import { spawn } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { fileURLToPath } from 'node:url';
 import pg from 'pg';
 import { pino } from 'pino';
 import supertest from 'supertest';
@@ -105,4 +108,64 @@ export async function secondShop(server: RunningServer): Promise<Agent> {
 /** The body of a response, as what the test knows it to be. */
 export function bodyOf<T>(response: { body: unknown }): T {
   return response.body as T;
+}
+
+/** The server as a process of its own, as it is started for users. */
+export interface ServerProcess {
+  child: ChildProcess;
+  port: number;
+  url: string;
+  /** Everything it printed so far: its log. */
+  printed(): string;
+  isAlive(): boolean;
+  stop(): Promise<void>;
+}
+
+export function spawnServer(databaseUrl: string, ...args: string[]): Promise<ServerProcess> {
+  const main = fileURLToPath(new URL('../src/main.ts', import.meta.url));
+  const child = spawn(process.execPath, ['--import', 'tsx', main, ...args], {
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '0', LOG_LEVEL: 'info' },
+    stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
+  });
+  let printed = '';
+  for (const stream of [child.stdout, child.stderr]) {
+    stream?.on('data', (data: Buffer) => (printed += data.toString()));
+  }
+  const ended = new Promise<void>((done) => child.once('exit', () => done()));
+  return new Promise((ready, reject) => {
+    child.on('message', (message: { ready?: number }) => {
+      if (message.ready === undefined) return;
+      const port = message.ready;
+      ready({
+        child,
+        port,
+        url: `http://127.0.0.1:${port}`,
+        printed: () => printed,
+        isAlive: () => child.exitCode === null && child.signalCode === null,
+        async stop() {
+          child.kill('SIGTERM');
+          await ended;
+        },
+      });
+    });
+    child.once('exit', (code) => reject(new Error(`the server ended with ${code}: ${printed}`)));
+  });
+}
+
+/**
+ * Takes a database out of reach, as a crash would: no new connections, and the open ones are cut.
+ * @returns brings it back
+ */
+export async function takeDatabaseAway(url: string): Promise<() => Promise<void>> {
+  const name = new URL(url).pathname.slice(1);
+  const admin = new pg.Client({ connectionString: inject('clusterUrl') });
+  await admin.connect();
+  await admin.query(`alter database ${name} with allow_connections false`);
+  await admin.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [
+    name,
+  ]);
+  return async () => {
+    await admin.query(`alter database ${name} with allow_connections true`);
+    await admin.end();
+  };
 }

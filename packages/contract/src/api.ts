@@ -334,6 +334,8 @@ export const liveEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('visit'), visitId: z.uuid() }),
   z.strictObject({ kind: z.literal('sheets') }),
   z.strictObject({ kind: z.literal('settings') }),
+  /** Changes may have been missed: what is shown must be fetched again. */
+  z.strictObject({ kind: z.literal('missed') }),
 ]);
 export type LiveEvent = z.infer<typeof liveEventSchema>;
 
@@ -345,6 +347,8 @@ export const problemSchema = z
     status: z.int(),
     detail: z.string().optional(),
     code: z.string(),
+    /** Of the request, as the log has it. */
+    requestId: z.string().optional(),
     errors: z.array(z.object({ path: z.string(), expected: z.string() })).optional(),
   })
   .meta({ id: 'Problem' });

@@ -8,8 +8,20 @@ export type Database = NodePgDatabase<typeof schema>;
 export type Handle = Database | Parameters<Parameters<Database['transaction']>[0]>[0];
 
 const MAX_CONNECTIONS = 10;
+const CONNECT_MS = 5_000;
+const STATEMENT_MS = 20_000;
 
 export function connect(url: string): { pool: pg.Pool; db: Database } {
-  const pool = new pg.Pool({ connectionString: url, max: MAX_CONNECTIONS });
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: MAX_CONNECTIONS,
+    connectionTimeoutMillis: CONNECT_MS,
+    statement_timeout: STATEMENT_MS,
+    // A database that hangs without a word must not hold requests for ever.
+    query_timeout: STATEMENT_MS + CONNECT_MS,
+    idle_in_transaction_session_timeout: STATEMENT_MS,
+    keepAlive: true,
+    application_name: 'keen',
+  });
   return { pool, db: drizzle(pool, { schema }) };
 }

@@ -17,7 +17,9 @@ export type LiveNote =
   /** The simulated gauge said something, or broke off. */
   | { shopId: string; kind: 'gauge'; says: GaugeMessage | 'breaksOff' }
   /** The simulated drive-over reader delivered a pass, which waits in the database, or broke off. */
-  | { shopId: string; kind: 'reader'; says: 'pass' | 'breaksOff' };
+  | { shopId: string; kind: 'reader'; says: 'pass' | 'breaksOff' }
+  /** A person's sessions ended: one, or all but one. Sessions by name, never by their secret id. */
+  | { kind: 'signedOut'; personId: string; session?: string; except?: string };
 
 /** Tells every server process, once the transaction commits. */
 export async function tellLive(tx: Handle, note: LiveNote): Promise<void> {

@@ -1,9 +1,14 @@
-import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
+import type { ErrorRequestHandler, Request, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
-import { AppError, notFound } from '../errors.ts';
+import { AppError, conflict, databaseAway, invalid, notFound } from '../errors.ts';
+import { databaseError } from './logging.ts';
 
-function send(res: Response, error: AppError): void {
-  res.status(error.status).type('application/problem+json').json(error.toProblem());
+function send(req: Request, res: Response, error: AppError): void {
+  if (error.retryAfter !== undefined) res.set('retry-after', String(error.retryAfter));
+  res
+    .status(error.status)
+    .type('application/problem+json')
+    .json(error.toProblem(String(req.id ?? '')));
 }
 
 /** Paths of the API that lead nowhere. */
@@ -13,31 +18,74 @@ export const unknownPath: RequestHandler = () => {
 
 /** The one place where errors become answers: a 500 says nothing, the log has the cause. */
 export function problemHandler(log: Logger): ErrorRequestHandler {
-  return (error: unknown, _req, res, next) => {
+  return (error: unknown, req, res, next) => {
     if (res.headersSent) {
       next(error);
       return;
     }
-    if (error instanceof AppError) {
-      send(res, error);
+    const known = error instanceof AppError ? error : (requestFault(error) ?? databaseFault(error));
+    if (known) {
+      // What the database refused should have been refused before it.
+      if (known.status === 503 || databaseError(error)) {
+        log.warn({ err: error, requestId: req.id }, known.code);
+      }
+      send(req, res, known);
       return;
     }
-    const bodyError = bodyProblem(error);
-    if (bodyError) {
-      send(res, bodyError);
-      return;
-    }
-    log.error({ err: error }, 'unexpected');
-    send(res, new AppError(500, 'internal', 'Something went wrong here; nothing was changed'));
+    log.error({ err: error, requestId: req.id }, 'unexpected');
+    send(req, res, new AppError(500, 'internal', 'Something went wrong here; nothing was changed'));
   };
 }
 
-/** Faults that the body parser finds, by its own type names. */
-function bodyProblem(error: unknown): AppError | null {
-  if (!(error instanceof Error && 'type' in error)) return null;
-  if (error.type === 'entity.parse.failed')
-    return new AppError(400, 'not_json', 'The body is not JSON');
-  if (error.type === 'entity.too.large')
-    return new AppError(413, 'too_large', 'The body is too large');
+const FAULT_CODES: Record<string, [code: string, message: string]> = {
+  'entity.parse.failed': ['not_json', 'The body is not JSON'],
+  'entity.too.large': ['too_large', 'The body is too large'],
+  'encoding.unsupported': ['unknown_encoding', 'The body is packed in a way that is not read here'],
+  'charset.unsupported': ['unknown_charset', 'The body must be UTF-8'],
+  'request.aborted': ['broke_off', 'The request broke off'],
+  'request.size.invalid': ['wrong_size', 'The body is not as long as it says'],
+};
+
+/** Faults of the request itself that Express and its body parser find: they carry a status from 400 on. */
+function requestFault(error: unknown): AppError | null {
+  if (!(error instanceof Error)) return null;
+  // A path with broken percent-encoding.
+  if (error instanceof URIError) return new AppError(400, 'bad_path', 'The path cannot be read');
+  if (!('status' in error) || typeof error.status !== 'number') return null;
+  if (error.status < 400 || error.status > 499) return null;
+  const type = 'type' in error && typeof error.type === 'string' ? error.type : '';
+  const [code, message] = FAULT_CODES[type] ?? ['bad_request', 'The request cannot be read'];
+  return new AppError(error.status, code, message);
+}
+
+/** Codes of PostgreSQL's Appendix A, by their first letters: what each means for whoever asked. */
+function databaseFault(error: unknown): AppError | null {
+  const code = databaseError(error)?.code;
+  if (code === undefined) return isConnectionFault(error) ? databaseAway() : null;
+  // 08 connection, 28 and 3D not let in, 53 out of resources (connections, disk, memory), 55 takes no
+  // connections, 57 being shut down, 58 its disk fails.
+  if (/^(08|28|3D|53|55|57|58)/.test(code)) return databaseAway();
+  // Two at once got in each other's way: the same again will do.
+  if (code === '40001' || code === '40P01') {
+    return new AppError(503, 'busy', 'Somebody else was changing this; try again', {
+      retryAfter: 1,
+    });
+  }
+  if (code === '23505') return conflict('This is here already');
+  if (code === '23503') return conflict('This belongs to something that is not here');
+  if (/^(22|23)/.test(code)) return invalid([], 'Some of this cannot be saved as it is');
   return null;
+}
+
+const CONNECTION_CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND']);
+
+/** The driver has no class for a lost connection, only messages. */
+function isConnectionFault(error: unknown): boolean {
+  for (let at = error; at instanceof Error; at = at.cause) {
+    if ('code' in at && typeof at.code === 'string' && CONNECTION_CODES.has(at.code)) return true;
+    if (/^(Connection terminated|timeout exceeded when trying to connect)/.test(at.message)) {
+      return true;
+    }
+  }
+  return false;
 }

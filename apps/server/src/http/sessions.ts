@@ -2,6 +2,7 @@ import connectPgSimple from 'connect-pg-simple';
 import type { RequestHandler } from 'express';
 import session from 'express-session';
 import type { Context } from '../context.ts';
+import { databaseAway } from '../errors.ts';
 
 export const COOKIE_NAME = 'keen.sid';
 const SESSION_DAYS = 14;
@@ -32,3 +33,9 @@ export function sessionMiddleware(
     }),
   });
 }
+
+/** The middleware goes on without a session when its store has lost its database; nothing else may. */
+export const sessionStoreAnswers: RequestHandler = (req, _res, next) => {
+  if (!(req as Partial<typeof req>).session) throw databaseAway();
+  next();
+};

@@ -37,6 +37,9 @@ export function useLive(): void {
           break;
         case 'settings':
           dispatch(keenApi.util.invalidateTags(['Session']));
+          break;
+        case 'missed':
+          dispatch(keenApi.util.invalidateTags(['Session', 'Visits', 'Visit', 'Sheets', 'Due']));
       }
     };
     let timer: ReturnType<typeof setTimeout> | undefined;

@@ -1,28 +1,40 @@
 import { Router } from 'express';
 import type { Context } from '../../context.ts';
 import { signedIn } from '../../http/signedIn.ts';
+import { sessionName } from './openLines.ts';
 
 const HEARTBEAT_MS = 20_000;
+/**
+ * What may wait for a page that reads too slowly. Beyond it the stream is cut: the page connects anew
+ * and fetches what it missed, and the server's memory stays bounded.
+ */
+export const MOST_WAITING_BYTES = 256 * 1024;
 
 /** Live changes of the signed-in shop as server-sent events. */
 export function liveRoutes({ live }: Context): Router {
   const router = Router();
   router.get('/', (req, res) => {
-    const { shopId } = signedIn(req);
+    const { shopId, personId } = signedIn(req);
     res.writeHead(200, {
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',
       connection: 'keep-alive',
       'x-accel-buffering': 'no',
     });
-    res.write(': open\n\n');
-    const leave = live.pages.listen(shopId, (event) => {
-      res.write(`data: ${JSON.stringify(event)}\n\n`);
-    });
-    const beat = setInterval(() => res.write(': still here\n\n'), HEARTBEAT_MS);
-    req.on('close', () => {
+    const send = (text: string) => {
+      if (res.writableLength > MOST_WAITING_BYTES) res.destroy();
+      else res.write(text);
+    };
+    send(': open\n\n');
+    const leave = live.pages.listen(shopId, (event) => send(`data: ${event}\n\n`));
+    const forget = live.lines.add({ personId, session: sessionName(req.sessionID) }, () =>
+      res.end(),
+    );
+    const beat = setInterval(() => send(': still here\n\n'), HEARTBEAT_MS);
+    res.on('close', () => {
       clearInterval(beat);
       leave();
+      forget();
     });
   });
   return router;

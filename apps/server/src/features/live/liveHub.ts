@@ -9,72 +9,108 @@ import { LIVE_CHANNEL } from '../../db/tellLive.ts';
 import type { LiveNote } from '../../db/tellLive.ts';
 import { createListeners } from './listeners.ts';
 import type { Listeners } from './listeners.ts';
+import { createOpenLines } from './openLines.ts';
+import type { OpenLines } from './openLines.ts';
 
-type GaugeNote = Extract<LiveNote, { kind: 'gauge' }>;
-type ReaderNote = Extract<LiveNote, { kind: 'reader' }>;
+type NoteOf<Kind> = Extract<LiveNote, { kind: Kind }>;
+type PageNote = Exclude<LiveNote, NoteOf<'gauge'> | NoteOf<'reader'> | NoteOf<'signedOut'>>;
 
 /** Passes on what PostgreSQL notifies, to everyone of that shop who listens here. */
 export interface LiveHub {
   start(): Promise<void>;
-  /** Changes of the shop, for its pages. */
-  pages: Listeners<LiveEvent>;
+  /** Changes of the shop, for its pages: each event as JSON, written once for all of them. */
+  pages: Listeners<string>;
   /** What devices say goes to their own lines, not to every page. */
-  gauges: Listeners<GaugeNote['says']>;
-  readers: Listeners<ReaderNote['says']>;
+  gauges: Listeners<NoteOf<'gauge'>['says']>;
+  readers: Listeners<NoteOf<'reader'>['says']>;
+  /** Streams and device lines by person, ended when that person is signed out. */
+  lines: OpenLines;
   close(): Promise<void>;
 }
 
 const RETRY_MS = 1000;
+/** A connection that died without a word is noticed by asking it now and then. */
+const PULSE_MS = 20_000;
+const PULSE_TIMEOUT_MS = 10_000;
 
 /**
- * Keeps one connection for LISTEN, apart from the pool, and makes it again when it breaks. A change
- * missed meanwhile shows with the next one: clients compare entry numbers and fetch what they lack.
+ * Keeps one connection for LISTEN, apart from the pool, and makes it again when it breaks. What was
+ * notified meanwhile is gone, so every page is then told to fetch again.
  */
 export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
-  const pages = createListeners<LiveEvent>();
-  const gauges = createListeners<GaugeNote['says']>();
-  const readers = createListeners<ReaderNote['says']>();
+  const pages = createListeners<string>();
+  const gauges = createListeners<NoteOf<'gauge'>['says']>();
+  const readers = createListeners<NoteOf<'reader'>['says']>();
+  const lines = createOpenLines();
   let client: pg.Client | null = null;
+  let timer: NodeJS.Timeout | undefined;
   let closed = false;
 
   async function listen(): Promise<void> {
-    const next = new pg.Client({ connectionString: url });
-    next.on('notification', ({ payload }) => {
-      if (payload) void pass(JSON.parse(payload) as LiveNote);
+    const next = new pg.Client({
+      connectionString: url,
+      keepAlive: true,
+      application_name: 'keen live',
+      query_timeout: PULSE_TIMEOUT_MS,
+      connectionTimeoutMillis: PULSE_TIMEOUT_MS,
     });
-    next.on('error', (error) => {
+    const lose = (error?: Error) => {
+      if (client !== next) return;
+      client = null;
+      clearInterval(timer);
       log.warn({ err: error }, 'live connection lost');
-      retry();
+      next.end().catch(() => undefined);
+      reconnect();
+    };
+    next.on('notification', ({ payload }) => {
+      if (payload !== undefined) receive(payload);
     });
+    next.on('error', lose);
+    next.on('end', () => lose());
     await next.connect();
     await next.query(`listen ${LIVE_CHANNEL}`);
+    if (closed) {
+      await next.end();
+      return;
+    }
     client = next;
+    timer = setInterval(() => next.query('select 1').catch(lose), PULSE_MS);
   }
 
-  function retry(): void {
-    if (closed || client === null) return;
-    client = null;
-    const again = () => {
-      if (!closed) listen().catch(() => setTimeout(again, RETRY_MS));
-    };
-    setTimeout(again, RETRY_MS);
+  function reconnect(): void {
+    if (closed) return;
+    setTimeout(() => {
+      if (closed) return;
+      listen().then(
+        () => pages.tellAll(JSON.stringify({ kind: 'missed' } satisfies LiveEvent)),
+        reconnect,
+      );
+    }, RETRY_MS);
+  }
+
+  function receive(payload: string): void {
+    pass(JSON.parse(payload) as LiveNote).catch((error: unknown) =>
+      log.warn({ err: error }, 'live change not passed on'),
+    );
   }
 
   async function pass(note: LiveNote): Promise<void> {
-    if ('kind' in note && note.kind === 'gauge') {
-      gauges.tell(note.shopId, note.says);
-      return;
+    if (!('kind' in note)) return tellPages(note);
+    switch (note.kind) {
+      case 'gauge':
+        return gauges.tell(note.shopId, note.says);
+      case 'reader':
+        return readers.tell(note.shopId, note.says);
+      case 'signedOut':
+        return lines.end(note);
+      default:
+        return tellPages(note);
     }
-    if ('kind' in note && note.kind === 'reader') {
-      readers.tell(note.shopId, note.says);
-      return;
-    }
+  }
+
+  async function tellPages(note: PageNote): Promise<void> {
     if (!pages.has(note.shopId)) return;
-    try {
-      pages.tell(note.shopId, await eventOf(db, note));
-    } catch (error) {
-      log.warn({ err: error }, 'live change not passed on');
-    }
+    pages.tell(note.shopId, JSON.stringify(await eventOf(db, note)));
   }
 
   return {
@@ -82,17 +118,16 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
     pages,
     gauges,
     readers,
+    lines,
     async close() {
       closed = true;
+      clearInterval(timer);
       await client?.end();
     },
   };
 }
 
-async function eventOf(
-  db: Database,
-  note: Exclude<LiveNote, GaugeNote | ReaderNote>,
-): Promise<LiveEvent> {
+async function eventOf(db: Database, note: PageNote): Promise<LiveEvent> {
   if ('kind' in note) return { kind: note.kind };
   const { visitId, after } = note;
   if (after === undefined) return { kind: 'visit', visitId };
