@@ -1,12 +1,13 @@
-import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import { isRunning, lockDataFolder } from './lib/dataFolder.mjs';
 import { installDependencies } from './lib/dependencies.mjs';
 import { startCluster } from './lib/postgres.mjs';
 import { complain, PlainError, say, step } from './lib/say.mjs';
+import { startServerProcess } from './lib/serverProcess.mjs';
+import { supervise } from './lib/supervise.mjs';
 import { buildWeb } from './lib/webBuild.mjs';
 
 const HELP = `./start [options]
@@ -23,7 +24,7 @@ Ctrl-C stops everything that was started here.
 `;
 
 const root = resolve(fileURLToPath(new URL('..', import.meta.url)));
-const DATABASE_WATCH_MS = 2000;
+const DATABASE_WATCH_MS = 500;
 
 /** What to stop, in the order it was started. */
 const started = [];
@@ -55,54 +56,6 @@ function options() {
   }
 }
 
-/** Only one start at a time may use a data folder. */
-function lock(folder) {
-  const file = join(folder, 'started');
-  try {
-    mkdirSync(folder, { recursive: true });
-    if (existsSync(file)) {
-      const pid = Number(readFileSync(file, 'utf8'));
-      if (pid !== process.pid && isAlive(pid)) {
-        throw new PlainError(
-          `already running on ${folder} (process ${pid}); stop it, or use another --data folder`,
-        );
-      }
-    }
-    writeFileSync(file, String(process.pid));
-  } catch (error) {
-    if (error instanceof PlainError) throw error;
-    throw new PlainError(`the folder ${folder} cannot be used: ${error.message}`);
-  }
-  started.push({ stop: () => rmSync(file, { force: true }) });
-}
-
-function isAlive(pid) {
-  try {
-    process.kill(pid, 0);
-    return isStart(pid);
-  } catch (error) {
-    return error.code === 'EPERM';
-  }
-}
-
-/** Whether a process still runs; one that ended but was not collected yet does not. */
-function isRunning(pid) {
-  try {
-    return !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
-  } catch {
-    return false;
-  }
-}
-
-/** After a crash the number may belong to some other program by now. */
-function isStart(pid) {
-  try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs');
-  } catch {
-    return true;
-  }
-}
-
 function refuseTakenPort(port, host) {
   return new Promise((resolveFree, reject) => {
     const server = createServer();
@@ -121,63 +74,69 @@ function refuseTakenPort(port, host) {
   });
 }
 
-async function databaseUrl(data) {
-  if (process.env.DATABASE_URL) return process.env.DATABASE_URL;
-  const cluster = await startCluster(data);
-  started.push(cluster);
-  const watch = setInterval(() => {
-    if (isRunning(cluster.pid)) return;
-    clearInterval(watch);
-    complain('the database stopped; nothing saved is lost, start again');
-    void stop(1);
-  }, DATABASE_WATCH_MS);
-  watch.unref();
-  return cluster.url;
+/** Keeps our own database running, unless the environment names another. */
+async function superviseDatabase(data) {
+  if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL };
+  let url = null;
+  let port;
+  const onMoved = [];
+  const part = await supervise({
+    name: 'the database',
+    tell: complain,
+    giveUp,
+    async start(isAgain) {
+      const cluster = await startCluster(data, { port });
+      if (isAgain && cluster.url !== url) onMoved.forEach((moved) => moved(cluster.url));
+      ({ url, port } = cluster);
+      return { ended: endOf(cluster.pid), stop: cluster.stop };
+    },
+  });
+  started.push(part);
+  return { url, onMoved: (moved) => onMoved.push(moved) };
 }
 
-/** Runs the server as a process of its own and waits until it is ready. */
-function startServer({ url, web, port, host, fresh, empty }) {
-  return new Promise((ready, reject) => {
-    const demo = fresh ? ['--fresh-demo'] : empty ? [] : ['--demo'];
-    const child = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts', ...demo], {
-      cwd: root,
-      env: {
-        ...process.env,
-        DATABASE_URL: url,
-        WEB_DIR: web,
-        PORT: String(port),
-        HOST: host,
-        LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
-        NODE_ENV: 'production',
-      },
-      stdio: ['ignore', 'inherit', 'pipe', 'ipc'],
-      // Ctrl-C reaches us alone; we then stop the parts in their order.
-      detached: true,
-    });
-    let failed = null;
-    let isReady = false;
-    child.stderr.on('data', (data) => {
-      if (failed === null) process.stderr.write(data);
-    });
-    child.on('message', (message) => {
-      if (message.progress) step(message.progress);
-      if (message.failed) failed = failureLine(message, port);
-      if (message.ready) {
-        isReady = true;
-        ready();
-      }
-    });
-    child.on('exit', (code) => {
-      child.exited = true;
-      if (stopping) return;
-      const end =
-        failed ?? `the server stopped (${code ?? 'killed'}); nothing saved is lost, start again`;
-      if (!isReady) return reject(new PlainError(end));
-      complain(end);
-      void stop(1);
-    });
-    started.push({ stop: () => endChild(child) });
+/** The database runs on its own: its end is seen by looking. */
+function endOf(pid) {
+  return new Promise((ended) => {
+    const watch = setInterval(() => {
+      if (isRunning(pid)) return;
+      clearInterval(watch);
+      ended('its process is gone');
+    }, DATABASE_WATCH_MS);
+    watch.unref();
   });
+}
+
+async function superviseServer(database, { web, port, host, fresh, empty }) {
+  let { url } = database;
+  let current = null;
+  // Its port was taken meanwhile: the server is started again with the new address.
+  database.onMoved?.((moved) => {
+    url = moved;
+    void current?.stop();
+  });
+  const part = await supervise({
+    name: 'the server',
+    tell: complain,
+    giveUp,
+    async start(isAgain) {
+      // A demo is made anew once, not each time the server comes back.
+      const demo = empty ? [] : fresh && !isAgain ? ['--fresh-demo'] : ['--demo'];
+      current = await startServerProcess({
+        root,
+        args: demo,
+        env: { DATABASE_URL: url, WEB_DIR: web, PORT: String(port), HOST: host },
+        inWords: (failure) => failureLine(failure, port),
+      });
+      return current;
+    },
+  });
+  started.push(part);
+}
+
+function giveUp(line) {
+  complain(`${line}; nothing saved is lost`);
+  void stop(1);
 }
 
 function failureLine({ failed, code }, port) {
@@ -186,14 +145,6 @@ function failureLine({ failed, code }, port) {
   if (code === '53100' || code === 'ENOSPC') return 'the disk is full';
   if (code === '28P01') return 'the database refused the password of DATABASE_URL';
   return failed;
-}
-
-function endChild(child) {
-  return new Promise((ended) => {
-    if (child.exited) return ended();
-    child.on('exit', ended);
-    child.kill('SIGTERM');
-  });
 }
 
 /** Stops what was started, last first, once. */
@@ -219,12 +170,12 @@ async function main() {
   }
   await refuseTakenPort(port, host);
   const folder = resolve(data);
-  lock(folder);
+  started.push({ stop: lockDataFolder(folder) });
   await installDependencies(root);
   const web = await buildWeb(root);
-  const url = await databaseUrl(folder);
+  const database = await superviseDatabase(folder);
   step('starting the server');
-  await startServer({ url, web, port, host, fresh, empty });
+  await superviseServer(database, { web, port, host, fresh, empty });
   say(`\nKeen Groove is at http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`);
   say(
     empty

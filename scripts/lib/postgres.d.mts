@@ -2,7 +2,8 @@ export interface Cluster {
   url: string;
   folder: string;
   pid: number;
+  port: number;
   stop(): Promise<void>;
 }
-export function startCluster(folder: string): Promise<Cluster>;
+export function startCluster(folder: string, options?: { port?: number }): Promise<Cluster>;
 export function freePort(): Promise<number>;
