@@ -27,7 +27,7 @@ async function main() {
   let server;
   try {
     const port = await freePort();
-    server = await startServer({ url: cluster.url, web, port });
+    server = await startServer({ cluster, web, port });
     const [program = 'npx', ...args] = process.argv.slice(2);
     const command =
       args.length > 0 ? args : ['playwright', 'test', '-c', 'e2e/playwright.config.ts'];
@@ -37,7 +37,7 @@ async function main() {
         server = null;
       },
       start: async () => {
-        server ??= await startServer({ url: cluster.url, web, port });
+        server ??= await startServer({ cluster, web, port });
       },
     });
     try {
@@ -52,7 +52,7 @@ async function main() {
   }
 }
 
-function startServer({ url, web, port }) {
+function startServer({ cluster, web, port }) {
   step('starting the demo shop');
   return new Promise((ready, reject) => {
     const child = spawn(
@@ -62,7 +62,8 @@ function startServer({ url, web, port }) {
         cwd: root,
         env: {
           ...process.env,
-          DATABASE_URL: url,
+          DATABASE_URL: cluster.url,
+          DATABASE_OWNER_URL: cluster.ownerUrl,
           WEB_DIR: web,
           PORT: String(port),
           LOG_LEVEL: 'warn',

@@ -76,8 +76,11 @@ function refuseTakenPort(port, host) {
 
 /** Keeps our own database running, unless the environment names another. */
 async function superviseDatabase(data) {
-  if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL };
+  if (process.env.DATABASE_URL) {
+    return { url: process.env.DATABASE_URL, ownerUrl: process.env.DATABASE_OWNER_URL };
+  }
   let url = null;
+  let ownerUrl;
   let port;
   const onMoved = [];
   const part = await supervise({
@@ -86,13 +89,13 @@ async function superviseDatabase(data) {
     giveUp,
     async start(isAgain) {
       const cluster = await startCluster(data, { port });
-      if (isAgain && cluster.url !== url) onMoved.forEach((moved) => moved(cluster.url));
-      ({ url, port } = cluster);
+      if (isAgain && cluster.url !== url) onMoved.forEach((moved) => moved(cluster));
+      ({ url, ownerUrl, port } = cluster);
       return { ended: endOf(cluster.pid), stop: cluster.stop };
     },
   });
   started.push(part);
-  return { url, onMoved: (moved) => onMoved.push(moved) };
+  return { url, ownerUrl, onMoved: (moved) => onMoved.push(moved) };
 }
 
 /** The database runs on its own: its end is seen by looking. */
@@ -108,11 +111,11 @@ function endOf(pid) {
 }
 
 async function superviseServer(database, { web, port, host, fresh, empty }) {
-  let { url } = database;
+  let { url, ownerUrl } = database;
   let current = null;
   // Its port was taken meanwhile: the server is started again with the new address.
   database.onMoved?.((moved) => {
-    url = moved;
+    ({ url, ownerUrl } = moved);
     void current?.stop();
   });
   const part = await supervise({
@@ -125,7 +128,13 @@ async function superviseServer(database, { web, port, host, fresh, empty }) {
       current = await startServerProcess({
         root,
         args: demo,
-        env: { DATABASE_URL: url, WEB_DIR: web, PORT: String(port), HOST: host },
+        env: {
+          DATABASE_URL: url,
+          ...(ownerUrl ? { DATABASE_OWNER_URL: ownerUrl } : {}),
+          WEB_DIR: web,
+          PORT: String(port),
+          HOST: host,
+        },
         inWords: (failure) => failureLine(failure, port),
       });
       return current;

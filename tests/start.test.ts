@@ -161,7 +161,9 @@ describe('./start', () => {
       process.kill(server, 'SIGKILL');
       await expect.poll(() => serverOf(first.child) !== server, backAgain).toBe(true);
       await expect.poll(isReady, backAgain).toBe(200);
-      expect(first.output()).toMatch(/the server stopped \(killed by SIGKILL\).*nothing saved is lost/);
+      expect(first.output()).toMatch(
+        /the server stopped \(killed by SIGKILL\).*nothing saved is lost/,
+      );
 
       // The database is killed: it comes back at the same place, and the server lives on.
       const [killed, living] = [postmaster(), serverOf(first.child)];

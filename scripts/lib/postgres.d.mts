@@ -1,5 +1,6 @@
 export interface Cluster {
   url: string;
+  ownerUrl: string;
   folder: string;
   pid: number;
   port: number;

@@ -2,28 +2,32 @@ import express from 'express';
 import type { Express, RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Context } from './context.ts';
-import { archiveRoutes } from './features/archive/archive.routes.ts';
-import { deviceRoutes } from './features/devices/devices.routes.ts';
-import { documentRoutes } from './features/documents/documents.routes.ts';
-import { dueRoutes } from './features/due/due.routes.ts';
-import { linkRoutes, sharedSheetRoutes } from './features/papers/links.routes.ts';
-import { liveRoutes } from './features/live/live.routes.ts';
-import { paperRoutes } from './features/papers/papers.routes.ts';
-import { photoRoutes } from './features/photos/photos.routes.ts';
-import { sessionRoutes } from './features/session/session.routes.ts';
-import { sheetsRoutes } from './features/sheets/sheets.routes.ts';
-import { logoRoutes } from './features/shop/logo.routes.ts';
-import { shopRoutes } from './features/shop/shop.routes.ts';
-import { vehicleRoutes } from './features/vehicles/vehicles.routes.ts';
-import { visitRoutes } from './features/visits/visits.routes.ts';
 import { databaseAway } from './errors.ts';
+import { mountArchive } from './features/archive/archive.routes.ts';
+import { mountAudit } from './features/audit/audit.routes.ts';
+import { mountCustomers } from './features/customers/customers.routes.ts';
+import { mountDevices } from './features/devices/devices.routes.ts';
+import { mountDocuments } from './features/documents/documents.routes.ts';
+import { mountDue } from './features/due/due.routes.ts';
+import { mountLinks, mountSharedSheet } from './features/papers/links.routes.ts';
+import { mountLive } from './features/live/live.routes.ts';
+import { mountPapers } from './features/papers/papers.routes.ts';
+import { mountPhotos } from './features/photos/photos.routes.ts';
+import { mountSession } from './features/session/session.routes.ts';
+import { mountSheets } from './features/sheets/sheets.routes.ts';
+import { mountLogo } from './features/shop/logo.routes.ts';
+import { mountShop } from './features/shop/shop.routes.ts';
+import { mountVehicles } from './features/vehicles/vehicles.routes.ts';
+import { mountVisits } from './features/visits/visits.routes.ts';
 import { requestLog } from './http/logging.ts';
 import { problemHandler, unknownPath } from './http/problem.ts';
+import { createRoutes } from './http/routes.ts';
+import type { MountedRoute, Routes } from './http/routes.ts';
 import { sameOrigin } from './http/sameOrigin.ts';
 import { sessionStoreAnswers } from './http/sessions.ts';
 import { webApp } from './http/webApp.ts';
 
-const BODY_LIMIT = '512kb';
+const YEAR_SECONDS = 31_536_000;
 
 /** Builds the HTTP application from its context; listens on nothing by itself. */
 export function createApp(context: Context, sessions: RequestHandler): Express {
@@ -32,13 +36,14 @@ export function createApp(context: Context, sessions: RequestHandler): Express {
   app.set('trust proxy', 'loopback');
   app.use(
     helmet({
-      // Plain http on loopback is the usual way to run it; a proxy in front adds TLS.
+      // Browsers heed it behind https only, where a proxy on this machine says so; see below.
       strictTransportSecurity: false,
       contentSecurityPolicy: {
         directives: {
           'default-src': ["'self'"],
           // Emotion writes its styles into the page.
           'style-src': ["'self'", "'unsafe-inline'"],
+          'font-src': ["'self'"],
           'img-src': ["'self'", 'data:', 'blob:'],
           'worker-src': ["'self'"],
           'object-src': ["'none'"],
@@ -48,6 +53,10 @@ export function createApp(context: Context, sessions: RequestHandler): Express {
       },
     }),
   );
+  app.use((req, res, next) => {
+    if (req.secure) res.set('strict-transport-security', `max-age=${YEAR_SECONDS}`);
+    next();
+  });
   app.use(requestLog(context.log));
   app.use('/api', apiOf(context, sessions));
   if (context.webDir) app.use(webApp(context.webDir));
@@ -61,36 +70,58 @@ function apiOf(context: Context, sessions: RequestHandler): express.Router {
     res.set('cache-control', 'no-store');
     next();
   });
+  const open = createRoutes(context);
+  mountOpen(open, context);
+  api.use(open.router);
+  api.use(sameOrigin);
+  api.use(sessions);
+  api.use(sessionStoreAnswers);
+  const routes = createRoutes(context);
+  mountAll(routes, context);
+  api.use(routes.router);
+  api.use(unknownPath);
+  return api;
+}
+
+/** What needs no session: signs of life, and the customer's sheet. */
+function mountOpen(routes: Routes, context: Context): void {
   // Alive is the process; ready is the process with its database.
-  api.get('/health', (_req, res) => {
+  routes.open('get', '/health', (_req, res) => {
     res.json({ status: 'ok' });
   });
-  api.get('/ready', async (_req, res) => {
+  routes.open('get', '/ready', async (_req, res) => {
     await context.pool.query('select 1').catch((error: unknown) => {
       context.log.error({ err: error }, 'database not answering');
       throw databaseAway();
     });
     res.json({ status: 'ok' });
   });
-  api.use(sharedSheetRoutes(context));
-  api.use(sameOrigin);
-  api.use(sessions);
-  api.use(sessionStoreAnswers);
-  api.use(express.json({ limit: BODY_LIMIT }));
-  api.use(documentRoutes());
-  api.use(sessionRoutes(context));
-  api.use('/visits', paperRoutes(context));
-  api.use('/visits', visitRoutes(context));
-  api.use(linkRoutes(context));
-  api.use('/due', dueRoutes(context));
-  api.use(photoRoutes(context));
-  api.use(vehicleRoutes(context));
-  api.use('/sheets', sheetsRoutes(context));
-  api.use('/shop', shopRoutes(context));
-  api.use('/shop', logoRoutes(context));
-  api.use('/shop', archiveRoutes(context));
-  api.use('/devices', deviceRoutes(context));
-  api.use('/live', liveRoutes(context));
-  api.use(unknownPath);
-  return api;
+  mountSharedSheet(routes, context);
+}
+
+function mountAll(routes: Routes, context: Context): void {
+  mountDocuments(routes);
+  mountSession(routes, context);
+  mountPapers(routes, context);
+  mountVisits(routes, context);
+  mountLinks(routes, context);
+  mountDue(routes);
+  mountPhotos(routes, context);
+  mountVehicles(routes);
+  mountSheets(routes);
+  mountShop(routes);
+  mountLogo(routes, context);
+  mountArchive(routes, context);
+  mountCustomers(routes);
+  mountAudit(routes);
+  mountDevices(routes);
+  mountLive(routes, context);
+}
+
+/** Every route of the API as it is mounted, for the tables that are checked against it. */
+export function mountedRoutes(context: Context): MountedRoute[] {
+  const routes = createRoutes(context);
+  mountOpen(routes, context);
+  mountAll(routes, context);
+  return routes.mounted;
 }

@@ -2,6 +2,8 @@ import { z } from 'zod';
 
 const configSchema = z.object({
   DATABASE_URL: z.url({ protocol: /^postgres(ql)?$/ }),
+  /** Of the role that owns the tables, where it is another than the app's: used for migrations only. */
+  DATABASE_OWNER_URL: z.url({ protocol: /^postgres(ql)?$/ }).optional(),
   PORT: z.coerce.number().int().min(0).max(65_535).default(4310),
   HOST: z.string().default('127.0.0.1'),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),

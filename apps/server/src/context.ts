@@ -2,6 +2,7 @@ import type pg from 'pg';
 import type { Logger } from 'pino';
 import type { Database } from './db/client.ts';
 import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
+import type { Workshop } from './jobs/workshop.ts';
 import type { LiveHub } from './features/live/liveHub.ts';
 
 /** Everything a route may need, built once at the start. */
@@ -10,7 +11,12 @@ export interface Context {
   db: Database;
   log: Logger;
   diagnoses: DiagnosisPool;
+  workshop: Workshop;
   live: LiveHub;
+  /** Of the app's role, for processes that open a connection of their own. */
+  databaseUrl: string;
   sessionSecret: string;
   webDir: string | undefined;
+  /** Whether the made-up staff of a demo shop sign in with one press. */
+  demo: boolean;
 }

@@ -3,13 +3,17 @@ import type { Server } from 'node:http';
 import type { Logger } from 'pino';
 import { createApp } from './app.ts';
 import type { Context } from './context.ts';
+import { wallOf } from './db/appRole.ts';
 import { connect } from './db/client.ts';
+import type { Database } from './db/client.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { sessionSecret } from './db/sessionSecret.ts';
 import { attachDevices } from './devices/deviceSockets.ts';
 import { createLiveHub } from './features/live/liveHub.ts';
 import { sessionMiddleware } from './http/sessions.ts';
 import { createDiagnosisPool } from './jobs/diagnosisPool.ts';
+import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
+import { createWorkshop } from './jobs/workshop.ts';
 
 export interface RunningServer {
   context: Context;
@@ -20,14 +24,19 @@ export interface RunningServer {
 }
 
 export interface ServerOptions {
+  /** Of the app's role. */
   databaseUrl: string;
+  /** Of the owner of the tables; the app's own role when left out. */
+  ownerUrl?: string | undefined;
   host: string;
   /** 0 takes a free one. */
   port: number;
   webDir: string | undefined;
   log: Logger;
-  /** Called once the database is ready and before anything is served. */
-  prepare?: (context: Context) => Promise<void>;
+  /** Whether the made-up staff of a demo shop sign in with one press. */
+  demo: boolean;
+  /** Called once the database is ready and before anything is served, with a connection of the owner. */
+  prepare?: (owner: Database, diagnoses: DiagnosisPool) => Promise<void>;
 }
 
 const GRACE_MS = 3000;
@@ -41,30 +50,38 @@ const TIMEOUTS = {
 const SILENCE_MS = 60_000;
 const MOST_CONNECTIONS = 4_000;
 
-/** Connects, migrates, prepares and listens. */
+/** Migrates, prepares, connects and listens. */
 export async function startServer(options: ServerOptions): Promise<RunningServer> {
-  const { log, databaseUrl } = options;
+  const { log, databaseUrl, ownerUrl = databaseUrl } = options;
+  await migrateDatabase(ownerUrl, new URL(databaseUrl).username);
+  const diagnoses = createDiagnosisPool();
+  if (options.prepare) await prepare(ownerUrl, options.prepare, diagnoses);
   const { pool, db } = connect(databaseUrl);
   pool.on('error', (error) => log.warn({ err: error }, 'idle database connection lost'));
-  const diagnoses = createDiagnosisPool();
+  const workshop = createWorkshop(log);
   const live = createLiveHub(databaseUrl, db, log);
   const close = async () => {
     await live.close();
     await diagnoses.close();
+    await workshop.close();
     await pool.end();
   };
   try {
-    await migrateDatabase(pool);
+    if ((await wallOf(pool)) === 'queriesOnly') {
+      log.warn('the app connects as the owner of its tables: row security does not hold');
+    }
     const context: Context = {
       pool,
       db,
+      databaseUrl,
       log,
       diagnoses,
+      workshop,
       live,
       sessionSecret: await sessionSecret(db),
       webDir: options.webDir,
+      demo: options.demo,
     };
-    await options.prepare?.(context);
     await live.start();
     const sessions = sessionMiddleware(context);
     const http = createServer(TIMEOUTS, createApp(context, sessions));
@@ -87,6 +104,19 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   } catch (error) {
     await close();
     throw error;
+  }
+}
+
+async function prepare(
+  ownerUrl: string,
+  work: NonNullable<ServerOptions['prepare']>,
+  diagnoses: DiagnosisPool,
+): Promise<void> {
+  const owner = connect(ownerUrl);
+  try {
+    await work(owner.db, diagnoses);
+  } finally {
+    await owner.pool.end();
   }
 }
 

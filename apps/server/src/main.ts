@@ -18,11 +18,13 @@ async function main(): Promise<void> {
   const log: Logger = pino({ level: config.LOG_LEVEL, serializers: safeSerializers });
   const server = await startServer({
     databaseUrl: config.DATABASE_URL,
+    ownerUrl: config.DATABASE_OWNER_URL,
     host: config.HOST,
     port: config.PORT,
     webDir: config.WEB_DIR,
     log,
-    async prepare({ db, diagnoses }) {
+    demo: DEMO || FRESH_DEMO,
+    async prepare(db, diagnoses) {
       if (FRESH_DEMO) await removeDemo(db);
       if (DEMO || FRESH_DEMO) await loadDemo(db, diagnoses, (text) => tell({ progress: text }));
     },

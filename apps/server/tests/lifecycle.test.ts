@@ -3,8 +3,9 @@ import { CARS } from '@keen/demo';
 import type { Visit, Welcome } from '@keen/contract';
 import { readConfig } from '../src/config.ts';
 import type { RunningServer } from '../src/createServer.ts';
+import { connect } from '../src/db/client.ts';
 import { loadDemo, removeDemo } from '../src/demo/loadDemo.ts';
-import { agentOf, createDatabase, serve } from './testServer.ts';
+import { asOwner, agentOf, createDatabase, serve } from './testServer.ts';
 
 const running: RunningServer[] = [];
 async function start(url: string): Promise<RunningServer> {
@@ -24,7 +25,8 @@ describe('start', () => {
   it('refuses a database of a newer version and changes nothing', async () => {
     const url = await createDatabase();
     const first = await serve(url);
-    await first.context.pool.query(
+    await asOwner(
+      first,
       `insert into drizzle.__drizzle_migrations (hash, created_at) values ('future', 9999999999999)`,
     );
     await first.close();
@@ -39,22 +41,24 @@ describe('start', () => {
 
 describe('demo shop', () => {
   it('loads into an empty database only, and can be made anew', { timeout: 120_000 }, async () => {
-    const { context, ...server } = await start(await createDatabase());
+    const url = await createDatabase();
+    const server = await start(url);
+    const { diagnoses } = server.context;
+    const owner = connect(url);
     const quiet = () => undefined;
-    expect(await loadDemo(context.db, context.diagnoses, quiet)).toBe(true);
-    expect(await loadDemo(context.db, context.diagnoses, quiet)).toBe(false);
+    expect(await loadDemo(owner.db, diagnoses, quiet)).toBe(true);
+    expect(await loadDemo(owner.db, diagnoses, quiet)).toBe(false);
 
-    const agent = agentOf({ context, ...server });
+    const agent = agentOf(server);
     const { demo } = (await agent.get('/api/welcome').expect(200)).body as Welcome;
     expect(demo?.people.length).toBeGreaterThan(2);
     await agent.post('/api/session/demo').send({ personId: demo?.people[0]?.id }).expect(200);
     const open = (await agent.get('/api/visits')).body as Visit[];
     expect(open).toHaveLength(CARS.length);
 
-    await removeDemo(context.db);
+    await removeDemo(owner.db);
+    await owner.pool.end();
     await agent.get('/api/visits').expect(401);
-    expect(
-      ((await agentOf({ context, ...server }).get('/api/welcome')).body as Welcome).needsSetup,
-    ).toBe(true);
+    expect(((await agentOf(server).get('/api/welcome')).body as Welcome).needsSetup).toBe(true);
   });
 });

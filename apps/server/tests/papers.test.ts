@@ -11,7 +11,7 @@ import { extractText, getDocumentProxy } from 'unpdf';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
 import type { Agent } from './testServer.ts';
-import { agentOf, bodyOf, createDatabase, entry, serve, setUpShop } from './testServer.ts';
+import { asOwner, agentOf, bodyOf, createDatabase, entry, serve, setUpShop } from './testServer.ts';
 
 let server: RunningServer;
 let agent: Agent;
@@ -262,12 +262,14 @@ describe('a link to the sheet', () => {
     const id = await visitWith({});
     const order = { id: randomUUID(), days: 7 };
     await agent.post(`/api/visits/${id}/links`).send(order).expect(200);
-    await server.context.pool.query(
+    await asOwner(
+      server,
       `update sheet_links set ends_at = now() - interval '1 minute' where id = $1`,
       [order.id],
     );
     const stranger = request(`http://127.0.0.1:${server.port}`);
-    const { rows } = await server.context.pool.query<{ token: string }>(
+    const rows = await asOwner<{ token: string }>(
+      server,
       'select token from sheet_links where id = $1',
       [order.id],
     );

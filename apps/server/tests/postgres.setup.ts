@@ -6,7 +6,10 @@ import { startCluster } from '../../../scripts/lib/postgres.mjs';
 
 declare module 'vitest' {
   interface ProvidedContext {
+    /** Of the owner, who may do everything. */
     clusterUrl: string;
+    /** Of the app's role, on the same cluster. */
+    appUrl: string;
   }
 }
 
@@ -16,7 +19,8 @@ export default async function setup(project: TestProject): Promise<() => Promise
   // As root the server runs as the postgres user, which must be able to pass through.
   chmodSync(folder, 0o755);
   const cluster = await startCluster(folder);
-  project.provide('clusterUrl', cluster.url);
+  project.provide('clusterUrl', cluster.ownerUrl);
+  project.provide('appUrl', cluster.url);
   return async () => {
     await cluster.stop();
     rmSync(folder, { recursive: true, force: true });

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Session } from '@keen/contract';
 import type { RunningServer } from '../src/createServer.ts';
 import {
+  asOwner,
   agentOf,
   bodyOf,
   createDatabase,
@@ -37,7 +38,8 @@ describe('front door', () => {
   });
 
   it('keeps no password in the database, and hashes with Argon2id', async () => {
-    const { rows } = await server.context.pool.query<{ password_hash: string }>(
+    const rows = await asOwner<{ password_hash: string }>(
+      server,
       'select password_hash from people where email = $1',
       [LEAD.email],
     );

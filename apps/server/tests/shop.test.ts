@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { DEFAULT_PRICES } from '@keen/contract';
-import type { Person, Session, ShopSettings } from '@keen/contract';
+import type { Session, ShopSettings, StaffMember } from '@keen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
 import type { Agent } from './testServer.ts';
@@ -36,8 +36,8 @@ describe('the shop', () => {
   it('lets colleagues in by its lead alone, once each, who can then sign in', async () => {
     await agentOf(server).post('/api/shop/people').send(colleague()).expect(401);
     const nell = colleague();
-    const added = bodyOf<Person>(await lead.post('/api/shop/people').send(nell).expect(200));
-    expect(added).toEqual({ id: nell.id, name: 'Nell Advisor', role: 'advisor' });
+    const added = bodyOf<StaffMember>(await lead.post('/api/shop/people').send(nell).expect(200));
+    expect(added).toMatchObject({ id: nell.id, name: 'Nell Advisor', role: 'advisor' });
     await lead.post('/api/shop/people').send(nell).expect(200);
     await lead.post('/api/shop/people').send(colleague()).expect(409);
     await lead

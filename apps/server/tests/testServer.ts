@@ -10,7 +10,7 @@ import type { Session, Visit } from '@keen/contract';
 import { startServer } from '../src/createServer.ts';
 import type { RunningServer } from '../src/createServer.ts';
 
-/** A database of its own on the test cluster. */
+/** A database of its own on the test cluster; the address is the owner's. */
 export async function createDatabase(): Promise<string> {
   const name = `t_${randomUUID().replace(/-/g, '')}`;
   const admin = new pg.Client({ connectionString: inject('clusterUrl') });
@@ -22,9 +22,35 @@ export async function createDatabase(): Promise<string> {
   return url.href;
 }
 
-export function serve(databaseUrl: string): Promise<RunningServer> {
+/** The same database as the app's role sees it. */
+export function appUrlOf(ownerUrl: string): string {
+  const url = new URL(inject('appUrl'));
+  url.pathname = new URL(ownerUrl).pathname;
+  return url.href;
+}
+
+/** Asks the database as its owner, past every wall. */
+export async function asOwner<Row extends pg.QueryResultRow>(
+  server: Pick<RunningServer, 'context'>,
+  text: string,
+  values: unknown[] = [],
+): Promise<Row[]> {
+  const url = new URL(inject('clusterUrl'));
+  url.pathname = new URL(server.context.databaseUrl).pathname;
+  const client = new pg.Client({ connectionString: url.href });
+  await client.connect();
+  try {
+    return (await client.query<Row>(text, values)).rows;
+  } finally {
+    await client.end();
+  }
+}
+
+export function serve(ownerUrl: string): Promise<RunningServer> {
   return startServer({
-    databaseUrl,
+    databaseUrl: appUrlOf(ownerUrl),
+    ownerUrl,
+    demo: true,
     host: '127.0.0.1',
     port: 0,
     webDir: undefined,
@@ -86,19 +112,19 @@ export function toeInReadings() {
 }
 
 /** A second shop on the same database, with its own lead; setup is offered only once. */
-export async function secondShop(server: RunningServer): Promise<Agent> {
+export async function secondShop(server: RunningServer, role = 'lead'): Promise<Agent> {
   const shopId = randomUUID();
   const personId = randomUUID();
-  const { pool } = server.context;
-  await pool.query('insert into shops (id, name, town, is_demo) values ($1, $2, $3, true)', [
+  await asOwner(server, 'insert into shops (id, name, town, is_demo) values ($1, $2, $3, true)', [
     shopId,
     'Other Tires',
     'Elsewhere',
   ]);
-  await pool.query(
+  await asOwner(
+    server,
     `insert into people (id, shop_id, name, email, role, preferences)
-     values ($1, $2, 'Otto Other', 'otto@other.example', 'advisor', '{}')`,
-    [personId, shopId],
+     values ($1, $2, 'Otto Other', 'otto@other.example', $3, '{}')`,
+    [personId, shopId, role],
   );
   const agent = agentOf(server);
   await agent.post('/api/session/demo').send({ personId }).expect(200);
@@ -121,10 +147,16 @@ export interface ServerProcess {
   stop(): Promise<void>;
 }
 
-export function spawnServer(databaseUrl: string, ...args: string[]): Promise<ServerProcess> {
+export function spawnServer(ownerUrl: string, ...args: string[]): Promise<ServerProcess> {
   const main = fileURLToPath(new URL('../src/main.ts', import.meta.url));
   const child = spawn(process.execPath, ['--import', 'tsx', main, ...args], {
-    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '0', LOG_LEVEL: 'info' },
+    env: {
+      ...process.env,
+      DATABASE_URL: appUrlOf(ownerUrl),
+      DATABASE_OWNER_URL: ownerUrl,
+      PORT: '0',
+      LOG_LEVEL: 'info',
+    },
     stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
   });
   let printed = '';

@@ -28,6 +28,7 @@ export const SESSION: Session = {
   },
   people: [PERSON],
   preferences: DEFAULT_PREFERENCES,
+  account: { hasPassword: true, hasSecondFactor: false, mustSetUpSecondFactor: false },
 };
 
 export function visitDetail(draft: VisitDraft = {}): VisitDetail {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { angleSchema, wheelAnglesSchema, wheelSchema } from './caseFile.ts';
+import { momentSchema } from './storable.ts';
 
 /** Angles as a rig hands them over: the open format, version 1. Degrees, in the signs of the case file. */
 
@@ -17,7 +18,7 @@ export const angleFileSchema = z
   .strictObject({
     format: z.literal(ANGLES_FORMAT),
     version: z.literal(ANGLES_VERSION),
-    takenAt: z.iso.datetime().optional(),
+    takenAt: momentSchema.optional(),
     /** What measured them, in words. */
     source: z.string().max(120).optional(),
     wheels: z.partialRecord(wheelSchema, wheelAnglesSchema),

@@ -5,6 +5,7 @@ import { DEFAULT_PRICES, priceListSchema } from './prices.ts';
 import { visitDraftSchema, WAITS } from './draft.ts';
 import { entrySchema, storedEntrySchema } from './entries.ts';
 import { ACTIONS, DRIVES, LANGUAGES } from './words.ts';
+import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /** What the web app and the server say to each other; the same schema checks both ends. */
 
@@ -53,6 +54,8 @@ export const houseRulesSchema = z
   .meta({ id: 'HouseRules' });
 export type HouseRules = z.infer<typeof houseRulesSchema>;
 
+const monthsSchema = z.int().min(1).max(240).nullable();
+
 /** What a shop has settled for everybody in it. */
 export const shopSettingsSchema = z
   .strictObject({
@@ -76,6 +79,10 @@ export const shopSettingsSchema = z
     units: unitsSchema,
     /** Under the shop's name on every paper: address, telephone, one a line. */
     sheetHeader: z.string().trim().max(200),
+    /** Whether leads sign in with a second factor. */
+    secondFactorForLeads: z.boolean(),
+    /** Months after a car's last visit when its customer is erased, and its pictures; null keeps them. */
+    retention: z.strictObject({ customerMonths: monthsSchema, photoMonths: monthsSchema }),
     /** A sentence of the shop's own at the end of the customer's sheet, in each language. */
     sheetNote: z.record(z.enum(LANGUAGES), z.string().trim().max(300)),
   })
@@ -97,13 +104,21 @@ export const DEFAULT_SHOP_SETTINGS: ShopSettings = {
   // All four are common practice, no source; 2.4 mm is 3/32 in.
   houseRules: { pair: 1.6, awdMatch: 2.4, ageLook: 6, ageReplace: 10 },
   units: DEFAULT_PREFERENCES.units,
+  secondFactorForLeads: false,
+  retention: { customerMonths: null, photoMonths: null },
   sheetHeader: '',
   sheetNote: { en: '', es: '' },
 };
 export const MOST_LOGO_BYTES = 200_000;
 
 export const personSchema = z
-  .strictObject({ id: z.uuid(), name: z.string(), role: z.enum(ROLES) })
+  .strictObject({
+    id: z.uuid(),
+    name: z.string(),
+    role: z.enum(ROLES),
+    /** Left the shop, or may not sign in for now; what they did keeps their name. */
+    suspended: z.boolean().optional(),
+  })
   .meta({ id: 'Person' });
 export type Person = z.infer<typeof personSchema>;
 
@@ -121,12 +136,23 @@ export const sessionSchema = z
     }),
     people: z.array(personSchema),
     preferences: preferencesSchema,
+    account: z.strictObject({
+      hasPassword: z.boolean(),
+      hasSecondFactor: z.boolean(),
+      /** The shop asks leads for a second factor, and this one has none yet: nothing else goes on. */
+      mustSetUpSecondFactor: z.boolean(),
+    }),
   })
   .meta({ id: 'Session' });
 export type Session = z.infer<typeof sessionSchema>;
 
 export const signInSchema = z
-  .strictObject({ email: z.email().max(200), password: z.string().min(1).max(200) })
+  .strictObject({
+    email: z.email().max(200),
+    password: z.string().min(1).max(200),
+    /** Of the second factor, or one of its recovery codes. */
+    code: z.string().trim().max(40).optional(),
+  })
   .meta({ id: 'SignIn' });
 export type SignIn = z.infer<typeof signInSchema>;
 
@@ -153,24 +179,6 @@ export const setupSchema = z
   })
   .meta({ id: 'Setup' });
 export type Setup = z.infer<typeof setupSchema>;
-
-/** A colleague whom the lead lets in. */
-export const newPersonSchema = z
-  .strictObject({
-    id: z.uuid(),
-    name: z.string().trim().min(1).max(80),
-    email: z.email().max(200),
-    password: z.string().min(10).max(200),
-    role: z.enum(ROLES),
-  })
-  .meta({ id: 'NewPerson' });
-export type NewPerson = z.infer<typeof newPersonSchema>;
-
-/** The lead gives a colleague a new password. */
-export const newPasswordSchema = z
-  .strictObject({ password: z.string().min(10).max(200) })
-  .meta({ id: 'NewPassword' });
-export type NewPassword = z.infer<typeof newPasswordSchema>;
 
 const plate = z.string().trim().min(1).max(15);
 export const vehicleRecordSchema = z
@@ -233,7 +241,7 @@ export const photoSchema = z
     subject: z.string().max(80),
     bytes: z.int(),
     personId: z.uuid(),
-    at: z.iso.datetime(),
+    at: momentSchema,
   })
   .meta({ id: 'Photo' });
 export type Photo = z.infer<typeof photoSchema>;
@@ -277,9 +285,9 @@ export const decisionSchema = z
     /** The diagnosis of that moment, kept beside what was chosen. */
     diagnosis: diagnosisSchema,
     /** Number of the last entry that the diagnosis knew. */
-    entrySeq: z.int(),
+    entrySeq: rowNumberSchema,
     personId: z.uuid(),
-    at: z.iso.datetime(),
+    at: momentSchema,
   })
   .meta({ id: 'Decision' });
 export type Decision = z.infer<typeof decisionSchema>;
@@ -287,13 +295,13 @@ export type Decision = z.infer<typeof decisionSchema>;
 export const visitSchema = z
   .strictObject({
     id: z.uuid(),
-    number: z.int(),
+    number: rowNumberSchema,
     vehicle: vehicleRecordSchema,
-    arrivedAt: z.iso.datetime(),
-    closedAt: z.iso.datetime().nullable(),
+    arrivedAt: momentSchema,
+    closedAt: momentSchema.nullable(),
     draft: visitDraftSchema,
     /** Number of the last entry folded into the draft. */
-    seq: z.int(),
+    seq: rowNumberSchema,
     waits: z.enum(WAITS).nullable(),
     decision: decisionSchema.omit({ diagnosis: true }).nullable(),
   })
@@ -318,7 +326,7 @@ export const newEntriesSchema = z
   .strictObject({ entries: z.array(entrySchema).min(1).max(500) })
   .meta({ id: 'NewEntries' });
 export const entriesKeptSchema = z
-  .strictObject({ entries: z.array(storedEntrySchema), seq: z.int() })
+  .strictObject({ entries: z.array(storedEntrySchema), seq: rowNumberSchema })
   .meta({ id: 'EntriesKept' });
 export type EntriesKept = z.infer<typeof entriesKeptSchema>;
 

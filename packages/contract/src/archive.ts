@@ -3,12 +3,15 @@ import {
   DEFAULT_PREFERENCES,
   DEFAULT_SHOP_SETTINGS,
   decisionSchema,
+  MOST_PHOTOS,
   preferencesSchema,
   ROLES,
   shopSettingsSchema,
 } from './api.ts';
 import { storedEntrySchema } from './entries.ts';
+import { paperSchema } from './papers.ts';
 import { keptSheetSchema } from './specSheet.ts';
+import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /**
  * A whole shop as open files in a zip: `shop.json`, `people.json`, `cars.json`, `sheets.json`, the logo,
@@ -17,6 +20,7 @@ import { keptSheetSchema } from './specSheet.ts';
  */
 export const ARCHIVE_FORMAT = 'keen-groove/shop';
 export const ARCHIVE_VERSION = 1;
+const MOST_ENTRIES = 50_000;
 
 /** Settings of an archive; one that is older than a setting has its default. */
 const archiveSettingsSchema = z.preprocess((value) => {
@@ -33,10 +37,11 @@ export const archiveShopSchema = z
   .strictObject({
     format: z.literal(ARCHIVE_FORMAT),
     version: z.literal(ARCHIVE_VERSION),
-    exportedAt: z.iso.datetime(),
+    exportedAt: momentSchema,
     name: z.string().max(80),
     town: z.string().max(80),
     settings: archiveSettingsSchema,
+    since: momentSchema.optional(),
   })
   .meta({ id: 'ArchiveShop' });
 
@@ -48,6 +53,8 @@ export const archivePeopleSchema = z.array(
     email: z.email().max(200),
     role: z.enum(ROLES),
     preferences: preferencesSchema.catch(DEFAULT_PREFERENCES),
+    suspendedAt: momentSchema.nullable().optional(),
+    since: momentSchema.optional(),
   }),
 );
 
@@ -59,6 +66,8 @@ export const archiveCarsSchema = z.array(
     customer: z.string().max(120),
     phone: z.string().max(30),
     vin: z.string().max(17),
+    erasedAt: momentSchema.nullable().optional(),
+    since: momentSchema.optional(),
   }),
 );
 
@@ -71,19 +80,49 @@ export const archivePhotoSchema = z.strictObject({
   file: z.string().max(120),
   subject: z.string().max(80),
   personId: z.uuid(),
-  at: z.iso.datetime(),
+  at: momentSchema,
 });
+
+/** A link to the customer's sheet as it was; it goes on working where the shop is brought in. */
+export const archiveLinkSchema = z.strictObject({
+  id: z.uuid(),
+  token: z.string().regex(/^[\w-]{16,64}$/),
+  paper: paperSchema,
+  endsAt: momentSchema,
+  opened: rowNumberSchema,
+  personId: z.uuid(),
+  at: momentSchema,
+});
+
+/** An entry with when the server got it; archives from before that was written have the entry's own time. */
+const archiveEntrySchema = storedEntrySchema.extend({ savedAt: momentSchema.optional() });
 
 export const archiveVisitSchema = z
   .strictObject({
     id: z.uuid(),
-    number: z.int().min(1),
+    number: rowNumberSchema.min(1),
     carId: z.uuid(),
-    arrivedAt: z.iso.datetime(),
-    closedAt: z.iso.datetime().nullable(),
-    entries: z.array(storedEntrySchema),
-    decisions: z.array(decisionSchema),
-    photos: z.array(archivePhotoSchema),
+    arrivedAt: momentSchema,
+    closedAt: momentSchema.nullable(),
+    entries: z.array(archiveEntrySchema).max(MOST_ENTRIES),
+    decisions: z.array(decisionSchema).max(1_000),
+    photos: z.array(archivePhotoSchema).max(MOST_PHOTOS),
+    links: z.array(archiveLinkSchema).max(1_000).optional(),
+  })
+  .superRefine(({ entries }, ctx) => {
+    const seen = { id: new Set<string>(), seq: new Set<number>() };
+    entries.forEach(({ id, seq }, index) => {
+      const isDouble = seen.id.has(id.toLowerCase()) || seen.seq.has(seq);
+      seen.id.add(id.toLowerCase());
+      seen.seq.add(seq);
+      if (isDouble) {
+        ctx.addIssue({
+          code: 'custom',
+          path: ['entries', index],
+          message: 'an id and a number that no other entry has',
+        });
+      }
+    });
   })
   .meta({ id: 'ArchiveVisit' });
 export type ArchiveVisit = z.infer<typeof archiveVisitSchema>;

@@ -11,14 +11,18 @@ import {
   MAX_STATIONS,
   MM_PER_IN32,
   PLAYS,
+  KM_PER_MI,
+  KPA_PER_PRESSURE,
   PRESSURE_UNITS,
   RIBS,
   USES,
   WHEELS,
 } from './words.ts';
 import type { Wheel } from './words.ts';
+import { FIELD_LIMITS } from './fieldLimits.ts';
 import { refusalOf } from './refusal.ts';
 import type { Refusal } from './refusal.ts';
+import { unstorable } from './storable.ts';
 
 export const CASE_FORMAT = 'keen-groove/case';
 export const CASE_VERSION = 1;
@@ -50,7 +54,7 @@ export const stationSchema = z.strictObject({
 
 export const tireSchema = z.strictObject({
   size: z.string().max(40).optional(),
-  newDepth: z.number().gt(0).max(60),
+  newDepth: z.number().gt(0).max(FIELD_LIMITS.newDepthMm),
   distance: z.number().min(0),
   pressure: z
     .strictObject({ measured: z.number().min(0).optional(), target: z.number().gt(0) })
@@ -84,9 +88,13 @@ export const limitsSchema = z.strictObject({
   legal: z.number().min(0).optional(),
   advise: z.number().min(0).optional(),
 });
+const rideHeightMm = z
+  .number()
+  .min(FIELD_LIMITS.rideHeightMm.least)
+  .max(FIELD_LIMITS.rideHeightMm.most);
 export const rideHeightChangeSchema = z.strictObject({
-  front: z.number().optional(),
-  rear: z.number().optional(),
+  front: rideHeightMm.optional(),
+  rear: rideHeightMm.optional(),
 });
 
 export const vehicleSchema = z.strictObject({
@@ -114,6 +122,7 @@ export const caseFileSchema = z
     visit: z.record(z.string(), z.unknown()).optional(),
   })
   .superRefine((file, ctx) => {
+    checkLimits(file, ctx);
     checkDepths(file, ctx);
     checkRotations(file, ctx);
   })
@@ -125,6 +134,8 @@ export type Parsed<T> = { ok: true; value: T } | { ok: false; error: Refusal };
 
 /** Checks unknown data against the case file; the first fault comes back as a path. */
 export function parseCaseFile(data: unknown): Parsed<CaseFile> {
+  const never = unstorable(data);
+  if (never) return { ok: false, error: never };
   const result = caseFileSchema.safeParse(data);
   return result.success
     ? { ok: true, value: result.data }
@@ -142,6 +153,28 @@ type Check = z.core.$RefinementCtx<{
   tires: Record<Wheel, z.infer<typeof tireSchema>>;
   rotations?: z.infer<typeof rotationSchema>[] | undefined;
 }>;
+
+/** The limits of what can be typed, in the file's own units. */
+function checkLimits({ units, tires }: Check['value'], ctx: Check): void {
+  const most = {
+    distance: FIELD_LIMITS.distanceKm / (units.distance === 'km' ? 1 : KM_PER_MI),
+    pressure: FIELD_LIMITS.pressureKpa / KPA_PER_PRESSURE[units.pressure],
+  };
+  for (const wheel of WHEELS) {
+    const { distance, pressure } = tires[wheel];
+    const check = (path: string[], value: number | undefined, limit: number) => {
+      if (value === undefined || value <= limit) return;
+      ctx.addIssue({
+        code: 'custom',
+        path: ['tires', wheel, ...path],
+        message: `at most ${trim(limit)}`,
+      });
+    };
+    check(['distance'], distance, most.distance);
+    check(['pressure', 'measured'], pressure?.measured, most.pressure);
+    check(['pressure', 'target'], pressure?.target, most.pressure);
+  }
+}
 
 function checkDepths(file: Check['value'], ctx: Check): void {
   const slack = file.units.depth === 'mm' ? DEPTH_SLACK_MM : DEPTH_SLACK_MM / MM_PER_IN32;

@@ -27,6 +27,7 @@ import {
   recheckKmSchema,
   tireExtras,
 } from './draft.ts';
+import { FIELD_LIMITS } from './fieldLimits.ts';
 import { handOverFields } from './handOver.ts';
 import { estimateSchema } from './prices.ts';
 import { refusalsOf } from './refusal.ts';
@@ -64,6 +65,7 @@ import {
   USES,
   WHEELS,
 } from './words.ts';
+import { momentSchema, rowNumberSchema, unstorable } from './storable.ts';
 
 /**
  * A visit is what has been entered about it: an append-only list of entries, each setting one field
@@ -73,14 +75,19 @@ import {
 
 const wheelFields = {
   size: text(40),
-  newDepth: z.number().gt(0).max(60),
-  distance: z.number().min(0).max(1_000_000),
-  'pressure.measured': z.number().min(0).max(1_500),
-  'pressure.target': z.number().gt(0).max(1_500),
+  newDepth: z.number().gt(0).max(FIELD_LIMITS.newDepthMm),
+  distance: z.number().min(0).max(FIELD_LIMITS.distanceKm),
+  'pressure.measured': z.number().min(0).max(FIELD_LIMITS.pressureKpa),
+  'pressure.target': z.number().gt(0).max(FIELD_LIMITS.pressureKpa),
   feather: z.enum(FEATHERS),
   cupping: z.enum(CUPPINGS),
   damage: z.array(z.enum(DAMAGES)).max(DAMAGES.length),
 } as const;
+
+const rideHeightChange = z
+  .number()
+  .min(FIELD_LIMITS.rideHeightMm.least)
+  .max(FIELD_LIMITS.rideHeightMm.most);
 
 const carFields = {
   'units.depth': z.enum(DEPTH_UNITS),
@@ -89,8 +96,8 @@ const carFields = {
   'vehicle.drive': z.enum(DRIVES),
   'vehicle.use': z.enum(USES),
   'vehicle.rotatable': z.boolean(),
-  'vehicle.rideHeightChange.front': z.number().min(-300).max(600),
-  'vehicle.rideHeightChange.rear': z.number().min(-300).max(600),
+  'vehicle.rideHeightChange.front': rideHeightChange,
+  'vehicle.rideHeightChange.rear': rideHeightChange,
   complaints: z.array(z.enum(COMPLAINTS)).max(COMPLAINTS.length),
   rotations: z.array(rotationSchema).max(50),
   limits: limitsSchema,
@@ -202,7 +209,7 @@ export const entrySchema = z
     path: z.string().max(80),
     value: z.unknown(),
     /** When it was entered, by the client's clock, UTC. */
-    at: z.iso.datetime(),
+    at: momentSchema,
     /**
      * Entries of the same field that were seen when this one was made. One that was not seen stands
      * beside it, until somebody who has seen both chooses.
@@ -216,6 +223,12 @@ export const entrySchema = z
       return;
     }
     if (entry.value === null) return;
+    const never = unstorable(entry.value);
+    if (never) {
+      const path = ['value', ...never.path.split('.').filter(Boolean)];
+      ctx.addIssue({ code: 'custom', path, message: never.expected });
+      return;
+    }
     const result = schema.safeParse(entry.value);
     if (!result.success) {
       for (const refusal of refusalsOf(result.error)) {
@@ -233,8 +246,8 @@ export const storedEntrySchema = z
     id: z.uuid(),
     path: z.string(),
     value: z.unknown(),
-    at: z.iso.datetime(),
-    seq: z.int(),
+    at: momentSchema,
+    seq: rowNumberSchema,
     personId: z.uuid(),
     over: overSchema.optional(),
   })

@@ -1,4 +1,41 @@
 export * from './words.ts';
+export { customerRecordSchema, PERSONAL_PATHS } from './customers.ts';
+export type { CustomerRecord } from './customers.ts';
+export {
+  changePasswordSchema,
+  changePersonSchema,
+  confirmSecondFactorSchema,
+  LEAST_PASSWORD,
+  newPasswordSchema,
+  newPersonSchema,
+  newSecondFactorSchema,
+  ownPasswordSchema,
+  ownSessionListSchema,
+  passwordLinkOwnerSchema,
+  passwordLinkSchema,
+  recoveryCodesSchema,
+  staffListSchema,
+  staffMemberSchema,
+} from './people.ts';
+export type {
+  ChangePassword,
+  ChangePerson,
+  ConfirmSecondFactor,
+  NewPassword,
+  NewPerson,
+  NewSecondFactor,
+  OwnSession,
+  PasswordLink,
+  PasswordLinkOwner,
+  RecoveryCodes,
+  StaffMember,
+} from './people.ts';
+export { AUDIT_KINDS, auditPageSchema } from './audit.ts';
+export type { AuditEvent, AuditKind, AuditPage } from './audit.ts';
+export { RIGHTS, rightForPath, roleMay, STOCK_SETTINGS } from './rights.ts';
+export type { Right } from './rights.ts';
+export { API_PATHS } from './apiPaths.ts';
+export { momentSchema, rowNumberSchema, unstorable } from './storable.ts';
 export { refusalOf, refusalsOf } from './refusal.ts';
 export type { Refusal } from './refusal.ts';
 export {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { momentSchema } from './storable.ts';
 
 /** Money is whole minor units of the shop's currency (cents, pence, øre). */
 export const minorSchema = z.int().min(0).max(100_000_000);
@@ -104,7 +105,7 @@ export const estimateSchema = z
     signed: z
       .strictObject({
         name: z.string().trim().min(1).max(80),
-        at: z.iso.datetime(),
+        at: momentSchema,
         /** Drawn by finger: strokes of x, y pairs between 0 and 1000. */
         strokes: z
           .array(z.array(z.int().min(0).max(1000)).max(400))

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SPEC_KINDS } from './words.ts';
+import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /**
  * A specification sheet: what the angles of one kind of car should be, whose figures these are, and
@@ -100,9 +101,9 @@ export type SpecSheet = z.infer<typeof specSheetSchema>;
 export const usedSheetSchema = z.strictObject({
   /** The shop's sheet it was copied from; null for a starting point that ships with the product. */
   sheetId: z.uuid().nullable(),
-  revision: z.int().min(1).nullable(),
+  revision: rowNumberSchema.min(1).nullable(),
   enteredBy: z.string().max(80).nullable(),
-  enteredAt: z.iso.datetime().nullable(),
+  enteredAt: momentSchema.nullable(),
   sheet: specSheetSchema,
 });
 export type UsedSheet = z.infer<typeof usedSheetSchema>;
@@ -111,11 +112,11 @@ export type UsedSheet = z.infer<typeof usedSheetSchema>;
 export const keptSheetSchema = z
   .strictObject({
     id: z.uuid(),
-    revision: z.int().min(1),
+    revision: rowNumberSchema.min(1),
     sheet: specSheetSchema,
     retired: z.boolean(),
     enteredBy: z.string(),
-    enteredAt: z.iso.datetime(),
+    enteredAt: momentSchema,
   })
   .meta({ id: 'KeptSheet' });
 export type KeptSheet = z.infer<typeof keptSheetSchema>;
@@ -131,7 +132,7 @@ export const newSheetsSchema = z
           /** Made by the client, so that a revision sent twice counts once. */
           revisionId: z.uuid(),
           /** The revision it was made from, 0 for a new sheet; refused when another came between. */
-          basedOn: z.int().min(0),
+          basedOn: rowNumberSchema,
           sheet: specSheetSchema,
           retired: z.boolean(),
         }),

@@ -7,6 +7,7 @@ import {
   TREAD_PASS_FORMAT,
   TREAD_PASS_VERSION,
 } from './words.ts';
+import { momentSchema } from './storable.ts';
 
 /** One cut across the tread. */
 export const treadProfileSchema = z.strictObject({
@@ -28,7 +29,7 @@ export const treadPassSchema = z
   .strictObject({
     format: z.literal(TREAD_PASS_FORMAT),
     version: z.literal(TREAD_PASS_VERSION),
-    takenAt: z.iso.datetime(),
+    takenAt: momentSchema,
     source: z.string().max(80),
     /** How the car came over the plate; left out where nobody saw it. */
     passing: z

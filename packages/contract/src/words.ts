@@ -105,6 +105,10 @@ export const DEPTH_SLACK_MM = 0.5;
 
 /** 1/32 in, exactly. */
 export const MM_PER_IN32 = 0.79375;
+/** 1 mi, exactly: 5280 ft of 304.8 mm. */
+export const KM_PER_MI = 1.609344;
+/** The bar exactly; the psi as the case file defines it, 4.3e-8 below lbf/in2 from the exact pound and gravity. */
+export const KPA_PER_PRESSURE = { kPa: 1, psi: 6.894757, bar: 100 } as const;
 
 /** How angles were measured, for what they can and cannot know. */
 export const METHODS = [

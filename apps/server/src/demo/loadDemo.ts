@@ -6,8 +6,10 @@ import { DEFAULT_PREFERENCES, DEFAULT_PRICES } from '@keen/contract';
 import type { Database } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
 import {
+  auditLog,
   decisions,
   entries,
+  passwordLinks,
   people,
   photos,
   sheetLinks,
@@ -88,7 +90,10 @@ async function keptVisits(
       if (!visit.decision) return { visit, draft, decision: null };
       const car = cars.find(({ id }) => id === visit.vehicleId);
       const file = draftToCase(draft, [car?.label, car?.plate].filter(Boolean).join(', ')).file;
-      const { diagnosis, outlook } = await diagnoses.diagnose(file);
+      const { diagnosis, outlook } = await diagnoses.diagnose({
+        file,
+        personId: visit.id,
+      });
       const advised = weighVisit(outlook, DEFAULT_PRICES, draft).advised.course;
       progress(`working out the demo shop's past: ${++done} of ${total}`);
       return {
@@ -116,6 +121,8 @@ export async function removeDemo(db: Database): Promise<void> {
     const demo = await tx.select({ id: shops.id }).from(shops).where(eq(shops.isDemo, true));
     for (const { id } of demo) {
       for (const table of [
+        auditLog,
+        passwordLinks,
         decisions,
         photos,
         sheetLinks,

@@ -6,7 +6,8 @@ import type { Request, RequestHandler, Response } from 'express';
 import { WebSocketServer } from 'ws';
 import type { WebSocket } from 'ws';
 import type { Context } from '../context.ts';
-import { sessionName } from '../features/live/openLines.ts';
+import { inShop } from '../db/client.ts';
+import { sessionName } from '../http/sessionName.ts';
 import { gaugeOf } from './simulatedGauge.ts';
 import { readerOf } from './simulatedReader.ts';
 
@@ -145,14 +146,14 @@ async function speakGauge(line: WebSocket, context: Context, shopId: string): Pr
     else send(line, says);
   });
   line.on('close', leave);
-  const gauge = await gaugeOf(context.db, shopId);
+  const gauge = await inShop(context.db, shopId, (tx) => gaugeOf(tx, shopId));
   if (!gauge.isOn) line.close(...SWITCHED_OFF);
   else send(line, { kind: 'hello', device: 'Simulated gauge', battery: gauge.battery });
 }
 
 async function speakReader(line: WebSocket, context: Context, shopId: string): Promise<void> {
   const sendPass = async () => {
-    const { n, pass } = await readerOf(context.db, shopId);
+    const { n, pass } = await inShop(context.db, shopId, (tx) => readerOf(tx, shopId));
     if (pass) send(line, { kind: 'pass', n, pass });
   };
   const leave = context.live.readers.listen(shopId, (says) => {
@@ -160,7 +161,7 @@ async function speakReader(line: WebSocket, context: Context, shopId: string): P
     else sendPass().catch((error: unknown) => context.log.warn({ err: error }, 'pass not sent'));
   });
   line.on('close', leave);
-  const { state } = await readerOf(context.db, shopId);
+  const { state } = await inShop(context.db, shopId, (tx) => readerOf(tx, shopId));
   if (!state.isOn) line.close(...SWITCHED_OFF);
   else send(line, { kind: 'hello', device: 'Simulated reader' });
 }

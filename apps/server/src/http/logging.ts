@@ -77,7 +77,10 @@ export function requestLog(log: Logger) {
       req: ({ method, url }: { method: string; url: string }) => ({
         method,
         // A link's token opens the sheet: it is no business of the log.
-        path: url.split('?')[0]!.replace(/^(\/api\/shared\/).*/, '$1…').slice(0, 200),
+        path: url
+          .split('?')[0]!
+          .replace(/^(\/api\/shared\/).*/, '$1…')
+          .slice(0, 200),
       }),
       res: ({ statusCode }: { statusCode: number }) => ({ status: statusCode }),
       err: safeError,

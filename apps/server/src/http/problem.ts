@@ -8,7 +8,7 @@ function send(req: Request, res: Response, error: AppError): void {
   res
     .status(error.status)
     .type('application/problem+json')
-    .json(error.toProblem(String(req.id ?? '')));
+    .json(error.toProblem(typeof req.id === 'string' ? req.id : ''));
 }
 
 /** Paths of the API that lead nowhere. */

@@ -1,3 +1,4 @@
+import type { Role } from '@keen/contract';
 import type { Request } from 'express';
 import { unauthenticated } from '../errors.ts';
 
@@ -5,6 +6,14 @@ declare module 'express-session' {
   interface SessionData {
     personId: string;
     shopId: string;
+    /** Changed in the stored sessions when a lead changes it, so that it holds from the next request. */
+    role: Role;
+    /** A lead whose shop asks for a second factor and who has none yet: only the own account is open. */
+    mustSetUp: boolean;
+    /** What its owner recognises it by. */
+    agent: string;
+    address: string;
+    since: string;
   }
 }
 
@@ -12,11 +21,12 @@ declare module 'express-session' {
 export interface Actor {
   personId: string;
   shopId: string;
+  role: Role;
 }
 
 /** @throws {AppError} 401 when nobody is signed in */
 export function signedIn(req: Request): Actor {
-  const { personId, shopId } = req.session;
-  if (!personId || !shopId) throw unauthenticated();
-  return { personId, shopId };
+  const { personId, shopId, role } = req.session;
+  if (!personId || !shopId || !role) throw unauthenticated();
+  return { personId, shopId, role };
 }

@@ -1,17 +1,30 @@
-import { refusalsOf } from '@keen/contract';
+import { refusalsOf, unstorable } from '@keen/contract';
 import { z } from 'zod';
 import { invalid, notFound } from '../errors.ts';
 
 /** Checks a body against its schema. @throws {AppError} 400 with every wrong field's path */
 export function validBody<T>(schema: z.ZodType<T>, body: unknown): T {
+  const never = unstorable(body);
+  if (never) throw invalid([never]);
   const result = schema.safeParse(body);
   if (!result.success) throw invalid(refusalsOf(result.error));
   return result.data;
 }
 
-/** Checks an id from the path. @throws {AppError} 404: what is no id names nothing */
+/**
+ * Checks an id from the path; ids are compared in lower case, as the database writes them.
+ * @throws {AppError} 404: what is no id names nothing
+ */
 export function validId(id: unknown, what: string): string {
   const result = z.uuid().safeParse(id);
   if (!result.success) throw notFound(what);
-  return result.data;
+  return result.data.toLowerCase();
+}
+
+/** A word of the query; what cannot be in any text finds nothing. @throws {AppError} 400 */
+export function queryText(value: unknown, path: string): string {
+  if (typeof value !== 'string') return '';
+  const never = unstorable(value);
+  if (never) throw invalid([{ ...never, path }]);
+  return value;
 }

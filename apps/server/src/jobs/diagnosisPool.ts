@@ -2,90 +2,186 @@ import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
 import type { CaseFile, Refusal } from '@keen/contract';
 import type { FullAnswer } from '@keen/core';
-import { invalid } from '../errors.ts';
+import type { Response } from 'express';
+import { AppError, invalid } from '../errors.ts';
+import type { Actor } from '../http/signedIn.ts';
 
 export type DiagnosisReply =
   { id: number; ok: true; answer: FullAnswer } | { id: number; ok: false; refusal: Refusal };
 
+export interface DiagnosisOrder {
+  file: CaseFile;
+  /** Whose turn it is: people take turns, so that nobody's many cases hold up another's one. */
+  personId?: string;
+  /** Aborted when whoever asked has hung up: what is not begun is not computed. */
+  signal?: AbortSignal;
+}
+
 /** Full answers, computed off the main thread. */
 export interface DiagnosisPool {
-  /** @throws {AppError} 400 when the case cannot be computed */
-  diagnose(file: CaseFile): Promise<FullAnswer>;
+  /**
+   * @throws {AppError} 400 when the case cannot be computed, 503 when too many wait, 499 when the asker
+   * has hung up
+   */
+  diagnose(order: DiagnosisOrder): Promise<FullAnswer>;
+  /** How many wait. */
+  waiting(): number;
   close(): Promise<void>;
+}
+
+/** Asks for a person's diagnosis, for as long as that person's connection is open. */
+export function diagnoseFor(
+  pool: DiagnosisPool,
+  { actor, res }: { actor: Actor; res: Response },
+): (file: CaseFile) => Promise<FullAnswer> {
+  const hungUp = new AbortController();
+  res.once('close', () => hungUp.abort());
+  return (file) => pool.diagnose({ file, personId: actor.personId, signal: hungUp.signal });
 }
 
 interface Job {
   id: number;
   file: CaseFile;
+  personId: string;
+  /** Everybody who waits for this answer; one who hangs up is taken out. */
+  waiters: number;
   resolve: (answer: FullAnswer) => void;
   reject: (error: Error) => void;
 }
 
 const WORKERS = availableParallelism();
 const KEPT_ANSWERS = 200;
+/** At half a second each and two cores, the last of these waits about half a minute. */
+const MOST_WAITING = 100;
+const MOST_WAITING_A_PERSON = 20;
+const BUSY_SECONDS = 5;
 
 /**
  * Starts worker threads as they are needed. Answers are remembered by their case: the same case
  * gives the same answer, so the sheet after the decision costs nothing.
+ * @param start - starts a worker; tests bring their own
  */
-export function createDiagnosisPool(): DiagnosisPool {
-  const queue: Job[] = [];
+export function createDiagnosisPool(
+  start = () => new Worker(new URL('./worker.mjs', import.meta.url)),
+): DiagnosisPool {
+  /** Waiting jobs, person by person, in the order in which their turns come. */
+  const queues = new Map<string, Job[]>();
   const workers: { worker: Worker; job: Job | null }[] = [];
-  const kept = new Map<string, Promise<FullAnswer>>();
+  const known = new Map<string, { answer: Promise<FullAnswer>; job: Job | null }>();
   let lastId = 0;
+  let isClosed = false;
 
-  function start(): void {
-    const slot: { worker: Worker; job: Job | null } = {
-      worker: new Worker(new URL('./worker.mjs', import.meta.url)),
-      job: null,
-    };
+  const waiting = () => [...queues.values()].reduce((sum, queue) => sum + queue.length, 0);
+
+  function startWorker(): { worker: Worker; job: Job | null } {
+    const slot: { worker: Worker; job: Job | null } = { worker: start(), job: null };
     slot.worker.on('message', (reply: DiagnosisReply) => {
       if (reply.ok) slot.job?.resolve(reply.answer);
       else slot.job?.reject(invalid([reply.refusal]));
       slot.job = null;
       next();
     });
-    slot.worker.on('error', (error: Error) => {
+    const lose = (error: Error) => {
+      const at = workers.indexOf(slot);
+      if (at >= 0) workers.splice(at, 1);
       slot.job?.reject(error);
-      workers.splice(workers.indexOf(slot), 1);
-      next();
-    });
+      slot.job = null;
+      if (!isClosed) next();
+    };
+    slot.worker.on('error', lose);
+    slot.worker.on('exit', () => lose(new Error('a diagnosis thread ended')));
     workers.push(slot);
+    return slot;
+  }
+
+  /** The next job, of the person whose turn it is; that person then goes to the end of the row. */
+  function takeJob(): Job | undefined {
+    const [turn] = queues;
+    if (!turn) return undefined;
+    const [personId, queue] = turn;
+    const job = queue.shift();
+    queues.delete(personId);
+    if (queue.length > 0) queues.set(personId, queue);
+    return job;
   }
 
   function next(): void {
-    if (queue.length === 0) return;
-    let slot = workers.find(({ job }) => job === null);
-    if (!slot && workers.length < WORKERS) {
-      start();
-      slot = workers.at(-1);
+    while (queues.size > 0) {
+      const slot =
+        workers.find(({ job }) => job === null) ??
+        (workers.length < WORKERS ? startWorker() : undefined);
+      if (!slot) return;
+      const job = takeJob();
+      if (!job) return;
+      slot.job = job;
+      slot.worker.postMessage({ id: job.id, file: job.file });
     }
-    const job = slot && queue.shift();
-    if (!slot || !job) return;
-    slot.job = job;
-    slot.worker.postMessage({ id: job.id, file: job.file });
   }
 
-  function compute(file: CaseFile): Promise<FullAnswer> {
-    return new Promise((resolve, reject) => {
-      queue.push({ id: ++lastId, file, resolve, reject });
-      next();
+  function enqueue(file: CaseFile, personId: string): { answer: Promise<FullAnswer>; job: Job } {
+    const own = queues.get(personId) ?? [];
+    if (waiting() >= MOST_WAITING || own.length >= MOST_WAITING_A_PERSON) {
+      throw new AppError(503, 'busy', 'Too many diagnoses wait; try again in a moment', {
+        retryAfter: BUSY_SECONDS,
+      });
+    }
+    let job!: Job;
+    const answer = new Promise<FullAnswer>((resolve, reject) => {
+      job = { id: ++lastId, file, personId, waiters: 0, resolve, reject };
     });
+    own.push(job);
+    queues.set(personId, own);
+    return { answer, job };
+  }
+
+  /** Takes a job out of its queue when nobody waits for it any more; one that runs goes on. */
+  function drop(key: string, job: Job): void {
+    const queue = queues.get(job.personId);
+    const at = queue?.indexOf(job) ?? -1;
+    if (!queue || at < 0) return;
+    queue.splice(at, 1);
+    if (queue.length === 0) queues.delete(job.personId);
+    known.delete(key);
+    job.reject(new AppError(499, 'hung_up', 'Nobody waits for this any more'));
   }
 
   return {
-    diagnose(file) {
+    async diagnose({ file, personId = '', signal }) {
       const key = JSON.stringify({ ...file, visit: undefined });
-      const known = kept.get(key);
-      if (known) return known;
-      const answer = compute(file);
-      kept.set(key, answer);
-      answer.catch(() => kept.delete(key));
-      const oldest = kept.keys().next().value;
-      if (kept.size > KEPT_ANSWERS && oldest !== undefined) kept.delete(oldest);
-      return answer;
+      let entry = known.get(key);
+      if (!entry) {
+        const fresh: { answer: Promise<FullAnswer>; job: Job | null } = enqueue(file, personId);
+        entry = fresh;
+        known.set(key, fresh);
+        fresh.answer.then(
+          () => (fresh.job = null),
+          () => {
+            if (known.get(key) === fresh) known.delete(key);
+          },
+        );
+        const oldest = known.keys().next().value;
+        if (known.size > KEPT_ANSWERS && oldest !== undefined) known.delete(oldest);
+        next();
+      }
+      const { answer, job } = entry;
+      if (!job || !signal) {
+        if (job) job.waiters = Infinity;
+        return answer;
+      }
+      job.waiters++;
+      const leave = () => {
+        if (--job.waiters === 0) drop(key, job);
+      };
+      signal.addEventListener('abort', leave, { once: true });
+      try {
+        return await answer;
+      } finally {
+        signal.removeEventListener('abort', leave);
+      }
     },
+    waiting,
     async close() {
+      isClosed = true;
       await Promise.all(workers.map(({ worker }) => worker.terminate()));
     },
   };

@@ -1,14 +1,8 @@
 import type { DepthUnit, DistanceUnit, PressureUnit } from '@keen/contract/words';
-import { MM_PER_IN32 } from '@keen/contract/words';
+import { KM_PER_MI, KPA_PER_PRESSURE, MM_PER_IN32 } from '@keen/contract/words';
 
 /** 1 in, exactly (international yard and pound agreement, 1959). */
 export const MM_PER_IN = 25.4;
-/** 1 mi, exactly: 5280 ft of 304.8 mm. */
-export const KM_PER_MI = 1.609344;
-/** 1 psi as the case file defines it; 4.3e-8 below lbf/in2 from the exact pound and gravity. */
-export const KPA_PER_PSI = 6.894757;
-/** 1 bar, exactly. */
-export const KPA_PER_BAR = 100;
 export const FEET_PER_MILE = 5280;
 export const M_PER_KM = 1000;
 export const MIN_PER_DEG = 60;
@@ -16,11 +10,6 @@ export const RAD_PER_DEG = Math.PI / 180;
 
 const MM_PER_DEPTH: Record<DepthUnit, number> = { mm: 1, in32: MM_PER_IN32 };
 const KM_PER_DISTANCE: Record<DistanceUnit, number> = { km: 1, mi: KM_PER_MI };
-const KPA_PER_PRESSURE: Record<PressureUnit, number> = {
-  kPa: 1,
-  psi: KPA_PER_PSI,
-  bar: KPA_PER_BAR,
-};
 
 /** Tread depth to mm from the unit it was read in. */
 export function depthToMm(value: number, unit: DepthUnit): number {

@@ -1,9 +1,9 @@
-import type { Diagnosis } from '@keen/contract';
+import type { Diagnosis, Wheel } from '@keen/contract';
 import { ACTIONS, ANSWERS } from '@keen/contract';
-import type { Wheel } from '@keen/contract';
-import { index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { foreignKey, index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { jsonb } from './jsonb.ts';
 import { people } from './people.ts';
-import { shops } from './shops.ts';
+import { atLeast, noLonger, oneOf, ownRows } from './shopRows.ts';
 import { visits } from './visits.ts';
 
 /** What was decided, beside what was advised at that moment: appended, never changed. */
@@ -11,12 +11,8 @@ export const decisions = pgTable(
   'decisions',
   {
     id: uuid().primaryKey(),
-    shopId: uuid('shop_id')
-      .notNull()
-      .references(() => shops.id),
-    visitId: uuid('visit_id')
-      .notNull()
-      .references(() => visits.id),
+    shopId: uuid('shop_id').notNull(),
+    visitId: uuid('visit_id').notNull(),
     action: text({ enum: ACTIONS }).notNull(),
     /** What was advised at the shop's prices; decisions before there were prices have the diagnosis' word. */
     advised: text({ enum: ACTIONS }),
@@ -25,10 +21,28 @@ export const decisions = pgTable(
     reason: text().notNull(),
     diagnosis: jsonb().$type<Diagnosis>().notNull(),
     entrySeq: integer('entry_seq').notNull(),
-    personId: uuid('person_id')
-      .notNull()
-      .references(() => people.id),
+    personId: uuid('person_id').notNull(),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('decisions_visit').on(table.visitId, table.createdAt)],
+  (table) => [
+    index('decisions_visit').on(table.visitId, table.createdAt),
+    index('decisions_shop_visit').on(table.shopId, table.visitId),
+    index('decisions_shop_person').on(table.shopId, table.personId),
+    foreignKey({
+      name: 'decisions_own_visit',
+      columns: [table.shopId, table.visitId],
+      foreignColumns: [visits.shopId, visits.id],
+    }),
+    foreignKey({
+      name: 'decisions_own_person',
+      columns: [table.shopId, table.personId],
+      foreignColumns: [people.shopId, people.id],
+    }),
+    oneOf('decisions_action', table.action, ACTIONS),
+    oneOf('decisions_advised', table.advised, ACTIONS),
+    oneOf('decisions_answer', table.answer, ANSWERS),
+    noLonger('decisions_reason', table.reason, 500),
+    atLeast('decisions_entry_seq', table.entrySeq, 0),
+    ownRows('decisions', table.shopId),
+  ],
 );

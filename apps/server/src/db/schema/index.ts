@@ -1,5 +1,7 @@
+export { auditLog } from './auditLog.ts';
 export { decisions } from './decisions.ts';
 export { entries } from './entries.ts';
+export { passwordLinks } from './passwordLinks.ts';
 export { people } from './people.ts';
 export { photos } from './photos.ts';
 export { secrets } from './secrets.ts';

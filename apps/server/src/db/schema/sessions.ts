@@ -8,5 +8,6 @@ export const sessions = pgTable(
     sess: json().notNull(),
     expire: timestamp({ precision: 6 }).notNull(),
   },
+  // A migration adds an index on the person within `sess`, which the schema cannot say.
   (table) => [index('session_expire').on(table.expire)],
 );

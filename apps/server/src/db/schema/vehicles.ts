@@ -1,4 +1,5 @@
-import { index, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { pgTable, text, timestamp, unique, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { noLonger, ownRows } from './shopRows.ts';
 import { shops } from './shops.ts';
 
 export const vehicles = pgTable(
@@ -15,10 +16,18 @@ export const vehicles = pgTable(
     customer: text().notNull(),
     phone: text().notNull().default(''),
     vin: text().notNull().default(''),
+    /** When the customer was erased: the readings stay, nobody's name does. */
+    erasedAt: timestamp('erased_at', { withTimezone: true }),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
     uniqueIndex('vehicles_shop_plate').on(table.shopId, table.plateKey),
-    index('vehicles_shop').on(table.shopId),
+    unique('vehicles_shop_id').on(table.shopId, table.id),
+    noLonger('vehicles_plate', table.plate, 40),
+    noLonger('vehicles_label', table.label, 120),
+    noLonger('vehicles_customer', table.customer, 120),
+    noLonger('vehicles_phone', table.phone, 30),
+    noLonger('vehicles_vin', table.vin, 17),
+    ownRows('vehicles', table.shopId),
   ],
 );

@@ -1,18 +1,24 @@
 import type { VisitDraft } from '@keen/contract';
-import { index, integer, jsonb, pgTable, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
-import { shops } from './shops.ts';
+import {
+  foreignKey,
+  index,
+  integer,
+  pgTable,
+  timestamp,
+  unique,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import { jsonb } from './jsonb.ts';
+import { atLeast, ownRows } from './shopRows.ts';
 import { vehicles } from './vehicles.ts';
 
 export const visits = pgTable(
   'visits',
   {
     id: uuid().primaryKey(),
-    shopId: uuid('shop_id')
-      .notNull()
-      .references(() => shops.id),
-    vehicleId: uuid('vehicle_id')
-      .notNull()
-      .references(() => vehicles.id),
+    shopId: uuid('shop_id').notNull(),
+    vehicleId: uuid('vehicle_id').notNull(),
     /** Counts up within the shop; what people say to one another. */
     number: integer().notNull(),
     arrivedAt: timestamp('arrived_at', { withTimezone: true }).notNull().defaultNow(),
@@ -24,7 +30,17 @@ export const visits = pgTable(
   },
   (table) => [
     uniqueIndex('visits_shop_number').on(table.shopId, table.number),
+    unique('visits_shop_id').on(table.shopId, table.id),
     index('visits_shop_arrived').on(table.shopId, table.arrivedAt),
     index('visits_vehicle').on(table.vehicleId),
+    index('visits_shop_vehicle').on(table.shopId, table.vehicleId),
+    foreignKey({
+      name: 'visits_own_vehicle',
+      columns: [table.shopId, table.vehicleId],
+      foreignColumns: [vehicles.shopId, vehicles.id],
+    }),
+    atLeast('visits_number', table.number, 1),
+    atLeast('visits_seq', table.seq, 0),
+    ownRows('visits', table.shopId),
   ],
 );

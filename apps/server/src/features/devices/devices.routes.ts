@@ -7,93 +7,102 @@ import {
 } from '@keen/contract';
 import { createRandom } from '@keen/core';
 import { eq } from 'drizzle-orm';
-import { Router } from 'express';
-import type { Context } from '../../context.ts';
 import type { Handle } from '../../db/client.ts';
 import { shops } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { gaugeOf, pressGauge } from '../../devices/simulatedGauge.ts';
 import { drivePast, readerOf } from '../../devices/simulatedReader.ts';
 import { rigReading } from '../../devices/simulatedRig.ts';
-import { signedIn } from '../../http/signedIn.ts';
+import type { Routes } from '../../http/routes.ts';
 import { validBody } from '../../http/validate.ts';
 
 /** The simulated devices that ship with the product, one of each for every shop. */
-export function deviceRoutes({ db }: Context): Router {
-  const router = Router();
-  router.get('/rig', async (req, res) => {
-    res.json(await rigOf(db, signedIn(req).shopId));
+export function mountDevices(routes: Routes): void {
+  mountRig(routes);
+  mountGauge(routes);
+  mountReader(routes);
+}
+
+function mountRig(routes: Routes): void {
+  routes.on('get', '/devices/rig', 'read', async ({ res, actor, inShop }) => {
+    res.json(await inShop((tx) => rigOf(tx, actor.shopId)));
   });
-  router.put('/rig', async (req, res) => {
-    const { shopId } = signedIn(req);
+  routes.on('put', '/devices/rig', 'playDevices', async ({ req, res, actor, inShop }) => {
     const rig = validBody(rigStateSchema, req.body);
-    await db.update(shops).set({ rig }).where(eq(shops.id, shopId));
+    await inShop((tx) => tx.update(shops).set({ rig }).where(eq(shops.id, actor.shopId)));
     res.json(rig);
   });
-  router.get('/rig/reading', async (req, res) => {
-    const rig = await rigOf(db, signedIn(req).shopId);
+  routes.on('get', '/devices/rig/reading', 'read', async ({ res, actor, inShop }) => {
+    const rig = await inShop((tx) => rigOf(tx, actor.shopId));
     const now = new Date();
     res.json(rigReading(rig, createRandom(now.getTime()), now.toISOString()));
   });
-  router.get('/gauge', async (req, res) => {
-    res.json(await gaugeOf(db, signedIn(req).shopId));
+}
+
+function mountGauge(routes: Routes): void {
+  routes.on('get', '/devices/gauge', 'read', async ({ res, actor, inShop }) => {
+    res.json(await inShop((tx) => gaugeOf(tx, actor.shopId)));
   });
-  router.put('/gauge', async (req, res) => {
-    const { shopId } = signedIn(req);
+  routes.on('put', '/devices/gauge', 'playDevices', async ({ req, res, actor, inShop }) => {
+    const { shopId } = actor;
     const played = validBody(playGaugeSchema, req.body);
-    const gauge = { ...(await gaugeOf(db, shopId)), ...played };
-    await db.transaction(async (tx) => {
-      await tx.update(shops).set({ gauge }).where(eq(shops.id, shopId));
-      if (!gauge.isOn) await tellLive(tx, { shopId, kind: 'gauge', says: 'breaksOff' });
+    const gauge = await inShop(async (tx) => {
+      const next = { ...(await gaugeOf(tx, shopId)), ...played };
+      await tx.update(shops).set({ gauge: next }).where(eq(shops.id, shopId));
+      if (!next.isOn) await tellLive(tx, { shopId, kind: 'gauge', says: 'breaksOff' });
+      return next;
     });
     res.json(gauge);
   });
-  router.post('/gauge/press', async (req, res) => {
-    const { shopId } = signedIn(req);
+  routes.on('post', '/devices/gauge/press', 'playDevices', async ({ req, res, actor, inShop }) => {
+    const { shopId } = actor;
     const { mm } = validBody(pressGaugeSchema, req.body);
-    const { says, after } = pressGauge(await gaugeOf(db, shopId), mm);
-    await db.transaction(async (tx) => {
-      await tx.update(shops).set({ gauge: after }).where(eq(shops.id, shopId));
-      for (const said of says) await tellLive(tx, { shopId, kind: 'gauge', says: said });
+    const after = await inShop(async (tx) => {
+      const pressed = pressGauge(await gaugeOf(tx, shopId), mm);
+      await tx.update(shops).set({ gauge: pressed.after }).where(eq(shops.id, shopId));
+      for (const said of pressed.says) await tellLive(tx, { shopId, kind: 'gauge', says: said });
+      return pressed.after;
     });
     res.json(after);
   });
-  router.get('/reader', async (req, res) => {
-    res.json((await readerOf(db, signedIn(req).shopId)).state);
+}
+
+function mountReader(routes: Routes): void {
+  routes.on('get', '/devices/reader', 'read', async ({ res, actor, inShop }) => {
+    res.json((await inShop((tx) => readerOf(tx, actor.shopId))).state);
   });
-  router.put('/reader', async (req, res) => {
-    const { shopId } = signedIn(req);
+  routes.on('put', '/devices/reader', 'playDevices', async ({ req, res, actor, inShop }) => {
+    const { shopId } = actor;
     const state = validBody(readerStateSchema, req.body);
-    const reader = { ...(await readerOf(db, shopId)), state };
-    await db.transaction(async (tx) => {
+    await inShop(async (tx) => {
+      const reader = { ...(await readerOf(tx, shopId)), state };
       await tx.update(shops).set({ reader }).where(eq(shops.id, shopId));
       if (!state.isOn) await tellLive(tx, { shopId, kind: 'reader', says: 'breaksOff' });
     });
     res.json(state);
   });
-  router.post('/reader/pass', async (req, res) => {
-    const { shopId } = signedIn(req);
-    const { state, n } = await readerOf(db, shopId);
-    const now = new Date();
-    if (state.isOn) {
-      const pass = drivePast(state, createRandom(now.getTime()), now.toISOString());
-      const drops = state.fault === 'dropsOut';
-      await db.transaction(async (tx) => {
-        await tx
-          .update(shops)
-          .set({ reader: { state, n: n + 1, pass } })
-          .where(eq(shops.id, shopId));
-        await tellLive(tx, { shopId, kind: 'reader', says: drops ? 'breaksOff' : 'pass' });
-      });
-    }
+  routes.on('post', '/devices/reader/pass', 'playDevices', async ({ res, actor, inShop }) => {
+    const { shopId } = actor;
+    const state = await inShop(async (tx) => {
+      const reader = await readerOf(tx, shopId);
+      if (!reader.state.isOn) return reader.state;
+      const now = new Date();
+      const pass = drivePast(reader.state, createRandom(now.getTime()), now.toISOString());
+      await tx
+        .update(shops)
+        .set({ reader: { state: reader.state, n: reader.n + 1, pass } })
+        .where(eq(shops.id, shopId));
+      const says = reader.state.fault === 'dropsOut' ? 'breaksOff' : 'pass';
+      await tellLive(tx, { shopId, kind: 'reader', says });
+      return reader.state;
+    });
     res.json(state);
   });
-  return router;
 }
 
 async function rigOf(db: Handle, shopId: string) {
   const [shop] = await db.select({ rig: shops.rig }).from(shops).where(eq(shops.id, shopId));
-  // A car kept by an older version gives way to the usual one.
-  const kept = rigStateSchema.safeParse(shop?.rig);
-  return kept.success ? kept.data : DEFAULT_RIG;
+  // A car stored by an older version gives way to the usual one.
+  const stored = rigStateSchema.safeParse(shop?.rig);
+  return stored.success ? stored.data : DEFAULT_RIG;
 }

@@ -1,18 +1,18 @@
 import { openApiDocument, publishedJsonSchemas } from '@keen/contract';
-import { Router } from 'express';
+import type { Routes } from '../../http/routes.ts';
 
 /** The open formats and the API, described by the schemas that check them. */
-export function documentRoutes(): Router {
-  const router = Router();
-  const schemas = publishedJsonSchemas();
+export function mountDocuments(routes: Routes): void {
+  const schemas = new Map<string, string>(
+    Object.entries(publishedJsonSchemas()).map(([name, schema]) => [name, JSON.stringify(schema)]),
+  );
   const openApi = openApiDocument();
-  router.get('/openapi.json', (_req, res) => {
+  routes.open('get', '/openapi.json', (_req, res) => {
     res.json(openApi);
   });
-  for (const [name, schema] of Object.entries(schemas)) {
-    router.get(`/schema/${name}.json`, (_req, res) => {
-      res.type('application/schema+json').send(JSON.stringify(schema));
-    });
-  }
-  return router;
+  routes.open('get', '/schema/:name.json', (req, res, next) => {
+    const schema = schemas.get(String(req.params.name));
+    if (schema === undefined) next();
+    else res.type('application/schema+json').send(schema);
+  });
 }

@@ -1,20 +1,16 @@
 import type { DueRow } from '@keen/contract';
 import { desc, eq, sql } from 'drizzle-orm';
-import { Router } from 'express';
-import type { Context } from '../../context.ts';
 import type { Handle } from '../../db/client.ts';
 import { vehicles, visits } from '../../db/schema/index.ts';
-import { signedIn } from '../../http/signedIn.ts';
+import type { Routes } from '../../http/routes.ts';
 
 const MOST_CARS = 2_000;
 
 /** What the shop's cars are due for, soonest first. */
-export function dueRoutes({ db }: Context): Router {
-  const router = Router();
-  router.get('/', async (req, res) => {
-    res.json(await dueList(db, signedIn(req).shopId));
+export function mountDue(routes: Routes): void {
+  routes.on('get', '/due', 'read', async ({ res, actor, inShop }) => {
+    res.json(await inShop((tx) => dueList(tx, actor.shopId)));
   });
-  return router;
 }
 
 /** Each car's latest list counts; what a later visit has put down replaces what an earlier one had. */

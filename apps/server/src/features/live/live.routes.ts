@@ -1,20 +1,18 @@
-import { Router } from 'express';
 import type { Context } from '../../context.ts';
-import { signedIn } from '../../http/signedIn.ts';
-import { sessionName } from './openLines.ts';
+import type { Routes } from '../../http/routes.ts';
+import { sessionName } from '../../http/sessionName.ts';
 
 const HEARTBEAT_MS = 20_000;
 /**
  * What may wait for a page that reads too slowly. Beyond it the stream is cut: the page connects anew
  * and fetches what it missed, and the server's memory stays bounded.
  */
-export const MOST_WAITING_BYTES = 256 * 1024;
+const MOST_WAITING_BYTES = 256 * 1024;
 
 /** Live changes of the signed-in shop as server-sent events. */
-export function liveRoutes({ live }: Context): Router {
-  const router = Router();
-  router.get('/', (req, res) => {
-    const { shopId, personId } = signedIn(req);
+export function mountLive(routes: Routes, { live }: Context): void {
+  routes.on('get', '/live', 'read', ({ req, res, actor }) => {
+    const { shopId, personId } = actor;
     res.writeHead(200, {
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',
@@ -37,5 +35,4 @@ export function liveRoutes({ live }: Context): Router {
       forget();
     });
   });
-  return router;
 }

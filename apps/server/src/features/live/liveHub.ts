@@ -2,7 +2,8 @@ import type { LiveEvent } from '@keen/contract';
 import { and, asc, eq, gt } from 'drizzle-orm';
 import pg from 'pg';
 import type { Logger } from 'pino';
-import type { Database } from '../../db/client.ts';
+import { inShop } from '../../db/client.ts';
+import type { Database, Handle } from '../../db/client.ts';
 import { entryRecord } from '../../db/entryRecord.ts';
 import { entries } from '../../db/schema/index.ts';
 import { LIVE_CHANNEL } from '../../db/tellLive.ts';
@@ -110,7 +111,8 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
 
   async function tellPages(note: PageNote): Promise<void> {
     if (!pages.has(note.shopId)) return;
-    pages.tell(note.shopId, JSON.stringify(await eventOf(db, note)));
+    const event = await inShop(db, note.shopId, (tx) => eventOf(tx, note));
+    pages.tell(note.shopId, JSON.stringify(event));
   }
 
   return {
@@ -127,11 +129,11 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
   };
 }
 
-async function eventOf(db: Database, note: PageNote): Promise<LiveEvent> {
+async function eventOf(tx: Handle, note: PageNote): Promise<LiveEvent> {
   if ('kind' in note) return { kind: note.kind };
   const { visitId, after } = note;
   if (after === undefined) return { kind: 'visit', visitId };
-  const rows = await db
+  const rows = await tx
     .select()
     .from(entries)
     .where(and(eq(entries.visitId, visitId), gt(entries.seq, after)))

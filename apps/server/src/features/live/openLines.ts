@@ -1,9 +1,7 @@
-import { createHash } from 'node:crypto';
-
 /** Whose line it is: a person, in one of their sessions. */
 export interface LineOwner {
   personId: string;
-  /** Name of the session, see {@link sessionName}. */
+  /** Name of the session, see `sessionName`. */
   session: string;
 }
 
@@ -13,11 +11,6 @@ export interface OpenLines {
   add(owner: LineOwner, end: () => void): () => void;
   /** Ends a person's lines: of one session, or of all of them but one. */
   end(which: { personId: string; session?: string; except?: string }): void;
-}
-
-/** A session as it may be named outside: nobody can sign in with it. */
-export function sessionName(sessionId: string): string {
-  return createHash('sha256').update(sessionId).digest('hex').slice(0, 32);
 }
 
 export function createOpenLines(): OpenLines {

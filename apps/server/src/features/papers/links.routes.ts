@@ -1,16 +1,16 @@
 import { randomBytes } from 'node:crypto';
-import type { SheetLink } from '@keen/contract';
+import type { Paper, SheetLink } from '@keen/contract';
 import { newSheetLinkSchema } from '@keen/contract';
 import { customerPaper } from '@keen/core';
 import { and, desc, eq, gt, sql } from 'drizzle-orm';
-import { Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import type { Context } from '../../context.ts';
 import type { Handle } from '../../db/client.ts';
 import { sheetLinks } from '../../db/schema/index.ts';
 import { AppError, conflict, notFound } from '../../errors.ts';
-import { signedIn } from '../../http/signedIn.ts';
+import type { Routes } from '../../http/routes.ts';
 import { validBody, validId } from '../../http/validate.ts';
+import { diagnoseFor } from '../../jobs/diagnosisPool.ts';
 import { paperFacts } from './paperFacts.ts';
 
 const DAY_MS = 86_400_000;
@@ -18,50 +18,53 @@ const TOKEN_BYTES = 24;
 const MOST_LINKS = 20;
 
 /** Links to a customer's sheet, made and ended by the shop. */
-export function linkRoutes({ db, diagnoses }: Context): Router {
-  const router = Router();
-  router.get('/visits/:id/links', async (req, res) => {
-    const { shopId } = signedIn(req);
-    res.json(await listLinks(db, shopId, validId(req.params.id, 'visit')));
+export function mountLinks(routes: Routes, { diagnoses }: Context): void {
+  routes.on('get', '/visits/:id/links', 'read', async ({ req, res, actor, inShop }) => {
+    const id = validId(req.params.id, 'visit');
+    res.json(await inShop((tx) => listLinks(tx, actor.shopId, id)));
   });
-  router.post('/visits/:id/links', async (req, res) => {
-    const actor = signedIn(req);
+  routes.on('post', '/visits/:id/links', 'workOnVisits', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const { shopId, personId } = actor;
     const order = validBody(newSheetLinkSchema, req.body);
     const visitId = validId(req.params.id, 'visit');
-    const paper = customerPaper(await paperFacts(db, diagnoses, actor, visitId));
-    const known = await listLinks(db, actor.shopId, visitId);
-    if (known.length >= MOST_LINKS) {
-      throw conflict(`A visit has at most ${MOST_LINKS} links; end one first`);
-    }
-    await db
-      .insert(sheetLinks)
-      .values({
-        id: order.id,
-        shopId: actor.shopId,
-        visitId,
-        token: randomBytes(TOKEN_BYTES).toString('base64url'),
-        paper,
-        endsAt: new Date(Date.now() + order.days * DAY_MS),
-        personId: actor.personId,
-      })
-      .onConflictDoNothing();
-    res.json(await listLinks(db, actor.shopId, visitId));
+    const facts = await paperFacts(inShop, diagnoseFor(diagnoses, asked), actor, visitId);
+    const paper = customerPaper(facts);
+    const links = await inShop(async (tx) => {
+      if ((await listLinks(tx, shopId, visitId)).length >= MOST_LINKS) {
+        throw conflict(`A visit has at most ${MOST_LINKS} links; end one first`);
+      }
+      await tx
+        .insert(sheetLinks)
+        .values({
+          id: order.id,
+          shopId,
+          visitId,
+          token: randomBytes(TOKEN_BYTES).toString('base64url'),
+          paper,
+          endsAt: new Date(Date.now() + order.days * DAY_MS),
+          personId,
+        })
+        .onConflictDoNothing();
+      return listLinks(tx, shopId, visitId);
+    });
+    res.json(links);
   });
-  router.delete('/links/:id', async (req, res) => {
-    const { shopId } = signedIn(req);
-    const gone = await db
-      .delete(sheetLinks)
-      .where(and(eq(sheetLinks.id, validId(req.params.id, 'link')), eq(sheetLinks.shopId, shopId)))
-      .returning({ id: sheetLinks.id });
+  routes.on('delete', '/links/:id', 'workOnVisits', async ({ req, res, actor, inShop }) => {
+    const id = validId(req.params.id, 'link');
+    const gone = await inShop((tx) =>
+      tx
+        .delete(sheetLinks)
+        .where(and(eq(sheetLinks.id, id), eq(sheetLinks.shopId, actor.shopId)))
+        .returning({ id: sheetLinks.id }),
+    );
     if (gone.length === 0) throw notFound('link');
     res.status(204).end();
   });
-  return router;
 }
 
 /** The sheet behind a link, for whoever has it; nobody is signed in. */
-export function sharedSheetRoutes({ db }: Context): Router {
-  const router = Router();
+export function mountSharedSheet(routes: Routes, { db }: Context): void {
   const limit = rateLimit({
     windowMs: 60_000,
     limit: 60,
@@ -71,17 +74,19 @@ export function sharedSheetRoutes({ db }: Context): Router {
       throw new AppError(429, 'too_many_requests', 'Too many requests; wait a minute');
     },
   });
-  router.get('/shared/:token', limit, async (req, res) => {
-    const [row] = await db
-      .update(sheetLinks)
-      .set({ opened: sql`${sheetLinks.opened} + 1` })
-      .where(and(eq(sheetLinks.token, String(req.params.token)), gt(sheetLinks.endsAt, sql`now()`)))
-      .returning({ paper: sheetLinks.paper, endsAt: sheetLinks.endsAt });
+  routes.open('get', '/shared/:token', limit, async (req, res) => {
+    const token = String(req.params.token);
+    // Only what a token can look like is looked up.
+    const { rows } = /^[\w-]{1,64}$/.test(token)
+      ? await db.execute<{ paper: Paper; ends_at: Date | string }>(
+          sql`select paper, ends_at from keen_shared_sheet(${token})`,
+        )
+      : { rows: [] };
+    const [row] = rows;
     if (!row) throw notFound('sheet; its link has ended, or was never given');
     res.set('x-robots-tag', 'noindex').set('referrer-policy', 'no-referrer');
-    res.json({ paper: row.paper, endsAt: row.endsAt.toISOString() });
+    res.json({ paper: row.paper, endsAt: new Date(row.ends_at).toISOString() });
   });
-  return router;
 }
 
 async function listLinks(db: Handle, shopId: string, visitId: string): Promise<SheetLink[]> {

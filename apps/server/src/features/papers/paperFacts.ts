@@ -1,26 +1,53 @@
-import type { Language, Units } from '@keen/contract';
-import type { EarlierVisit, PaperFacts } from '@keen/core';
+import type { CaseFile, Language, Units } from '@keen/contract';
+import type { EarlierVisit, FullAnswer, PaperFacts } from '@keen/core';
 import { declinedBefore, draftToCase, weighVisit } from '@keen/core';
 import { and, desc, eq, ne } from 'drizzle-orm';
-import type { Database } from '../../db/client.ts';
+import type { Handle, InShop } from '../../db/client.ts';
 import { decisions, people, shopLogos, shops, vehicles, visits } from '../../db/schema/index.ts';
 import { settingsOf } from '../../db/shopSettings.ts';
 import { notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
-import type { DiagnosisPool } from '../../jobs/diagnosisPool.ts';
 
 /**
  * What the papers of a visit are made of: the full answer to what is known now, what was decided, and the
  * customer's language and units, or those asked for.
  */
 export async function paperFacts(
-  db: Database,
-  diagnoses: DiagnosisPool,
+  inShop: InShop,
+  diagnose: (file: CaseFile) => Promise<FullAnswer>,
   actor: Actor,
   id: string,
   asked: { language?: Language | undefined; units?: Units } = {},
 ): Promise<PaperFacts> {
-  const [row] = await db
+  const stored = await inShop((tx) => storedFacts(tx, actor, id));
+  const { shop, visit, vehicle, logo, decision, advisor, reader, earlier } = stored;
+  const settings = settingsOf(shop);
+  const { draft, number, arrivedAt } = visit;
+  const { diagnosis, expectedMm, outlook } = await diagnose(draftToCase(draft, '').file);
+  return {
+    shop: {
+      name: shop.name,
+      town: shop.town,
+      settings,
+      logo: logo && `data:${logo.type};base64,${logo.picture.toString('base64')}`,
+    },
+    visit: { number, arrivedAt: arrivedAt.toISOString(), draft },
+    vehicle,
+    advisor: advisor?.name ?? '',
+    diagnosis,
+    expectedMm,
+    outlook,
+    weighing: weighVisit(outlook, settings.prices, draft),
+    decision: decision ?? null,
+    declined: declinedBefore(earlier, draft, diagnosis, settings.prices),
+    language: asked.language ?? draft.visit?.handOver?.language ?? 'en',
+    units:
+      asked.units ?? draft.visit?.handOver?.units ?? reader?.preferences.units ?? settings.units,
+  };
+}
+
+async function storedFacts(tx: Handle, actor: Actor, id: string) {
+  const [row] = await tx
     .select()
     .from(visits)
     .innerJoin(vehicles, eq(vehicles.id, visits.vehicleId))
@@ -28,54 +55,36 @@ export async function paperFacts(
     .leftJoin(shopLogos, eq(shopLogos.shopId, visits.shopId))
     .where(and(eq(visits.id, id), eq(visits.shopId, actor.shopId)));
   if (!row) throw notFound('visit');
-  const [decision] = await db
+  const [decision] = await tx
     .select()
     .from(decisions)
     .where(eq(decisions.visitId, id))
     .orderBy(desc(decisions.createdAt))
     .limit(1);
-  const [advisor] = await db
+  const [advisor] = await tx
     .select()
     .from(people)
     .where(eq(people.id, decision?.personId ?? actor.personId));
-  const [reader] = await db.select().from(people).where(eq(people.id, actor.personId));
-  const settings = settingsOf(row.shops);
-  const { draft, number, arrivedAt } = row.visits;
-  const { diagnosis, expectedMm, outlook } = await diagnoses.diagnose(draftToCase(draft, '').file);
-  const logo = row.shop_logos;
+  const [reader] = await tx.select().from(people).where(eq(people.id, actor.personId));
+  const earlier = await earlierVisits(tx, row.visits);
   return {
-    shop: {
-      name: row.shops.name,
-      town: row.shops.town,
-      settings,
-      logo: logo && `data:${logo.type};base64,${logo.picture.toString('base64')}`,
-    },
-    visit: { number, arrivedAt: arrivedAt.toISOString(), draft },
+    shop: row.shops,
+    visit: row.visits,
     vehicle: row.vehicles,
-    advisor: advisor?.name ?? '',
-    diagnosis,
-    expectedMm,
-    outlook,
-    weighing: weighVisit(outlook, settings.prices, draft),
-    decision: decision ?? null,
-    declined: declinedBefore(
-      await earlierVisits(db, row.visits),
-      draft,
-      diagnosis,
-      settings.prices,
-    ),
-    language: asked.language ?? draft.visit?.handOver?.language ?? 'en',
-    units:
-      asked.units ?? draft.visit?.handOver?.units ?? reader?.preferences.units ?? settings.units,
+    logo: row.shop_logos,
+    decision,
+    advisor,
+    reader,
+    earlier,
   };
 }
 
 /** Earlier visits of the same car, latest first, each with its last decision. */
 async function earlierVisits(
-  db: Database,
+  tx: Handle,
   { id, vehicleId }: Pick<typeof visits.$inferSelect, 'id' | 'vehicleId'>,
 ): Promise<EarlierVisit[]> {
-  const rows = await db
+  const rows = await tx
     .selectDistinctOn([visits.arrivedAt, visits.id])
     .from(visits)
     .leftJoin(decisions, eq(decisions.visitId, visits.id))

@@ -1,14 +1,12 @@
 import { LANGUAGES } from '@keen/contract';
 import { customerPaper, technicianPaper } from '@keen/core';
-import { Router } from 'express';
 import { z } from 'zod';
 import type { Context } from '../../context.ts';
-import { signedIn } from '../../http/signedIn.ts';
+import type { Routes } from '../../http/routes.ts';
 import { validBody, validId } from '../../http/validate.ts';
+import { diagnoseFor } from '../../jobs/diagnosisPool.ts';
 import { dueCalendar } from './dueCalendar.ts';
-import { paperDocument } from './paperDocument.ts';
 import { paperFacts } from './paperFacts.ts';
-import { renderPdf } from './renderPdf.ts';
 
 const querySchema = z.object({
   paper: z.enum(['A4', 'LETTER']).default('A4'),
@@ -18,24 +16,23 @@ const querySchema = z.object({
 });
 
 /** The papers of a visit: both sheets as PDF, and what is due as a calendar. */
-export function paperRoutes({ db, diagnoses }: Context): Router {
-  const router = Router();
-  router.get('/:id/sheet', async (req, res) => {
-    const actor = signedIn(req);
+export function mountPapers(routes: Routes, { diagnoses, workshop }: Context): void {
+  routes.on('get', '/visits/:id/sheet', 'read', async (asked) => {
+    const { req, res, actor, inShop } = asked;
     const { paper: size, kind, language } = validBody(querySchema, req.query);
     const id = validId(req.params.id, 'visit');
-    const facts = await paperFacts(db, diagnoses, actor, id, { language });
+    const diagnose = diagnoseFor(diagnoses, asked);
+    const facts = await paperFacts(inShop, diagnose, actor, id, { language });
     const paper = kind === 'customer' ? customerPaper(facts) : technicianPaper(facts);
     const name = `visit-${facts.visit.number}${kind === 'customer' ? '' : '-technician'}`;
     res
       .type('application/pdf')
       .set('content-disposition', `inline; filename="${name}.pdf"`)
-      .send(await renderPdf(paperDocument(paper, size)));
+      .send(await workshop.paperPdf(paper, size));
   });
-  router.get('/:id/due.ics', async (req, res) => {
-    const actor = signedIn(req);
-    const { text, number } = await dueCalendar(db, actor, validId(req.params.id, 'visit'));
+  routes.on('get', '/visits/:id/due.ics', 'read', async ({ req, res, actor, inShop }) => {
+    const id = validId(req.params.id, 'visit');
+    const { text, number } = await inShop((tx) => dueCalendar(tx, actor, id));
     res.attachment(`visit-${number}.ics`).type('text/calendar').send(text);
   });
-  return router;
 }

@@ -1,17 +1,35 @@
 import type { Session } from '@keen/contract';
-import { demoSignInSchema, preferencesSchema, setupSchema, signInSchema } from '@keen/contract';
-import { Router } from 'express';
-import type { Request } from 'express';
+import {
+  changePasswordSchema,
+  confirmSecondFactorSchema,
+  demoSignInSchema,
+  newPasswordSchema,
+  ownPasswordSchema,
+  preferencesSchema,
+  setupSchema,
+  signInSchema,
+} from '@keen/contract';
+import type { Request, Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import type { Context } from '../../context.ts';
+import { addAudit } from '../../db/audit.ts';
+import { inShop } from '../../db/client.ts';
 import { AppError } from '../../errors.ts';
+import { jsonBody } from '../../http/routes.ts';
+import type { Routes } from '../../http/routes.ts';
 import { COOKIE_NAME } from '../../http/sessions.ts';
-import { signedIn } from '../../http/signedIn.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { validBody } from '../../http/validate.ts';
+import { endLines, endSessions, listOwnSessions } from '../../people/ownSessions.ts';
+import { newSecondFactor } from './secondFactor.ts';
 import {
+  changePassword,
+  choosePassword,
+  confirmSecondFactor,
   currentSession,
-  keepPreferences,
+  dropSecondFactor,
+  passwordLinkOwner,
+  savePreferences,
   setUpShop,
   signIn,
   signInDemo,
@@ -20,56 +38,129 @@ import {
 
 const MINUTE_MS = 60_000;
 const TRIES_A_MINUTE = 60;
+const LONGEST_AGENT = 200;
 
-export function sessionRoutes({ db }: Context): Router {
-  const router = Router();
+export function mountSession(routes: Routes, context: Context): void {
+  mountDoor(routes, context);
+  mountAccount(routes, context);
+}
+
+/** Coming in: nobody is signed in yet. */
+function mountDoor(routes: Routes, { db, demo }: Context): void {
   const limitTries = rateLimit({
     windowMs: MINUTE_MS,
     limit: TRIES_A_MINUTE,
     standardHeaders: true,
     legacyHeaders: false,
     handler: () => {
-      throw new AppError(429, 'too_many_tries', 'Too many tries from here; wait a minute');
+      throw new AppError(429, 'too_many_tries', 'Too many tries from here; wait a minute', {
+        retryAfter: MINUTE_MS / 1000,
+      });
     },
   });
 
-  async function enter(req: Request, actor: Actor): Promise<Session> {
-    // A new session id at each sign-in, so that one planted before is worth nothing.
+  async function enter(req: Request, res: Response, actor: Actor): Promise<void> {
+    // A new session id at each sign-in prevents session fixation.
     await new Promise<void>((resolve, reject) => {
       req.session.regenerate((error) => (error ? reject(error as Error) : resolve()));
     });
-    req.session.personId = actor.personId;
-    req.session.shopId = actor.shopId;
-    return currentSession(db, actor);
+    const address = req.ip ?? '';
+    const session = await inShop(db, actor.shopId, async (tx): Promise<Session> => {
+      await addAudit(tx, actor, 'signIn', {}, address);
+      return currentSession(tx, actor);
+    });
+    Object.assign(req.session, {
+      personId: actor.personId,
+      shopId: actor.shopId,
+      role: actor.role,
+      mustSetUp: session.account.mustSetUpSecondFactor,
+      agent: (req.get('user-agent') ?? '').slice(0, LONGEST_AGENT),
+      address,
+      since: new Date().toISOString(),
+    });
+    res.json(session);
   }
 
-  router.get('/welcome', async (_req, res) => {
-    res.json(await welcome(db));
+  routes.open('get', '/welcome', async (_req, res) => {
+    res.json(await welcome(db, demo));
   });
-  router.post('/setup', limitTries, async (req, res) => {
-    const actor = await setUpShop(db, validBody(setupSchema, req.body));
-    res.json(await enter(req, actor));
+  routes.open('post', '/setup', limitTries, jsonBody, async (req, res) => {
+    await enter(req, res, await setUpShop(db, validBody(setupSchema, req.body)));
   });
-  router.post('/session', limitTries, async (req, res) => {
-    const actor = await signIn(db, validBody(signInSchema, req.body));
-    res.json(await enter(req, actor));
+  routes.open('post', '/session', limitTries, jsonBody, async (req, res) => {
+    await enter(req, res, await signIn(db, validBody(signInSchema, req.body), req.ip ?? ''));
   });
-  router.post('/session/demo', limitTries, async (req, res) => {
+  routes.open('post', '/session/demo', limitTries, jsonBody, async (req, res) => {
     const { personId } = validBody(demoSignInSchema, req.body);
-    res.json(await enter(req, await signInDemo(db, personId)));
+    await enter(req, res, await signInDemo(db, demo, personId));
   });
-  router.get('/session', async (req, res) => {
-    res.json(await currentSession(db, signedIn(req)));
+  routes.open('get', '/password-links/:token', limitTries, async (req, res) => {
+    res.json(await passwordLinkOwner(db, String(req.params.token)));
   });
-  router.put('/session/preferences', async (req, res) => {
+  routes.open('post', '/password-links/:token', limitTries, jsonBody, async (req, res) => {
+    const { password } = validBody(newPasswordSchema, req.body);
+    await choosePassword(db, String(req.params.token), password, req.ip ?? '');
+    res.status(204).end();
+  });
+}
+
+/** One's own account. */
+function mountAccount(routes: Routes, { db }: Context): void {
+  routes.on('get', '/session', 'ownAccount', async ({ res, actor, inShop }) => {
+    res.json(await inShop((tx) => currentSession(tx, actor)));
+  });
+  routes.on('put', '/session/preferences', 'ownAccount', async ({ req, res, actor, inShop }) => {
     const preferences = validBody(preferencesSchema, req.body);
-    res.json(await keepPreferences(db, signedIn(req), preferences));
+    res.json(await inShop((tx) => savePreferences(tx, actor, preferences)));
   });
-  router.delete('/session', async (req, res) => {
+  // Signing out always works, also for a session that has ended already.
+  routes.open('delete', '/session', async (req, res) => {
+    const { personId, shopId } = req.session;
+    const id = req.sessionID;
     await new Promise<void>((resolve, reject) => {
       req.session.destroy((error) => (error ? reject(error as Error) : resolve()));
     });
+    if (personId && shopId) {
+      await inShop(db, shopId, async (tx) => {
+        await endLines(tx, personId, id);
+        await addAudit(tx, { shopId, personId }, 'signOut', {}, req.ip);
+      });
+    }
     res.clearCookie(COOKIE_NAME).status(204).end();
   });
-  return router;
+  routes.on('get', '/session/all', 'ownAccount', async ({ req, res, actor, inShop }) => {
+    res.json(await inShop((tx) => listOwnSessions(tx, actor.personId, req.sessionID)));
+  });
+  routes.on('delete', '/session/others', 'ownAccount', async ({ req, res, actor, inShop }) => {
+    await inShop(async (tx) => {
+      await endSessions(tx, actor.personId, req.sessionID);
+      await addAudit(tx, actor, 'signOut', { others: 1 }, req.ip);
+    });
+    res.status(204).end();
+  });
+  routes.on('put', '/session/password', 'ownAccount', async ({ req, res, actor, inShop }) => {
+    const order = validBody(changePasswordSchema, req.body);
+    await inShop((tx) => changePassword(tx, actor, order, req.sessionID, req.ip ?? ''));
+    res.status(204).end();
+  });
+  routes.on('post', '/session/second-factor', 'ownAccount', async ({ res, actor, inShop }) => {
+    const { person } = await inShop((tx) => currentSession(tx, actor));
+    res.json(await newSecondFactor(person.name));
+  });
+  routes.on('put', '/session/second-factor', 'ownAccount', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const order = validBody(confirmSecondFactorSchema, req.body);
+    const codes = await inShop((tx) => confirmSecondFactor(tx, actor, order, req.ip ?? ''));
+    req.session.mustSetUp = false;
+    res.json(codes);
+  });
+  // The password comes in a body, which a DELETE does not carry everywhere.
+  routes.on('post', '/session/second-factor/off', 'ownAccount', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const { password } = validBody(ownPasswordSchema, req.body);
+    await inShop((tx) => dropSecondFactor(tx, actor, password, req.ip ?? ''));
+    const { account } = await inShop((tx) => currentSession(tx, actor));
+    req.session.mustSetUp = account.mustSetUpSecondFactor;
+    res.status(204).end();
+  });
 }

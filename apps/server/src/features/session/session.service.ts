@@ -1,45 +1,101 @@
 import { randomUUID } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
-import type { Preferences, Session, Setup, SignIn, Welcome } from '@keen/contract';
-import { DEFAULT_PREFERENCES, preferencesSchema } from '@keen/contract';
-import { and, eq, gt, sql } from 'drizzle-orm';
-import type { Database } from '../../db/client.ts';
-import { people, shopLogos, shops, signInTries } from '../../db/schema/index.ts';
+import type {
+  ChangePassword,
+  ConfirmSecondFactor,
+  PasswordLinkOwner,
+  Preferences,
+  RecoveryCodes,
+  Session,
+  Setup,
+  SignIn,
+  Welcome,
+} from '@keen/contract';
+import { DEFAULT_PREFERENCES, preferencesSchema, welcomeSchema } from '@keen/contract';
+import { and, eq, sql } from 'drizzle-orm';
+import { addAudit } from '../../db/audit.ts';
+import { inShop } from '../../db/client.ts';
+import type { Database, Handle } from '../../db/client.ts';
+import { passwordLinks, people, shopLogos, shops } from '../../db/schema/index.ts';
 import { settingsOf } from '../../db/shopSettings.ts';
-import { AppError, conflict, forbidden, unauthenticated } from '../../errors.ts';
+import { AppError, conflict, forbidden, invalid, notFound, unauthenticated } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
+import { endSessions } from '../../people/ownSessions.ts';
+import { linkHash } from '../../people/passwordLinks.ts';
+import { refuseWeak } from '../../people/passwordRules.ts';
+import { checkCode, newRecoveryCodes, recoveryHash } from './secondFactor.ts';
+import { writeTry } from './signInLimits.ts';
 
-const MINUTE_MS = 60_000;
-/** Wrong tries are counted over this long. */
-const TRY_WINDOW_MS = 15 * MINUTE_MS;
-const FREE_TRIES = 5;
+type PersonRow = typeof people.$inferSelect;
 
 const WRONG = 'This email and password do not belong together';
+/** Any number, the same in every process: only one first shop is set up at a time. */
+const SETUP_LOCK = 4310_0002;
 
-/** Checks email and password; wrong tries are slowed down for that email. */
-export async function signIn(db: Database, { email, password }: SignIn): Promise<Actor> {
-  const key = email.toLowerCase();
-  await refuseWhenTooMany(db, key);
-  const [person] = await db.select().from(people).where(eq(people.email, key));
-  // The work is done for unknown names too, so that the time taken tells nothing.
-  const ok = await verify(person?.passwordHash ?? (await unknownHash()), password);
-  if (!person?.passwordHash || !ok) {
-    await db.insert(signInTries).values({ email: key });
+/**
+ * Checks email, password and, where there is one, the second factor. Each try is counted before it is
+ * checked.
+ * @throws {AppError} 401 `wrong_password`, 401 `code_needed` or `wrong_code`, 403 for who is suspended, 429
+ */
+export async function signIn(db: Database, order: SignIn, address: string): Promise<Actor> {
+  const email = order.email.toLowerCase();
+  const { rows } = await db.execute<{ id: string; shop_id: string; password_hash: string | null }>(
+    sql`select id, shop_id, password_hash from keen_sign_in(${email})`,
+  );
+  const found = rows[0];
+  const owner = found ? { id: found.id, shopId: found.shop_id } : null;
+  const written = await writeTry(db, email, address, owner);
+  // A hash for unknown names too, so that the time taken tells nothing.
+  const ok = await verify(found?.password_hash ?? (await unknownHash()), order.password);
+  if (!found?.password_hash || !ok) {
+    if (owner) {
+      await inShop(db, owner.shopId, (tx) =>
+        addAudit(tx, { shopId: owner.shopId, personId: owner.id }, 'signInFailed', {}, address),
+      );
+    }
     throw new AppError(401, 'wrong_password', WRONG);
   }
-  await db.delete(signInTries).where(eq(signInTries.email, key));
-  return { personId: person.id, shopId: person.shopId };
+  const actor = await inShop(db, found.shop_id, (tx) => admit(tx, found.id, order.code ?? ''));
+  await written.succeeded();
+  return actor;
 }
 
-async function refuseWhenTooMany(db: Database, email: string): Promise<void> {
-  const since = new Date(Date.now() - TRY_WINDOW_MS);
-  const tries = await db.$count(
-    signInTries,
-    and(eq(signInTries.email, email), gt(signInTries.at, since)),
-  );
-  if (tries >= FREE_TRIES) {
-    throw new AppError(429, 'too_many_tries', 'Too many wrong tries; wait a quarter of an hour');
+/** The rest of signing in, once the password was right. */
+async function admit(tx: Handle, id: string, code: string): Promise<Actor> {
+  const [person] = await tx.select().from(people).where(eq(people.id, id)).for('update');
+  if (!person) throw unauthenticated();
+  if (person.suspendedAt) throw forbidden('This account is suspended; ask the lead of your shop');
+  if (person.totpSecret !== null) await takeSecondFactor(tx, person, person.totpSecret, code);
+  return { personId: person.id, shopId: person.shopId, role: person.role };
+}
+
+async function takeSecondFactor(
+  tx: Handle,
+  person: PersonRow,
+  secret: string,
+  code: string,
+): Promise<void> {
+  if (code === '') {
+    throw new AppError(401, 'code_needed', 'Enter the code of your second factor too');
   }
+  const last = person.totpLastStep === null ? null : Number(person.totpLastStep);
+  const step = checkCode(secret, code, last);
+  if (step !== null) {
+    await tx
+      .update(people)
+      .set({ totpLastStep: String(step) })
+      .where(eq(people.id, person.id));
+    return;
+  }
+  const left = person.recoveryHashes ?? [];
+  const used = recoveryHash(code);
+  if (!left.includes(used)) {
+    throw new AppError(401, 'wrong_code', 'This code is wrong or has been used');
+  }
+  await tx
+    .update(people)
+    .set({ recoveryHashes: left.filter((one) => one !== used) })
+    .where(eq(people.id, person.id));
 }
 
 let unknown: Promise<string> | undefined;
@@ -48,35 +104,40 @@ function unknownHash(): Promise<string> {
   return unknown;
 }
 
-/** Signs in as made-up staff, which only a demo shop has. */
-export async function signInDemo(db: Database, personId: string): Promise<Actor> {
-  const [row] = await db
-    .select({ shopId: people.shopId, isDemo: shops.isDemo })
-    .from(people)
-    .innerJoin(shops, eq(shops.id, people.shopId))
-    .where(eq(people.id, personId));
-  if (!row?.isDemo) throw forbidden('One-press sign-in is for the demo shop only');
-  return { personId, shopId: row.shopId };
+/** Signs in as made-up staff: of a demo shop only, and only while the demo is served as one. */
+export async function signInDemo(
+  db: Database,
+  isServed: boolean,
+  personId: string,
+): Promise<Actor> {
+  const { rows } = isServed
+    ? await db.execute<{ shop_id: string }>(sql`select shop_id from keen_demo_person(${personId})`)
+    : { rows: [] };
+  const [row] = rows;
+  if (!row) throw forbidden('One-press sign-in is for the demo shop only');
+  return inShop(db, row.shop_id, (tx) => admit(tx, personId, ''));
 }
 
 /** What the front door shows. */
-export async function welcome(db: Database): Promise<Welcome> {
-  const all = await db.select().from(shops);
-  const demo = all.find((shop) => shop.isDemo);
-  return {
-    needsSetup: all.length === 0,
-    demo: demo ? { shopName: demo.name, people: await staff(db, demo.id) } : null,
-  };
+export async function welcome(db: Database, showsDemo: boolean): Promise<Welcome> {
+  const { rows } = await db.execute<{ door: { shops: number; demo: Welcome['demo'] } }>(
+    sql`select keen_front_door() as door`,
+  );
+  const { shops: number, demo } = rows[0]!.door;
+  return welcomeSchema.parse({ needsSetup: number === 0, demo: showsDemo ? demo : null });
 }
 
 /** Makes the first shop and its lead; refused once there is one. */
 export async function setUpShop(db: Database, setup: Setup): Promise<Actor> {
+  refuseWeak(setup.password, [setup.name, setup.email, setup.shopName]);
   const passwordHash = await hash(setup.password);
-  return db.transaction(async (tx) => {
-    // One at a time: two first starts in two browsers must not make two shops.
-    await tx.execute(sql`lock table shops in exclusive mode`);
-    if ((await tx.$count(shops)) > 0) throw conflict('This installation already has its shop');
-    const actor = { personId: randomUUID(), shopId: randomUUID() };
+  const actor: Actor = { personId: randomUUID(), shopId: randomUUID(), role: 'lead' };
+  return inShop(db, actor.shopId, async (tx) => {
+    await tx.execute(sql`select pg_advisory_xact_lock(${SETUP_LOCK})`);
+    const { rows } = await tx.execute<{ number: number }>(
+      sql`select (keen_front_door() ->> 'shops')::int as number`,
+    );
+    if (rows[0]?.number !== 0) throw conflict('This installation already has its shop');
     await tx
       .insert(shops)
       .values({ id: actor.shopId, name: setup.shopName, town: setup.town, isDemo: false });
@@ -94,14 +155,15 @@ export async function setUpShop(db: Database, setup: Setup): Promise<Actor> {
 }
 
 /** The signed-in person, their shop and colleagues. */
-export async function currentSession(db: Database, actor: Actor): Promise<Session> {
-  const [row] = await db
+export async function currentSession(tx: Handle, actor: Actor): Promise<Session> {
+  const [row] = await tx
     .select()
     .from(people)
     .innerJoin(shops, eq(shops.id, people.shopId))
     .where(and(eq(people.id, actor.personId), eq(people.shopId, actor.shopId)));
-  if (!row) throw unauthenticated();
-  const { id, name, role, preferences } = row.people;
+  if (!row || row.people.suspendedAt) throw unauthenticated();
+  const { id, name, role, preferences, passwordHash, totpSecret } = row.people;
+  const settings = settingsOf(row.shops);
   // A preference added later gets its default.
   const known = preferencesSchema.safeParse({ ...DEFAULT_PREFERENCES, ...preferences });
   return {
@@ -111,30 +173,164 @@ export async function currentSession(db: Database, actor: Actor): Promise<Sessio
       name: row.shops.name,
       town: row.shops.town,
       isDemo: row.shops.isDemo,
-      hasLogo: (await db.$count(shopLogos, eq(shopLogos.shopId, actor.shopId))) > 0,
-      settings: settingsOf(row.shops),
+      hasLogo: (await tx.$count(shopLogos, eq(shopLogos.shopId, actor.shopId))) > 0,
+      settings,
     },
-    people: await staff(db, actor.shopId),
+    people: await staff(tx, actor.shopId),
     preferences: known.success ? known.data : DEFAULT_PREFERENCES,
+    account: {
+      hasPassword: passwordHash !== null,
+      hasSecondFactor: totpSecret !== null,
+      mustSetUpSecondFactor:
+        settings.secondFactorForLeads &&
+        role === 'lead' &&
+        totpSecret === null &&
+        passwordHash !== null,
+    },
   };
 }
 
-export async function keepPreferences(
-  db: Database,
+export async function savePreferences(
+  tx: Handle,
   actor: Actor,
   preferences: Preferences,
 ): Promise<Preferences> {
-  await db
+  await tx
     .update(people)
     .set({ preferences })
     .where(and(eq(people.id, actor.personId), eq(people.shopId, actor.shopId)));
   return preferences;
 }
 
-function staff(db: Database, shopId: string) {
-  return db
-    .select({ id: people.id, name: people.name, role: people.role })
+/**
+ * Changes one's own password and ends one's other sessions.
+ * @param sessionId - the session that goes on
+ * @throws {AppError} 400 when the old one is wrong or the new one is easily guessed
+ */
+export async function changePassword(
+  tx: Handle,
+  actor: Actor,
+  order: ChangePassword,
+  sessionId: string,
+  address: string,
+): Promise<void> {
+  const person = await demandPassword(tx, actor, order.old, 'old');
+  refuseWeak(order.password, [person.name, person.email]);
+  await tx
+    .update(people)
+    .set({ passwordHash: await hash(order.password) })
+    .where(eq(people.id, actor.personId));
+  await endSessions(tx, actor.personId, sessionId);
+  await addAudit(tx, actor, 'passwordChanged', { personId: actor.personId }, address);
+}
+
+/** @throws {AppError} 400 at the field where one's own password was asked for and is wrong */
+async function demandPassword(
+  tx: Handle,
+  { personId }: Actor,
+  password: string,
+  field: string,
+): Promise<PersonRow> {
+  const [person] = await tx.select().from(people).where(eq(people.id, personId));
+  if (!person?.passwordHash || !(await verify(person.passwordHash, password))) {
+    throw invalid([{ path: field, expected: 'your password as it is now' }], 'Wrong password');
+  }
+  return person;
+}
+
+/** Turns the second factor on, once a first code has shown that it is set up. */
+export async function confirmSecondFactor(
+  tx: Handle,
+  actor: Actor,
+  { secret, code }: ConfirmSecondFactor,
+  address: string,
+): Promise<RecoveryCodes> {
+  const step = checkCode(secret, code, null);
+  if (step === null) throw invalid([{ path: 'code', expected: 'the code that is shown now' }]);
+  const { codes, hashes } = newRecoveryCodes();
+  await tx
+    .update(people)
+    .set({ totpSecret: secret, totpLastStep: String(step), recoveryHashes: hashes })
+    .where(eq(people.id, actor.personId));
+  await addAudit(tx, actor, 'secondFactor', { on: 1 }, address);
+  return { codes };
+}
+
+/** Turns one's own second factor off. */
+export async function dropSecondFactor(
+  tx: Handle,
+  actor: Actor,
+  password: string,
+  address: string,
+): Promise<void> {
+  await demandPassword(tx, actor, password, 'password');
+  await tx
+    .update(people)
+    .set({ totpSecret: null, totpLastStep: null, recoveryHashes: null })
+    .where(eq(people.id, actor.personId));
+  await addAudit(tx, actor, 'secondFactor', { on: 0 }, address);
+}
+
+async function ownerOfLink(db: Database, token: string) {
+  const { rows } = await db.execute<{ shop_id: string; person_id: string }>(
+    sql`select shop_id, person_id from keen_password_link(${linkHash(token)})`,
+  );
+  const [row] = rows;
+  if (!row) throw notFound('link; it has been used, or has ended');
+  return { shopId: row.shop_id, personId: row.person_id };
+}
+
+/** Whom a password link is for. @throws {AppError} 404 when it has been used or has ended */
+export async function passwordLinkOwner(db: Database, token: string): Promise<PasswordLinkOwner> {
+  const { shopId, personId } = await ownerOfLink(db, token);
+  return inShop(db, shopId, async (tx) => {
+    const [row] = await tx
+      .select({ name: people.name, email: people.email, shopName: shops.name })
+      .from(people)
+      .innerJoin(shops, eq(shops.id, people.shopId))
+      .where(eq(people.id, personId));
+    if (!row) throw notFound('link');
+    return row;
+  });
+}
+
+/** Chooses a password by a link, which works once, and ends whatever sessions there were. */
+export async function choosePassword(
+  db: Database,
+  token: string,
+  password: string,
+  address: string,
+): Promise<void> {
+  const { shopId, personId } = await ownerOfLink(db, token);
+  await inShop(db, shopId, async (tx) => {
+    const [person] = await tx.select().from(people).where(eq(people.id, personId));
+    if (!person) throw notFound('link');
+    refuseWeak(password, [person.name, person.email]);
+    const used = await tx
+      .update(passwordLinks)
+      .set({ usedAt: new Date() })
+      .where(and(eq(passwordLinks.hash, linkHash(token)), sql`${passwordLinks.usedAt} is null`))
+      .returning({ hash: passwordLinks.hash });
+    if (used.length === 0) throw notFound('link; it has been used');
+    await tx
+      .update(people)
+      .set({ passwordHash: await hash(password) })
+      .where(eq(people.id, personId));
+    await endSessions(tx, personId);
+    await addAudit(tx, { shopId, personId }, 'passwordChanged', { personId }, address);
+  });
+}
+
+async function staff(tx: Handle, shopId: string): Promise<Session['people']> {
+  const rows = await tx
+    .select()
     .from(people)
     .where(eq(people.shopId, shopId))
     .orderBy(people.role, people.name);
+  return rows.map(({ id, name, role, suspendedAt }) => ({
+    id,
+    name,
+    role,
+    ...(suspendedAt ? { suspended: true } : {}),
+  }));
 }

@@ -1,18 +1,14 @@
 import { newSheetsSchema } from '@keen/contract';
-import { Router } from 'express';
-import type { Context } from '../../context.ts';
-import { signedIn } from '../../http/signedIn.ts';
+import type { Routes } from '../../http/routes.ts';
 import { validBody } from '../../http/validate.ts';
 import { keepSheets, listSheets } from './sheets.service.ts';
 
-export function sheetsRoutes({ db }: Context): Router {
-  const router = Router();
-  router.get('/', async (req, res) => {
-    res.json(await listSheets(db, signedIn(req)));
+export function mountSheets(routes: Routes): void {
+  routes.on('get', '/sheets', 'read', async ({ res, actor, inShop }) => {
+    res.json(await inShop((tx) => listSheets(tx, actor)));
   });
-  router.post('/', async (req, res) => {
-    const actor = signedIn(req);
-    res.json(await keepSheets(db, actor, validBody(newSheetsSchema, req.body)));
+  routes.on('post', '/sheets', 'keepSheets', async ({ req, res, actor, inShop }) => {
+    const order = validBody(newSheetsSchema, req.body);
+    res.json(await inShop((tx) => keepSheets(tx, actor, order)));
   });
-  return router;
 }

@@ -1,6 +1,6 @@
 import type { KeptSheet, NewSheets } from '@keen/contract';
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { Database, Handle } from '../../db/client.ts';
+import type { Handle } from '../../db/client.ts';
 import { people, specSheets } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { conflict } from '../../errors.ts';
@@ -31,53 +31,51 @@ export async function listSheets(db: Handle, { shopId }: Actor): Promise<KeptShe
  * @throws {AppError} 409 where another revision came in between
  */
 export async function keepSheets(
-  db: Database,
+  tx: Handle,
   actor: Actor,
   { sheets }: NewSheets,
 ): Promise<KeptSheet[]> {
   const { shopId, personId } = actor;
-  return db.transaction(async (tx) => {
-    await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`sheets ${shopId}`}))`);
-    const ids = sheets.map(({ revisionId }) => revisionId);
-    const known = await tx
-      .select({ id: specSheets.id, shopId: specSheets.shopId })
-      .from(specSheets)
-      .where(inArray(specSheets.id, ids));
-    if (known.some((row) => row.shopId !== shopId)) throw conflict('A revision id is taken');
-    const seen = new Set(known.map(({ id }) => id));
-    const latest = new Map(
-      (
-        await tx
-          .select({
-            sheetId: specSheets.sheetId,
-            revision: sql<number>`max(${specSheets.revision})`,
-          })
-          .from(specSheets)
-          .where(
-            and(
-              eq(specSheets.shopId, shopId),
-              inArray(
-                specSheets.sheetId,
-                sheets.map(({ id }) => id),
-              ),
-            ),
-          )
-          .groupBy(specSheets.sheetId)
-      ).map(({ sheetId, revision }) => [sheetId, revision]),
-    );
-    for (const { id, revisionId, basedOn, sheet, retired } of sheets) {
-      if (seen.has(revisionId)) continue;
-      if ((latest.get(id) ?? 0) !== basedOn) {
-        throw conflict(`Somebody else changed “${sheet.name}” meanwhile; look at it again`);
-      }
-      const revision = basedOn + 1;
+  await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`sheets ${shopId}`}))`);
+  const ids = sheets.map(({ revisionId }) => revisionId);
+  const known = await tx
+    .select({ id: specSheets.id, shopId: specSheets.shopId })
+    .from(specSheets)
+    .where(inArray(specSheets.id, ids));
+  if (known.some((row) => row.shopId !== shopId)) throw conflict('A revision id is taken');
+  const seen = new Set(known.map(({ id }) => id));
+  const latest = new Map(
+    (
       await tx
-        .insert(specSheets)
-        .values({ id: revisionId, shopId, sheetId: id, revision, sheet, retired, personId });
-      latest.set(id, revision);
-      seen.add(revisionId);
+        .select({
+          sheetId: specSheets.sheetId,
+          revision: sql<number>`max(${specSheets.revision})`,
+        })
+        .from(specSheets)
+        .where(
+          and(
+            eq(specSheets.shopId, shopId),
+            inArray(
+              specSheets.sheetId,
+              sheets.map(({ id }) => id),
+            ),
+          ),
+        )
+        .groupBy(specSheets.sheetId)
+    ).map(({ sheetId, revision }) => [sheetId, revision]),
+  );
+  for (const { id, revisionId, basedOn, sheet, retired } of sheets) {
+    if (seen.has(revisionId)) continue;
+    if ((latest.get(id) ?? 0) !== basedOn) {
+      throw conflict(`Somebody else changed “${sheet.name}” meanwhile; look at it again`);
     }
-    await tellLive(tx, { shopId, kind: 'sheets' });
-    return listSheets(tx, actor);
-  });
+    const revision = basedOn + 1;
+    await tx
+      .insert(specSheets)
+      .values({ id: revisionId, shopId, sheetId: id, revision, sheet, retired, personId });
+    latest.set(id, revision);
+    seen.add(revisionId);
+  }
+  await tellLive(tx, { shopId, kind: 'sheets' });
+  return listSheets(tx, actor);
 }

@@ -1,44 +1,53 @@
 import { MOST_LOGO_BYTES } from '@keen/contract';
 import { eq } from 'drizzle-orm';
-import express, { Router } from 'express';
+import express from 'express';
 import type { Context } from '../../context.ts';
+import { addAudit } from '../../db/audit.ts';
 import { shopLogos } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { invalid, notFound } from '../../errors.ts';
-import { signedIn } from '../../http/signedIn.ts';
-import { stripPicture } from '../../pictures/stripPicture.ts';
+import { LOGO_SIDE } from '../../pictures/pictureSizes.ts';
+import type { Routes } from '../../http/routes.ts';
 
 /** The picture that the shop prints on its papers. */
-export function logoRoutes({ db }: Context): Router {
-  const router = Router();
-  router.get('/logo', async (req, res) => {
-    const { shopId } = signedIn(req);
-    const [logo] = await db.select().from(shopLogos).where(eq(shopLogos.shopId, shopId));
+export function mountLogo(routes: Routes, { workshop }: Context): void {
+  routes.on('get', '/shop/logo', 'read', async ({ res, actor, inShop }) => {
+    const [logo] = await inShop((tx) =>
+      tx.select().from(shopLogos).where(eq(shopLogos.shopId, actor.shopId)),
+    );
     if (!logo) throw notFound('logo');
     res.type(logo.type).send(logo.picture);
   });
-  router.put(
-    '/logo',
-    express.raw({ type: ['image/jpeg', 'image/png'], limit: MOST_LOGO_BYTES }),
-    async (req, res) => {
-      const { shopId } = signedIn(req);
-      const logo = Buffer.isBuffer(req.body) ? stripPicture(req.body) : null;
-      if (!logo) throw invalid([{ path: '', expected: 'a whole JPEG or PNG picture' }]);
-      await db.transaction(async (tx) => {
+  routes.on(
+    'put',
+    '/shop/logo',
+    'changeShop',
+    async ({ req, res, actor, inShop }) => {
+      const { shopId } = actor;
+      if (!Buffer.isBuffer(req.body)) {
+        throw invalid([{ path: '', expected: 'a JPEG or PNG picture' }]);
+      }
+      const logo = await workshop.cleanPicture(req.body, LOGO_SIDE);
+      if ('expected' in logo) throw invalid([{ path: '', ...logo }]);
+      await inShop(async (tx) => {
         await tx
           .insert(shopLogos)
           .values({ shopId, ...logo })
           .onConflictDoUpdate({ target: shopLogos.shopId, set: logo });
+        await addAudit(tx, actor, 'logo', {}, req.ip);
         await tellLive(tx, { shopId, kind: 'settings' });
       });
       res.status(204).end();
     },
+    express.raw({ type: ['image/jpeg', 'image/png'], limit: MOST_LOGO_BYTES }),
   );
-  router.delete('/logo', async (req, res) => {
-    const { shopId } = signedIn(req);
-    await db.delete(shopLogos).where(eq(shopLogos.shopId, shopId));
-    await tellLive(db, { shopId, kind: 'settings' });
+  routes.on('delete', '/shop/logo', 'changeShop', async ({ req, res, actor, inShop }) => {
+    const { shopId } = actor;
+    await inShop(async (tx) => {
+      await tx.delete(shopLogos).where(eq(shopLogos.shopId, shopId));
+      await addAudit(tx, actor, 'logo', {}, req.ip);
+      await tellLive(tx, { shopId, kind: 'settings' });
+    });
     res.status(204).end();
   });
-  return router;
 }

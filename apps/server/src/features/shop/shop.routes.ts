@@ -1,26 +1,38 @@
 import {
+  changePersonSchema,
   changeSettingsSchema,
   newPasswordSchema,
   newPersonSchema,
+  roleMay,
   shopSettingsSchema,
+  STOCK_SETTINGS,
 } from '@keen/contract';
 import { eq } from 'drizzle-orm';
-import { Router } from 'express';
-import type { Context } from '../../context.ts';
+import { addAudit } from '../../db/audit.ts';
 import { shops } from '../../db/schema/index.ts';
 import { settingsOf } from '../../db/shopSettings.ts';
 import { tellLive } from '../../db/tellLive.ts';
-import { signedIn } from '../../http/signedIn.ts';
+import { forbidden } from '../../errors.ts';
+import type { Routes } from '../../http/routes.ts';
 import { validBody, validId } from '../../http/validate.ts';
-import { addPerson, givePassword } from './shop.service.ts';
+import {
+  addPerson,
+  changePerson,
+  givePassword,
+  listStaff,
+  makePasswordLink,
+} from './people.service.ts';
 
-/** What the shop has settled for everybody in it. */
-export function shopRoutes({ db }: Context): Router {
-  const router = Router();
-  router.put('/settings', async (req, res) => {
-    const { shopId } = signedIn(req);
+/** What the shop has settled for everybody in it, and its people. */
+export function mountShop(routes: Routes): void {
+  routes.on('put', '/shop/settings', 'keepSheets', async ({ req, res, actor, inShop }) => {
+    const { shopId, role } = actor;
     const change = validBody(changeSettingsSchema, req.body);
-    const settings = await db.transaction(async (tx) => {
+    const stock: readonly string[] = STOCK_SETTINGS;
+    if (!roleMay(role, 'changeShop') && Object.keys(change).some((key) => !stock.includes(key))) {
+      throw forbidden('Only the lead changes these settings');
+    }
+    const settings = await inShop(async (tx) => {
       // One after the other, so that two who change different settings both keep theirs.
       const [shop] = await tx.select().from(shops).where(eq(shops.id, shopId)).for('update');
       const settings = shopSettingsSchema.parse({
@@ -28,18 +40,34 @@ export function shopRoutes({ db }: Context): Router {
         ...change,
       });
       await tx.update(shops).set({ settings }).where(eq(shops.id, shopId));
+      await addAudit(tx, actor, 'settings', { changed: Object.keys(change).join(', ') }, req.ip);
       await tellLive(tx, { shopId, kind: 'settings' });
       return settings;
     });
     res.json(settings);
   });
-  router.post('/people', async (req, res) => {
-    res.json(await addPerson(db, signedIn(req), validBody(newPersonSchema, req.body)));
+  routes.on('get', '/shop/people', 'managePeople', async ({ res, actor, inShop }) => {
+    res.json(await inShop((tx) => listStaff(tx, actor)));
   });
-  router.put('/people/:id/password', async (req, res) => {
+  routes.on('post', '/shop/people', 'managePeople', async ({ req, res, actor, inShop }) => {
+    const order = validBody(newPersonSchema, req.body);
+    res.json(await inShop((tx) => addPerson(tx, actor, order, req.ip ?? '')));
+  });
+  routes.on('put', '/shop/people/:id', 'managePeople', async ({ req, res, actor, inShop }) => {
+    const change = validBody(changePersonSchema, req.body);
+    const id = validId(req.params.id, 'person');
+    res.json(await inShop((tx) => changePerson(tx, actor, id, change, req.ip ?? '')));
+  });
+  routes.on('put', '/shop/people/:id/password', 'managePeople', async (asked) => {
+    const { req, res, actor, inShop } = asked;
     const { password } = validBody(newPasswordSchema, req.body);
-    await givePassword(db, signedIn(req), validId(req.params.id, 'person'), password);
+    const id = validId(req.params.id, 'person');
+    await inShop((tx) => givePassword(tx, actor, id, password, req.ip ?? ''));
     res.status(204).end();
   });
-  return router;
+  routes.on('post', '/shop/people/:id/password-link', 'managePeople', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'person');
+    res.json(await inShop((tx) => makePasswordLink(tx, actor, id, req.ip ?? '')));
+  });
 }

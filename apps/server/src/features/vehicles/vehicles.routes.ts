@@ -1,26 +1,21 @@
 import { changeVehicleSchema } from '@keen/contract';
-import { Router } from 'express';
-import type { Context } from '../../context.ts';
-import { signedIn } from '../../http/signedIn.ts';
-import { validBody, validId } from '../../http/validate.ts';
+import type { Routes } from '../../http/routes.ts';
+import { queryText, validBody, validId } from '../../http/validate.ts';
 import { changeVehicle, findVehicles, tireLines } from './vehicles.service.ts';
 
 const MOST_LETTERS = 60;
 
-export function vehicleRoutes({ db }: Context): Router {
-  const router = Router();
-  router.get('/vehicles', async (req, res) => {
-    const actor = signedIn(req);
-    const words = typeof req.query.q === 'string' ? req.query.q : '';
-    res.json(await findVehicles(db, actor, words.trim().slice(0, MOST_LETTERS)));
+export function mountVehicles(routes: Routes): void {
+  routes.on('get', '/vehicles', 'read', async ({ req, res, actor, inShop }) => {
+    const words = queryText(req.query.q, 'q').trim().slice(0, MOST_LETTERS);
+    res.json(await inShop((tx) => findVehicles(tx, actor, words)));
   });
-  router.put('/vehicles/:id', async (req, res) => {
-    const actor = signedIn(req);
+  routes.on('put', '/vehicles/:id', 'changeCars', async ({ req, res, actor, inShop }) => {
     const change = validBody(changeVehicleSchema, req.body);
-    res.json(await changeVehicle(db, actor, validId(req.params.id, 'car'), change));
+    const id = validId(req.params.id, 'car');
+    res.json(await inShop((tx) => changeVehicle(tx, actor, id, change)));
   });
-  router.get('/tire-lines', async (req, res) => {
-    res.json(await tireLines(db, signedIn(req)));
+  routes.on('get', '/tire-lines', 'read', async ({ res, actor, inShop }) => {
+    res.json(await inShop((tx) => tireLines(tx, actor)));
   });
-  return router;
 }

@@ -1,7 +1,7 @@
 import type { ChangeVehicle, TireLine, VehicleRecord } from '@keen/contract';
 import { checkVin } from '@keen/core';
 import { and, desc, eq, ilike, ne, or, sql } from 'drizzle-orm';
-import type { Database, Handle } from '../../db/client.ts';
+import type { Handle } from '../../db/client.ts';
 import { plateKeyOf } from '../../db/plateKey.ts';
 import { vehicles, visits } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
@@ -50,7 +50,7 @@ function matching(words: string) {
  * @throws {AppError} 400 for a VIN whose check digit is wrong, 409 for a plate that another car has
  */
 export async function changeVehicle(
-  db: Database,
+  tx: Handle,
   { shopId }: Actor,
   id: string,
   change: ChangeVehicle,
@@ -59,28 +59,26 @@ export async function changeVehicle(
     const found = checkVin(change.vin);
     if (!found.ok) throw invalid([{ path: 'vin', expected: found.expected }]);
   }
-  return db.transaction(async (tx) => {
-    const plateKey = change.plate === undefined ? undefined : plateKeyOf(change.plate);
-    if (plateKey !== undefined) {
-      const [other] = await tx
-        .select({ id: vehicles.id })
-        .from(vehicles)
-        .where(
-          and(eq(vehicles.shopId, shopId), eq(vehicles.plateKey, plateKey), ne(vehicles.id, id)),
-        );
-      if (other) throw conflict('Another car has this plate');
-    }
-    const [row] = await tx
-      .update(vehicles)
-      // A plate that is not changed leaves its key alone; so does an empty change everything.
-      .set({ ...change, ...(plateKey === undefined ? {} : { plateKey }), shopId })
-      .where(and(eq(vehicles.id, id), eq(vehicles.shopId, shopId)))
-      .returning();
-    if (!row) throw notFound('car');
-    const open = await tx.select({ id: visits.id }).from(visits).where(eq(visits.vehicleId, id));
-    for (const visit of open) await tellLive(tx, { shopId, visitId: visit.id });
-    return vehicleRecord(row, null);
-  });
+  const plateKey = change.plate === undefined ? undefined : plateKeyOf(change.plate);
+  if (plateKey !== undefined) {
+    const [other] = await tx
+      .select({ id: vehicles.id })
+      .from(vehicles)
+      .where(
+        and(eq(vehicles.shopId, shopId), eq(vehicles.plateKey, plateKey), ne(vehicles.id, id)),
+      );
+    if (other) throw conflict('Another car has this plate');
+  }
+  const [row] = await tx
+    .update(vehicles)
+    // A plate that is not changed leaves its key alone; so does an empty change everything.
+    .set({ ...change, ...(plateKey === undefined ? {} : { plateKey }), shopId })
+    .where(and(eq(vehicles.id, id), eq(vehicles.shopId, shopId)))
+    .returning();
+  if (!row) throw notFound('car');
+  const open = await tx.select({ id: visits.id }).from(visits).where(eq(visits.vehicleId, id));
+  for (const visit of open) await tellLive(tx, { shopId, visitId: visit.id });
+  return vehicleRecord(row, null);
 }
 
 /** Depth when new of each line of tires, as it was entered last in this shop. */

@@ -5,10 +5,10 @@ import {
   newEntriesSchema,
   newVisitSchema,
 } from '@keen/contract';
-import { Router } from 'express';
 import type { Context } from '../../context.ts';
-import { signedIn } from '../../http/signedIn.ts';
 import { validBody, validId } from '../../http/validate.ts';
+import type { Routes } from '../../http/routes.ts';
+import { diagnoseFor } from '../../jobs/diagnosisPool.ts';
 import {
   appendEntries,
   caseOf,
@@ -17,51 +17,52 @@ import {
   listVisits,
   setClosed,
   startVisit,
-  visitCase,
   visitDetail,
 } from './visits.service.ts';
 
-export function visitRoutes({ db, diagnoses }: Context): Router {
-  const router = Router();
-  router.get('/', async (req, res) => {
-    res.json(await listVisits(db, signedIn(req), req.query.all === 'true'));
+export function mountVisits(routes: Routes, { diagnoses }: Context): void {
+  routes.on('get', '/visits', 'read', async ({ req, res, actor, inShop }) => {
+    res.json(await inShop((tx) => listVisits(tx, actor, req.query.all === 'true')));
   });
-  router.post('/', async (req, res) => {
-    const actor = signedIn(req);
-    res.json(await startVisit(db, actor, validBody(newVisitSchema, req.body)));
+  routes.on('post', '/visits', 'workOnVisits', async ({ req, res, actor, inShop }) => {
+    const order = validBody(newVisitSchema, req.body);
+    res.json(await inShop((tx) => startVisit(tx, actor, order)));
   });
-  router.post('/import', async (req, res) => {
-    const actor = signedIn(req);
-    res.json(await importVisit(db, actor, validBody(caseFileSchema, req.body)));
+  routes.on('post', '/visits/import', 'workOnVisits', async ({ req, res, actor, inShop }) => {
+    const file = validBody(caseFileSchema, req.body);
+    res.json(await inShop((tx) => importVisit(tx, actor, file)));
   });
-  router.get('/:id', async (req, res) => {
-    res.json(await visitDetail(db, signedIn(req), validId(req.params.id, 'visit')));
-  });
-  router.post('/:id/entries', async (req, res) => {
-    const actor = signedIn(req);
-    const { entries } = validBody(newEntriesSchema, req.body);
-    res.json(await appendEntries(db, actor, validId(req.params.id, 'visit'), entries));
-  });
-  router.post('/:id/decisions', async (req, res) => {
-    const actor = signedIn(req);
-    const order = validBody(newDecisionSchema, req.body);
-    res.json(await decide(db, diagnoses, actor, validId(req.params.id, 'visit'), order));
-  });
-  router.put('/:id/closed', async (req, res) => {
-    const actor = signedIn(req);
-    const { closed } = validBody(closeVisitSchema, req.body);
-    res.json(await setClosed(db, actor, validId(req.params.id, 'visit'), closed));
-  });
-  router.get('/:id/diagnosis', async (req, res) => {
-    const { visit } = await visitDetail(db, signedIn(req), validId(req.params.id, 'visit'));
-    res.json((await diagnoses.diagnose(caseOf(visit))).diagnosis);
-  });
-  router.get('/:id/case', async (req, res) => {
-    const actor = signedIn(req);
+  routes.on('get', '/visits/:id', 'read', async ({ req, res, actor, inShop }) => {
     const id = validId(req.params.id, 'visit');
-    const { visit } = await visitDetail(db, actor, id);
-    res.attachment(`visit-${visit.number}.keen.json`);
-    res.json(await visitCase(db, actor, id));
+    res.json(await inShop((tx) => visitDetail(tx, actor, id)));
   });
-  return router;
+  routes.on('post', '/visits/:id/entries', 'workOnVisits', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const { entries } = validBody(newEntriesSchema, req.body);
+    const id = validId(req.params.id, 'visit');
+    res.json(await inShop((tx) => appendEntries(tx, actor, id, entries)));
+  });
+  routes.on('post', '/visits/:id/decisions', 'workOnVisits', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const order = validBody(newDecisionSchema, req.body);
+    const id = validId(req.params.id, 'visit');
+    res.json(await decide(inShop, diagnoseFor(diagnoses, asked), actor, id, order));
+  });
+  routes.on('put', '/visits/:id/closed', 'workOnVisits', async ({ req, res, actor, inShop }) => {
+    const { closed } = validBody(closeVisitSchema, req.body);
+    const id = validId(req.params.id, 'visit');
+    res.json(await inShop((tx) => setClosed(tx, actor, id, closed)));
+  });
+  routes.on('get', '/visits/:id/diagnosis', 'read', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'visit');
+    const { visit } = await inShop((tx) => visitDetail(tx, actor, id));
+    res.json((await diagnoseFor(diagnoses, asked)(caseOf(visit))).diagnosis);
+  });
+  routes.on('get', '/visits/:id/case', 'read', async ({ req, res, actor, inShop }) => {
+    const id = validId(req.params.id, 'visit');
+    const { visit } = await inShop((tx) => visitDetail(tx, actor, id));
+    res.attachment(`visit-${visit.number}.keen.json`);
+    res.json(caseOf(visit));
+  });
 }

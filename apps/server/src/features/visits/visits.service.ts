@@ -9,7 +9,7 @@ import type {
   Visit,
   VisitDetail,
 } from '@keen/contract';
-import { visitTakes } from '@keen/contract';
+import { rightForPath, roleMay, visitTakes } from '@keen/contract';
 import {
   DEFAULT_LIMITS_MM,
   caseToChanges,
@@ -18,16 +18,16 @@ import {
   weighVisit,
   WHEEL_ORDER,
 } from '@keen/core';
+import type { FullAnswer } from '@keen/core';
 import { and, asc, desc, eq, getTableColumns, inArray, isNull, max, ne, sql } from 'drizzle-orm';
-import type { Database, Handle } from '../../db/client.ts';
+import type { Handle, InShop } from '../../db/client.ts';
 import { entryRecord } from '../../db/entryRecord.ts';
 import { plateKeyOf } from '../../db/plateKey.ts';
 import { decisions, entries, vehicles, visits } from '../../db/schema/index.ts';
 import { shopSettings } from '../../db/shopSettings.ts';
 import { tellLive } from '../../db/tellLive.ts';
-import { conflict, invalid, notFound } from '../../errors.ts';
+import { AppError, conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
-import type { DiagnosisPool } from '../../jobs/diagnosisPool.ts';
 import { decisionRecord, visitRecord } from './visitRecord.ts';
 
 const LIST_LIMIT = 500;
@@ -94,13 +94,13 @@ export async function visitDetail(db: Handle, actor: Actor, id: string): Promise
 }
 
 /** A car arrives. Asking twice with the same id gives the same visit. */
-export async function startVisit(db: Database, actor: Actor, order: NewVisit): Promise<Visit> {
-  await db.transaction(async (tx) => {
-    const [known] = await tx.select().from(visits).where(eq(visits.id, order.id));
-    if (known) {
-      if (known.shopId !== actor.shopId) throw conflict('This id is taken');
-      return;
-    }
+export async function startVisit(tx: Handle, actor: Actor, order: NewVisit): Promise<Visit> {
+  refuseUnallowed(actor, order.entries);
+  // One arrival of a shop at a time: numbers count up without gaps, and asking twice at once with the
+  // same id gives one visit.
+  await tx.execute(lockOf(actor.shopId));
+  const [known] = await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, order.id));
+  if (!known) {
     const vehicleId = await vehicleFor(tx, actor, order.vehicle);
     await insertVisit(tx, actor, order.id, vehicleId);
     const carried = [
@@ -113,15 +113,19 @@ export async function startVisit(db: Database, actor: Actor, order: NewVisit): P
       ...order.entries,
     ]);
     await tellLive(tx, { shopId: actor.shopId, visitId: order.id });
-  });
-  return (await visitDetail(db, actor, order.id)).visit;
+  }
+  return (await visitDetail(tx, actor, order.id)).visit;
 }
 
 /** A visit from a case file; the car is a new one named by the file's label. */
-export async function importVisit(db: Database, actor: Actor, file: CaseFile): Promise<Visit> {
+export async function importVisit(tx: Handle, actor: Actor, file: CaseFile): Promise<Visit> {
   const at = new Date().toISOString();
+  const changes = caseToChanges(file, visitTakes);
+  // What cannot be typed is not imported either.
+  const wrong = changes.find(({ path, value }) => !visitTakes(path, value));
+  if (wrong) throw invalid([{ path: wrong.path, expected: 'a value that can be entered here' }]);
   const label = file.vehicle.label?.trim() || 'Imported car';
-  return startVisit(db, actor, {
+  return startVisit(tx, actor, {
     id: randomUUID(),
     vehicle: {
       id: randomUUID(),
@@ -129,7 +133,7 @@ export async function importVisit(db: Database, actor: Actor, file: CaseFile): P
       label: label.slice(0, 120),
       customer: '',
     },
-    entries: caseToChanges(file, visitTakes).map((change) => ({ id: randomUUID(), ...change, at })),
+    entries: changes.map((change) => ({ id: randomUUID(), ...change, at })),
   });
 }
 
@@ -157,8 +161,6 @@ async function vehicleFor(tx: Handle, actor: Actor, vehicle: NewVisit['vehicle']
 }
 
 async function insertVisit(tx: Handle, actor: Actor, id: string, vehicleId: string): Promise<void> {
-  // The shop's numbers count up without gaps: one arrival at a time takes the next.
-  await tx.execute(lockOf(actor.shopId));
   const [last] = await tx
     .select({ number: max(visits.number) })
     .from(visits)
@@ -235,13 +237,26 @@ async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Prom
 }
 
 /** Appends entries to a visit; those it already has are left as they are. */
-export async function appendEntries(
-  db: Database,
+export function appendEntries(
+  tx: Handle,
   actor: Actor,
   id: string,
   list: readonly Entry[],
 ): Promise<EntriesKept> {
-  return db.transaction((tx) => append(tx, actor, id, list));
+  refuseUnallowed(actor, list);
+  return append(tx, actor, id, list);
+}
+
+/** Some fields are the technician's. @throws {AppError} 403 naming the entries that are not this person's */
+function refuseUnallowed({ role }: Actor, list: readonly Entry[]): void {
+  const refusals = list.flatMap(({ path }, index) => {
+    const right = rightForPath(path);
+    if (right === null || roleMay(role, right)) return [];
+    return [{ path: `entries.${index}.path`, expected: 'a field that your role may enter' }];
+  });
+  if (refusals.length > 0) {
+    throw new AppError(403, 'forbidden', 'Only a technician or the lead sets angles', { refusals });
+  }
 }
 
 async function append(
@@ -257,28 +272,37 @@ async function append(
     .for('update');
   if (!visit) throw notFound('visit');
   if (list.length === 0) return { entries: [], seq: visit.seq };
-  const ids = list.map((entry) => entry.id);
+  const ids = list.map((entry) => entry.id.toLowerCase());
   const known = await tx
     .select({ id: entries.id, visitId: entries.visitId })
     .from(entries)
     .where(inArray(entries.id, ids));
   if (known.some((row) => row.visitId !== visitId)) throw conflict('An entry id is taken');
   const seen = new Set(known.map((row) => row.id));
-  const fresh = list.filter((entry) => !seen.has(entry.id) && seen.add(entry.id));
+  // Ids are compared as the database writes them, in lower case.
+  const fresh = list
+    .map((entry) => ({ ...entry, id: entry.id.toLowerCase() }))
+    .filter((entry) => !seen.has(entry.id) && seen.add(entry.id));
   if (fresh.length > 0) {
-    await tx.insert(entries).values(
-      fresh.map((entry, index) => ({
-        id: entry.id,
-        shopId: actor.shopId,
-        visitId,
-        seq: visit.seq + index + 1,
-        path: entry.path,
-        value: entry.value,
-        personId: actor.personId,
-        at: new Date(entry.at),
-        over: entry.over ?? null,
-      })),
-    );
+    const added = await tx
+      .insert(entries)
+      .values(
+        fresh.map((entry, index) => ({
+          id: entry.id,
+          shopId: actor.shopId,
+          visitId,
+          seq: visit.seq + index + 1,
+          path: entry.path,
+          value: entry.value,
+          personId: actor.personId,
+          at: new Date(entry.at),
+          over: entry.over ?? null,
+        })),
+      )
+      .onConflictDoNothing()
+      .returning({ id: entries.id });
+    // An id of another shop's row, which is not seen from here.
+    if (added.length < fresh.length) throw conflict('An entry id is taken');
     const seq = visit.seq + fresh.length;
     await tx
       .update(visits)
@@ -296,21 +320,19 @@ async function append(
 
 /** Closes a visit, or opens it again. */
 export async function setClosed(
-  db: Database,
+  tx: Handle,
   actor: Actor,
   id: string,
   closed: boolean,
 ): Promise<Visit> {
-  await db.transaction(async (tx) => {
-    const rows = await tx
-      .update(visits)
-      .set({ closedAt: closed ? new Date() : null })
-      .where(and(eq(visits.id, id), eq(visits.shopId, actor.shopId)))
-      .returning({ id: visits.id });
-    if (rows.length === 0) throw notFound('visit');
-    await tellLive(tx, { shopId: actor.shopId, visitId: id });
-  });
-  return (await visitDetail(db, actor, id)).visit;
+  const rows = await tx
+    .update(visits)
+    .set({ closedAt: closed ? new Date() : null })
+    .where(and(eq(visits.id, id), eq(visits.shopId, actor.shopId)))
+    .returning({ id: visits.id });
+  if (rows.length === 0) throw notFound('visit');
+  await tellLive(tx, { shopId: actor.shopId, visitId: id });
+  return (await visitDetail(tx, actor, id)).visit;
 }
 
 /** The visit as a case file. */
@@ -325,28 +347,31 @@ export function caseOf(visit: Visit): CaseFile {
 }
 
 /**
- * Keeps a decision beside the full diagnosis of that moment. Asking twice with the same id gives the
- * same decision.
+ * Saves a decision beside the full diagnosis of that moment. Asking twice with the same id gives the
+ * same decision. No transaction is open while the diagnosis is computed.
+ * @param inShop - transactions of the asker's shop
  */
 export async function decide(
-  db: Database,
-  diagnoses: DiagnosisPool,
+  inShop: InShop,
+  diagnose: (file: CaseFile) => Promise<FullAnswer>,
   actor: Actor,
   id: string,
   order: NewDecision,
 ): Promise<Decision> {
-  const detail = await visitDetail(db, actor, id);
+  const { detail, prices } = await inShop(async (tx) => ({
+    detail: await visitDetail(tx, actor, id),
+    prices: (await shopSettings(tx, actor.shopId)).prices,
+  }));
   const known = detail.decisions.find((decision) => decision.id === order.id);
   if (known) return known;
-  const { diagnosis, outlook } = await diagnoses.diagnose(caseOf(detail.visit));
-  const { prices } = await shopSettings(db, actor.shopId);
+  const { diagnosis, outlook } = await diagnose(caseOf(detail.visit));
   const advised = weighVisit(outlook, prices, detail.visit.draft).advised.course;
   if (order.action !== advised && order.reason === '') {
     throw invalid([
       { path: 'reason', expected: 'a reason for choosing something else than what is advised' },
     ]);
   }
-  return db.transaction(async (tx) => {
+  return inShop(async (tx) => {
     const [row] = await tx
       .insert(decisions)
       .values({
@@ -360,7 +385,7 @@ export async function decide(
       })
       .onConflictDoNothing()
       .returning();
-    if (!row) throw conflict('This decision is already being kept');
+    if (!row) throw conflict('This decision is already being saved');
     await tellLive(tx, { shopId: actor.shopId, visitId: id });
     return decisionRecord(row);
   });

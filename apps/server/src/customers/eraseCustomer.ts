@@ -1,0 +1,42 @@
+import { PERSONAL_PATHS } from '@keen/contract';
+import { foldEntries } from '@keen/core';
+import { and, asc, eq, sql } from 'drizzle-orm';
+import type { Handle } from '../db/client.ts';
+import { entryRecord } from '../db/entryRecord.ts';
+import { entries, visits } from '../db/schema/index.ts';
+
+/**
+ * Erases what names a customer or is theirs: name, telephone, plate, VIN, words, signature, pictures,
+ * links. Readings, angles and what was decided stay, of a car without a name.
+ * @returns ids of the car's visits, or null when there is no such car in this shop
+ */
+export async function eraseCustomer(
+  tx: Handle,
+  shopId: string,
+  carId: string,
+): Promise<string[] | null> {
+  const { rows } = await tx.execute<{ erased: boolean }>(
+    sql`select keen_erase_customer(${carId}, array[${sql.join(
+      PERSONAL_PATHS.map((path) => sql`${path}`),
+      sql`, `,
+    )}]::text[]) as erased`,
+  );
+  if (!rows[0]?.erased) return null;
+  const list = await tx
+    .select({ id: visits.id })
+    .from(visits)
+    .where(and(eq(visits.shopId, shopId), eq(visits.vehicleId, carId)));
+  for (const { id } of list) {
+    // What lists show is folded from the entries: it must forget what they have forgotten.
+    const left = await tx
+      .select()
+      .from(entries)
+      .where(eq(entries.visitId, id))
+      .orderBy(asc(entries.seq));
+    await tx
+      .update(visits)
+      .set({ draft: foldEntries({}, left.map(entryRecord)) })
+      .where(eq(visits.id, id));
+  }
+  return list.map(({ id }) => id);
+}

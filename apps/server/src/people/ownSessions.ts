@@ -1,0 +1,64 @@
+import type { OwnSession } from '@keen/contract';
+import { and, eq, ne, sql } from 'drizzle-orm';
+import type { Handle } from '../db/client.ts';
+import { sessions } from '../db/schema/index.ts';
+import { tellLive } from '../db/tellLive.ts';
+import { sessionName } from '../http/sessionName.ts';
+
+const personIs = (personId: string) => sql`${sessions.sess} ->> 'personId' = ${personId}`;
+
+/** A person's open sessions, the newest first. */
+export async function listOwnSessions(
+  db: Handle,
+  personId: string,
+  current: string,
+): Promise<OwnSession[]> {
+  const rows = await db
+    .select()
+    .from(sessions)
+    .where(and(personIs(personId), sql`${sessions.expire} > now()`));
+  return rows
+    .map(({ sid, sess }) => {
+      const {
+        agent = '',
+        address = '',
+        since,
+      } = sess as Partial<Record<'agent' | 'address' | 'since', string>>;
+      return {
+        name: sessionName(sid),
+        agent,
+        address,
+        since: since ?? new Date(0).toISOString(),
+        isThis: sid === current,
+      };
+    })
+    .toSorted((a, b) => b.since.localeCompare(a.since));
+}
+
+/**
+ * Ends a person's sessions with their live streams and device lines, in every server process, at once.
+ * @param except - the session that goes on, by its secret id
+ */
+export async function endSessions(db: Handle, personId: string, except?: string): Promise<void> {
+  await db
+    .delete(sessions)
+    .where(and(personIs(personId), ...(except === undefined ? [] : [ne(sessions.sid, except)])));
+  await tellLive(db, {
+    kind: 'signedOut',
+    personId,
+    ...(except === undefined ? {} : { except: sessionName(except) }),
+  });
+}
+
+/** Ends one session's streams; its row is ended by the session library. */
+export async function endLines(db: Handle, personId: string, sessionId: string): Promise<void> {
+  await tellLive(db, { kind: 'signedOut', personId, session: sessionName(sessionId) });
+}
+
+/** Gives a person's open sessions another role, so that it holds from their next request. */
+export async function changeSessionRole(db: Handle, personId: string, role: string): Promise<void> {
+  await db
+    .update(sessions)
+    .set({ sess: sql`jsonb_set(${sessions.sess}::jsonb, '{role}', to_jsonb(${role}::text))::json` })
+    .where(and(personIs(personId), eq(sql`${sessions.expire} > now()`, true)));
+}

@@ -1,0 +1,45 @@
+import type { Role } from './api.ts';
+
+/**
+ * Who may do what, in one table: the server refuses by it, the screens offer by it, the docs print it.
+ * Everybody is held to their own shop before any of this counts.
+ */
+export const RIGHTS = {
+  /** One's own account: who one is, preferences, password, second factor, sessions. */
+  ownAccount: ['advisor', 'technician', 'lead'],
+  /** Sees visits, cars, sheets, devices, papers. */
+  read: ['advisor', 'technician', 'lead'],
+  /** Starts visits, enters what is seen and measured, decides, makes papers and links. */
+  workOnVisits: ['advisor', 'technician', 'lead'],
+  /** Changes what is known of a car and its customer. */
+  changeCars: ['advisor', 'technician', 'lead'],
+  /** Sets angles and closes the technician's list. */
+  setAngles: ['technician', 'lead'],
+  /** Specification sheets, and the shims and bolts in stock. */
+  keepSheets: ['technician', 'lead'],
+  /** Plays the simulated devices. */
+  playDevices: ['advisor', 'technician', 'lead'],
+  /** Prices, hours, packages, limits, house rules, papers, logo. */
+  changeShop: ['lead'],
+  /** Invites, changes roles, suspends, gives new passwords. */
+  managePeople: ['lead'],
+  /** Takes the whole shop out and brings one in. */
+  useArchive: ['lead'],
+  /** Shows, exports and erases what is stored of one customer. */
+  manageCustomers: ['lead'],
+  /** Reads who did what. */
+  readAudit: ['lead'],
+} as const satisfies Record<string, readonly Role[]>;
+export type Right = keyof typeof RIGHTS;
+
+export function roleMay(role: Role, right: Right): boolean {
+  return (RIGHTS[right] as readonly Role[]).includes(role);
+}
+
+/** Settings that say what is in stock; whoever may change sheets may change these. */
+export const STOCK_SETTINGS = ['hubShims', 'armShims', 'offsetBolts'] as const;
+
+/** The right that an entry of this path takes beside working on visits; null for most. */
+export function rightForPath(path: string): Right | null {
+  return path.startsWith('visit.setRight.') ? 'setAngles' : null;
+}

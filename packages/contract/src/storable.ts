@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import type { Refusal } from './refusal.ts';
+
+/** Deeper than any document of ours; what is nested deeper was made to break something. */
+const DEEPEST = 40;
+/** The largest whole number that a numbered row of the database takes. */
+const LARGEST_ROW_NUMBER = 2_147_483_647;
+
+/** A number that counts rows: entries, visits, revisions. */
+export const rowNumberSchema = z.int().min(0).max(LARGEST_ROW_NUMBER);
+
+/**
+ * A moment, UTC. A tablet that lost its clock says 1970, which is taken; earlier ones are no moment at
+ * which anything was entered.
+ */
+export const momentSchema = z.iso
+  .datetime()
+  .refine((text) => text >= '1970', { error: 'a moment after 1970' });
+
+/**
+ * Finds what can be saved nowhere: a NUL in a text, half of a surrogate pair, which is no character of
+ * Unicode, or nesting without end. Every edge asks this of what came in, whatever its schema.
+ * @returns the first such place, or null when there is none
+ */
+export function unstorable(input: unknown): Refusal | null {
+  // A list of what is still to be seen instead of recursion: deep nesting must not overflow the stack.
+  const open: { value: unknown; path: string; depth: number }[] = [
+    { value: input, path: '', depth: 0 },
+  ];
+  for (let next = open.pop(); next; next = open.pop()) {
+    const { value, path, depth } = next;
+    if (typeof value === 'string') {
+      if (!isPlainText(value)) return { path, expected: 'text without control characters' };
+    } else if (typeof value === 'object' && value !== null) {
+      if (depth >= DEEPEST) return { path, expected: `at most ${DEEPEST} levels` };
+      for (const [key, inner] of Object.entries(value)) {
+        const at = path === '' ? key : `${path}.${key}`;
+        if (!isPlainText(key)) return { path, expected: 'names without control characters' };
+        open.push({ value: inner, path: at, depth: depth + 1 });
+      }
+    }
+  }
+  return null;
+}
+
+function isPlainText(text: string): boolean {
+  return !text.includes('\0') && !/\p{Surrogate}/u.test(text);
+}
