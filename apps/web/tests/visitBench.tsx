@@ -13,7 +13,7 @@ import { IDLE } from '../src/workers/useDiagnosis.ts';
 export const PERSON = {
   id: '11111111-1111-4111-8111-111111111111',
   name: 'Mira Test',
-  role: 'advisor',
+  role: 'lead',
 } as const;
 
 export const SESSION: Session = {

@@ -36,6 +36,7 @@ import {
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { KEPT_HEADER, noteKept } from './keptAnswers.ts';
+import { clearSignedOut, isMarkedSignedOut } from './signOutMark.ts';
 
 /** A session that a sign-in answers with is the current one, without asking again. */
 async function enterWith(
@@ -50,11 +51,49 @@ async function enterWith(
 }
 
 const ask = fetchBaseQuery({ baseUrl: new URL('/api', window.location.origin).href });
+const NOBODY: FetchBaseQueryError = {
+  status: 401,
+  data: {
+    type: 'urn:keen-groove:problem:unauthenticated',
+    title: 'Sign in first',
+    status: 401,
+    code: 'unauthenticated',
+  },
+};
+/** Questions of the front door, which need nobody; a sign-in replaces whatever session there was. */
+const DOOR = new Set([
+  'welcome',
+  'setUp',
+  'signIn',
+  'signInDemo',
+  'signOut',
+  'passwordLink',
+  'choosePassword',
+]);
+
+/** Tells the server of a sign-out that it has not heard of. @returns whether it has by now */
+async function settleSignOut(...[, api, extra]: Parameters<typeof ask>): Promise<boolean> {
+  if (!isMarkedSignedOut()) return true;
+  const result = await ask({ url: 'session', method: 'DELETE' }, api, extra);
+  if (result.error) return false;
+  clearSignedOut();
+  return true;
+}
+
 const askNotingOld: typeof ask = async (args, api, extra) => {
+  if (!DOOR.has(api.endpoint) && isMarkedSignedOut()) {
+    // The cookie may still be good; the person at the tablet is not signed in all the same.
+    await settleSignOut(args, api, extra);
+    return { error: NOBODY };
+  }
   const result = await ask(args, api, extra);
+  if (ENTERING.has(api.endpoint) && !result.error) clearSignedOut();
   if (result.meta?.response?.headers.has(KEPT_HEADER)) noteKept();
   return result;
 };
+
+/** What signs somebody in; the session before is over with it. */
+const ENTERING = new Set(['setUp', 'signIn', 'signInDemo']);
 
 /** The server's side of the conversation; the schema that checks it there checks it here. */
 export const keenApi = createApi({
@@ -72,6 +111,8 @@ export const keenApi = createApi({
     'Lines',
     'Links',
     'Due',
+    'Staff',
+    'OwnSessions',
   ],
   catchSchemaFailure: (): FetchBaseQueryError => ({
     status: 'CUSTOM_ERROR',

@@ -1,7 +1,7 @@
 import { openDB } from 'idb';
 import { describe, expect, it } from 'vitest';
 import type { Pending } from './outboxSlice.ts';
-import { forgetPending, keepPending, loadPending } from './outboxStorage.ts';
+import { forgetPending, loadPending, savePending, saveReason } from './outboxStorage.ts';
 
 const VISIT = '5a6d4f0e-8b1c-4f7a-9c3e-2d1b0a9f8e7d';
 const pending = (n: number): Pending => ({
@@ -17,7 +17,7 @@ const pending = (n: number): Pending => ({
 describe('outbox storage', () => {
   it('brings unsent entries back in the order they were typed, and lets go of what was sent', async () => {
     const typed = [pending(1), pending(2), pending(3)];
-    for (const one of typed) await keepPending(one);
+    for (const one of typed) await savePending(one);
     expect(await loadPending()).toEqual(typed);
     await forgetPending([typed[1]!.entry.id]);
     expect(await loadPending()).toEqual([typed[0], typed[2]]);
@@ -26,16 +26,30 @@ describe('outbox storage', () => {
   });
 
   it('keeps an entry once, however often it is kept', async () => {
-    await keepPending(pending(4));
-    await keepPending(pending(4));
+    await savePending(pending(4));
+    await savePending(pending(4));
     expect(await loadPending()).toEqual([pending(4)]);
     await forgetPending([pending(4).entry.id]);
+  });
+
+  it('writes down whose an entry is, why it was set aside, and that it is tried again', async () => {
+    const owner = {
+      personId: '11111111-1111-4111-8111-111111111111',
+      shopId: '22222222-2222-4222-8222-222222222222',
+    };
+    const own = { ...pending(6), owner };
+    await savePending(own);
+    await saveReason([own.entry.id], 'at most 60');
+    expect(await loadPending()).toEqual([{ ...own, reason: 'at most 60' }]);
+    await saveReason([own.entry.id], null);
+    expect(await loadPending()).toEqual([own]);
+    await forgetPending([own.entry.id]);
   });
 
   it('passes over what is none of ours', async () => {
     const db = await openDB('keen-groove', 1);
     await db.put('outbox', { visitId: 3 });
-    await keepPending(pending(5));
+    await savePending(pending(5));
     expect(await loadPending()).toEqual([pending(5)]);
     db.close();
   });

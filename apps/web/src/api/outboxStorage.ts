@@ -2,15 +2,21 @@ import { entrySchema } from '@keen/contract';
 import { openDB } from 'idb';
 import type { DBSchema, IDBPDatabase } from 'idb';
 import { z } from 'zod';
-import type { Pending } from './outboxSlice.ts';
+import type { Aside, Pending } from './outboxSlice.ts';
 
 const DATABASE = 'keen-groove';
 const STORE = 'outbox';
 const BY_ENTRY = 'byEntry';
-const pendingSchema = z.strictObject({ visitId: z.uuid(), entry: entrySchema });
+const storedSchema = z.strictObject({
+  visitId: z.uuid(),
+  entry: entrySchema,
+  owner: z.strictObject({ personId: z.uuid(), shopId: z.uuid() }).optional(),
+  /** Why the server would not take it, once it has said so. */
+  reason: z.string().optional(),
+});
 
 interface OutboxDatabase extends DBSchema {
-  [STORE]: { key: number; value: Pending; indexes: { [BY_ENTRY]: string } };
+  [STORE]: { key: number; value: Pending | Aside; indexes: { [BY_ENTRY]: string } };
 }
 
 let opened: Promise<IDBPDatabase<OutboxDatabase>> | null = null;
@@ -27,18 +33,23 @@ function database(): Promise<IDBPDatabase<OutboxDatabase>> {
 }
 
 /** What was typed and not yet sent when the page last closed, in order; a crash loses nothing. */
-export async function loadPending(): Promise<Pending[]> {
+export async function loadPending(): Promise<(Pending | Aside)[]> {
   return tolerant(async () => {
-    const kept: unknown[] = await (await database()).getAll(STORE);
-    return kept.flatMap((one) => pendingSchema.safeParse(one).data ?? []);
+    const stored: unknown[] = await (await database()).getAll(STORE);
+    return stored.flatMap((one) => {
+      const { data } = storedSchema.safeParse(one);
+      if (!data) return [];
+      const { reason, ...pending } = data;
+      return [reason === undefined ? pending : { ...pending, reason }];
+    });
   }, []);
 }
 
 /**
- * Keeps an entry until the server has it. One request, committed at once: a page closed in the same
+ * Saves an entry until the server has it. One request, committed at once: a page closed in the same
  * moment would take a write in several turns with it.
  */
-export async function keepPending(pending: Pending): Promise<void> {
+export async function savePending(pending: Pending): Promise<void> {
   await tolerant(async () => {
     const writing = (await database()).transaction(STORE, 'readwrite');
     const added = writing.store.add(pending);
@@ -52,7 +63,21 @@ export async function keepPending(pending: Pending): Promise<void> {
   }, undefined);
 }
 
-/** Lets go of entries that the server has, or would not have. */
+/** Writes down that entries were set aside and why, or that they are tried again. */
+export async function saveReason(ids: readonly string[], reason: string | null): Promise<void> {
+  await tolerant(async () => {
+    const writing = (await database()).transaction(STORE, 'readwrite');
+    for (const id of ids) {
+      const cursor = await writing.store.index(BY_ENTRY).openCursor(id);
+      if (!cursor) continue;
+      const { visitId, entry, owner } = cursor.value;
+      await cursor.update({ visitId, entry, owner, ...(reason === null ? {} : { reason }) });
+    }
+    await writing.done;
+  }, undefined);
+}
+
+/** Lets go of entries that the server has, or that their author dismissed. */
 export async function forgetPending(ids: readonly string[]): Promise<void> {
   await tolerant(async () => {
     const writing = (await database()).transaction(STORE, 'readwrite');
@@ -69,7 +94,7 @@ async function tolerant<T>(work: () => Promise<T>, otherwise: T): Promise<T> {
   try {
     return await work();
   } catch (error) {
-    console.warn('What is typed is kept in this page only', error);
+    console.warn('What is typed is in this page only', error);
     return otherwise;
   }
 }

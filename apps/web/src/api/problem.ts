@@ -36,6 +36,11 @@ export function failureOf(error: unknown): Failure {
   return { text, refusals: [], isPassing: number === null || number >= 500, status: number };
 }
 
+/** The problem's code, by which screens tell kinds apart; null where the server sent none. */
+export function codeOf(error: unknown): string | null {
+  return problemOf(error)?.code ?? null;
+}
+
 function problemOf(error: unknown): Problem | null {
   if (typeof error !== 'object' || error === null || !('data' in error)) return null;
   const parsed = problemSchema.safeParse(error.data);

@@ -1,5 +1,23 @@
-import type { ArchiveTaken, ChangeSettings, NewPerson, Person, ShopSettings } from '@keen/contract';
-import { archiveTakenSchema, personSchema, shopSettingsSchema } from '@keen/contract';
+import type {
+  ArchiveTaken,
+  AuditPage,
+  ChangePerson,
+  ChangeSettings,
+  CustomerRecord,
+  NewPerson,
+  PasswordLink,
+  ShopSettings,
+  StaffMember,
+} from '@keen/contract';
+import {
+  archiveTakenSchema,
+  auditPageSchema,
+  customerRecordSchema,
+  passwordLinkSchema,
+  shopSettingsSchema,
+  staffListSchema,
+  staffMemberSchema,
+} from '@keen/contract';
 import { keenApi } from './keenApi.ts';
 
 /** The shop's side of the conversation: settings, people, logo, everything as files. */
@@ -19,10 +37,36 @@ const shopApi = keenApi.injectEndpoints({
       },
       invalidatesTags: ['Session'],
     }),
-    addPerson: build.mutation<Person, NewPerson>({
+    staff: build.query<StaffMember[], void>({
+      query: () => 'shop/people',
+      responseSchema: staffListSchema,
+      providesTags: ['Staff'],
+    }),
+    addPerson: build.mutation<StaffMember, NewPerson>({
       query: (body) => ({ url: 'shop/people', method: 'POST', body }),
-      responseSchema: personSchema,
-      invalidatesTags: ['Session'],
+      responseSchema: staffMemberSchema,
+      invalidatesTags: ['Session', 'Staff'],
+    }),
+    changePerson: build.mutation<StaffMember, { id: string; change: ChangePerson }>({
+      query: ({ id, change }) => ({ url: `shop/people/${id}`, method: 'PUT', body: change }),
+      responseSchema: staffMemberSchema,
+      invalidatesTags: ['Session', 'Staff'],
+    }),
+    makePasswordLink: build.mutation<PasswordLink, string>({
+      query: (id) => ({ url: `shop/people/${id}/password-link`, method: 'POST' }),
+      responseSchema: passwordLinkSchema,
+    }),
+    audit: build.query<AuditPage, number | null>({
+      query: (before) => ({ url: 'shop/audit', params: before === null ? {} : { before } }),
+      responseSchema: auditPageSchema,
+    }),
+    customer: build.query<CustomerRecord, string>({
+      query: (carId) => `customers/${carId}`,
+      responseSchema: customerRecordSchema,
+    }),
+    eraseCustomer: build.mutation<unknown, string>({
+      query: (carId) => ({ url: `customers/${carId}`, method: 'DELETE' }),
+      invalidatesTags: ['Visits', 'Visit', 'Photos', 'Links', 'Due'],
     }),
     givePassword: build.mutation<unknown, { id: string; password: string }>({
       query: ({ id, password }) => ({
@@ -30,6 +74,7 @@ const shopApi = keenApi.injectEndpoints({
         method: 'PUT',
         body: { password },
       }),
+      invalidatesTags: ['Staff'],
     }),
     keepLogo: build.mutation<unknown, Blob | null>({
       query: (picture) =>
@@ -58,7 +103,13 @@ const shopApi = keenApi.injectEndpoints({
 
 export const {
   useKeepSettingsMutation,
+  useStaffQuery,
   useAddPersonMutation,
+  useChangePersonMutation,
+  useMakePasswordLinkMutation,
+  useAuditQuery,
+  useLazyCustomerQuery,
+  useEraseCustomerMutation,
   useGivePasswordMutation,
   useKeepLogoMutation,
   useBringArchiveMutation,

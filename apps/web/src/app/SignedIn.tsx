@@ -1,18 +1,22 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
 import { Navigate, Outlet, useLocation } from 'react-router';
-import { useApiDispatch, useApiSelector } from '../api/hooks.ts';
-import { useSessionQuery } from '../api/keenApi.ts';
+import { useEffect } from 'react';
+import { useApiDispatch } from '../api/hooks.ts';
+import { keenApi, useSessionQuery } from '../api/keenApi.ts';
 import { outbox } from '../api/outboxSlice.ts';
 import { failureOf } from '../api/problem.ts';
+import { onSignedOutElsewhere } from '../api/signOutMark.ts';
 import { useLive } from '../api/useLive.ts';
 
-/** Everything behind the front door: needs a session, listens to live changes, shows refusals. */
+/** Everything behind the front door: needs a session, and listens to live changes. */
 export function SignedIn() {
   const { data: session, error, isLoading, refetch } = useSessionQuery();
   const location = useLocation();
+  if (session?.account.mustSetUpSecondFactor && location.pathname !== '/account') {
+    return <Navigate to="/account" replace />;
+  }
   if (session) return <Inside />;
   if (isLoading) return <Box role="status" aria-label="Loading" sx={{ p: 4 }} />;
   const failure = failureOf(error);
@@ -34,25 +38,15 @@ export function SignedIn() {
 
 function Inside() {
   useLive();
-  const refused = useApiSelector((state) => state.outbox.refused);
   const dispatch = useApiDispatch();
-  return (
-    <>
-      <Outlet />
-      <Snackbar
-        open={refused !== null}
-        message={refused}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
-        action={
-          <Button
-            variant="text"
-            sx={{ color: 'inherit' }}
-            onClick={() => dispatch(outbox.refusalSeen())}
-          >
-            Understood
-          </Button>
-        }
-      />
-    </>
+  // Signed out in another window of this device: what this one shows goes too.
+  useEffect(
+    () =>
+      onSignedOutElsewhere(() => {
+        dispatch(outbox.signedOut());
+        dispatch(keenApi.util.resetApiState());
+      }),
+    [dispatch],
   );
+  return <Outlet />;
 }

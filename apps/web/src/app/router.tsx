@@ -16,6 +16,13 @@ export function createRouter() {
           }),
         },
         {
+          path: '/password/:token',
+          lazy: async () => ({
+            Component: (await import('../features/signIn/ChoosePasswordPage.tsx'))
+              .ChoosePasswordPage,
+          }),
+        },
+        {
           path: '/s/:token',
           lazy: async () => ({
             Component: (await import('../features/sharedSheet/SharedSheetPage.tsx'))
@@ -47,6 +54,12 @@ export function createRouter() {
               path: '/shop',
               lazy: async () => ({
                 Component: (await import('../features/shop/ShopPage.tsx')).ShopPage,
+              }),
+            },
+            {
+              path: '/account',
+              lazy: async () => ({
+                Component: (await import('../features/account/AccountPage.tsx')).AccountPage,
               }),
             },
             {

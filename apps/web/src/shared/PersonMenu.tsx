@@ -3,9 +3,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import { useApiDispatch } from '../api/hooks.ts';
-import { keenApi, useKeepPreferencesMutation, useSignOutMutation } from '../api/keenApi.ts';
-import { forgetOffline } from '../offline/register.ts';
+import { useState } from 'react';
+import { useApiSelector } from '../api/hooks.ts';
+import { useKeepPreferencesMutation } from '../api/keenApi.ts';
+import { useSignOut } from '../api/useSignOut.ts';
 import { Choice } from './Choice.tsx';
 import { UnitChoices } from './UnitChoices.tsx';
 
@@ -14,6 +15,7 @@ const PLACES = [
   { to: '/sheets', title: 'Sheets' },
   { to: '/due', title: 'Due' },
   { to: '/shop', title: 'Shop' },
+  { to: '/account', title: 'Account' },
   { to: '/devices', title: 'Devices' },
   { to: '/how-it-works', title: 'How it works' },
 ] as const;
@@ -21,8 +23,9 @@ const PLACES = [
 /** Own units, reading order, theme and paper; sign out. */
 export function PersonMenu({ session, onDone }: { session: Session; onDone: () => void }) {
   const [keep] = useKeepPreferencesMutation();
-  const [signOut] = useSignOutMutation();
-  const dispatch = useApiDispatch();
+  const signOut = useSignOut();
+  const unsent = useApiSelector(({ outbox }) => outbox.pending.length + outbox.aside.length);
+  const [isAsked, setAsked] = useState(false);
   const navigate = useNavigate();
   const { preferences } = session;
   const set = (change: Partial<Preferences>) => void keep({ ...preferences, ...change });
@@ -33,11 +36,9 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
   }
 
   async function leave(): Promise<void> {
-    await signOut();
-    await forgetOffline();
     onDone();
+    await signOut();
     await navigate('/sign-in');
-    dispatch(keenApi.util.resetApiState());
   }
 
   return (
@@ -98,7 +99,22 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
           </Button>
         ))}
       </Box>
-      <Button onClick={() => void leave()}>Sign out</Button>
+      {isAsked && unsent > 0 ? (
+        <Box role="alert" sx={{ display: 'grid', gap: 1 }}>
+          <Typography variant="body2">
+            {unsent} {unsent === 1 ? 'entry is' : 'entries are'} not saved on the server yet. They
+            stay on this device and are sent when you sign in here again.
+          </Typography>
+          <Button variant="contained" onClick={() => void leave()}>
+            Sign out
+          </Button>
+          <Button variant="text" onClick={() => setAsked(false)}>
+            Stay signed in
+          </Button>
+        </Box>
+      ) : (
+        <Button onClick={() => (unsent > 0 ? setAsked(true) : void leave())}>Sign out</Button>
+      )}
     </Box>
   );
 }

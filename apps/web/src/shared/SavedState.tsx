@@ -1,11 +1,35 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { useApiSelector } from '../api/hooks.ts';
+import { AsideDialog } from './AsideDialog.tsx';
 
 /**
  * Whether everything typed is on the server; words, and a mark that is not colour alone. What waits of
- * other visits is said too: it is on this tablet only.
+ * other visits is said too: it is on this tablet only. What the server would not take opens from here.
  */
 export function SavedState({ visitId = null }: { visitId?: string | null }) {
+  const [isOpen, setOpen] = useState(false);
+  const aside = useApiSelector((state) => state.outbox.aside.length);
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+      {aside > 0 && (
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => setOpen(true)}
+          sx={{ color: 'var(--marker)', borderColor: 'var(--marker)', whiteSpace: 'nowrap' }}
+        >
+          ◆ {aside} not accepted
+        </Button>
+      )}
+      <Sending visitId={visitId} />
+      <AsideDialog isOpen={isOpen} onClose={() => setOpen(false)} />
+    </Box>
+  );
+}
+
+function Sending({ visitId }: { visitId: string | null }) {
   const all = useApiSelector((state) => state.outbox.pending.length);
   const unsent = useApiSelector(
     (state) => state.outbox.pending.filter((one) => one.visitId === visitId).length,

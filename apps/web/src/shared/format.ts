@@ -50,3 +50,10 @@ export function showPercent(probability: number): string {
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
+
+/** A moment by the reader's own clock and habit. */
+export function dateTime(iso: string): string {
+  return new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(
+    new Date(iso),
+  );
+}

@@ -4,14 +4,16 @@ import { checkVin, plainVin } from '@keen/core';
 import Box from '@mui/material/Box';
 import { useChangeVehicleMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { mayDo } from '../../shared/mayDo.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { capital } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { CustomerData } from './CustomerData.tsx';
 
 /** Whose car it is and what it is called; kept with the car, for its next visits too. */
 export function CarCard() {
-  const { detail } = useVisit();
+  const { detail, session } = useVisit();
   const { id, plate, label, customer, phone, vin } = detail.visit.vehicle;
   const [change, { error }] = useChangeVehicleMutation();
   const set = (next: ChangeVehicle) => void change({ id, change: next });
@@ -53,6 +55,11 @@ export function CarCard() {
           onChange={(text) => set({ vin: text ? plainVin(text) : '' })}
         />
       </Box>
+      {mayDo(session, 'manageCustomers') && (
+        <Box sx={{ gridColumn: '1 / -1' }}>
+          <CustomerData vehicle={detail.visit.vehicle} />
+        </Box>
+      )}
       {error && (
         <Box sx={{ gridColumn: '1 / -1' }}>
           <Notice kind="caution">{failureOf(error).text}. The car is as it was before.</Notice>

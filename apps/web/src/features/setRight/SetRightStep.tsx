@@ -3,6 +3,7 @@ import { angleLedger, setRightPlan } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { AllowedOnly } from '../../shared/AllowedOnly.tsx';
 import { AngleLedger } from '../../shared/AngleLedger.tsx';
 import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
@@ -13,7 +14,7 @@ import { PlanRow } from './PlanRow.tsx';
 
 /** The plan: what to set, in order, with the arithmetic of each adjuster; before and after. */
 export function SetRightStep() {
-  const { draft, enter, goTo } = useVisit();
+  const { draft, enter, goTo, session } = useVisit();
   const angles = draft.angles ?? {};
   const { before } = draft.visit?.setRight ?? {};
   const rows = angleLedger(draft);
@@ -34,49 +35,55 @@ export function SetRightStep() {
   }
   const plan = setRightPlan(draft);
   return (
-    <Box sx={{ display: 'grid', gap: 3, maxWidth: 760 }}>
-      <Box>
-        <Typography variant="h1" component="h2">
-          {plan.length === 0 ? 'All angles are in.' : 'What to set, in this order'}
-        </Typography>
-        <Typography color="textSecondary" sx={{ mt: 0.75 }}>
-          {plan.length === 0
-            ? 'Nothing is left to set. What comes now:'
-            : 'The plan is made anew with every reading. Measure again after each step: camber moves toe.'}
-        </Typography>
+    <AllowedOnly
+      session={session}
+      right="setAngles"
+      otherwise="A technician or the lead sets the angles; you can read along."
+    >
+      <Box sx={{ display: 'grid', gap: 3, maxWidth: 760 }}>
+        <Box>
+          <Typography variant="h1" component="h2">
+            {plan.length === 0 ? 'All angles are in.' : 'What to set, in this order'}
+          </Typography>
+          <Typography color="textSecondary" sx={{ mt: 0.75 }}>
+            {plan.length === 0
+              ? 'Nothing is left to set. What comes now:'
+              : 'The plan is made anew with every reading. Measure again after each step: camber moves toe.'}
+          </Typography>
+        </Box>
+        {plan.length > 0 && (
+          <Notice kind="caution">
+            Lift at the maker’s points, on stands or a lift made for it, wheels chocked. The maker’s
+            specification, torque and procedure decide, and a licensed technician does the work.
+          </Notice>
+        )}
+        {draft.vehicle?.use === 'cart' && <WhichSide />}
+        {plan.length > 0 && !before && (
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+            <Button variant="contained" onClick={() => enter('visit.setRight.before', angles)}>
+              Begin
+            </Button>
+            <Typography color="textSecondary">keeps these angles as the ones before</Typography>
+          </Box>
+        )}
+        {plan.length > 0 && (
+          <Box component="ol" aria-label="What to set" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {plan.map((step, i) => (
+              <PlanRow
+                key={step.key}
+                step={step}
+                plan={plan}
+                place={i + 1}
+                hasBegun={before !== undefined}
+              />
+            ))}
+          </Box>
+        )}
+        {plan.length === 0 && <Closing />}
+        <AngleLedger rows={rows} before={before ? angleLedger(draft, before) : []} />
+        <ChangedHeight />
       </Box>
-      {plan.length > 0 && (
-        <Notice kind="caution">
-          Lift at the maker’s points, on stands or a lift made for it, wheels chocked. The maker’s
-          specification, torque and procedure decide, and a licensed technician does the work.
-        </Notice>
-      )}
-      {draft.vehicle?.use === 'cart' && <WhichSide />}
-      {plan.length > 0 && !before && (
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-          <Button variant="contained" onClick={() => enter('visit.setRight.before', angles)}>
-            Begin
-          </Button>
-          <Typography color="textSecondary">keeps these angles as the ones before</Typography>
-        </Box>
-      )}
-      {plan.length > 0 && (
-        <Box component="ol" aria-label="What to set" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-          {plan.map((step, i) => (
-            <PlanRow
-              key={step.key}
-              step={step}
-              plan={plan}
-              place={i + 1}
-              hasBegun={before !== undefined}
-            />
-          ))}
-        </Box>
-      )}
-      {plan.length === 0 && <Closing />}
-      <AngleLedger rows={rows} before={before ? angleLedger(draft, before) : []} />
-      <ChangedHeight />
-    </Box>
+    </AllowedOnly>
   );
 }
 

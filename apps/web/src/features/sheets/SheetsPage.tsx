@@ -7,6 +7,8 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useSessionQuery, useSheetsQuery } from '../../api/keenApi.ts';
+import { AllowedOnly } from '../../shared/AllowedOnly.tsx';
+import { mayDo } from '../../shared/mayDo.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { SheetLines } from '../../shared/SheetLines.tsx';
@@ -15,6 +17,8 @@ import { SheetForm } from './SheetForm.tsx';
 import { SheetImport } from './SheetImport.tsx';
 import { StockForm } from './StockForm.tsx';
 import { sheetsAsCsv } from './sheetFiles.ts';
+
+const BY_TECHNICIAN = 'Sheets and stock are changed by a technician or the lead.';
 
 const SHORTCUTS = [
   { keys: ['N'], what: 'a new sheet' },
@@ -28,7 +32,7 @@ export function SheetsPage() {
   const { sheetId } = useParams();
   const navigate = useNavigate();
   const [showsRetired, setShowsRetired] = useState(false);
-  useHotkeys('n', () => void navigate('/sheets/new'));
+  useHotkeys('n', () => session && mayDo(session, 'keepSheets') && void navigate('/sheets/new'));
   useHotkeys('t', () => void navigate('/'));
   if (!session) return null;
   const chosen = data?.find(({ id }) => id === sheetId) ?? null;
@@ -63,10 +67,14 @@ export function SheetsPage() {
           }}
         >
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            <Button component={Link} to="/sheets/new" variant="contained">
-              New sheet
-            </Button>
-            <SheetImport known={data ?? []} />
+            {mayDo(session, 'keepSheets') && (
+              <>
+                <Button component={Link} to="/sheets/new" variant="contained">
+                  New sheet
+                </Button>
+                <SheetImport known={data ?? []} />
+              </>
+            )}
             <Button
               disabled={shown.length === 0}
               onClick={() =>
@@ -103,7 +111,9 @@ export function SheetsPage() {
               {showsRetired ? 'Hide the retired' : 'Show the retired too'}
             </Button>
           )}
-          <StockForm settings={session.shop.settings} />
+          <AllowedOnly session={session} right="keepSheets" otherwise={BY_TECHNICIAN}>
+            <StockForm settings={session.shop.settings} />
+          </AllowedOnly>
         </Box>
         <Box
           sx={{
@@ -112,8 +122,11 @@ export function SheetsPage() {
             minWidth: 0,
           }}
         >
-          {sheetId === 'new' && <SheetForm key="new" kept={null} />}
-          {chosen && <SheetForm key={`${chosen.id} ${chosen.revision}`} kept={chosen} />}
+          {(sheetId === 'new' || chosen) && (
+            <AllowedOnly session={session} right="keepSheets" otherwise={BY_TECHNICIAN}>
+              <SheetForm key={chosen ? `${chosen.id} ${chosen.revision}` : 'new'} kept={chosen} />
+            </AllowedOnly>
+          )}
           {sheetId && sheetId !== 'new' && data && !chosen && (
             <Box sx={{ p: 3 }}>
               <Typography variant="h1" component="h2">

@@ -1,5 +1,5 @@
 import { MOST_ARCHIVE_BYTES } from '@keen/contract';
-import type { ArchiveTaken, Session } from '@keen/contract';
+import type { ArchiveTaken } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
@@ -13,10 +13,9 @@ import { Notice } from '../../shared/Notice.tsx';
 const MOST_FAULTS = 5;
 
 /** The whole shop as a zip of open files, and back in. */
-export function ArchiveForm({ session }: { session: Session }) {
+export function ArchiveForm() {
   const [bring, { data, error, isLoading }] = useBringArchiveMutation();
   const [tooLarge, setTooLarge] = useState(false);
-  const isLead = session.person.role === 'lead';
 
   function take(file: File): void {
     setTooLarge(file.size > MOST_ARCHIVE_BYTES);
@@ -38,25 +37,19 @@ export function ArchiveForm({ session }: { session: Session }) {
         <Button href="/api/shop/archive" download>
           Save the whole shop (zip)
         </Button>
-        {isLead ? (
-          <FileButton
-            label="Archive of a shop"
-            accept=".zip,application/zip"
-            disabled={isLoading}
-            onFile={take}
-          >
-            Bring a shop in
-          </FileButton>
-        ) : (
-          <Typography color="textSecondary" sx={{ alignSelf: 'center' }}>
-            The lead brings one in.
-          </Typography>
-        )}
+        <FileButton
+          label="Archive of a shop"
+          accept=".zip,application/zip"
+          disabled={isLoading}
+          onFile={take}
+        >
+          Import a shop
+        </FileButton>
       </Box>
       {isLoading && (
         <Box role="status">
           <Typography sx={{ mb: 0.5 }}>Sending and checking it…</Typography>
-          <LinearProgress aria-label="Bringing the shop in" />
+          <LinearProgress aria-label="Importing the shop" />
         </Box>
       )}
       {tooLarge && <Notice kind="caution">The file is larger than 300 MB.</Notice>}

@@ -1,12 +1,16 @@
 import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { useSessionQuery } from '../../api/keenApi.ts';
+import { mayDo } from '../../shared/mayDo.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { ArchiveForm } from './ArchiveForm.tsx';
+import { AuditList } from './AuditList.tsx';
 import { LimitsForm } from './LimitsForm.tsx';
 import { PapersForm } from './PapersForm.tsx';
 import { PriceForm } from './PriceForm.tsx';
+import { SafetyForm } from './SafetyForm.tsx';
 import { StaffForm } from './StaffForm.tsx';
 
 const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
@@ -35,12 +39,24 @@ export function ShopPage() {
           alignItems: 'start',
         }}
       >
-        <PriceForm settings={session.shop.settings} />
+        {mayDo(session, 'changeShop') ? (
+          <PriceForm settings={session.shop.settings} />
+        ) : (
+          <Typography color="textSecondary">
+            Prices, limits, papers and people are changed by the lead of the shop.
+          </Typography>
+        )}
         <Box sx={{ display: 'grid', gap: 5 }}>
-          <PapersForm session={session} />
-          <LimitsForm settings={session.shop.settings} unit={session.preferences.units.depth} />
+          {mayDo(session, 'changeShop') && (
+            <>
+              <PapersForm session={session} />
+              <LimitsForm settings={session.shop.settings} unit={session.preferences.units.depth} />
+            </>
+          )}
           <StaffForm session={session} />
-          <ArchiveForm session={session} />
+          {mayDo(session, 'changeShop') && <SafetyForm settings={session.shop.settings} />}
+          {mayDo(session, 'useArchive') && <ArchiveForm />}
+          {mayDo(session, 'readAudit') && <AuditList session={session} />}
         </Box>
       </Box>
     </Box>

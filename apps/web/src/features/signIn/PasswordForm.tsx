@@ -6,16 +6,20 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useForm } from 'react-hook-form';
 import { useSignInMutation } from '../../api/keenApi.ts';
-import { failureOf } from '../../api/problem.ts';
+import { codeOf, failureOf } from '../../api/problem.ts';
+import { useLatched } from '../../shared/useLatched.ts';
 import { Notice } from '../../shared/Notice.tsx';
 
 export function PasswordForm() {
   const [signIn, { isLoading, error }] = useSignInMutation();
   const { register, handleSubmit, formState } = useForm<SignIn>({
     resolver: zodResolver(signInSchema),
-    defaultValues: { email: '', password: '' },
+    defaultValues: { email: '', password: '', code: '' },
   });
   const { errors } = formState;
+  const code = codeOf(error);
+  // Asked for once the password was right, and then for as long as it takes.
+  const needsCode = useLatched(code === 'code_needed' || code === 'wrong_code');
   return (
     <Box
       component="form"
@@ -39,7 +43,16 @@ export function PasswordForm() {
         helperText={errors.password && 'Your password'}
         {...register('password')}
       />
-      {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
+      {needsCode && (
+        <TextField
+          label="Code of your second factor"
+          autoComplete="one-time-code"
+          autoFocus
+          helperText="Six digits from the app, or a recovery code"
+          {...register('code')}
+        />
+      )}
+      {error && code !== 'code_needed' && <Notice kind="caution">{failureOf(error).text}</Notice>}
       <Button type="submit" variant="contained" disabled={isLoading}>
         Sign in
       </Button>

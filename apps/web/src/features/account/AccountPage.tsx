@@ -1,0 +1,60 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useNavigate } from 'react-router';
+import { useSessionQuery } from '../../api/keenApi.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { TopBar } from '../../shared/TopBar.tsx';
+import { OwnSessions } from './OwnSessions.tsx';
+import { PasswordChange } from './PasswordChange.tsx';
+import { SecondFactor } from './SecondFactor.tsx';
+
+const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
+
+/** One's own account: password, second factor, where one is signed in. */
+export function AccountPage() {
+  const { data: session } = useSessionQuery();
+  const navigate = useNavigate();
+  useHotkeys('t', () => void navigate('/'));
+  if (!session) return null;
+  const { account } = session;
+  return (
+    <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
+      <TopBar session={session} shortcuts={SHORTCUTS}>
+        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
+          Your account
+        </Box>
+      </TopBar>
+      <Box
+        component="main"
+        sx={{
+          p: { xs: 2, md: 3.5 },
+          display: 'grid',
+          columnGap: 7,
+          rowGap: 5,
+          gridTemplateColumns: { lg: 'minmax(0, 520px) minmax(0, 560px)' },
+          alignItems: 'start',
+        }}
+      >
+        {account.mustSetUpSecondFactor && (
+          <Box sx={{ gridColumn: '1 / -1' }}>
+            <Notice kind="caution">
+              Your shop asks leads for a second factor. Set it up here; everything else opens then.
+            </Notice>
+          </Box>
+        )}
+        {account.hasPassword ? (
+          <Box sx={{ display: 'grid', gap: 5 }}>
+            <SecondFactor account={account} />
+            <PasswordChange />
+          </Box>
+        ) : (
+          <Typography color="textSecondary">
+            Demo staff sign in with one press and have no password.
+          </Typography>
+        )}
+        <OwnSessions />
+      </Box>
+    </Box>
+  );
+}

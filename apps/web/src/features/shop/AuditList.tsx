@@ -1,0 +1,131 @@
+import type { AuditEvent, AuditKind, Session } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { failureOf } from '../../api/problem.ts';
+import { useAuditQuery } from '../../api/shopApi.ts';
+import { dateTime } from '../../shared/format.ts';
+import { Notice } from '../../shared/Notice.tsx';
+
+const KIND_WORDS: Record<AuditKind, string> = {
+  signIn: 'Signed in',
+  signInFailed: 'Wrong password',
+  signOut: 'Signed out',
+  refused: 'Refused: not allowed for this role',
+  settings: 'Changed settings',
+  logo: 'Changed the logo',
+  personAdded: 'Added a colleague',
+  personChanged: 'Changed a colleague',
+  passwordChanged: 'Changed a password',
+  passwordLink: 'Made a password link',
+  secondFactor: 'Changed a second factor',
+  archiveOut: 'Exported the whole shop',
+  archiveIn: 'Imported an archive',
+  customerShown: 'Looked at a customer’s data',
+  customerExported: 'Exported a customer’s data',
+  customerErased: 'Erased a customer',
+  retention: 'Erased by the retention period',
+  backup: 'Backed up',
+};
+
+/** Who did what that matters to the shop's safety, latest first. Nobody can change it. */
+export function AuditList({ session }: { session: Session }) {
+  const [pages, setPages] = useState<(number | null)[]>([null]);
+  return (
+    <Box component="section" aria-labelledby="audit-title" sx={{ display: 'grid', gap: 1.5 }}>
+      <Box>
+        <Typography variant="h1" component="h2" id="audit-title">
+          Log
+        </Typography>
+        <Typography color="textSecondary" sx={{ mt: 0.5 }}>
+          Sign-ins, exports, settings, people and what was refused. Nobody can change it.
+        </Typography>
+      </Box>
+      <Box component="ul" aria-label="Log" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {pages.map((before, i) => (
+          <Page
+            key={before ?? 'first'}
+            before={before}
+            session={session}
+            onMore={i === pages.length - 1 ? (next) => setPages([...pages, next]) : null}
+          />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+interface PageProps {
+  before: number | null;
+  session: Session;
+  onMore: ((next: number) => void) | null;
+}
+
+function Page({ before, session, onMore }: PageProps) {
+  const { data, error, isLoading } = useAuditQuery(before, { refetchOnMountOrArgChange: true });
+  if (isLoading) {
+    return (
+      <li>
+        <Skeleton variant="rectangular" height={120} sx={{ bgcolor: 'var(--hairline)' }} />
+      </li>
+    );
+  }
+  if (!data) {
+    return (
+      <li>
+        <Notice kind="caution">{failureOf(error).text}</Notice>
+      </li>
+    );
+  }
+  const { events, next } = data;
+  return (
+    <>
+      {events.map((event) => (
+        <EventRow key={event.id} event={event} session={session} />
+      ))}
+      {onMore && next !== null && (
+        <Box component="li" sx={{ pt: 1 }}>
+          <Button onClick={() => onMore(next)}>Earlier</Button>
+        </Box>
+      )}
+    </>
+  );
+}
+
+function EventRow({ event, session }: { event: AuditEvent; session: Session }) {
+  const nameOf = (id: unknown) => session.people.find((person) => person.id === id)?.name;
+  const { kind, personId, detail, address, at } = event;
+  const about = [
+    detail.personId !== personId && nameOf(detail.personId),
+    detail.changed,
+    detail.role,
+    detail.suspended === 1 && 'suspended',
+    detail.suspended === 0 && 'taken back',
+  ]
+    .filter(Boolean)
+    .join(', ');
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '1fr auto' },
+        columnGap: 2,
+        borderTop: '1px solid var(--hairline)',
+        py: 0.75,
+      }}
+    >
+      <Box sx={{ overflowWrap: 'anywhere' }}>
+        <strong>{personId === null ? 'The server' : (nameOf(personId) ?? 'Somebody')}</strong>:{' '}
+        {KIND_WORDS[kind]}
+        {about !== '' && ` (${about})`}
+      </Box>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.9rem', whiteSpace: 'nowrap' }}>
+        {dateTime(at)}
+        {address !== '' && `, ${address}`}
+      </Box>
+    </Box>
+  );
+}

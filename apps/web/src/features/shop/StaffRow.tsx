@@ -1,0 +1,86 @@
+import type { ChangePerson, StaffMember } from '@keen/contract';
+import { ROLES } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { failureOf } from '../../api/problem.ts';
+import { useChangePersonMutation } from '../../api/shopApi.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { Notice } from '../../shared/Notice.tsx';
+import { NewPasswordLink } from './NewPasswordLink.tsx';
+import { ROLE_WORDS } from './roleWords.ts';
+
+/** One colleague on the lead's list; what can be done opens below. */
+export function StaffRow({ person, isSelf }: { person: StaffMember; isSelf: boolean }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <Box component="li" sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2 }}>
+        <Box sx={{ flex: 1, minWidth: 180 }}>
+          <Box component="span" sx={{ fontWeight: 600 }}>
+            {person.name}
+          </Box>
+          {isSelf && ' (you)'}
+          <Typography variant="body2" color="textSecondary">
+            {person.email}
+          </Typography>
+        </Box>
+        <Box sx={{ color: 'text.secondary' }}>{stateOf(person)}</Box>
+        <Button
+          variant="text"
+          aria-expanded={isOpen}
+          aria-label={`Change ${person.name}`}
+          onClick={() => setOpen(!isOpen)}
+        >
+          {isOpen ? 'Close' : 'Change'}
+        </Button>
+      </Box>
+      {isOpen && <Changes person={person} />}
+    </Box>
+  );
+}
+
+function stateOf({ role, suspended, hasPassword, hasSecondFactor }: StaffMember): string {
+  return [
+    ROLE_WORDS[role],
+    suspended && 'suspended',
+    !suspended && !hasPassword && 'not signed in yet',
+    hasSecondFactor && 'second factor',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+function Changes({ person }: { person: StaffMember }) {
+  const [change, { error, isLoading }] = useChangePersonMutation();
+  const set = (next: ChangePerson) => void change({ id: person.id, change: next });
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5, py: 1.5 }}>
+      <Choice
+        label="Role"
+        options={ROLES.map((value) => ({ value, label: ROLE_WORDS[value] }))}
+        value={person.role}
+        onChange={(role) => role && role !== person.role && set({ role })}
+        dense
+      />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button disabled={isLoading} onClick={() => set({ suspended: !person.suspended })}>
+          {person.suspended ? 'Let sign in again' : 'Suspend'}
+        </Button>
+        {person.hasSecondFactor && (
+          <Button disabled={isLoading} onClick={() => set({ hasSecondFactor: false })}>
+            Remove second factor
+          </Button>
+        )}
+      </Box>
+      {!person.suspended && (
+        <Typography variant="body2" color="textSecondary">
+          Suspending signs {person.name} out at once. What they entered stays under their name.
+        </Typography>
+      )}
+      <NewPasswordLink person={person} />
+      {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
+    </Box>
+  );
+}

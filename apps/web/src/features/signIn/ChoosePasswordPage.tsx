@@ -1,0 +1,92 @@
+import { LEAST_PASSWORD } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { useChoosePasswordMutation, usePasswordLinkQuery } from '../../api/accountApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { capital } from '../../shared/format.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { Mark } from '../../shared/TopBar.tsx';
+
+/** Where an invitation or a lost password leads: one chooses a password, once. */
+export function ChoosePasswordPage() {
+  const { token = '' } = useParams();
+  const { data: owner, error, isLoading } = usePasswordLinkQuery(token);
+  return (
+    <Box
+      component="main"
+      sx={{ maxWidth: 460, mx: 'auto', p: { xs: 3, md: 5 }, display: 'grid', gap: 2 }}
+    >
+      <Mark size={40} />
+      {isLoading && <Typography role="status">Checking the link…</Typography>}
+      {error && (
+        <>
+          <Typography variant="h1">This link does not work.</Typography>
+          <Notice kind="caution">
+            {failureOf(error).text}. Ask the lead of your shop for another.
+          </Notice>
+        </>
+      )}
+      {owner && (
+        <>
+          <Typography variant="h1">Choose your password</Typography>
+          <Typography color="textSecondary">
+            {owner.name}, {owner.shopName}. You sign in with {owner.email}.
+          </Typography>
+          <Choose token={token} email={owner.email} />
+        </>
+      )}
+    </Box>
+  );
+}
+
+function Choose({ token, email }: { token: string; email: string }) {
+  const [choose, { isLoading, error, isSuccess }] = useChoosePasswordMutation();
+  const [password, setPassword] = useState('');
+  if (isSuccess) {
+    return (
+      <>
+        <Typography role="status">Saved.</Typography>
+        <Button component={Link} to="/sign-in" variant="contained">
+          Sign in
+        </Button>
+      </>
+    );
+  }
+  const failure = error ? failureOf(error) : null;
+  const fault = failure?.refusals[0]?.expected;
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void choose({ token, password });
+      }}
+      sx={{ display: 'grid', gap: 1.5 }}
+    >
+      {/* Password managers file the password under this. */}
+      <input type="hidden" autoComplete="username" value={email} readOnly />
+      <TextField
+        label="Password"
+        type="password"
+        autoComplete="new-password"
+        autoFocus
+        value={password}
+        error={failure !== null}
+        helperText={capital(
+          fault ??
+            failure?.text ??
+            `At least ${LEAST_PASSWORD} characters; three or four words will do`,
+        )}
+        onChange={({ target }) => setPassword(target.value)}
+      />
+      <Button type="submit" variant="contained" disabled={isLoading}>
+        Save
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,60 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import { useApiDispatch, useApiSelector } from '../api/hooks.ts';
+import { outbox } from '../api/outboxSlice.ts';
+import { fieldWords, valueWords } from './entryWords.ts';
+
+/** Entries that the server would not take: each is tried again, typed anew in its visit, or dismissed. */
+export function AsideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+  const aside = useApiSelector((state) => state.outbox.aside);
+  const dispatch = useApiDispatch();
+  return (
+    <Dialog open={isOpen && aside.length > 0} onClose={onClose} maxWidth="sm" fullWidth>
+      <DialogTitle>Entries that could not be saved</DialogTitle>
+      <DialogContent>
+        <Typography color="textSecondary" sx={{ mb: 1 }}>
+          They are still on this device. Type the value again in its visit, try again as it is, or
+          dismiss it.
+        </Typography>
+        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          {aside.map(({ visitId, entry, reason }) => (
+            <Box
+              component="li"
+              key={entry.id}
+              sx={{ borderTop: '1px solid var(--hairline)', py: 1.25 }}
+            >
+              <Typography sx={{ fontWeight: 600 }}>
+                {fieldWords(entry.path)}: {valueWords(entry.value)}
+              </Typography>
+              <Typography color="textSecondary">{reason}</Typography>
+              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.75 }}>
+                <Button component={Link} to={`/visits/${visitId}`} size="small" onClick={onClose}>
+                  Open the visit
+                </Button>
+                <Button size="small" onClick={() => dispatch(outbox.triedAgain(entry.id))}>
+                  Try again
+                </Button>
+                <Button
+                  size="small"
+                  variant="text"
+                  onClick={() => dispatch(outbox.dismissed(entry.id))}
+                >
+                  Dismiss
+                </Button>
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
