@@ -17,6 +17,8 @@ export interface Context {
   databaseUrl: string;
   sessionSecret: string;
   webDir: string | undefined;
+  /** Sign-ins that one address may try in a minute, right or wrong. */
+  triesAMinute: number;
   /** Whether the made-up staff of a demo shop sign in with one press. */
   demo: boolean;
 }

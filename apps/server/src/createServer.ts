@@ -35,11 +35,14 @@ export interface ServerOptions {
   log: Logger;
   /** Whether the made-up staff of a demo shop sign in with one press. */
   demo: boolean;
+  /** Sign-ins that one address may try in a minute; 60 when left out. */
+  triesAMinute?: number;
   /** Called once the database is ready and before anything is served, with a connection of the owner. */
   prepare?: (owner: Database, diagnoses: DiagnosisPool) => Promise<void>;
 }
 
 const GRACE_MS = 3000;
+const TRIES_A_MINUTE = 60;
 /** Clients that send slowly hold a connection no longer than this; an archive is the longest to send. */
 const TIMEOUTS = {
   headersTimeout: 10_000,
@@ -81,6 +84,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       sessionSecret: await sessionSecret(db),
       webDir: options.webDir,
       demo: options.demo,
+      triesAMinute: options.triesAMinute ?? TRIES_A_MINUTE,
     };
     await live.start();
     const sessions = sessionMiddleware(context);

@@ -1,5 +1,5 @@
 import type { OwnSession } from '@keen/contract';
-import { and, eq, ne, sql } from 'drizzle-orm';
+import { and, ne, sql } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
 import { sessions } from '../db/schema/index.ts';
 import { tellLive } from '../db/tellLive.ts';
@@ -60,5 +60,5 @@ export async function changeSessionRole(db: Handle, personId: string, role: stri
   await db
     .update(sessions)
     .set({ sess: sql`jsonb_set(${sessions.sess}::jsonb, '{role}', to_jsonb(${role}::text))::json` })
-    .where(and(personIs(personId), eq(sql`${sessions.expire} > now()`, true)));
+    .where(personIs(personId));
 }

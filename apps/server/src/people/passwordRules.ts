@@ -19,7 +19,7 @@ const checker = new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs });
  */
 export function passwordFault(password: string, own: readonly string[]): Refusal | null {
   const words = own
-    .flatMap((text) => [text, ...text.split(/[\s@._-]+/)])
+    .flatMap((text) => [text, text.replace(/[\s@._-]+/g, ''), ...text.split(/[\s@._-]+/)])
     .filter((one) => one !== '');
   const lower = password.toLowerCase();
   if (words.some((word) => lower === word.toLowerCase())) {

@@ -37,7 +37,6 @@ import {
 } from './session.service.ts';
 
 const MINUTE_MS = 60_000;
-const TRIES_A_MINUTE = 60;
 const LONGEST_AGENT = 200;
 
 export function mountSession(routes: Routes, context: Context): void {
@@ -46,10 +45,10 @@ export function mountSession(routes: Routes, context: Context): void {
 }
 
 /** Coming in: nobody is signed in yet. */
-function mountDoor(routes: Routes, { db, demo }: Context): void {
+function mountDoor(routes: Routes, { db, demo, triesAMinute }: Context): void {
   const limitTries = rateLimit({
     windowMs: MINUTE_MS,
-    limit: TRIES_A_MINUTE,
+    limit: triesAMinute,
     standardHeaders: true,
     legacyHeaders: false,
     handler: () => {
