@@ -3,6 +3,7 @@ import type { Server } from 'node:http';
 import type { Logger } from 'pino';
 import { createApp } from './app.ts';
 import type { Context } from './context.ts';
+import { applyRetention } from './customers/retention.ts';
 import { wallOf } from './db/appRole.ts';
 import { connect } from './db/client.ts';
 import type { Database } from './db/client.ts';
@@ -41,6 +42,7 @@ export interface ServerOptions {
   prepare?: (owner: Database, diagnoses: DiagnosisPool) => Promise<void>;
 }
 
+const RETENTION_MS = 3_600_000;
 const GRACE_MS = 3000;
 const TRIES_A_MINUTE = 60;
 /** Clients that send slowly hold a connection no longer than this; an archive is the longest to send. */
@@ -94,12 +96,14 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     http.setTimeout(SILENCE_MS);
     const hangUp = attachDevices(http, context, sessions);
     await listen(http, options.port, options.host);
+    const sweep = every(RETENTION_MS, () => applyRetention(db, log), log);
     const address = http.address();
     return {
       context,
       http,
       port: typeof address === 'object' && address ? address.port : options.port,
       async close() {
+        clearInterval(sweep);
         hangUp();
         await stopListening(http);
         await close();
@@ -122,6 +126,13 @@ async function prepare(
   } finally {
     await owner.pool.end();
   }
+}
+
+/** Does something now and then, as long as the server runs; a failure is logged and tried again. */
+function every(ms: number, work: () => Promise<void>, log: Logger): NodeJS.Timeout {
+  return setInterval(() => {
+    work().catch((error: unknown) => log.error({ err: error }, 'regular work failed'));
+  }, ms);
 }
 
 function listen(http: Server, port: number, host: string): Promise<void> {

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { connect } from 'node:net';
 import type { Session, Visit, VisitDetail } from '@keen/contract';
 import {
   DEFAULT_SHOP_SETTINGS,
@@ -13,7 +14,9 @@ import type { RunningServer } from '../src/createServer.ts';
 import type { Agent } from './testServer.ts';
 import {
   agentOf,
+  archiveOf,
   arrive,
+  asOwner,
   bodyOf,
   createDatabase,
   entry,
@@ -60,19 +63,6 @@ beforeAll(async () => {
   await agent.put('/api/shop/logo').type('image/png').send(PICTURE).expect(204);
 });
 afterAll(() => server.close());
-
-async function archiveOf(from: Agent): Promise<Buffer> {
-  const response = await from
-    .get('/api/shop/archive')
-    .buffer(true)
-    .parse((res, done) => {
-      const chunks: Buffer[] = [];
-      res.on('data', (chunk: Buffer) => chunks.push(chunk));
-      res.on('end', () => done(null, Buffer.concat(chunks)));
-    })
-    .expect(200);
-  return bodyOf<Buffer>(response);
-}
 
 const bring = (to: Agent, zip: Buffer | Uint8Array) =>
   to.post('/api/shop/archive').type('application/zip').send(Buffer.from(zip));
@@ -188,6 +178,201 @@ describe('the whole shop as a zip', () => {
     await bring(agent, zipSync({ 'a.txt': strToU8('a') })).expect(400);
     const stranger = await secondShop(server, 'advisor');
     await bring(stranger, await archiveOf(agent)).expect(403);
+  });
+});
+
+/** Everything that the archive is to bring over; the rest is devices that are played with, and secrets. */
+const COMPARED: Record<string, string> = {
+  shops: 'id, name, town, settings, created_at',
+  people: 'id, name, email, role, preferences, suspended_at, created_at',
+  vehicles: 'id, plate, plate_key, label, customer, phone, vin, erased_at, created_at',
+  visits: 'id, vehicle_id, number, arrived_at, closed_at, draft, seq',
+  entries: 'id, visit_id, seq, path, value, over, person_id, at, created_at',
+  decisions:
+    'id, visit_id, action, advised, replace, answer, reason, diagnosis, entry_seq, person_id, created_at',
+  photos: 'id, visit_id, subject, type, person_id, created_at',
+  sheet_links: 'id, visit_id, token, paper, ends_at, opened, person_id, created_at',
+  spec_sheets: 'id, sheet_id, revision, sheet, retired, person_id, created_at',
+  shop_logos: 'type',
+};
+
+describe('out and in again', () => {
+  it('gives the same shop, table by table', { timeout: 60_000 }, async () => {
+    await agent
+      .post(`/api/visits/${visit.id}/links`)
+      .send({ id: randomUUID(), days: 30 })
+      .expect(200);
+    await agent
+      .post('/api/shop/people')
+      .send({ id: randomUUID(), name: 'Gone Gil', email: 'gil@zip.example', role: 'technician' })
+      .expect(200);
+    const rowsOf = async (of: RunningServer, table: string) => {
+      // To the millisecond, as the files have it.
+      const rows = await asOwner<{ row: Record<string, unknown> }>(
+        of,
+        `select to_jsonb(t) as row from (select ${COMPARED[table]} from ${table}) t order by row::text`,
+      );
+      const text = JSON.stringify(rows.map(({ row }) => row));
+      return JSON.parse(
+        text.replace(/(T\d\d:\d\d:\d\d\.\d{3})\d*\+00:00/g, '$1+00:00'),
+      ) as unknown[];
+    };
+    const zip = await archiveOf(agent);
+    const other = await serve(await createDatabase());
+    try {
+      const lead = agentOf(other);
+      const session = await setUpShop(lead);
+      // The lead is the same person in both: known by the e-mail, under another id.
+      const own = bodyOf<Session>(await agent.get('/api/session').expect(200));
+      const taken = archiveTakenSchema.parse((await bring(lead, zip).expect(200)).body);
+      expect(taken.faults).toEqual([]);
+      const renamed = (value: unknown) =>
+        JSON.parse(
+          JSON.stringify(value)
+            .replaceAll(session.person.id, own.person.id)
+            .replaceAll(session.shop.id, own.shop.id),
+        ) as Record<string, unknown>[];
+      const sorted = (list: unknown[]) => list.map((row) => JSON.stringify(row)).toSorted();
+      for (const table of Object.keys(COMPARED)) {
+        const [before, after] = [await rowsOf(server, table), renamed(await rowsOf(other, table))];
+        const isLead = (row: unknown) => (row as { email?: string }).email === LEAD.email;
+        const rest = (list: unknown[]) => list.filter((row) => table !== 'people' || !isLead(row));
+        expect([table, sorted(rest(after))]).toEqual([table, sorted(rest(before))]);
+        expect(before.length).toBeGreaterThan(0);
+      }
+    } finally {
+      await other.close();
+    }
+  });
+});
+
+describe('an archive made to break something', () => {
+  /** The archive of the shop, with one visit of it changed. */
+  async function changed(change: (visit: Record<string, unknown>) => unknown): Promise<Uint8Array> {
+    const files = unzipSync(await archiveOf(agent));
+    const name = Object.keys(files).find((one) => one.endsWith('/visit.json'))!;
+    const good = JSON.parse(strFromU8(files[name]!)) as Record<string, unknown>;
+    return zipSync({ ...files, [name]: strToU8(JSON.stringify(change(good))) });
+  }
+  type Listed = { entries: Record<string, unknown>[] };
+
+  it.each<[string, (visit: Record<string, unknown>) => unknown, RegExp]>([
+    [
+      'an entry that another visit has',
+      (one) => ({ ...one, id: randomUUID(), decisions: [], photos: [], links: [] }),
+      /entry of another visit/,
+    ],
+    [
+      'two entries of one number',
+      (one) => ({
+        ...one,
+        id: randomUUID(),
+        entries: (one as Listed).entries.map((each) => ({ ...each, id: randomUUID(), seq: 1 })),
+      }),
+      /no other entry has/,
+    ],
+    [
+      'a number past what is counted',
+      (one) => ({ ...one, id: randomUUID(), number: 2 ** 31 }),
+      /number/,
+    ],
+    [
+      'the year 0',
+      (one) => ({ ...one, id: randomUUID(), arrivedAt: '0000-01-01T00:00:00Z' }),
+      /arrivedAt/,
+    ],
+    [
+      'a NUL in a text',
+      (one) => ({
+        ...one,
+        id: randomUUID(),
+        entries: [{ ...(one as Listed).entries[0], path: 'visit.words', value: 'a\0' }],
+      }),
+      /control characters/,
+    ],
+    [
+      'a pressure that cannot be typed',
+      (one) => ({
+        ...one,
+        id: randomUUID(),
+        entries: [
+          { ...(one as Listed).entries[0], path: 'tires.lf.pressure.target', value: 1e308 },
+        ],
+      }),
+      /a field of a visit/,
+    ],
+    ['no JSON at all', () => deepArray(60), /levels/],
+  ])('%s is named as a fault, and the server goes on', async (_name, change, fault) => {
+    const before = await asOwner(server, 'select count(*)::int as n from visits');
+    const answer = await bring(agent, await changed(change)).expect(200);
+    const { faults } = archiveTakenSchema.parse(answer.body);
+    expect(faults.map(({ expected }) => expected).join()).toMatch(fault);
+    expect(await asOwner(server, 'select count(*)::int as n from visits')).toEqual(before);
+  });
+
+  function deepArray(levels: number): unknown {
+    let value: unknown = 1;
+    for (let i = 0; i < levels; i++) value = [value];
+    return value;
+  }
+
+  it('a small file that unpacks to a hundred times its limit is not unpacked', async () => {
+    const zip = zipSync({
+      ...unzipSync(await archiveOf(agent)),
+      'visits/00009-BOMB/visit.json': new Uint8Array(100_000_000),
+    });
+    expect(zip.length).toBeLessThan(1_000_000);
+    const { faults } = archiveTakenSchema.parse((await bring(agent, zip).expect(200)).body);
+    expect(faults).toMatchObject([{ file: 'visits/00009-BOMB/visit.json' }]);
+    // The same, declared to be small.
+    const lying = Buffer.from(zip);
+    for (let at = lying.indexOf('PK\x01\x02'); at >= 0; at = lying.indexOf('PK\x01\x02', at + 4)) {
+      if (lying.readUInt32LE(at + 24) === 100_000_000) lying.writeUInt32LE(100, at + 24);
+    }
+    const second = archiveTakenSchema.parse((await bring(agent, lying).expect(200)).body);
+    expect(second.faults).toMatchObject([{ file: 'visits/00009-BOMB/visit.json' }]);
+  });
+
+  it('is not even read from somebody who may not bring one', async () => {
+    const email = 'tech@zip.example';
+    const password = 'seven grey gulls';
+    await agent
+      .post('/api/shop/people')
+      .send({ id: randomUUID(), name: 'Tech', email, password, role: 'technician' })
+      .expect(200);
+    const signedIn = await agentOf(server)
+      .post('/api/session')
+      .send({ email, password })
+      .expect(200);
+    const cookie = signedIn.headers['set-cookie']![0]!.split(';')[0]!;
+    // The answer comes although the body never does.
+    const status = await new Promise<string>((resolve, reject) => {
+      const socket = connect(server.port, '127.0.0.1', () =>
+        socket.write(
+          `POST /api/shop/archive HTTP/1.1\r\nHost: a\r\nCookie: ${cookie}\r\nContent-Type: application/zip\r\nContent-Length: 200000000\r\n\r\nPK`,
+        ),
+      );
+      socket.on('data', (data) => {
+        resolve(data.toString().split('\r\n')[0]!);
+        socket.destroy();
+      });
+      socket.on('error', reject);
+    });
+    expect(status).toContain('403');
+  });
+
+  it('leaves the server answering others while it is unpacked', async () => {
+    const working = bring(agent, await archiveOf(agent)).then(({ status }) => status);
+    let done = false;
+    void working.finally(() => (done = true));
+    let asked = 0;
+    while (!done) {
+      await agentOf(server).get('/api/health').expect(200);
+      asked++;
+      await new Promise((turn) => setTimeout(turn, 10));
+    }
+    expect(await working).toBe(200);
+    expect(asked).toBeGreaterThan(10);
   });
 });
 

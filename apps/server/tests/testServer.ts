@@ -203,3 +203,17 @@ export async function takeDatabaseAway(url: string): Promise<() => Promise<void>
     await admin.end();
   };
 }
+
+/** The whole shop as a zip. */
+export async function archiveOf(from: Agent): Promise<Buffer> {
+  const response = await from
+    .get('/api/shop/archive')
+    .buffer(true)
+    .parse((res, done) => {
+      const chunks: Buffer[] = [];
+      res.on('data', (chunk: Buffer) => chunks.push(chunk));
+      res.on('end', () => done(null, Buffer.concat(chunks)));
+    })
+    .expect(200);
+  return bodyOf<Buffer>(response);
+}

@@ -80,11 +80,20 @@ export async function visitDetail(db: Handle, actor: Actor, id: string): Promise
   const own = eq(visits.shopId, actor.shopId);
   const [visit] = await selectVisits(db, and(own, eq(visits.id, id)));
   if (!visit) throw notFound('visit');
-  const [kept, decided, history] = await Promise.all([
-    db.select().from(entries).where(eq(entries.visitId, id)).orderBy(asc(entries.seq)),
-    db.select().from(decisions).where(eq(decisions.visitId, id)).orderBy(asc(decisions.createdAt)),
-    selectVisits(db, and(own, eq(visits.vehicleId, visit.vehicle.id), ne(visits.id, id))),
-  ]);
+  const kept = await db
+    .select()
+    .from(entries)
+    .where(eq(entries.visitId, id))
+    .orderBy(asc(entries.seq));
+  const decided = await db
+    .select()
+    .from(decisions)
+    .where(eq(decisions.visitId, id))
+    .orderBy(asc(decisions.createdAt));
+  const history = await selectVisits(
+    db,
+    and(own, eq(visits.vehicleId, visit.vehicle.id), ne(visits.id, id)),
+  );
   return {
     visit,
     entries: kept.map(entryRecord),
