@@ -138,19 +138,3 @@ test('cords: the advice, the page and the sheet say first what must not be drive
     /Not safe to drive: left front\..*must not be driven like that, and declined the work/,
   );
 });
-
-test('the lead lets a colleague in', async ({ page }) => {
-  await comeIn(page, 'Ansa');
-  await page.goto('/shop');
-  const form = page.getByRole('form', { name: 'Add a colleague' });
-  await form.getByLabel('Name').fill('Nell New');
-  await form.getByLabel(/E-mail/).fill('nell.new');
-  await form.getByLabel('First password').fill('short');
-  await form.getByRole('button', { name: 'Add' }).click();
-  await expect(form.getByText('At least 10 characters')).toBeVisible();
-  await form.getByLabel(/E-mail/).fill('nell.new@example.com');
-  await form.getByLabel('First password').fill('long enough for now');
-  await form.getByRole('button', { name: 'Add' }).click();
-  await expect(form.getByRole('status')).toHaveText(/Added/);
-  await expect(page.getByRole('list', { name: 'People of the shop' })).toContainText('Nell New');
-});

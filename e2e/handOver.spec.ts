@@ -104,7 +104,7 @@ test('rear tires that cannot change places, out of the adjuster’s reach: an ar
   page,
 }) => {
   test.slow();
-  await comeIn(page);
+  await comeIn(page, 'Tobin');
   // Both rear inner edges low and smooth: camber.
   await readCar(
     page,

@@ -3,7 +3,7 @@ import { comeIn, newPlate, step, takeIn } from './shop.ts';
 
 test.describe('measuring', () => {
   test('from strings to the ledger, and against the tread', async ({ page }) => {
-    await comeIn(page);
+    await comeIn(page, 'Tobin');
     await takeIn(page, newPlate());
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'All the rest is done' }).click();
@@ -69,7 +69,7 @@ test.describe('measuring', () => {
   });
 
   test('from a rig’s own table, its signs and units said once, to the ledger', async ({ page }) => {
-    await comeIn(page);
+    await comeIn(page, 'Tobin');
     await takeIn(page, newPlate());
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Comes back' }).click();
@@ -115,7 +115,7 @@ test.describe('measuring', () => {
   });
 
   test('from the simulated rig, with the faults that rigs have', async ({ page }) => {
-    await comeIn(page);
+    await comeIn(page, 'Tobin');
     await page.goto('/devices');
     const wheel = page.getByRole('group', { name: 'Left front', exact: true });
     await wheel.getByLabel('Toe').fill('1.25');
@@ -137,7 +137,7 @@ test.describe('measuring', () => {
   test('a cart by one tape and a square: the total, half to each, limits of carts', async ({
     page,
   }) => {
-    await comeIn(page);
+    await comeIn(page, 'Tobin');
     await takeIn(page, newPlate());
     await page.getByRole('button', { name: 'Cart' }).click();
     await step(page, 'Measure');
@@ -183,7 +183,7 @@ test.describe('measuring', () => {
   });
 
   test('stops where the reading does not come back', async ({ page }) => {
-    await comeIn(page);
+    await comeIn(page, 'Tobin');
     await takeIn(page, newPlate());
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Has moved' }).click();
@@ -196,7 +196,7 @@ test.describe('measuring', () => {
   test('an angle typed beside the tread changes the verdict, and undo takes it back', async ({
     page,
   }) => {
-    await comeIn(page);
+    await comeIn(page, 'Tobin');
     await page.getByRole('link', { name: /418 KQ/ }).click();
     await step(page, 'Explain');
     const toeIn = page.getByRole('row', { name: /Too much toe-in front axle/ });

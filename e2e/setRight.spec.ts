@@ -4,7 +4,7 @@ import { comeIn, newPlate, step, takeIn } from './shop.ts';
 
 /** Takes a new car in, up to the angles. */
 async function readyToMeasure(page: Page): Promise<void> {
-  await comeIn(page);
+  await comeIn(page, 'Tobin');
   await takeIn(page, newPlate());
   await step(page, 'Measure');
   await page.getByRole('button', { name: 'Comes back' }).click();

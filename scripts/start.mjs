@@ -2,6 +2,7 @@ import { createServer } from 'node:net';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import { backUp, backupsIn, pruneBackups } from './lib/backup.mjs';
 import { isRunning, lockDataFolder } from './lib/dataFolder.mjs';
 import { installDependencies } from './lib/dependencies.mjs';
 import { startCluster } from './lib/postgres.mjs';
@@ -15,6 +16,8 @@ const HELP = `./start [options]
   --port N     port of the web app (4310)
   --host H     address to listen on (127.0.0.1)
   --data DIR   folder of the database (.keen)
+  --backup-every H    hours between backups into DIR/backups (24; 0 for none)
+  --backup-keep N     backups to keep (14)
   --fresh      sets up the demo shop anew; nothing else is touched
   --empty      starts without demo data; the first visitor sets up the shop
   --help       this
@@ -25,6 +28,10 @@ Ctrl-C stops everything that was started here.
 
 const root = resolve(fileURLToPath(new URL('..', import.meta.url)));
 const DATABASE_WATCH_MS = 500;
+const HOUR_MS = 3_600_000;
+/** The first look for a backup that is due; later ones follow regularly. */
+const FIRST_BACKUP_MS = 60_000;
+const BACKUP_LOOK_MS = 600_000;
 
 /** What to stop, in the order it was started. */
 const started = [];
@@ -37,6 +44,8 @@ function options() {
         port: { type: 'string', default: '4310' },
         host: { type: 'string', default: '127.0.0.1' },
         data: { type: 'string', default: join(root, '.keen') },
+        'backup-every': { type: 'string', default: '24' },
+        'backup-keep': { type: 'string', default: '14' },
         fresh: { type: 'boolean', default: false },
         empty: { type: 'boolean', default: false },
         help: { type: 'boolean', default: false },
@@ -48,12 +57,25 @@ function options() {
     }
     if (values.fresh && values.empty)
       throw new PlainError('--fresh and --empty do not go together');
-    return { ...values, port };
+    return {
+      ...values,
+      port,
+      backupEvery: wholeNumber(values['backup-every'], '--backup-every', 0),
+      backupKeep: wholeNumber(values['backup-keep'], '--backup-keep', 1),
+    };
   } catch (error) {
     throw error instanceof PlainError
       ? error
       : new PlainError(`${error.message} (see ./start --help)`);
   }
+}
+
+function wholeNumber(text, option, least) {
+  const number = Number(text);
+  if (text.trim() === '' || !Number.isInteger(number) || number < least) {
+    throw new PlainError(`${option} takes a whole number from ${least} on, not ${text}`);
+  }
+  return number;
 }
 
 function refuseTakenPort(port, host) {
@@ -82,6 +104,7 @@ async function superviseDatabase(data) {
   let url = null;
   let ownerUrl;
   let port;
+  let current = null;
   const onMoved = [];
   const part = await supervise({
     name: 'the database',
@@ -91,11 +114,12 @@ async function superviseDatabase(data) {
       const cluster = await startCluster(data, { port });
       if (isAgain && cluster.url !== url) onMoved.forEach((moved) => moved(cluster));
       ({ url, ownerUrl, port } = cluster);
+      current = cluster;
       return { ended: endOf(cluster.pid), stop: cluster.stop };
     },
   });
   started.push(part);
-  return { url, ownerUrl, onMoved: (moved) => onMoved.push(moved) };
+  return { url, ownerUrl, cluster: () => current, onMoved: (moved) => onMoved.push(moved) };
 }
 
 /** The database runs on its own: its end is seen by looking. */
@@ -143,6 +167,30 @@ async function superviseServer(database, { web, port, host, fresh, empty }) {
   started.push(part);
 }
 
+/**
+ * Backs up regularly. It looks now and then whether the newest backup is old enough, so that a machine
+ * that is off at night gets its backup too.
+ */
+function scheduleBackups(database, folder, { backupEvery, backupKeep }) {
+  if (backupEvery === 0 || !database.cluster) return;
+  let isRunningOne = false;
+  const look = async () => {
+    const newest = backupsIn(folder)[0]?.at ?? 0;
+    if (isRunningOne || Date.now() - newest < backupEvery * HOUR_MS) return;
+    isRunningOne = true;
+    try {
+      await backUp(database.cluster(), folder);
+      pruneBackups(folder, backupKeep);
+    } catch (error) {
+      complain(`the backup failed, and is tried again: ${error.message}`);
+    } finally {
+      isRunningOne = false;
+    }
+  };
+  const timers = [setTimeout(look, FIRST_BACKUP_MS), setInterval(look, BACKUP_LOOK_MS)];
+  started.push({ stop: () => timers.forEach(clearTimeout) });
+}
+
 function giveUp(line) {
   complain(`${line}; nothing saved is lost`);
   void stop(1);
@@ -172,7 +220,7 @@ function stop(code) {
 }
 
 async function main() {
-  const { help, port, host, data, fresh, empty } = options();
+  const { help, port, host, data, fresh, empty, ...backups } = options();
   if (help) {
     process.stdout.write(HELP);
     return;
@@ -185,6 +233,7 @@ async function main() {
   const database = await superviseDatabase(folder);
   step('starting the server');
   await superviseServer(database, { web, port, host, fresh, empty });
+  scheduleBackups(database, join(folder, 'backups'), backups);
   say(`\nKeen Groove is at http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`);
   say(
     empty

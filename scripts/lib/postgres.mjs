@@ -31,6 +31,7 @@ const AGAIN_MS = 400;
  * @property {string} url - connection address for the app's role, which owns nothing
  * @property {string} ownerUrl - for the owner, who migrates, saves and restores
  * @property {string} folder - where it lives
+ * @property {string} bin - folder of the programs of its version
  * @property {number} pid - of the postmaster
  * @property {number} port
  * @property {() => Promise<void>} stop
@@ -52,7 +53,10 @@ export async function startCluster(folder, { port: wanted } = {}) {
   const bin = binariesFor(data);
   if (!existsSync(join(home, 'ready'))) await makeCluster(home, data, bin);
   const password = readFileSync(join(home, 'password'), 'utf8');
-  if (!isRunning(data, bin)) await startServer(home, data, bin, wanted);
+  if (!isRunning(data, bin)) {
+    await enableChecksums(data, bin);
+    await startServer(home, data, bin, wanted);
+  }
   const [pid, , , port] = readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n');
   const at = { port: Number(port), password };
   const appPassword = appPasswordOf(home);
@@ -62,6 +66,7 @@ export async function startCluster(folder, { port: wanted } = {}) {
     url: urlOf(APP_USER, appPassword),
     ownerUrl: urlOf(USER, password),
     folder: home,
+    bin,
     pid: Number(pid),
     port: at.port,
     async stop() {
@@ -186,9 +191,28 @@ async function makeCluster(home, data, bin) {
   }
   await asOwner(join(bin, 'initdb'), [
     ...['-D', data, '-U', USER, `--pwfile=${file}`, '-A', 'scram-sha-256'],
-    ...['-E', 'UTF8', '--locale=C.UTF-8'],
+    ...['-E', 'UTF8', '--locale=C.UTF-8', '--data-checksums'],
   ]);
   writeFileSync(join(home, 'ready'), '');
+}
+
+/**
+ * Turns checksums of the data's pages on where an older version made it without: a disk that returns
+ * something else than was written is then noticed. A cluster that was not shut down cleanly gets them the
+ * next time.
+ */
+async function enableChecksums(data, bin) {
+  const control = await asOwner(join(bin, 'pg_controldata'), ['-D', data]);
+  if (!/page checksum version:\s+0\b/.test(control)) return;
+  step('turning on checksums of the database');
+  await asOwner(join(bin, 'pg_checksums'), ['--enable', '-D', data]).catch(() => undefined);
+}
+
+/** Whether the cluster of a data folder runs already. */
+export async function isClusterRunning(folder) {
+  await ensureInstalled();
+  const data = join(reachableHome(resolve(folder)), 'data');
+  return existsSync(data) && isRunning(data, binariesFor(data));
 }
 
 function isRunning(data, bin) {
