@@ -24,7 +24,8 @@ export default defineConfig({
   worker: { format: 'es' },
   build: {
     target: 'es2023',
-    sourcemap: true,
+    // For whoever builds; the server does not serve them.
+    sourcemap: 'hidden',
     rollupOptions: {
       input: { main: 'index.html', sw: 'src/offline/sw.ts' },
       output: {

@@ -7,6 +7,11 @@ const YEAR_SECONDS = 31_536_000;
 /** Serves the built web app: hashed files for long, the page itself always fresh. */
 export function webApp(dir: string): Router {
   const router = express.Router();
+  // Maps of the sources are for whoever builds, not for everybody.
+  router.use((req, res, next) => {
+    if (req.path.endsWith('.map')) res.status(404).end();
+    else next();
+  });
   router.use(
     '/assets',
     express.static(join(dir, 'assets'), { immutable: true, maxAge: YEAR_SECONDS * 1000 }),
@@ -20,7 +25,9 @@ export function webApp(dir: string): Router {
     next();
   });
   router.use(express.static(dir, { index: false, cacheControl: false }));
-  router.get('/{*path}', (_req, res) => {
+  router.get('/{*path}', (req, res) => {
+    // A customer's sheet, or a password to choose: whoever has the address, and no search engine.
+    if (/^\/(s|password)\//.test(req.path)) res.set('x-robots-tag', 'noindex');
     res.set('cache-control', 'no-cache').sendFile(join(dir, 'index.html'));
   });
   return router;

@@ -112,6 +112,7 @@ export const keenApi = createApi({
     'Links',
     'Due',
     'Staff',
+    'Audit',
     'OwnSessions',
   ],
   catchSchemaFailure: (): FetchBaseQueryError => ({

@@ -35,7 +35,7 @@ const shopApi = keenApi.injectEndpoints({
         );
         await queryFulfilled.catch(() => patch.undo());
       },
-      invalidatesTags: ['Session'],
+      invalidatesTags: ['Session', 'Audit'],
     }),
     staff: build.query<StaffMember[], void>({
       query: () => 'shop/people',
@@ -45,20 +45,22 @@ const shopApi = keenApi.injectEndpoints({
     addPerson: build.mutation<StaffMember, NewPerson>({
       query: (body) => ({ url: 'shop/people', method: 'POST', body }),
       responseSchema: staffMemberSchema,
-      invalidatesTags: ['Session', 'Staff'],
+      invalidatesTags: ['Session', 'Staff', 'Audit'],
     }),
     changePerson: build.mutation<StaffMember, { id: string; change: ChangePerson }>({
       query: ({ id, change }) => ({ url: `shop/people/${id}`, method: 'PUT', body: change }),
       responseSchema: staffMemberSchema,
-      invalidatesTags: ['Session', 'Staff'],
+      invalidatesTags: ['Session', 'Staff', 'Audit'],
     }),
     makePasswordLink: build.mutation<PasswordLink, string>({
       query: (id) => ({ url: `shop/people/${id}/password-link`, method: 'POST' }),
       responseSchema: passwordLinkSchema,
+      invalidatesTags: ['Audit'],
     }),
     audit: build.query<AuditPage, number | null>({
       query: (before) => ({ url: 'shop/audit', params: before === null ? {} : { before } }),
       responseSchema: auditPageSchema,
+      providesTags: ['Audit'],
     }),
     customer: build.query<CustomerRecord, string>({
       query: (carId) => `customers/${carId}`,

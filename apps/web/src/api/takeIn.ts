@@ -12,8 +12,8 @@ export function takeIn(
 ): ThunkAction<void, ApiState, unknown, UnknownAction> {
   return (dispatch, getState) => {
     const { data } = keenApi.endpoints.visit.select(visitId)(getState());
-    if (!data) return;
-    const merged = mergeEntries(data, stored);
+    // A visit that is just being fetched may have been read before these were stored.
+    const merged = data ? mergeEntries(data, stored) : null;
     if (merged === null) dispatch(keenApi.util.invalidateTags([{ type: 'Visit', id: visitId }]));
     else dispatch(keenApi.util.updateQueryData('visit', visitId, () => merged));
   };

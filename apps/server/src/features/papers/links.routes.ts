@@ -75,6 +75,7 @@ export function mountSharedSheet(routes: Routes, { db }: Context): void {
     },
   });
   routes.open('get', '/shared/:token', limit, async (req, res) => {
+    res.set('x-robots-tag', 'noindex').set('referrer-policy', 'no-referrer');
     const token = String(req.params.token);
     // Only what a token can look like is looked up.
     const { rows } = /^[\w-]{1,64}$/.test(token)
@@ -84,7 +85,6 @@ export function mountSharedSheet(routes: Routes, { db }: Context): void {
       : { rows: [] };
     const [row] = rows;
     if (!row) throw notFound('sheet; its link has ended, or was never given');
-    res.set('x-robots-tag', 'noindex').set('referrer-policy', 'no-referrer');
     res.json({ paper: row.paper, endsAt: new Date(row.ends_at).toISOString() });
   });
 }
