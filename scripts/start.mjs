@@ -156,6 +156,8 @@ async function superviseServer(database, { web, port, host, fresh, empty }) {
           DATABASE_URL: url,
           ...(ownerUrl ? { DATABASE_OWNER_URL: ownerUrl } : {}),
           WEB_DIR: web,
+          // Both may have crashed: the database needs a moment longer.
+          DATABASE_WAIT_SECONDS: isAgain ? '60' : '0',
           PORT: String(port),
           HOST: host,
         },

@@ -4,6 +4,8 @@ const configSchema = z.object({
   DATABASE_URL: z.url({ protocol: /^postgres(ql)?$/ }),
   /** Of the role that owns the tables, where it is another than the app's: used for migrations only. */
   DATABASE_OWNER_URL: z.url({ protocol: /^postgres(ql)?$/ }).optional(),
+  /** How long to wait for a database that does not answer yet, as after a crash of both. */
+  DATABASE_WAIT_SECONDS: z.coerce.number().min(0).max(600).default(0),
   PORT: z.coerce.number().int().min(0).max(65_535).default(4310),
   HOST: z.string().default('127.0.0.1'),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),

@@ -1,6 +1,7 @@
 import { pino } from 'pino';
 import type { Logger } from 'pino';
 import { readConfig } from './config.ts';
+import { waitForDatabase } from './db/waitForDatabase.ts';
 import { startServer } from './createServer.ts';
 import { safeSerializers } from './http/logging.ts';
 import { loadDemo, removeDemo } from './demo/loadDemo.ts';
@@ -16,6 +17,10 @@ function tell(message: object): void {
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const log: Logger = pino({ level: config.LOG_LEVEL, serializers: safeSerializers });
+  await waitForDatabase(
+    config.DATABASE_OWNER_URL ?? config.DATABASE_URL,
+    config.DATABASE_WAIT_SECONDS * 1000,
+  );
   const server = await startServer({
     databaseUrl: config.DATABASE_URL,
     ownerUrl: config.DATABASE_OWNER_URL,

@@ -3,7 +3,8 @@ import { CARS } from '@keen/demo';
 import type { Visit, Welcome } from '@keen/contract';
 import { readConfig } from '../src/config.ts';
 import type { RunningServer } from '../src/createServer.ts';
-import { connect } from '../src/db/client.ts';
+import { sql } from 'drizzle-orm';
+import { connect, inShop } from '../src/db/client.ts';
 import { loadDemo, removeDemo } from '../src/demo/loadDemo.ts';
 import { asOwner, agentOf, createDatabase, serve } from './testServer.ts';
 
@@ -31,6 +32,20 @@ describe('start', () => {
     );
     await first.close();
     await expect(serve(url)).rejects.toThrow(/newer version/);
+  });
+
+  it('lives when the database ends a connection in the middle of a transaction', async () => {
+    const server = await start(await createDatabase());
+    const { db } = server.context;
+    const work = inShop(db, '00000000-0000-4000-8000-000000000001', async (tx) => {
+      const { rows } = await tx.execute<{ pid: number }>(sql`select pg_backend_pid() as pid`);
+      await asOwner(server, 'select pg_terminate_backend($1)', [rows[0]!.pid]);
+      // Between two queries nobody waits for the connection: its end must not be the process's.
+      await new Promise((turn) => setTimeout(turn, 300));
+      await tx.execute(sql`select 1`);
+    });
+    await expect(work).rejects.toThrow();
+    await agentOf(server).get('/api/ready').expect(200);
   });
 
   it('says which setting is wrong', () => {

@@ -10,6 +10,7 @@ import request from 'supertest';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
+import { runsOf } from '../src/pdf/paperFonts.ts';
 import type { Agent } from './testServer.ts';
 import { asOwner, agentOf, bodyOf, createDatabase, entry, serve, setUpShop } from './testServer.ts';
 
@@ -314,5 +315,32 @@ describe('what is due', () => {
     expect(plain).toContain('DTSTART;VALUE=DATE:20260304');
     expect(plain).toContain('volver a apretar las tuercas de las ruedas');
     await agent.get(`/api/visits/${await visitWith({})}/due.ics`).expect(409);
+  });
+});
+
+describe('letters on paper', () => {
+  it.each([
+    ['Polish, Czech, Croatian and Turkish', 'Łukasz Řeřicha Đorđe Ģirts İğne'],
+    ['Greek', 'Ωμέγα Ελαστικά'],
+    ['Cyrillic', 'Жук Шины Љубав'],
+    ['signs of limits', '≤ 1.6 ≥ 3.0 ± 0.2 −0.5°'],
+  ])('%s are drawn, and read back from the PDF as they were', async (_name, words) => {
+    const id = await visitWith({});
+    const detail = bodyOf<{ visit: Visit }>(await agent.get(`/api/visits/${id}`).expect(200));
+    await agent.put(`/api/vehicles/${detail.visit.vehicle.id}`).send({ label: words }).expect(200);
+    const { text } = await readSheet(id);
+    expect(text.replace(/\s+/g, ' ')).toContain(words);
+  });
+
+  it('that no font has show a mark instead of a hole', () => {
+    expect(
+      runsOf('a漢b', 'Archivo')
+        .map(({ text }) => text)
+        .join(''),
+    ).toBe('a?b');
+    expect(runsOf('Łó', 'Archivo')).toEqual([
+      { text: 'Ł', font: 'ArchivoExtended' },
+      { text: 'ó', font: 'Archivo' },
+    ]);
   });
 });

@@ -27,6 +27,9 @@ export function connect(url: string): { pool: pg.Pool; db: Database } {
     keepAlive: true,
     application_name: 'keen',
   });
+  // A connection that breaks in the middle of a transaction, between two queries, says so on the client
+  // itself: the next query fails anyway, but without a listener the process would end.
+  pool.on('connect', (client) => client.on('error', () => undefined));
   return { pool, db: drizzle(pool, { schema }) };
 }
 
