@@ -11,14 +11,17 @@ import { complain, say } from './lib/say.mjs';
 /**
  * Kills parts of the running product with -9 while readings are entered, again and again, and counts:
  * sent, acknowledged, lost (acknowledged, and not there any more), doubled (there more than once).
- *   npm run kill-rounds -- --rounds 5
+ *   npm run kill-rounds -- --rounds 5 [--only server|database|both|tablet]
  */
 const root = resolve(fileURLToPath(new URL('..', import.meta.url)));
-const { values } = parseArgs({ options: { rounds: { type: 'string', default: '5' } } });
+const { values } = parseArgs({
+  options: { rounds: { type: 'string', default: '5' }, only: { type: 'string' } },
+});
 const ROUNDS = Number(values.rounds);
 const WRITERS = 4;
 const PERSON = { email: 'kit@kill.example', password: 'seven grey gulls' };
 const headers = { 'content-type': 'application/json' };
+const isWanted = ([name]) => values.only === undefined || values.only === name;
 const sleep = (ms) => new Promise((done) => setTimeout(done, ms));
 
 async function until(what, test, limitMs = 60_000) {
@@ -73,6 +76,26 @@ async function writer(url, cookie, visitId, state) {
   }
 }
 
+async function signIn(page) {
+  await page.getByLabel('Email').fill(PERSON.email);
+  await page.getByLabel('Password').fill(PERSON.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+}
+
+async function startVisit(url, cookie, plate) {
+  const visit = {
+    id: randomUUID(),
+    vehicle: { id: randomUUID(), plate, label: '', customer: '' },
+    entries: [],
+  };
+  await fetch(`${url}/api/visits`, {
+    method: 'POST',
+    headers: { ...headers, cookie },
+    body: JSON.stringify(visit),
+  });
+  return visit.id;
+}
+
 /** One round by API: writers write, something is killed, all comes back, and what is there is counted. */
 async function round(name, { url, folder, start, cookie, visitIds }, killNow) {
   const state = { sent: new Set(), acknowledged: new Set(), isOver: false };
@@ -110,7 +133,7 @@ function count(name, { sent, acknowledged }, there, awayMs) {
 }
 
 /** A tablet: typed in a browser whose process is killed, and which is opened again on the same profile. */
-async function tabletRounds({ url, visitIds, cookie }, rounds) {
+async function tabletRounds({ url, cookie }, rounds) {
   const chromium = process.env.CHROMIUM ?? '/usr/bin/chromium';
   if (!existsSync(chromium)) {
     say('tablet: no Chromium here, left out');
@@ -131,8 +154,7 @@ async function tabletRounds({ url, visitIds, cookie }, rounds) {
       locale: 'en-GB',
     });
   const results = [];
-  const [visitId] = visitIds;
-  const readings = async () => {
+  const readings = async (visitId) => {
     const detail = await (
       await fetch(`${url}/api/visits/${visitId}`, { headers: { cookie } })
     ).json();
@@ -142,18 +164,17 @@ async function tabletRounds({ url, visitIds, cookie }, rounds) {
   try {
     let page = context.pages()[0] ?? (await context.newPage());
     await page.goto(url);
-    await page.getByLabel('Email').fill(PERSON.email);
-    await page.getByLabel('Password').fill(PERSON.password);
-    await page.getByRole('button', { name: 'Sign in' }).click();
+    await signIn(page);
     await page.getByRole('list', { name: 'Visits' }).waitFor();
     for (let n = 0; n < rounds; n++) {
+      const visitId = await startVisit(url, cookie, `TABLET ${n}`);
       await page.goto(`${url}/visits/${visitId}/read`);
-      await page.getByRole('button', { name: /left front outer/ }).click();
+      await page.getByRole('heading', { name: /outer|centre|inner/ }).waitFor();
       await context.setOffline(true);
-      const before = (await readings()).length;
       const typed = ['41', '42', '43', '44', '45', '46'].map((text) => String(Number(text) + n));
       for (const text of typed) for (const key of text) await page.keyboard.press(key);
-      await page.getByText(`${typed.length} not saved yet`).waitFor();
+      await page.getByText(/\d+ not saved yet/).waitFor();
+      await sleep(500);
       // Gone without a word, as when the battery is pulled out.
       spawnSync('pkill', ['-9', '-f', profile]);
       await context.close().catch(() => undefined);
@@ -161,13 +182,18 @@ async function tabletRounds({ url, visitIds, cookie }, rounds) {
       context = await open();
       page = context.pages()[0] ?? (await context.newPage());
       await page.goto(`${url}/visits/${visitId}/read`);
+      // A browser that was killed may have lost its newest cookie; its person then signs in again.
+      const isOut = page.getByRole('button', { name: 'Sign in' });
+      const isIn = page.getByRole('navigation', { name: 'Steps of the visit' });
+      await isOut.or(isIn).first().waitFor();
+      if (await isOut.isVisible()) await signIn(page);
       await until(
         'the tablet has sent what was typed',
-        async () => (await readings()).length >= before + typed.length,
+        async () => (await readings(visitId)).length >= typed.length,
         30_000,
       ).catch(() => undefined);
-      const all = await readings();
-      const fresh = all.slice(before).map(({ value }) => Math.round(value * 10));
+      const all = await readings(visitId);
+      const fresh = all.map(({ value }) => Math.round(value * 10));
       results.push({
         name: `tablet ${n + 1}`,
         sent: typed.length,
@@ -203,26 +229,14 @@ async function main() {
     });
     const cookie = setup.headers.get('set-cookie').split(';')[0];
     const visitIds = [];
-    for (let i = 0; i < WRITERS; i++) {
-      const visit = {
-        id: randomUUID(),
-        vehicle: { id: randomUUID(), plate: `KILL ${i}`, label: '', customer: '' },
-        entries: [],
-      };
-      await fetch(`${url}/api/visits`, {
-        method: 'POST',
-        headers: { ...headers, cookie },
-        body: JSON.stringify(visit),
-      });
-      visitIds.push(visit.id);
-    }
+    for (let i = 0; i < WRITERS; i++) visitIds.push(await startVisit(url, cookie, `KILL ${i}`));
     const product = { url, folder, start, cookie, visitIds };
     const kinds = [
       ['server', (it) => it.server()],
       ['database', (it) => it.database()],
       ['both', (it) => (it.database(), it.server())],
     ];
-    for (const [name, killNow] of kinds) {
+    for (const [name, killNow] of kinds.filter(isWanted)) {
       for (let n = 1; n <= ROUNDS; n++) {
         const result = await round(`${name} ${n}`, product, killNow);
         results.push(result);
@@ -231,7 +245,7 @@ async function main() {
         await sleep(11_000);
       }
     }
-    for (const result of await tabletRounds(product, ROUNDS)) {
+    for (const result of isWanted(['tablet']) ? await tabletRounds(product, ROUNDS) : []) {
       results.push(result);
       say(lineOf(result));
     }

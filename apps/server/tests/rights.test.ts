@@ -1,6 +1,7 @@
 import { API_PATHS, RIGHTS, ROLES, roleMay } from '@keen/contract';
 import type { Right, Role } from '@keen/contract';
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { mountedRoutes } from '../src/app.ts';
 import type { RunningServer } from '../src/createServer.ts';
@@ -145,5 +146,18 @@ describe('the API’s own description', () => {
       .filter(({ right }) => right === null)
       .map(({ method, path }) => `${method} /api${path.replace(/:(\w+)/g, '{$1}')}`);
     expect(new Set(open)).toEqual(new Set(mounted));
+  });
+});
+
+describe('the page on security', () => {
+  it('says who may do what, as it is', () => {
+    const page = readFileSync(new URL('../../../docs/security.md', import.meta.url), 'utf8');
+    const rows = [
+      ...page.matchAll(/^\| (\w+): [^|]*\| (yes|no)\s*\| (yes|no)\s*\| (yes|no)\s*\|$/gm),
+    ];
+    const said = Object.fromEntries(
+      rows.map(([, right, ...cells]) => [right, ROLES.filter((_, i) => cells[i] === 'yes')]),
+    );
+    expect(said).toEqual(RIGHTS);
   });
 });

@@ -59,7 +59,7 @@ function SetUp() {
       sx={{ display: 'grid', gap: 1.5, maxWidth: 420 }}
     >
       <Typography>
-        1. Scan this with the app, or type the key into it. 2. Type the code it shows.
+        Scan this with the app, or type the key into it; then type the code that it shows.
       </Typography>
       <Box
         component="img"

@@ -81,9 +81,9 @@ function Stored({ record }: { record: CustomerRecord }) {
           </Typography>
           <Typography color="textSecondary">
             {[
-              words !== '' && `Said: “${words}”.`,
+              words !== '' && `Said: “${words}”`,
               signedBy !== null && `Signed by ${signedBy}.`,
-              ...reasons.map((reason) => `“${reason}”.`),
+              ...reasons.map((reason) => `“${reason}”`),
               `${photos} ${photos === 1 ? 'picture' : 'pictures'}, ${links} ${links === 1 ? 'link' : 'links'}.`,
             ]
               .filter(Boolean)
@@ -106,7 +106,7 @@ function Erase({ carId, onErased }: { carId: string; onErased: () => void }) {
     );
   }
   return (
-    <Box sx={{ flexBasis: '100%', display: 'grid', gap: 1, pb: 1 }}>
+    <Box sx={{ flexBasis: '100%', display: 'grid', gap: 1.5, px: 2, pb: 1.5 }}>
       <Notice kind="caution">
         Name, telephone, plate, VIN, words, signature, pictures and links are deleted from every
         visit of this car. It cannot be undone. Readings stay, without a name.

@@ -40,7 +40,11 @@ export function ShopPage() {
         }}
       >
         {mayDo(session, 'changeShop') ? (
-          <PriceForm settings={session.shop.settings} />
+          <Box sx={{ display: 'grid', gap: 5 }}>
+            <PriceForm settings={session.shop.settings} />
+            <SafetyForm settings={session.shop.settings} />
+            {mayDo(session, 'useArchive') && <ArchiveForm />}
+          </Box>
         ) : (
           <Typography color="textSecondary">
             Prices, limits, papers and people are changed by the lead of the shop.
@@ -54,8 +58,6 @@ export function ShopPage() {
             </>
           )}
           <StaffForm session={session} />
-          {mayDo(session, 'changeShop') && <SafetyForm settings={session.shop.settings} />}
-          {mayDo(session, 'useArchive') && <ArchiveForm />}
           {mayDo(session, 'readAudit') && <AuditList session={session} />}
         </Box>
       </Box>

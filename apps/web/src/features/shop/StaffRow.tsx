@@ -16,8 +16,15 @@ export function StaffRow({ person, isSelf }: { person: StaffMember; isSelf: bool
   const [isOpen, setOpen] = useState(false);
   return (
     <Box component="li" sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2 }}>
-        <Box sx={{ flex: 1, minWidth: 180 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr 84px', sm: '1fr auto 84px' },
+          alignItems: 'center',
+          columnGap: 2,
+        }}
+      >
+        <Box sx={{ minWidth: 0 }}>
           <Box component="span" sx={{ fontWeight: 600 }}>
             {person.name}
           </Box>
@@ -26,7 +33,7 @@ export function StaffRow({ person, isSelf }: { person: StaffMember; isSelf: bool
             {person.email}
           </Typography>
         </Box>
-        <Box sx={{ color: 'text.secondary' }}>{stateOf(person)}</Box>
+        <Box sx={{ color: 'text.secondary', order: { xs: 1, sm: 0 } }}>{stateOf(person)}</Box>
         <Button
           variant="text"
           aria-expanded={isOpen}
@@ -45,7 +52,7 @@ function stateOf({ role, suspended, hasPassword, hasSecondFactor }: StaffMember)
   return [
     ROLE_WORDS[role],
     suspended && 'suspended',
-    !suspended && !hasPassword && 'not signed in yet',
+    !suspended && !hasPassword && 'no password yet',
     hasSecondFactor && 'second factor',
   ]
     .filter(Boolean)
