@@ -231,3 +231,97 @@ async function countUnsent(): Promise<number> {
   db.close();
   return count;
 }
+
+test('text that looks like a number stays text: a date code is there again after a reload', async ({
+  page,
+}) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await page.getByRole('button', { name: /^\+?\s*Sidewalls/ }).click();
+  const code = page.getByLabel(/week and year/i).first();
+  await code.fill('2319');
+  await code.blur();
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: /^\+?\s*Sidewalls/ }).click();
+  await expect(code).toHaveValue('2319');
+});
+
+test('an entry that makes the server fail is set aside; the others are saved, and it can be tried again', async ({
+  page,
+}) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  const fails = (url: URL) => url.pathname.endsWith('/entries');
+  await page.route(fails, async (route) => {
+    if (!route.request().postData()?.includes('"visit.words"')) return route.continue();
+    const problem = {
+      type: 'x',
+      title: 'Something went wrong here',
+      status: 500,
+      code: 'internal',
+    };
+    return route.fulfill({ status: 500, json: problem });
+  });
+  await page.getByLabel('In the customer’s words').fill('pulls left');
+  await step(page, 'Read');
+  for (const key of '4748') await page.keyboard.press(key);
+  await expect(page.getByRole('button', { name: '◆ 1 not accepted' })).toBeVisible({
+    timeout: 40_000,
+  });
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  // It survives the page.
+  await page.reload();
+  await page.getByRole('button', { name: '◆ 1 not accepted' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('words: pulls left');
+  await expect(dialog).toContainText('Something went wrong here');
+  await page.unroute(fails);
+  await dialog.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  await step(page, 'Arrive');
+  await expect(page.getByLabel('In the customer’s words')).toHaveValue('pulls left');
+});
+
+test('at a shared tablet each entry is sent by who typed it, and by nobody else', async ({
+  page,
+}) => {
+  const leave = async (name: string) => {
+    await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
+    await page.getByRole('button', { name: 'Sign out' }).click();
+  };
+  await comeIn(page, 'Mira');
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  const visit = page
+    .url()
+    .replace(/\/read$/, '')
+    .replace('/visits/', '/api/visits/');
+  await page.context().setOffline(true);
+  for (const key of '47') await page.keyboard.press(key);
+  await expect(page.getByText(/not saved yet/)).toBeVisible();
+  await leave('Mira');
+  await expect(page.getByText(/They stay on this device/)).toBeVisible();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(page).toHaveURL(/sign-in/);
+  await page.context().setOffline(false);
+  await comeIn(page, 'Joss');
+  const outer = async () => {
+    const { entries, visit: own } = (await (await page.request.get(visit)).json()) as {
+      entries: { path: string; value: number; personId: string }[];
+      visit: { id: string };
+    };
+    expect(own.id).toBeTruthy();
+    return entries.filter(({ path }) => path === 'tires.lf.stations.0.outer');
+  };
+  await page.goto(page.url());
+  await expect(page.getByRole('list', { name: 'Visits' })).toBeVisible();
+  expect(await outer()).toEqual([]);
+  const { person: joss } = (await (await page.request.get('/api/session')).json()) as {
+    person: { id: string };
+  };
+  await leave('Joss');
+  await comeIn(page, 'Mira');
+  await expect.poll(async () => (await outer()).map(({ value }) => value)).toEqual([4.7]);
+  expect((await outer())[0]!.personId).not.toBe(joss.id);
+});

@@ -11,7 +11,7 @@ const DAY_MS = 86_400_000;
 
 /** Who is signed in, kept in the database; the same for requests and for WebSockets. */
 export function sessionMiddleware(
-  context: Pick<Context, 'pool' | 'sessionSecret'>,
+  context: Pick<Context, 'pool' | 'sessionSecret' | 'log'>,
 ): RequestHandler {
   const Store = connectPgSimple(session);
   return session({
@@ -30,6 +30,8 @@ export function sessionMiddleware(
       pool: context.pool,
       tableName: 'session',
       pruneSessionInterval: PRUNE_SECONDS,
+      errorLog: (...what: unknown[]) =>
+        context.log.warn({ err: what.find((one) => one instanceof Error) }, 'session store failed'),
     }),
   });
 }
