@@ -90,7 +90,7 @@ async function main() {
   await door.goto('/sign-in');
   await door.getByRole('button', { name: /Mira/ }).waitFor();
   await shoot(door, 'front-door');
-  await door.getByRole('button', { name: /Mira/ }).click();
+  await door.getByRole('button', { name: /Ansa/ }).click();
   await door.getByRole('list', { name: 'Visits' }).waitFor();
   await door.mouse.move(0, 0);
   await door.waitForTimeout(SETTLE_MS);

@@ -383,9 +383,11 @@ describe('an archive made to break something', () => {
   });
 
   it('leaves the server answering others while it is unpacked', async () => {
-    const working = bring(agent, await archiveOf(agent)).then(({ status }) => status);
     let done = false;
-    void working.finally(() => (done = true));
+    const working = bring(agent, await archiveOf(agent)).then(({ status }) => {
+      done = true;
+      return status;
+    });
     let asked = 0;
     while (!done) {
       await agentOf(server).get('/api/health').expect(200);

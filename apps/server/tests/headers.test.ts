@@ -9,7 +9,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
 import { startServer } from '../src/createServer.ts';
 import { safeError } from '../src/http/logging.ts';
-import { agentOf, appUrlOf, arrive, createDatabase, setUpShop } from './testServer.ts';
+import { agentOf, appUrlOf, arrive, bodyOf, createDatabase, setUpShop } from './testServer.ts';
 import type { Agent } from './testServer.ts';
 
 const web = mkdtempSync(join(tmpdir(), 'keen-web-'));
@@ -92,7 +92,9 @@ describe('what a browser is told', () => {
   });
 
   it('which request failed, the same in the answer and in the log', async () => {
-    const { headers, body } = await agent.get('/api/nowhere').expect(404);
+    const response = await agent.get('/api/nowhere').expect(404);
+    const { headers } = response;
+    const body = bodyOf<{ requestId: string }>(response);
     expect(headers['x-request-id']).toMatch(/^[0-9a-f-]{36}$/);
     expect(body).toMatchObject({ requestId: headers['x-request-id'] });
   });

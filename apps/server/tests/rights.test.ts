@@ -82,8 +82,9 @@ describe('the table of rights', () => {
         if (roleMay(role, right) && endless.has(path)) continue;
         // Signing out in the middle would end the agent of the tests that follow.
         if (roleMay(role, right) && path === '/session/others') continue;
-        const { status, body } = await ask(agents.get(role)!);
-        const { code } = body as { code?: string };
+        const answer = await ask(agents.get(role)!);
+        const { status } = answer;
+        const { code } = bodyOf<{ code?: string }>(answer);
         if (roleMay(role, right)) {
           // Settings of the shop that are no stock are the lead's.
           expect([role, status, status === 403 ? code : '']).not.toEqual([role, 403, 'forbidden']);
@@ -155,7 +156,7 @@ describe('the page on security', () => {
     const rows = [
       ...page.matchAll(/^\| (\w+): [^|]*\| (yes|no)\s*\| (yes|no)\s*\| (yes|no)\s*\|$/gm),
     ];
-    const said = Object.fromEntries(
+    const said: unknown = Object.fromEntries(
       rows.map(([, right, ...cells]) => [right, ROLES.filter((_, i) => cells[i] === 'yes')]),
     );
     expect(said).toEqual(RIGHTS);

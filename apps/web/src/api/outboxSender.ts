@@ -23,8 +23,8 @@ export const outboxSender: Middleware = sender.middleware;
 
 sender.startListening({
   matcher: isAnyOf(outbox.entered, outbox.undid, outbox.redid),
-  effect: (_action, { getState }) => {
-    const latest = getState().outbox.pending.at(-1);
+  effect: (_action, api) => {
+    const latest = api.getState().outbox.pending.at(-1);
     return latest && savePending(latest);
   },
 });
