@@ -88,7 +88,7 @@ test('a colleague is invited, chooses a password, adds a second factor, changes 
   await expect(own.getByRole('link', { name: 'New sheet' })).toBeVisible();
   await row.getByRole('button', { name: 'Suspend' }).click();
   await expect(row.getByText(/suspended/).first()).toBeVisible();
-  await own.reload();
+  // At once, without anything being asked.
   await expect(own.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await expect(page.getByRole('list', { name: 'Log' })).toContainText('Changed a colleague');
 });

@@ -1,8 +1,10 @@
 import { liveEventSchema } from '@keen/contract';
 import { useEffect } from 'react';
+import { forgetOffline } from '../offline/register.ts';
 import { useApiDispatch } from './hooks.ts';
 import { keenApi } from './keenApi.ts';
 import { whenKept } from './keptAnswers.ts';
+import { outbox } from './outboxSlice.ts';
 import { takeIn } from './takeIn.ts';
 
 /** After an answer that may be old the server is asked again this much later. */
@@ -41,6 +43,19 @@ export function useLive(): void {
         case 'missed':
           dispatch(keenApi.util.invalidateTags(['Session', 'Visits', 'Visit', 'Sheets', 'Due']));
       }
+    };
+    source.onerror = () => {
+      // Refused, not merely broken off: signed out elsewhere, suspended, or with a new password.
+      if (source.readyState !== EventSource.CLOSED) return;
+      void fetch('/api/session').then(
+        async ({ status }) => {
+          if (status !== 401) return;
+          dispatch(outbox.signedOut());
+          await forgetOffline();
+          dispatch(keenApi.util.resetApiState());
+        },
+        () => undefined,
+      );
     };
     let timer: ReturnType<typeof setTimeout> | undefined;
     const ignore = whenKept(() => {
