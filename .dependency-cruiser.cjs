@@ -1,3 +1,29 @@
+/** The floors of core, from the ground up: each imports only those below it in this list. */
+const CORE_FLOORS = [
+  'engine',
+  'calculators',
+  'visit',
+  'words',
+  'drawing',
+  'steps/read',
+  'steps/inspect',
+  'steps/explain',
+  'steps/decide',
+  'steps/measure',
+  'steps/setRight',
+  'steps/handOver',
+];
+
+function coreFloors() {
+  return CORE_FLOORS.slice(0, -1).map((floor, i) => ({
+    name: `core-floor-${floor.replace('/', '-')}`,
+    comment: 'The engine knows no language and no draft; a step knows earlier steps only.',
+    severity: 'error',
+    from: { path: `^packages/core/src/${floor}/`, pathNot: '\\.test\\.ts$' },
+    to: { path: `^packages/core/src/(${CORE_FLOORS.slice(i + 1).join('|')})/` },
+  }));
+}
+
 /** Imports run one way: apps -> demo -> core -> contract, simulator -> core; features do not import one another. */
 module.exports = {
   forbidden: [
@@ -34,6 +60,7 @@ module.exports = {
       from: { path: '^(apps|demo)/' },
       to: { path: '^packages/simulator/' },
     },
+    ...coreFloors(),
     {
       name: 'core-is-pure',
       comment: 'No Node: core does no input or output of its own.',
@@ -72,7 +99,7 @@ module.exports = {
     {
       name: 'shared-and-drawing-know-no-feature',
       severity: 'error',
-      from: { path: '^apps/web/src/(shared|drawing|tools|api|workers)/' },
+      from: { path: '^apps/web/src/(shared|drawing|angles|tools|api|workers)/' },
       to: { path: '^apps/web/src/(features|app)/' },
     },
     {

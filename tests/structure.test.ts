@@ -47,6 +47,14 @@ const LEAF = 'export const x = 1;\n';
 
 /** Imports that each rule must refuse: the rule, who imports, and what. */
 const PLANTED: readonly (readonly [rule: string, from: string, to: string])[] = [
+  ['core-floor-engine', 'packages/core/src/engine/a.ts', 'packages/core/src/words/leaf.ts'],
+  ['core-floor-visit', 'packages/core/src/visit/a.ts', 'packages/core/src/steps/read/leaf.ts'],
+  ['core-floor-words', 'packages/core/src/words/a.ts', 'packages/core/src/steps/measure/leaf.ts'],
+  [
+    'core-floor-steps-explain',
+    'packages/core/src/steps/explain/a.ts',
+    'packages/core/src/steps/decide/leaf.ts',
+  ],
   ['core-imports-contract-only', 'packages/core/src/a.ts', 'apps/web/src/leaf.ts'],
   ['core-imports-contract-only', 'packages/core/src/b.ts', 'packages/simulator/src/leaf.ts'],
   ['simulator-imports-core-and-contract', 'packages/simulator/src/a.ts', 'demo/src/leaf.ts'],
@@ -106,6 +114,67 @@ describe('import directions', () => {
     expect(found.filter((line) => line.includes('allowed.ts') || line.includes('leaf.ts'))).toEqual(
       [],
     );
+  });
+});
+
+/** Folders of sources, and which others they import from; tests may look anywhere. */
+function folderImports(...places: string[]): Map<string, Set<string>> {
+  const { stdout } = spawnSync(
+    process.execPath,
+    [
+      'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
+      ...['--config', '.dependency-cruiser.cjs', '--output-type', 'json', ...places],
+    ],
+    { cwd: root, encoding: 'utf8', maxBuffer: 100_000_000 },
+  );
+  const { modules } = JSON.parse(stdout) as {
+    modules: { source: string; dependencies: { resolved: string }[] }[];
+  };
+  const isSource = (file: string) => /\/src\/.+\//.test(file) && !/\.test\.tsx?$/.test(file);
+  const folders = new Map<string, Set<string>>();
+  for (const { source, dependencies } of modules) {
+    if (!isSource(source)) continue;
+    const from = dirname(source);
+    const to = folders.get(from) ?? new Set();
+    folders.set(from, to);
+    for (const { resolved } of dependencies) {
+      if (isSource(resolved) && dirname(resolved) !== from) to.add(dirname(resolved));
+    }
+  }
+  return folders;
+}
+
+/** A way from a folder back to itself, or null. */
+function circleFrom(start: string, imports: Map<string, Set<string>>): string[] | null {
+  const ways: string[][] = [[start]];
+  const seen = new Set<string>();
+  for (let way = ways.shift(); way; way = ways.shift()) {
+    for (const next of imports.get(way.at(-1)!) ?? []) {
+      if (next === start) return [...way, start];
+      if (seen.has(next)) continue;
+      seen.add(next);
+      ways.push([...way, next]);
+    }
+  }
+  return null;
+}
+
+describe('folders', () => {
+  it('of core, web and server do not import one another in circles', { timeout: 120_000 }, () => {
+    const imports = folderImports('packages', 'apps');
+    expect(imports.size).toBeGreaterThan(50);
+    const circles = [...imports.keys()].map((folder) => circleFrom(folder, imports));
+    expect(circles.filter((circle) => circle !== null)).toEqual([]);
+  });
+
+  it('in a circle are found', () => {
+    const planted = new Map([
+      ['a', new Set(['b'])],
+      ['b', new Set(['c'])],
+      ['c', new Set(['a'])],
+    ]);
+    expect(circleFrom('a', planted)).toEqual(['a', 'b', 'c', 'a']);
+    expect(circleFrom('a', new Map([['a', new Set(['b'])]]))).toBeNull();
   });
 });
 

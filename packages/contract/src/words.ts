@@ -183,6 +183,10 @@ export const CLOSING_POINTS = [
 ] as const;
 export type ClosingPoint = (typeof CLOSING_POINTS)[number];
 
+/** How an angle stands against its limits. */
+export const LEDGER_STATES = ['in', 'out', 'tooClose', 'noLimit'] as const;
+export type LedgerState = (typeof LEDGER_STATES)[number];
+
 /** Whose figures a specification sheet holds. */
 export const SPEC_KINDS = ['maker', 'shop', 'startingPoint'] as const;
 export type SpecKind = (typeof SPEC_KINDS)[number];

@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { quat, vec2, vec3 } from 'gl-matrix';
 import { describe, expect, it } from 'vitest';
-import { rearShim } from '../adjustment/rearShim.ts';
-import type { Point } from '../adjustment/rideHeight.ts';
-import { rideHeight } from '../adjustment/rideHeight.ts';
-import { camberFromSquare } from '../angles/camberFromSquare.ts';
-import { camberInTurn } from '../angles/camberInTurn.ts';
-import { casterFromSwing, evenSwing } from '../angles/casterFromSwing.ts';
-import { toeConvert } from '../angles/toeConvert.ts';
-import { toeFromGauges } from '../angles/toeFromGauges.ts';
-import { toeFromStrings } from '../angles/toeFromStrings.ts';
-import { toeFromTape } from '../angles/toeFromTape.ts';
+import { rearShim } from './adjustment/rearShim.ts';
+import type { Point } from './adjustment/rideHeight.ts';
+import { rideHeight } from './adjustment/rideHeight.ts';
+import { camberFromSquare } from './angles/camberFromSquare.ts';
+import { camberInTurn } from './angles/camberInTurn.ts';
+import { casterFromSwing, evenSwing } from './angles/casterFromSwing.ts';
+import { toeConvert } from './angles/toeConvert.ts';
+import { toeFromGauges } from './angles/toeFromGauges.ts';
+import { toeFromStrings } from './angles/toeFromStrings.ts';
+import { toeFromTape } from './angles/toeFromTape.ts';
 
 /** The closed forms against brute search with a general geometry library. */
 

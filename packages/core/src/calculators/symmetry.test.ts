@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { rearShim } from '../adjustment/rearShim.ts';
-import { steeringWheelCentre } from '../adjustment/steeringWheelCentre.ts';
-import { camberFromLevel } from '../angles/camberFromLevel.ts';
-import { toeFromGauges } from '../angles/toeFromGauges.ts';
-import { toeFromStrings } from '../angles/toeFromStrings.ts';
+import { rearShim } from './adjustment/rearShim.ts';
+import { steeringWheelCentre } from './adjustment/steeringWheelCentre.ts';
+import { camberFromLevel } from './angles/camberFromLevel.ts';
+import { toeFromGauges } from './angles/toeFromGauges.ts';
+import { toeFromStrings } from './angles/toeFromStrings.ts';
 
 /** A car in a mirror: left and right change places, thrust and offset their sign, all else stays. */
 

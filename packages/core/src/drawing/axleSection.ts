@@ -1,5 +1,5 @@
 import type { Axle, Feather, Rib, Wheel } from '@keen/contract/words';
-import { WHEELS_OF_AXLE } from '../case/wheels.ts';
+import { WHEELS_OF_AXLE } from '../engine/case/wheels.ts';
 
 /**
  * The axle section: both tires of an axle seen from behind, cut through the rubber. Pure geometry in

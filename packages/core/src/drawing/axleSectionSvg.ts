@@ -1,5 +1,5 @@
 import type { DepthUnit, Rib } from '@keen/contract/words';
-import { depthFromMm } from '../units/units.ts';
+import { depthFromMm } from '../engine/units/units.ts';
 import type { AxleSection, Bar, SectionTire } from './axleSection.ts';
 import type { Wheel } from '@keen/contract/words';
 

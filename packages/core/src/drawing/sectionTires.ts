@@ -1,8 +1,8 @@
 import type { VisitDraft } from '@keen/contract';
 import type { Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
-import { byWheel } from '../case/resolveCase.ts';
-import type { ExpectedDepths } from '../diagnosis/diagnose.ts';
+import { byWheel } from '../engine/case/resolveCase.ts';
+import type { ExpectedDepths } from '../engine/diagnosis/diagnose.ts';
 import { ASSUMED } from '../visit/draftToCase.ts';
 import type { SectionTire } from './axleSection.ts';
 

@@ -1,8 +1,8 @@
 import type { Wheel } from '@keen/contract/words';
-import { byWheel, DEFAULT_TOLERANCES } from '../case/resolveCase.ts';
-import { tirePath } from '../wear/paths.ts';
-import { healthyState, STATE } from '../wear/state.ts';
-import { tireLoss } from '../wear/tireLoss.ts';
+import { byWheel, DEFAULT_TOLERANCES } from '../engine/case/resolveCase.ts';
+import { tirePath } from '../engine/wear/paths.ts';
+import { healthyState, STATE } from '../engine/wear/state.ts';
+import { tireLoss } from '../engine/wear/tireLoss.ts';
 import type { SectionTire } from './axleSection.ts';
 
 /** One setting and the tread that it leaves. */

@@ -1,6 +1,6 @@
 import type { CaseFile } from '@keen/contract';
 import { RIBS, WHEELS } from '@keen/contract/words';
-import { depthToMm, distanceToKm, pressureToKpa } from '../units/units.ts';
+import { depthToMm, distanceToKm, pressureToKpa } from '../engine/units/units.ts';
 import type { FieldChange } from './foldEntries.ts';
 
 /**

@@ -1,10 +1,10 @@
 import type { CaseFile, CaseTire, DraftTire, Units, VisitDraft } from '@keen/contract';
 import type { Rib, Wheel } from '@keen/contract/words';
 import { DEPTH_SLACK_MM, RIBS, WHEELS } from '@keen/contract/words';
-import { byWheel } from '../case/resolveCase.ts';
-import { coldPressure } from '../tires/coldPressure.ts';
-import { mayRotate } from '../tires/fitment.ts';
-import { depthFromMm, distanceFromKm, pressureFromKpa } from '../units/units.ts';
+import { byWheel } from '../engine/case/resolveCase.ts';
+import { coldPressure } from '../engine/tires/coldPressure.ts';
+import { mayRotate } from './mayRotate.ts';
+import { depthFromMm, distanceFromKm, pressureFromKpa } from '../engine/units/units.ts';
 import { playAt } from './wornParts.ts';
 
 /** Stand-ins for what has not been entered yet, so that there is an answer from the first rib on. */

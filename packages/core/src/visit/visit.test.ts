@@ -5,10 +5,10 @@ import type { VisitDraft } from '@keen/contract';
 import { exampleCase } from '../../tests/exampleCase.ts';
 import { caseToChanges } from './caseToChanges.ts';
 import { countRead, draftToCase } from './draftToCase.ts';
-import { readDigits } from './digitEntry.ts';
+import { readDigits } from '../steps/read/digitEntry.ts';
 import { foldEntries } from './foldEntries.ts';
-import { readingOrder } from './readingOrder.ts';
-import { missingArrival, nextStep, stepStates } from './visitSteps.ts';
+import { readingOrder } from '../steps/read/readingOrder.ts';
+import { missingArrival, nextStep, stepStates } from '../steps/visitSteps.ts';
 
 describe('foldEntries', () => {
   it('sets fields by path, grows arrays, and leaves the old draft alone', () => {

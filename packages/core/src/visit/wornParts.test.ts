@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { VisitDraft } from '@keen/contract';
-import { diagnose } from '../diagnosis/diagnose.ts';
+import { diagnose } from '../steps/explain/diagnose.ts';
 import { exampleCase } from '../../tests/exampleCase.ts';
 import { visitTakes } from '@keen/contract';
 import { caseToChanges } from './caseToChanges.ts';

@@ -2,7 +2,7 @@ import { angleLedger, setupDoubts, whatAnglesMean } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { AngleLedger } from '../../shared/AngleLedger.tsx';
+import { AngleLedger } from '../../angles/AngleLedger.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AgainstTheTread } from './AgainstTheTread.tsx';

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { evenDraft, showStep } from '../../../tests/visitBench.tsx';
 import { AngleEntry } from './AngleEntry.tsx';
 import { withAngle } from '../../shared/AngleField.tsx';
-import { AngleLedger } from '../../shared/AngleLedger.tsx';
+import { AngleLedger } from '../../angles/AngleLedger.tsx';
 import { MeasureStep } from './MeasureStep.tsx';
 
 const draftWith = (changes: Record<string, unknown>) =>

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { AllowedOnly } from '../../shared/AllowedOnly.tsx';
-import { AngleLedger } from '../../shared/AngleLedger.tsx';
+import { AngleLedger } from '../../angles/AngleLedger.tsx';
 import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';

@@ -1,0 +1,168 @@
+import type { LedgerState } from '@keen/contract';
+import type { LedgerRow } from '@keen/core';
+import { whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { ToleranceScale } from '../drawing/ToleranceScale.tsx';
+import { showDegrees } from '../shared/format.ts';
+
+const STATE_WORDS: Record<LedgerState, string> = {
+  in: 'in',
+  out: 'out',
+  tooClose: 'too close',
+  noLimit: 'no limit',
+};
+const FROM_MARKS = { sheet: '', file: '', usual: ' ¹', custom: ' ²' } as const;
+
+/** One row an angle: the value with its doubt, on a scale counted in tolerance widths. */
+export function AngleLedger({
+  rows,
+  before = [],
+}: {
+  rows: readonly LedgerRow[];
+  /** The same angles as they were; drawn as hollow dots. */
+  before?: readonly LedgerRow[];
+}) {
+  const was = (key: string) => before.find((row) => row.key === key);
+  const hasBefore = before.length > 0;
+  return (
+    <Box>
+      <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>
+        Angle ledger
+      </Typography>
+      <Box
+        component="table"
+        sx={{
+          width: '100%',
+          borderCollapse: 'collapse',
+          '& td': { borderTop: '1px solid var(--hairline)', py: 0.35, pr: 1.5 },
+        }}
+      >
+        <Box
+          component="thead"
+          sx={{ color: 'text.secondary', fontSize: '0.8rem', textAlign: 'left' }}
+        >
+          <tr>
+            <Head>Angle</Head>
+            {hasBefore && <Head isNumber>Before</Head>}
+            <Head isNumber>{hasBefore ? 'Now' : 'Measured'}</Head>
+            <Head isWide>Limits</Head>
+            <Head isWide>In tolerance widths</Head>
+            <Head>
+              <span className="visually-hidden">State</span>
+            </Head>
+          </tr>
+        </Box>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.key}>
+              <Box component="td" sx={{ whiteSpace: { sm: 'nowrap' } }}>
+                <strong>{row.title}</strong>{' '}
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  {row.where ? whereWords(row.where) : ''}
+                </Box>
+              </Box>
+              {hasBefore && <Before row={was(row.key)} />}
+              <Box component="td" sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
+                <Box
+                  component="span"
+                  className="condensed"
+                  sx={{ fontSize: '1.25rem', fontWeight: 700 }}
+                >
+                  {showAngle(row.value, row)}
+                </Box>{' '}
+                <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
+                  ± {(2 * row.sd).toFixed(row.unit === 'mm' ? 0 : 2)}
+                </Box>
+              </Box>
+              <Box
+                component="td"
+                sx={{
+                  whiteSpace: 'nowrap',
+                  color: 'text.secondary',
+                  fontSize: '0.85rem',
+                  display: { xs: 'none', sm: 'table-cell' },
+                }}
+              >
+                {row.limits && row.limitsFrom
+                  ? `${showAngle(row.limits[0], row)} to ${showAngle(row.limits[1], row)}${FROM_MARKS[row.limitsFrom]}`
+                  : ''}
+              </Box>
+              <Box component="td" sx={{ width: '30%', display: { xs: 'none', sm: 'table-cell' } }}>
+                <ToleranceScale row={row} before={was(row.key)?.value} />
+              </Box>
+              <Box
+                component="td"
+                sx={{
+                  whiteSpace: 'nowrap',
+                  fontWeight: row.state === 'out' ? 700 : 450,
+                  color: row.state === 'out' ? 'var(--marker)' : 'var(--soft)',
+                  fontSize: '0.85rem',
+                }}
+              >
+                {STATE_WORDS[row.state]}
+              </Box>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+      <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
+        {hasBefore && 'Hollow: before. '}
+        The whisker is twice the standard uncertainty: method, gauge step and repeats.{' '}
+        {rows.some(({ limitsFrom }) => limitsFrom === 'usual' || limitsFrom === 'custom') &&
+          '¹ Usual limits, ² custom of the trade: they stand in where the sheet is silent; the vehicle maker’s specification decides.'}
+      </Typography>
+    </Box>
+  );
+}
+
+interface HeadProps {
+  children: ReactNode;
+  isNumber?: boolean;
+  /** Left out where there is no room. */
+  isWide?: boolean;
+}
+
+function Head({ children, isNumber = false, isWide = false }: HeadProps) {
+  return (
+    <Box
+      component="th"
+      scope="col"
+      sx={{
+        fontWeight: 500,
+        pb: 0.5,
+        textAlign: isNumber ? 'right' : 'left',
+        pr: 1.5,
+        display: isWide ? { xs: 'none', sm: 'table-cell' } : undefined,
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
+/** The angle as it was, marked where it was out. */
+function Before({ row }: { row: LedgerRow | undefined }) {
+  const isOut = row?.state === 'out';
+  return (
+    <Box
+      component="td"
+      className="condensed"
+      sx={{
+        textAlign: 'right',
+        whiteSpace: 'nowrap',
+        fontSize: '1.1rem',
+        color: isOut ? 'var(--marker)' : 'var(--soft)',
+      }}
+    >
+      {row && showAngle(row.value, row)}
+      {isOut && <span className="visually-hidden">, out</span>}
+    </Box>
+  );
+}
+
+function showAngle(value: number, { unit }: LedgerRow): string {
+  if (unit === '°') return showDegrees(value, 2);
+  return `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(value).toFixed(0)} mm`;
+}

@@ -1,0 +1,375 @@
+import type {
+  AxleDiagnosis,
+  CaseFile,
+  Diagnosis,
+  Estimate,
+  RankedCause,
+  Recommendation,
+  WheelDiagnosis,
+} from '@keen/contract';
+import type { Rib, Wheel, WheelStatus } from '@keen/contract/words';
+import { RIBS } from '@keen/contract/words';
+import { byWheel, resolveCase } from '../case/resolveCase.ts';
+import type { ResolvedCase } from '../case/resolveCase.ts';
+import { WHEEL_ORDER } from '../case/wheels.ts';
+import { createOutlook } from '../outlook/outlook.ts';
+import type { Outlook } from '../outlook/outlook.ts';
+import { canonicalJson } from '../random/canonicalJson.ts';
+import { createRandom, hashSeed } from '../random/random.ts';
+import { wheelStatus } from '../tires/wheelStatus.ts';
+import {
+  ALIGNMENT_COLUMNS,
+  BOUNCE_COLUMNS,
+  FAULT_COLUMN,
+  FAULTS,
+  LOOSENESS_COLUMNS,
+  PRESSURE_COLUMNS,
+} from '../wear/faults.ts';
+import type { Fault } from '../wear/faults.ts';
+import { STATE, STATE_SIZE } from '../wear/state.ts';
+import { tireLoss } from '../wear/tireLoss.ts';
+import { createAttribution } from './attribution.ts';
+import type { CauseChance, GroupChances } from './chooseAction.ts';
+import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
+import { nextChecks } from './nextChecks.ts';
+import type { Draw } from './nextChecks.ts';
+import { createPosterior } from './posterior.ts';
+import type { Known } from './posterior.ts';
+import { createWalker } from './sampler.ts';
+
+/** Sweeps of the quick answer and of the full one; fixed, so that a case gives the same bytes. */
+export const LIVE_SWEEPS = 700;
+export const FULL_SWEEPS = 8_000;
+const CHAINS = 4;
+const BURN_IN = 120;
+/** Every so many sweeps a draw is kept for attribution and for looking ahead. */
+const THIN = 5;
+/** Looking ahead needs no more draws than this. */
+const MOST_DRAWS_AHEAD = 400;
+
+/** A cause is listed from this probability or this excess on. */
+const LIST_PROBABILITY = 0.03;
+const LIST_EXCESS_MM = 0.05;
+
+/** What the model expects to be left at a rib, mm. */
+export type ExpectedDepths = Record<Wheel, Record<Rib, Estimate>>;
+
+/** A diagnosis with what the screen draws beside it. */
+export interface Answer {
+  diagnosis: Diagnosis;
+  expectedMm: ExpectedDepths;
+  /** Mean of every unknown, see the engine's STATE: the car to try changes on. */
+  typical: readonly number[];
+  /** What the tires would live, with what is done and without; null in an answer that is not full. */
+  outlook: Outlook | null;
+  /** Sweeps it rests on; {@link FULL_SWEEPS} when it is the full answer. */
+  sweeps: number;
+}
+
+/** The answer that is kept and printed. */
+export interface FullAnswer extends Answer {
+  outlook: Outlook;
+}
+
+/** A diagnosis in the making: step it on, ask it at any time. */
+export interface DiagnosisRun {
+  readonly sweeps: number;
+  readonly isDone: boolean;
+  /** Moves on by so many sweeps, at most to the full answer. */
+  step(sweeps: number): void;
+  /** The answer so far. */
+  answer(): Answer;
+  /** What the tires would live, from the draws so far. */
+  outlook(): Outlook;
+}
+
+/** Puts what was found into sentences: the engine itself knows no language. */
+export interface DiagnosisWords {
+  /** For and against each fault of a case. */
+  reasons(
+    resolved: ResolvedCase,
+    file: CaseFile,
+  ): (fault: Fault) => Pick<RankedCause, 'because' | 'against'>;
+  recommend(
+    chances: GroupChances,
+    causes: readonly CauseChance[],
+    statuses: Record<Wheel, WheelStatus>,
+  ): Recommendation;
+}
+
+/**
+ * Turns the tread back into causes: the posterior of camber, toe, running pressure, abradability,
+ * cornering, looseness and bounce given everything in the case.
+ * @param file - a case file that the contract's schema has accepted
+ * @param words - says why
+ * @returns the full answer; the same case always gives the same one
+ * @throws {InputError} for a tire size that cannot be read
+ */
+export function diagnose(file: CaseFile, words: DiagnosisWords): FullAnswer {
+  const run = createDiagnosisRun(file, words);
+  run.step(FULL_SWEEPS);
+  return { ...run.answer(), outlook: run.outlook() };
+}
+
+/** Starts a diagnosis that can be asked before it is finished. */
+export function createDiagnosisRun(
+  file: CaseFile,
+  words: DiagnosisWords,
+  known?: Known,
+): DiagnosisRun {
+  const resolved = resolveCase(file);
+  const posterior = createPosterior(resolved, known);
+  const random = createRandom(hashSeed(canonicalJson(resolved)));
+  const readFaults = createFaultReader(resolved);
+  const worst = WHEEL_ORDER.map((wheel) => worstRib(resolved, wheel));
+  const attribution = createAttribution(posterior, worst);
+  const perChain = FULL_SWEEPS / CHAINS;
+
+  const faults = new Uint8Array(FAULT_COUNT);
+  const counts = new Float64Array(FAULT_COUNT);
+  const groups = { alignment: 0, looseness: 0, bounce: 0, pressure: 0 };
+  const camber = moments(4);
+  const toe = moments(2);
+  const pressure = moments(4);
+  const depths = moments(12);
+  const whole = moments(STATE_SIZE);
+  const losses = new Float64Array(3);
+  const draws: Draw[] = [];
+  const archive: Float64Array[] = [];
+  let walker = createWalker(posterior, random, 0, archive);
+  let sweeps = 0;
+  for (let i = 0; i < BURN_IN; i++) walker.sweep();
+
+  function step(more: number): void {
+    const end = Math.min(FULL_SWEEPS, sweeps + more);
+    while (sweeps < end) {
+      if (sweeps > 0 && sweeps % perChain === 0) {
+        walker = createWalker(posterior, random, sweeps / perChain, archive);
+        for (let i = 0; i < BURN_IN; i++) walker.sweep();
+      }
+      walker.sweep();
+      sweeps++;
+      keep(walker.state);
+    }
+  }
+
+  function keep(state: Float64Array): void {
+    readFaults(state, faults);
+    for (let column = 0; column < FAULT_COUNT; column++) counts[column]! += faults[column]!;
+    const isOut = (column: number) => faults[column] === 1;
+    if (ALIGNMENT_COLUMNS.some(isOut)) groups.alignment++;
+    if (LOOSENESS_COLUMNS.some(isOut)) groups.looseness++;
+    if (BOUNCE_COLUMNS.some(isOut)) groups.bounce++;
+    if (PRESSURE_COLUMNS.some(isOut)) groups.pressure++;
+    camber.add(state, STATE.camber);
+    toe.add(state, STATE.toe);
+    pressure.add(state, STATE.pressure);
+    if (sweeps % THIN !== 0) return;
+    whole.add(state, 0);
+    attribution.add(state, faults);
+    draws.push({ state: state.slice(), faults: faults.slice() });
+    for (let tire = 0; tire < 4; tire++) {
+      tireLoss(state, posterior.paths[tire]!, losses);
+      for (let rib = 0; rib < 3; rib++) {
+        depths.put(3 * tire + rib, resolved.tires[WHEEL_ORDER[tire]!].newDepthMm - losses[rib]!);
+      }
+    }
+    depths.count++;
+  }
+
+  function outlook(): Outlook {
+    return createOutlook(resolved, thinned(draws));
+  }
+
+  function answer(): Answer {
+    // Half a draw each way: draws that all agree do not prove certainty.
+    const chance = (column: number) => (counts[column]! + 0.5) / (sweeps + 1);
+    const wheels = byWheel((wheel, tire) =>
+      wheelAnswer(resolved, wheel, {
+        camber: camber.estimate(tire),
+        pressureRatio: pressure.estimate(tire),
+        chance: (start: number) => chance(start + tire),
+        parts: attribution.parts()[tire]!,
+        modelled: attribution.modelled()[tire]!,
+        worst: worst[tire]!,
+      }),
+    );
+    const axleAnswer = (axle: number): AxleDiagnosis => ({
+      totalToe: toe.estimate(axle),
+      probability: {
+        toeTooFarIn: chance(FAULT_COLUMN.toeTooFarIn + axle),
+        toeTooFarOut: chance(FAULT_COLUMN.toeTooFarOut + axle),
+        looseness: chance(FAULT_COLUMN.looseness + axle),
+        hardCornering: chance(FAULT_COLUMN.hardCornering + axle),
+      },
+    });
+    const ranked = rank(
+      words.reasons(resolved, file),
+      [...counts.keys()].map(chance),
+      attribution.excess(),
+    );
+    const groupChances = {
+      alignment: groups.alignment / sweeps,
+      looseness: groups.looseness / sweeps,
+      bounce: groups.bounce / sweeps,
+      pressure: groups.pressure / sweeps,
+    };
+    const statuses = byWheel((wheel) => wheels[wheel].status);
+    return {
+      diagnosis: {
+        format: 'keen-groove/diagnosis',
+        version: 1,
+        wheels,
+        axles: { front: axleAnswer(0), rear: axleAnswer(1) },
+        ranked,
+        nextChecks: nextChecks(resolved, posterior, thinned(draws)),
+        recommendation: words.recommend(groupChances, ranked, statuses),
+      },
+      expectedMm: byWheel((_, tire) => {
+        const [inner, centre, outer] = RIBS.map((_rib, rib) => depths.estimate(3 * tire + rib)) as [
+          Estimate,
+          Estimate,
+          Estimate,
+        ];
+        return { inner, centre, outer };
+      }),
+      outlook: sweeps >= FULL_SWEEPS ? outlook() : null,
+      typical: Array.from({ length: STATE_SIZE }, (_, element) => whole.estimate(element).mean),
+      sweeps,
+    };
+  }
+
+  return {
+    get sweeps() {
+      return sweeps;
+    },
+    get isDone() {
+      return sweeps >= FULL_SWEEPS;
+    },
+    step,
+    answer,
+    outlook,
+  };
+}
+
+function thinned(draws: readonly Draw[]): readonly Draw[] {
+  const stride = Math.ceil(draws.length / MOST_DRAWS_AHEAD);
+  return stride <= 1 ? draws : draws.filter((_, i) => i % stride === 0);
+}
+
+/** Index of the rib with the least mean depth, or null when none was read. */
+function worstRib(resolved: ResolvedCase, wheel: Wheel): number | null {
+  const { readMm } = resolved.tires[wheel];
+  const means = RIBS.map((rib) =>
+    readMm[rib].length === 0
+      ? Number.POSITIVE_INFINITY
+      : readMm[rib].reduce((sum, depth) => sum + depth, 0) / readMm[rib].length,
+  );
+  const least = Math.min(...means);
+  return Number.isFinite(least) ? means.indexOf(least) : null;
+}
+
+interface WheelDraws {
+  camber: Estimate;
+  pressureRatio: Estimate;
+  chance: (start: number) => number;
+  parts: readonly number[];
+  modelled: number;
+  worst: number | null;
+}
+
+function wheelAnswer(resolved: ResolvedCase, wheel: Wheel, draws: WheelDraws): WheelDiagnosis {
+  const tire = resolved.tires[wheel];
+  const read = RIBS.flatMap((rib) => tire.readMm[rib]);
+  const minDepth = read.length > 0 ? Math.min(...read) : null;
+  const worstRead = draws.worst === null ? null : tire.readMm[RIBS[draws.worst]!];
+  const total =
+    worstRead === null
+      ? draws.modelled
+      : Math.max(0, tire.newDepthMm - worstRead.reduce((sum, d) => sum + d, 0) / worstRead.length);
+  // The parts share out what was really lost: the model only says in which proportion.
+  const scale = draws.modelled > 0 ? total / draws.modelled : 0;
+  const parts = draws.parts.map((part) => Math.max(0, part * scale));
+  const taken = parts.reduce((sum, part) => sum + part, 0);
+  const fit = taken > total ? total / taken : 1;
+  const [camber, toe, pressure, cornering, bounce] = parts.map((part) => part * fit) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  return {
+    camber: draws.camber,
+    pressureRatio: draws.pressureRatio,
+    probability: {
+      camberTooNegative: draws.chance(FAULT_COLUMN.camberTooNegative),
+      camberTooPositive: draws.chance(FAULT_COLUMN.camberTooPositive),
+      pressureLow: draws.chance(FAULT_COLUMN.pressureLow),
+      pressureHigh: draws.chance(FAULT_COLUMN.pressureHigh),
+      bounce: draws.chance(FAULT_COLUMN.bounce),
+    },
+    wear: {
+      total,
+      base: total - (camber + toe + pressure + cornering + bounce),
+      camber,
+      toe,
+      pressure,
+      cornering,
+      bounce,
+    },
+    minDepth,
+    status: wheelStatus(minDepth, tire.damage, resolved.limitsMm),
+  };
+}
+
+function rank(
+  reasonsFor: ReturnType<DiagnosisWords['reasons']>,
+  probabilities: readonly number[],
+  excess: readonly number[],
+): RankedCause[] {
+  return FAULTS.map((fault, column) => ({
+    fault,
+    probability: probabilities[column]!,
+    excess: excess[column]!,
+  }))
+    .filter(
+      ({ fault, probability, excess: mm }) =>
+        // The rear repeats the front's cornering: one driver, one cause.
+        !(fault.cause === 'hardCornering' && fault.where === 'rear') &&
+        (probability >= LIST_PROBABILITY || mm >= LIST_EXCESS_MM),
+    )
+    .toSorted((a, b) => b.excess - a.excess || b.probability - a.probability)
+    .map(({ fault, probability, excess: mm }) => ({
+      cause: fault.cause,
+      where: fault.where,
+      probability,
+      excess: Math.max(0, mm),
+      ...reasonsFor(fault),
+    }));
+}
+
+/** Running sums of several numbers, for their means and standard deviations. */
+function moments(size: number) {
+  const sum = new Float64Array(size);
+  const squares = new Float64Array(size);
+  const put = (index: number, value: number) => {
+    sum[index]! += value;
+    squares[index]! += value * value;
+  };
+  const result = {
+    count: 0,
+    put,
+    /** Takes `size` neighbouring elements of a state. */
+    add(state: Float64Array, start: number): void {
+      for (let i = 0; i < size; i++) put(i, state[start + i]!);
+      result.count++;
+    },
+    estimate(index: number): Estimate {
+      const mean = sum[index]! / result.count;
+      const variance = squares[index]! / result.count - mean * mean;
+      return { mean, sd: Math.sqrt(Math.max(0, variance)) };
+    },
+  };
+  return result;
+}

@@ -1,0 +1,287 @@
+import { COMPLAINTS } from '@keen/contract/words';
+import type { Complaint, Cupping, Drive, Feather, Play } from '@keen/contract/words';
+import type { ResolvedCase } from '../case/resolveCase.ts';
+import { WHEEL_ORDER } from '../case/wheels.ts';
+import { DRIVING_SLIP } from '../wear/constants.ts';
+import { tireHistory } from '../wear/history.ts';
+import { STATE } from '../wear/state.ts';
+import { LOOSE_DEG } from '../wear/faults.ts';
+
+/** What the hand, the gauge on the valve, the rig and the customer said, as likelihoods. */
+
+// Looked up once: some loaders resolve an imported name at every use, and this runs very often.
+const AT = { ...STATE };
+const SLIPS = DRIVING_SLIP;
+const IS_LOOSE_FROM = LOOSE_DEG;
+
+/** Feather is misfelt one time in twenty. */
+const MISFELT = 0.05;
+/** A feather fades over this distance after a rotation. */
+const FEATHER_FADE_KM = 4000;
+/** Its edge is soft: sd of half the slip at which it becomes plain. */
+const FEATHER_EDGE = 0.5;
+/** Scale of the logistic curve that stands nearest to a normal of sd 1 (Johnson and Kotz). */
+const LOGISTIC_SCALE = 1 / 1.702;
+
+const PRESSURE = { sd: 0.05, tail: 0.1, tailSd: 0.15 } as const;
+const ANGLE = {
+  camberSd: 0.1,
+  toeSd: 0.04,
+  tail: 0.05,
+  camberTailSd: 0.8,
+  toeTailSd: 0.4,
+} as const;
+/** Toe of the axle when only one of its wheels was measured. */
+const OTHER_WHEEL_TOE_SD = 0.25;
+
+/** A loose axle shows play on at least one wheel seven times in ten; each wheel alone by this. */
+const PLAY_SHOWS = 1 - Math.sqrt(0.3);
+const PLAY_BY_CHANCE = 0.04;
+/** Of the play that is found: the part called excessive, loose or not. */
+const PLAY_EXCESSIVE = { loose: 0.5, tight: 0.2 } as const;
+
+/** Chance of no, some, heavy waves under the hand. */
+const WAVES = { healthy: [0.92, 0.072, 0.008], bouncing: [0.12, 0.44, 0.44] } as const;
+
+/** Chance that the steering does not come back to the same reading, lock to lock. */
+const SWING_MOVES = { loose: 0.75, tight: 0.06 } as const;
+
+/** Where the feather of a tire comes from: weights of the axles it has been on, fading. */
+export interface FeatherPath {
+  front: number;
+  rear: number;
+}
+
+/** Weights of front and rear toe in what the hand feels on a tire today. */
+export function featherPath(resolved: ResolvedCase, tire: number): FeatherPath {
+  const path = { front: 0, rear: 0 };
+  for (const stretch of tireHistory(resolved, WHEEL_ORDER[tire]!)) {
+    const end = Math.exp(-stretch.endedAgoKm / FEATHER_FADE_KM);
+    const start = Math.exp(-(stretch.endedAgoKm + stretch.km) / FEATHER_FADE_KM);
+    path[stretch.wheel === 'lf' || stretch.wheel === 'rf' ? 'front' : 'rear'] += end - start;
+  }
+  const sum = path.front + path.rear;
+  return sum > 0 ? { front: path.front / sum, rear: path.rear / sum } : path;
+}
+
+/** Chances of none, catchesOutward, catchesInward, in that order, written to `out`. */
+export function featherChances(
+  state: Float64Array,
+  path: FeatherPath,
+  drive: Drive,
+  out: Float64Array,
+): void {
+  const slips = SLIPS[drive];
+  const toe = (path.front * state[AT.toe]! + path.rear * state[AT.toe + 1]!) / 2;
+  const needed =
+    (path.front * slips.front * (1 + state[AT.drivingSlip]!) +
+      path.rear * slips.rear * (1 + state[AT.drivingSlip + 1]!)) /
+    2;
+  const scale = needed * FEATHER_EDGE * LOGISTIC_SCALE;
+  const outward = logistic((toe - needed) / scale);
+  const inward = logistic((-toe - needed) / scale);
+  const none = Math.max(0, 1 - outward - inward);
+  out[0] = none * (1 - MISFELT) + (1 - none) * (MISFELT / 2);
+  out[1] = outward * (1 - MISFELT) + (1 - outward) * (MISFELT / 2);
+  out[2] = inward * (1 - MISFELT) + (1 - inward) * (MISFELT / 2);
+}
+
+/** Chance of none, some, heavy for a tire that has or has not been bouncing. */
+export function waveChances(bouncing: boolean): readonly number[] {
+  return bouncing ? WAVES.bouncing : WAVES.healthy;
+}
+
+/** Chances of none, some, excessive play at one wheel of an axle that is or is not loose. */
+export function playChances(loose: boolean): readonly [number, number, number] {
+  const shows = loose ? PLAY_SHOWS : PLAY_BY_CHANCE;
+  const excessive = loose ? PLAY_EXCESSIVE.loose : PLAY_EXCESSIVE.tight;
+  return [1 - shows, shows * (1 - excessive), shows * excessive];
+}
+
+/** Chance that a lock-to-lock repeat does not come back. */
+export function swingMovesChance(loose: boolean): number {
+  return loose ? SWING_MOVES.loose : SWING_MOVES.tight;
+}
+
+const PLAY_COLUMN: Record<Exclude<Play, 'unknown'>, number> = { none: 0, some: 1, excessive: 2 };
+const FEATHER_COLUMN: Record<Exclude<Feather, 'unknown'>, number> = {
+  none: 0,
+  catchesOutward: 1,
+  catchesInward: 2,
+};
+const CUPPING_COLUMN: Record<Exclude<Cupping, 'unknown'>, number> = { none: 0, some: 1, heavy: 2 };
+
+/** One observation's log likelihood, and the elements of the state that it depends on. */
+export interface EvidenceTerm {
+  elements: readonly number[];
+  log: (state: Float64Array) => number;
+}
+
+/** The observations of a case other than the depths; what was not observed has no term. */
+export function createHandEvidence(resolved: ResolvedCase): EvidenceTerm[] {
+  const terms: EvidenceTerm[] = [];
+  WHEEL_ORDER.forEach((wheel, tire) => {
+    const { feather, cupping, pressureRatio } = resolved.tires[wheel];
+    if (feather !== 'unknown') terms.push(featherTerm(resolved, tire, FEATHER_COLUMN[feather]));
+    if (cupping !== 'unknown') {
+      const column = CUPPING_COLUMN[cupping];
+      const healthy = Math.log(WAVES.healthy[column]!);
+      const bouncing = Math.log(WAVES.bouncing[column]!);
+      const element = AT.bounce + tire;
+      terms.push({
+        elements: [element],
+        log: (state) => (state[element]! > 0.5 ? bouncing : healthy),
+      });
+    }
+    if (pressureRatio !== null) {
+      const { sd, tailSd, tail } = PRESSURE;
+      terms.push(measured(pressureRatio, AT.pressure + tire, sd, tailSd, tail));
+    }
+    const camber = resolved.angles[wheel].camber;
+    if (camber !== null) {
+      const { camberSd, camberTailSd, tail } = ANGLE;
+      terms.push(measured(camber, AT.camber + tire, camberSd, camberTailSd, tail));
+    }
+    const play = resolved.play[wheel];
+    if (play !== 'unknown') {
+      const element = AT.looseness + (tire >> 1);
+      const loose = Math.log(playChances(true)[PLAY_COLUMN[play]]!);
+      const tight = Math.log(playChances(false)[PLAY_COLUMN[play]]!);
+      terms.push({
+        elements: [element],
+        log: (state) => (state[element]! >= IS_LOOSE_FROM ? loose : tight),
+      });
+    }
+  });
+  for (const axle of [0, 1]) {
+    const term = toeTerm(resolved, axle);
+    if (term) terms.push(term);
+  }
+  if (resolved.askedComplaints) terms.push(complaintTerm(resolved));
+  return terms;
+}
+
+function featherTerm(resolved: ResolvedCase, tire: number, column: number): EvidenceTerm {
+  const path = featherPath(resolved, tire);
+  const chances = new Float64Array(3);
+  const axles = [path.front, path.rear].flatMap((weight, axle) => (weight > 0 ? [axle] : []));
+  return {
+    elements: axles.flatMap((axle) => [AT.toe + axle, AT.drivingSlip + axle]),
+    log: (state) => {
+      featherChances(state, path, resolved.drive, chances);
+      return Math.log(chances[column]!);
+    },
+  };
+}
+
+function toeTerm(resolved: ResolvedCase, axle: number): EvidenceTerm | null {
+  const left = resolved.angles[WHEEL_ORDER[2 * axle]!].toe;
+  const right = resolved.angles[WHEEL_ORDER[2 * axle + 1]!].toe;
+  if (left === null && right === null) return null;
+  const both = left !== null && right !== null;
+  const total = both ? left + right : 2 * (left ?? right ?? 0);
+  const sd = both ? ANGLE.toeSd * Math.SQRT2 : OTHER_WHEEL_TOE_SD;
+  return measured(total, AT.toe + axle, sd, ANGLE.toeTailSd, ANGLE.tail);
+}
+
+/** Chance that a customer says this about a car in this state (common practice, no source). */
+export function complaintChance(
+  complaint: Complaint,
+  state: Float64Array,
+  toeRanges: readonly (readonly [number, number])[],
+): number {
+  const camberPull = state[AT.camber]! - state[AT.camber + 1]!;
+  const pressurePull = state[AT.pressure + 1]! - state[AT.pressure]!;
+  switch (complaint) {
+    case 'pullsLeft':
+      return pullChance(camberPull, pressurePull);
+    case 'pullsRight':
+      return pullChance(-camberPull, -pressurePull);
+    case 'wheelOffLeft':
+    case 'wheelOffRight':
+      return 0.04 + 0.12 * toeOut(state, toeRanges, 0) + 0.12 * toeOut(state, toeRanges, 1);
+    case 'vibration':
+      return isBouncing(state) ? 0.4 : 0.05;
+    case 'noise':
+      return isBouncing(state) ? 0.4 : 0.06;
+    case 'wander':
+      return isLoose(state) ? 0.35 : 0.04;
+    case 'heavySteering':
+      return state[AT.pressure]! + state[AT.pressure + 1]! < 1.7 ? 0.15 : 0.03;
+    case 'noReturn':
+      return isLoose(state) ? 0.06 : 0.04;
+  }
+}
+
+function complaintTerm(resolved: ResolvedCase): EvidenceTerm {
+  const { front, rear } = resolved.tolerances.totalToe;
+  const ranges = [front, rear] as const;
+  const said = COMPLAINTS.map((complaint) => resolved.complaints.includes(complaint));
+  const count = said.length;
+  const ask = COMPLAINTS.map((complaint) => complaint);
+  return {
+    elements: [
+      ...[0, 1].flatMap((axle) => [AT.toe + axle, AT.looseness + axle]),
+      ...[0, 1].flatMap((wheel) => [AT.camber + wheel, AT.pressure + wheel]),
+      ...[0, 1, 2, 3].map((tire) => AT.bounce + tire),
+    ],
+    log: (state) => {
+      let product = 1;
+      for (let i = 0; i < count; i++) {
+        const chance = complaintChance(ask[i]!, state, ranges);
+        product *= said[i]! ? chance : 1 - chance;
+      }
+      return Math.log(product);
+    },
+  };
+}
+
+function pullChance(camberDeg: number, pressure: number): number {
+  return (
+    0.03 + 0.3 * logistic((camberDeg - 0.8) / 0.15) + 0.25 * logistic((pressure - 0.15) / 0.03)
+  );
+}
+
+function toeOut(
+  state: Float64Array,
+  ranges: readonly (readonly [number, number])[],
+  axle: number,
+): number {
+  const toe = state[AT.toe + axle]!;
+  const [low, high] = ranges[axle]!;
+  return toe < low || toe > high ? 1 : 0;
+}
+
+function isBouncing(state: Float64Array): boolean {
+  for (let tire = 0; tire < 4; tire++) if (state[AT.bounce + tire]! > 0.5) return true;
+  return false;
+}
+
+function isLoose(state: Float64Array): boolean {
+  return state[AT.looseness]! >= IS_LOOSE_FROM || state[AT.looseness + 1]! >= IS_LOOSE_FROM;
+}
+
+export function logistic(x: number): number {
+  return 1 / (1 + Math.exp(-x));
+}
+
+/** A reading of one element: normal with a heavier normal mixed in, up to a constant. */
+function measured(
+  reading: number,
+  element: number,
+  sd: number,
+  tailSd: number,
+  tail: number,
+): EvidenceTerm {
+  const near = (1 - tail) / sd;
+  const far = tail / tailSd;
+  const nearHalf = -0.5 / (sd * sd);
+  const farHalf = -0.5 / (tailSd * tailSd);
+  return {
+    elements: [element],
+    log: (state) => {
+      const square = (reading - state[element]!) ** 2;
+      return Math.log(near * Math.exp(nearHalf * square) + far * Math.exp(farHalf * square));
+    },
+  };
+}

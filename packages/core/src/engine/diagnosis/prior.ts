@@ -1,0 +1,355 @@
+import type { ResolvedCase } from '../case/resolveCase.ts';
+import { SPREAD, STATE, STATE_SIZE } from '../wear/state.ts';
+import { HARD_CORNERING, LOOSE_DEG } from '../wear/faults.ts';
+
+/**
+ * The cars that come in. A fifth are always well kept; in the others the faults come independently.
+ * The rates are those of the trade (common practice, no source); over all cars front toe is out on
+ * 30 %, rear toe 15 %, camber 25 %, pressure 25 %, cups 10 %, loose joints 10 %, hard cornering 10 %.
+ */
+export const WELL_KEPT = 0.2;
+export const FAULT_RATE = {
+  frontToe: 0.3,
+  rearToe: 0.15,
+  camber: 0.25,
+  pressure: 0.25,
+  bounce: 0.1,
+  looseness: 0.1,
+  hardCornering: 0.1,
+} as const;
+
+/** How the excess beyond tolerance falls off, and which way it goes. */
+export const EXCESS = {
+  toeDeg: 0.35,
+  camberDeg: 0.8,
+  pressure: 0.12,
+  loosenessDeg: 0.12,
+  cornering: 0.5,
+} as const;
+export const CAMBER_NEGATIVE = 2 / 3;
+export const PRESSURE_LOW = 0.7;
+/** Of loose cars, the part that is loose at the front only, the rear only, both. */
+export const LOOSE_WHERE = { front: 0.75, rear: 0.15, both: 0.1 } as const;
+/** Of cars with camber out: one wheel, both of an axle, any other set. */
+export const CAMBER_WHERE = { one: 0.4, axle: 0.4, other: 0.2 } as const;
+/** Of the axles with camber out on both wheels, the part where both lean the same way. */
+export const CAMBER_SAME_SIGN = 0.85;
+export const PRESSURE_WHERE = { one: 0.5, all: 1 / 3, other: 1 / 6 } as const;
+export const BOUNCE_WHERE = { one: 0.6, axle: 0.4 } as const;
+
+/** Spread in tolerance: toe and pressure about normal around the middle, cut at the tolerance. */
+const TOE_SD_IN_TOLERANCE = 0.25;
+const PRESSURE_SD_IN_TOLERANCE = 0.4;
+const LOOSE_SD_DEG = 0.05;
+const CORNERING_SD = 0.2;
+const LOWEST_PRESSURE = 0.3;
+const HARD_CORNERING_ON_TRACK = 0.6;
+/** A changed ride height makes camber out likelier; leaned on weakly. */
+const RIDE_HEIGHT_FACTOR = 1.5;
+const RIDE_HEIGHT_THRESHOLD_MM = 15;
+
+// Looked up once: some loaders resolve an imported name at every use, and this runs very often.
+const AT = { ...STATE };
+const IS_LOOSE_FROM = LOOSE_DEG;
+const IS_HARD_FROM = HARD_CORNERING;
+const SD = { ...SPREAD };
+const LOG_SQRT_2PI = 0.5 * Math.log(2 * Math.PI);
+const REFUSED = Number.NEGATIVE_INFINITY;
+
+/** What the draws of a simulator and the density below share. */
+export interface PriorRates {
+  wellKept: number;
+  /** Given not well kept. */
+  frontToe: number;
+  rearToe: number;
+  camber: number;
+  camberNegative: [number, number];
+  pressure: number;
+  bounce: number;
+  looseness: number;
+  hardCornering: number;
+}
+
+/** The rates for this car, given that it is not one of the well kept. */
+export function priorRates(resolved: ResolvedCase): PriorRates {
+  const rest = 1 - WELL_KEPT;
+  const { front, rear } = resolved.rideHeightChangeMm;
+  const changed = Math.max(Math.abs(front), Math.abs(rear)) >= RIDE_HEIGHT_THRESHOLD_MM;
+  const onTrack = resolved.use === 'track' || resolved.use === 'drift';
+  return {
+    wellKept: WELL_KEPT,
+    frontToe: FAULT_RATE.frontToe / rest,
+    rearToe: FAULT_RATE.rearToe / rest,
+    camber: Math.min(0.8, (FAULT_RATE.camber / rest) * (changed ? RIDE_HEIGHT_FACTOR : 1)),
+    camberNegative: [negativeShare(front), negativeShare(rear)],
+    pressure: FAULT_RATE.pressure / rest,
+    bounce: FAULT_RATE.bounce / rest,
+    looseness: FAULT_RATE.looseness / rest,
+    hardCornering: onTrack ? HARD_CORNERING_ON_TRACK : FAULT_RATE.hardCornering / rest,
+  };
+}
+
+function negativeShare(changeMm: number): number {
+  return changeMm <= -RIDE_HEIGHT_THRESHOLD_MM ? 0.85 : CAMBER_NEGATIVE;
+}
+
+/** Elements that {@link createLogPrior} looks at: everything that can be out. */
+export const FAULT_ELEMENTS: readonly number[] = [
+  ...[0, 1, 2, 3].flatMap((wheel) => [
+    STATE.camber + wheel,
+    STATE.pressure + wheel,
+    STATE.bounce + wheel,
+  ]),
+  ...[0, 1].flatMap((axle) => [STATE.toe + axle, STATE.looseness + axle]),
+  STATE.cornering,
+];
+/** Elements that {@link logNuisance} looks at: everything else. */
+export const NUISANCE_ELEMENTS: readonly number[] = Array.from(
+  { length: STATE_SIZE },
+  (_, element) => element,
+).filter((element) => !FAULT_ELEMENTS.includes(element));
+
+/** Log density of what is out and by how much, up to a constant. */
+export type LogPrior = (state: Float64Array) => number;
+
+/** Builds the log prior of a case; all tables are made once, each call only looks up. */
+export function createLogPrior(resolved: ResolvedCase): LogPrior {
+  const rates = priorRates(resolved);
+  const { camber, totalToe, pressure } = resolved.tolerances;
+  const camberRanges = [camber.front, camber.rear] as const;
+  const toeRanges = [totalToe.front, totalToe.rear] as const;
+  const toeDensity = toeRanges.map(([low, high]) => {
+    const sd = (high - low) * TOE_SD_IN_TOLERANCE;
+    const mid = (low + high) / 2;
+    return { mid, sd, log: -Math.log(sd * normalMass((high - low) / 2 / sd)) - LOG_SQRT_2PI };
+  });
+  const camberUniform = camberRanges.map(([low, high]) => -Math.log(high - low));
+  const pressureSd = pressure * PRESSURE_SD_IN_TOLERANCE;
+  const pressureLog = -Math.log(pressureSd * normalMass(pressure / pressureSd)) - LOG_SQRT_2PI;
+  const looseLog =
+    -Math.log(LOOSE_SD_DEG * normalMass(LOOSE_DEG / LOOSE_SD_DEG)) - LOG_SQRT_2PI + Math.LN2;
+  const corneringLog =
+    -Math.log(CORNERING_SD * normalCdf((HARD_CORNERING - 1) / CORNERING_SD)) - LOG_SQRT_2PI;
+  const logTail = {
+    toe: -Math.log(EXCESS.toeDeg),
+    camber: -Math.log(EXCESS.camberDeg),
+    pressure: -Math.log(EXCESS.pressure),
+    loose: -Math.log(EXCESS.loosenessDeg),
+    cornering: -Math.log(EXCESS.cornering),
+  };
+  const camberTable = camberPatterns(rates);
+  const pressureTable = pressurePatterns();
+  const bounceTable = bouncePatterns();
+  const looseTable = [0, LOOSE_WHERE.front, LOOSE_WHERE.rear, LOOSE_WHERE.both];
+
+  // Flat, for the innermost loop: bounds and norms by axle.
+  const camberLow = Float64Array.from(camberRanges, ([low]) => low);
+  const camberHigh = Float64Array.from(camberRanges, ([, high]) => high);
+  const camberIn = Float64Array.from(camberUniform);
+  const toeLow = Float64Array.from(toeRanges, ([low]) => low);
+  const toeHigh = Float64Array.from(toeRanges, ([, high]) => high);
+  const toeMid = Float64Array.from(toeDensity, ({ mid }) => mid);
+  const toePrecision = Float64Array.from(toeDensity, ({ sd }) => 0.5 / (sd * sd));
+  const toeIn = Float64Array.from(toeDensity, ({ log: norm }) => norm);
+  const toeRate = Float64Array.from([rates.frontToe, rates.rearToe]);
+  const pressurePrecision = 0.5 / (pressureSd * pressureSd);
+  const { toeDeg, camberDeg, pressure: pressureExcess } = EXCESS;
+
+  return (state) => {
+    let log = 0;
+    let pattern = 1;
+    let clean = true;
+
+    let camberCode = 0;
+    let pressureCode = 0;
+    for (let wheel = 3; wheel >= 0; wheel--) {
+      const axle = wheel >> 1;
+      const value = state[AT.camber + wheel]!;
+      const under = camberLow[axle]! - value;
+      const over = value - camberHigh[axle]!;
+      camberCode *= 3;
+      if (under > 0) {
+        camberCode += 1;
+        log += logTail.camber - under / camberDeg;
+      } else if (over > 0) {
+        camberCode += 2;
+        log += logTail.camber - over / camberDeg;
+      } else log += camberIn[axle]!;
+
+      const off = state[AT.pressure + wheel]! - 1;
+      pressureCode *= 3;
+      if (off < -pressure) {
+        if (off < LOWEST_PRESSURE - 1) return REFUSED;
+        pressureCode += 1;
+        log += logTail.pressure + (pressure + off) / pressureExcess;
+      } else if (off > pressure) {
+        pressureCode += 2;
+        log += logTail.pressure - (off - pressure) / pressureExcess;
+      } else log += pressureLog - pressurePrecision * off * off;
+    }
+    if (camberCode > 0 || pressureCode > 0) clean = false;
+    pattern *= camberCode > 0 ? rates.camber * camberTable[camberCode]! : 1 - rates.camber;
+    pattern *=
+      pressureCode > 0 ? rates.pressure * pressureTable[pressureCode]! : 1 - rates.pressure;
+
+    for (let axle = 0; axle < 2; axle++) {
+      const value = state[AT.toe + axle]!;
+      const under = toeLow[axle]! - value;
+      const over = value - toeHigh[axle]!;
+      if (under > 0 || over > 0) {
+        clean = false;
+        pattern *= toeRate[axle]! / 2;
+        log += logTail.toe - (under > 0 ? under : over) / toeDeg;
+      } else {
+        const off = value - toeMid[axle]!;
+        pattern *= 1 - toeRate[axle]!;
+        log += toeIn[axle]! - toePrecision[axle]! * off * off;
+      }
+    }
+
+    let looseCode = 0;
+    for (let axle = 0; axle < 2; axle++) {
+      const value = state[AT.looseness + axle]!;
+      if (value < 0) return REFUSED;
+      if (value >= IS_LOOSE_FROM) {
+        looseCode |= 1 << axle;
+        log += logTail.loose - (value - IS_LOOSE_FROM) / EXCESS.loosenessDeg;
+      } else log += looseLog - 0.5 * (value / LOOSE_SD_DEG) * (value / LOOSE_SD_DEG);
+    }
+    if (looseCode > 0) clean = false;
+    pattern *= looseCode > 0 ? rates.looseness * looseTable[looseCode]! : 1 - rates.looseness;
+
+    const cornering = state[AT.cornering]!;
+    if (cornering < 0) return REFUSED;
+    if (cornering >= IS_HARD_FROM) {
+      clean = false;
+      pattern *= rates.hardCornering;
+      log += logTail.cornering - (cornering - IS_HARD_FROM) / EXCESS.cornering;
+    } else {
+      const z = (cornering - 1) / CORNERING_SD;
+      pattern *= 1 - rates.hardCornering;
+      log += corneringLog - 0.5 * z * z;
+    }
+
+    let bounceCode = 0;
+    for (let tire = 0; tire < 4; tire++)
+      if (state[AT.bounce + tire]! > 0.5) bounceCode |= 1 << tire;
+    if (bounceCode > 0) clean = false;
+    pattern *= bounceCode > 0 ? rates.bounce * bounceTable[bounceCode]! : 1 - rates.bounce;
+
+    const mixed = (1 - rates.wellKept) * pattern + (clean ? rates.wellKept : 0);
+    return log + Math.log(mixed);
+  };
+}
+
+/** Log density of what is no fault: constants, abradability, handedness, tilt, crown. */
+export function logNuisance(state: Float64Array): number {
+  if (hasNegativeFactor(state)) return REFUSED;
+  let sum =
+    square(state[AT.abradability]! / SD.abradability) +
+    square(state[AT.camberShare]! / SD.camberShare) +
+    square(state[AT.toeShare]! / SD.toeShare) +
+    square(state[AT.pressureShare]! / SD.pressureShare) +
+    square(state[AT.corneringShare]! / SD.corneringShare) +
+    square(state[AT.camberSlip]! / SD.camberSlip);
+  for (let axle = 0; axle < 2; axle++) {
+    sum +=
+      square(state[AT.tilt + axle]! / SD.tilt) +
+      square(state[AT.crown + axle]! / SD.crown) +
+      square(state[AT.drivingSlip + axle]! / SD.drivingSlip);
+  }
+  const hand = state[AT.hand]! / SD.hand;
+  const freedom = SD.handFreedom;
+  return -0.5 * sum - ((freedom + 1) / 2) * Math.log1p((hand * hand) / freedom);
+}
+
+/** A constant of the model cannot change its sign; five standard deviations away or more. */
+function hasNegativeFactor(state: Float64Array): boolean {
+  for (let element: number = AT.camberShare; element < AT.bounce; element++) {
+    if (state[element]! <= -1) return true;
+  }
+  return false;
+}
+
+function square(value: number): number {
+  return value * value;
+}
+
+/**
+ * Chance of each set of wheels with camber out, given that some is; wheels as digits of base 3
+ * (0 in tolerance, 1 too negative, 2 too positive), lf the lowest digit.
+ */
+export function camberPatterns(rates: Pick<PriorRates, 'camberNegative'>): Float64Array {
+  const table = new Float64Array(81);
+  const sign = (digit: number, axle: number) =>
+    digit === 1 ? rates.camberNegative[axle]! : 1 - rates.camberNegative[axle]!;
+  let others = 0;
+  for (let code = 1; code < 81; code++) {
+    const digits = digitsOf(code);
+    const out = digits.flatMap((digit, wheel) => (digit > 0 ? [wheel] : []));
+    const first = out[0]!;
+    if (out.length === 1) {
+      table[code] = (CAMBER_WHERE.one / 4) * sign(digits[first]!, first >> 1);
+    } else if (out.length === 2 && first % 2 === 0 && out[1] === first + 1) {
+      const same = digits[first] === digits[first + 1];
+      table[code] =
+        (CAMBER_WHERE.axle / 2) *
+        (same ? CAMBER_SAME_SIGN * sign(digits[first]!, first >> 1) : (1 - CAMBER_SAME_SIGN) / 2);
+    } else {
+      table[code] = -out.reduce((product, wheel) => product * sign(digits[wheel]!, wheel >> 1), 1);
+      others -= table[code]!;
+    }
+  }
+  return table.map((value) => (value < 0 ? (-value / others) * CAMBER_WHERE.other : value));
+}
+
+/** Chance of each set of tires with pressure out, given that some is; digits as for camber. */
+export function pressurePatterns(): Float64Array {
+  const table = new Float64Array(81);
+  const sign = (digit: number) => (digit === 1 ? PRESSURE_LOW : 1 - PRESSURE_LOW);
+  let others = 0;
+  for (let code = 1; code < 81; code++) {
+    const digits = digitsOf(code);
+    const out = digits.filter((digit) => digit > 0);
+    const same = out.every((digit) => digit === out[0]);
+    if (out.length === 1) table[code] = (PRESSURE_WHERE.one / 4) * sign(out[0]!);
+    else if (out.length === 4 && same) table[code] = PRESSURE_WHERE.all * sign(out[0]!);
+    else {
+      table[code] = -out.reduce((product, digit) => product * sign(digit), 1);
+      others -= table[code]!;
+    }
+  }
+  return table.map((value) => (value < 0 ? (-value / others) * PRESSURE_WHERE.other : value));
+}
+
+/** Chance of each set of bouncing tires, given that some is; tires as bits, lf the lowest. */
+export function bouncePatterns(): Float64Array {
+  const table = new Float64Array(16);
+  const rest = 0.02;
+  for (let code = 1; code < 16; code++) {
+    const count = [0, 1, 2, 3].filter((tire) => code & (1 << tire)).length;
+    if (count === 1) table[code] = ((1 - rest) * BOUNCE_WHERE.one) / 4;
+    else if (code === 0b0011 || code === 0b1100) table[code] = ((1 - rest) * BOUNCE_WHERE.axle) / 2;
+    else table[code] = rest / 9;
+  }
+  return table;
+}
+
+function digitsOf(code: number): number[] {
+  return [code % 3, Math.floor(code / 3) % 3, Math.floor(code / 9) % 3, Math.floor(code / 27)];
+}
+
+/** Chance that a standard normal lies within +-z. */
+function normalMass(z: number): number {
+  return 2 * normalCdf(z) - 1;
+}
+
+/** Abramowitz and Stegun, Handbook of Mathematical Functions, 26.2.17; error below 7.5e-8. */
+export function normalCdf(z: number): number {
+  const t = 1 / (1 + 0.2316419 * Math.abs(z));
+  const poly =
+    t *
+    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+  const tail = Math.exp(-0.5 * z * z - LOG_SQRT_2PI) * poly;
+  return z >= 0 ? 1 - tail : tail;
+}

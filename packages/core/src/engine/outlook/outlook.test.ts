@@ -1,0 +1,173 @@
+import type { CaseFile } from '@keen/contract';
+import { ACTIONS } from '@keen/contract/words';
+import { quantile } from 'simple-statistics';
+import { describe, expect, it } from 'vitest';
+import { exampleCase } from '../../../tests/exampleCase.ts';
+import { resolveCase } from '../case/resolveCase.ts';
+import { createFaultReader, FAULT_COUNT } from '../diagnosis/faultsOf.ts';
+import { createRandom } from '../random/random.ts';
+import { tirePath } from '../wear/paths.ts';
+import { healthyState, STATE } from '../wear/state.ts';
+import { tireLoss } from '../wear/tireLoss.ts';
+import type { PossibleCar } from './courses.ts';
+import { isNeedless, isPutRight, stateAfter, statePutRight } from './courses.ts';
+import { createOutlook } from './outlook.ts';
+
+const file: CaseFile = exampleCase();
+const resolved = resolveCase(file);
+const { tolerances } = resolved;
+const middle = ([low, high]: readonly [number, number]) => (low + high) / 2;
+const MID = {
+  camber: [middle(tolerances.camber.front), middle(tolerances.camber.rear)] as const,
+  toe: [middle(tolerances.totalToe.front), middle(tolerances.totalToe.rear)] as const,
+};
+
+function car(change: (state: Float64Array) => void = () => {}): PossibleCar {
+  const state = healthyState(MID.camber, MID.toe);
+  change(state);
+  const faults = new Uint8Array(FAULT_COUNT);
+  createFaultReader(resolved)(state, faults);
+  return { state, faults };
+}
+const toeOut = car((state) => (state[STATE.toe] = -1));
+const loose = car((state) => {
+  state[STATE.looseness] = 0.3;
+  state[STATE.toe] = -1;
+});
+const bouncing = car((state) => (state[STATE.bounce + 2] = 1));
+const low = car((state) => (state[STATE.pressure] = 0.75));
+const course = (outlook: ReturnType<typeof createOutlook>, name: (typeof ACTIONS)[number]) =>
+  outlook.courses.find((one) => one.course === name)!;
+
+describe('stateAfter', () => {
+  it('aligns to the middle of the tolerance, sets the pressures, and leaves the rest', () => {
+    const after = stateAfter('align', toeOut, resolved);
+    expect(after[STATE.toe]).toBeCloseTo(MID.toe[0], 12);
+    expect(toeOut.state[STATE.toe]).toBe(-1);
+    expect(stateAfter('inflateAndWatch', low, resolved)[STATE.pressure]).toBe(1);
+    expect(stateAfter('fitOnly', low, resolved)[STATE.pressure]).toBe(0.75);
+    expect(stateAfter('align', bouncing, resolved)[STATE.bounce + 2]).toBe(1);
+    expect(stateAfter('balanceOrDampers', bouncing, resolved)[STATE.bounce + 2]).toBe(0);
+  });
+
+  it('lets the toe of a loose axle go again, unless the joints come first', () => {
+    expect(stateAfter('align', loose, resolved)[STATE.toe]).toBe(-1);
+    const after = stateAfter('partsThenAlign', loose, resolved);
+    expect(after[STATE.toe]).toBeCloseTo(MID.toe[0], 12);
+    expect(after[STATE.looseness]).toBe(0);
+  });
+
+  it('measures first: aligns only what is out', () => {
+    expect(stateAfter('checkAlignment', toeOut, resolved)[STATE.toe]).toBeCloseTo(MID.toe[0], 12);
+    const within = car((state) => (state[STATE.camber] = -1));
+    expect(stateAfter('checkAlignment', within, resolved)[STATE.camber]).toBe(-1);
+    expect(stateAfter('align', within, resolved)[STATE.camber]).toBeCloseTo(MID.camber[0], 12);
+  });
+
+  it('puts everything right that wears tires', () => {
+    const all = car((state) => {
+      state.set(loose.state);
+      state[STATE.bounce + 3] = 1;
+      state[STATE.pressure + 1] = 0.7;
+    });
+    expect([...statePutRight(all, resolved)]).toEqual([...car().state]);
+  });
+
+  it('knows what is put right and what was not needed', () => {
+    const right = (one: PossibleCar) => ACTIONS.filter((action) => isPutRight(action, one));
+    expect(right(car())).toEqual([...ACTIONS]);
+    expect(right(toeOut).toSorted()).toEqual(['align', 'checkAlignment', 'partsThenAlign']);
+    expect(right(loose)).toEqual(['partsThenAlign']);
+    expect(right(bouncing)).toEqual(['balanceOrDampers']);
+    expect(right(low)).not.toContain('fitOnly');
+    const needless = (one: PossibleCar) => ACTIONS.filter((action) => isNeedless(action, one));
+    expect(needless(car())).toEqual(ACTIONS.filter((action) => action !== 'fitOnly'));
+    expect(needless(toeOut)).not.toContain('align');
+    expect(needless(loose)).not.toContain('partsThenAlign');
+  });
+});
+
+describe('the outlook', () => {
+  it('of a car that is known is the straight line of constant wear, but for what new tires bring', () => {
+    const many = createOutlook(
+      resolved,
+      Array.from({ length: 2000 }, () => car()),
+    );
+    // Life of each rib by hand from the forward model; the least of twelve with their own factors.
+    const loss = new Float64Array(3);
+    const rate = [0, 1, 2, 3].flatMap((tire) => {
+      tireLoss(car().state, tirePath(tire, [tire], [1], resolved.drive), loss);
+      return [...loss];
+    });
+    const random = createRandom(99);
+    const lives = Array.from({ length: 4000 }, () => {
+      const tires = [0, 1, 2, 3].map(() => 0.12 * random.normal());
+      return Math.min(
+        ...rate.map((perMegametre, at) => {
+          const factor = Math.exp(tires[Math.floor(at / 3)]! + 0.12 * random.normal());
+          const wheel = (['lf', 'rf', 'lr', 'rr'] as const)[Math.floor(at / 3)]!;
+          const spare = resolved.tires[wheel].newDepthMm - 1.6;
+          return (1000 * spare) / (perMegametre * factor);
+        }),
+      );
+    });
+    const { lifeKm } = course(many, 'fitOnly');
+    expect(lifeKm.low / quantile(lives, 0.1)).toBeCloseTo(1, 1);
+    expect(lifeKm.median / quantile(lives, 0.5)).toBeCloseTo(1, 1);
+    expect(lifeKm.high / quantile(lives, 0.9)).toBeCloseTo(1, 1);
+  });
+
+  it('puts the ratio of the wear model between a car that is out and one put right', () => {
+    // 0.5 degrees on each front wheel wears about threefold (common practice, no source).
+    const out = car((state) => (state[STATE.toe] = MID.toe[0] + 1));
+    const outlook = createOutlook(
+      resolved,
+      Array.from({ length: 400 }, () => out),
+    );
+    const ratio = course(outlook, 'align').lifeKm.median / course(outlook, 'fitOnly').lifeKm.median;
+    expect(ratio).toBeGreaterThan(2.2);
+    expect(ratio).toBeLessThan(4.5);
+    expect(course(outlook, 'fitOnly').first.wheel).toMatch(/f$/);
+    expect(course(outlook, 'align').comesBack).toBe(0);
+    expect(course(outlook, 'fitOnly').comesBack).toBe(1);
+    expect(course(outlook, 'balanceOrDampers').needless).toBe(1);
+  });
+
+  it('draws depths that fall to the limit just when the life is over', () => {
+    const outlook = createOutlook(
+      resolved,
+      Array.from({ length: 500 }, () => toeOut),
+    );
+    const { km, mm } = outlook.curves.newAsIs;
+    const at = km.findIndex((_km, i) => mm[i]!.median <= outlook.limitMm);
+    const life = course(outlook, 'fitOnly').lifeKm.median;
+    expect(km[at - 1]!).toBeLessThanOrEqual(life);
+    expect(km[at]!).toBeGreaterThanOrEqual(life * 0.98);
+    for (const { low, median, high } of mm) {
+      expect(low).toBeLessThanOrEqual(median);
+      expect(median).toBeLessThanOrEqual(high);
+    }
+    expect(outlook.curves.newPutRight.mm[at]!.median).toBeGreaterThan(mm[at]!.median + 1);
+  });
+
+  it('starts the old tires where they were read, and gives none where nothing was', () => {
+    const outlook = createOutlook(resolved, [car(), toeOut]);
+    const read = Object.values(resolved.tires).flatMap(({ readMm }) =>
+      Object.values(readMm).map(
+        (depths) => depths.reduce((sum, mm) => sum + mm, 0) / depths.length,
+      ),
+    );
+    expect(outlook.curves.oldAsIs!.mm[0]!.median).toBeCloseTo(Math.min(...read), 9);
+    const blank = { inner: null, centre: null, outer: null };
+    const unread = exampleCase();
+    for (const tire of Object.values(unread.tires)) tire.stations = [blank];
+    const nothing = createOutlook(resolveCase(unread), [car()]);
+    expect(nothing.oldKm).toBeNull();
+    expect(nothing.curves.oldAsIs).toBeNull();
+  });
+
+  it('is the same for the same case', () => {
+    const cars = [car(), toeOut, loose];
+    expect(createOutlook(resolved, cars)).toEqual(createOutlook(resolved, cars));
+  });
+});

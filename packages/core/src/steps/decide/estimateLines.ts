@@ -1,0 +1,46 @@
+import type { EstimateLine, PriceItem, PriceList } from '@keen/contract';
+import type { Action, Axle, Wheel } from '@keen/contract/words';
+import { axleOf } from '../../engine/case/wheels.ts';
+import { ENGLISH_PAPERS } from '../../words/englishPapers.ts';
+
+/** What the price list's items are called on an estimate. */
+export const PRICE_WORDS: Record<PriceItem, string> = ENGLISH_PAPERS.prices;
+
+const WORK_OF: Record<Action, readonly PriceItem[]> = {
+  fitOnly: [],
+  inflateAndWatch: ['inflate'],
+  checkAlignment: ['check'],
+  align: ['align'],
+  partsThenAlign: ['inspect', 'parts', 'align'],
+  balanceOrDampers: ['balance'],
+};
+
+/**
+ * The lines that a course of work and the tires to replace come to by the price list. What costs nothing
+ * is left out.
+ * @param newId - gives each line an id
+ */
+export function estimateLines(
+  course: Action,
+  replace: readonly Wheel[],
+  { items }: PriceList,
+  newId: () => string,
+): EstimateLine[] {
+  const count = (axle: Axle) => replace.filter((wheel) => axleOf(wheel) === axle).length;
+  const wanted: [PriceItem, number][] = [
+    ...WORK_OF[course].map((item): [PriceItem, number] => [item, 1]),
+    ['tireFront', count('front')],
+    ['tireRear', count('rear')],
+    ['fitTire', replace.length],
+    ['disposal', replace.length],
+  ];
+  return wanted
+    .filter(([item, quantity]) => quantity > 0 && items[item] > 0)
+    .map(([item, quantity]) => ({
+      id: newId(),
+      item,
+      what: PRICE_WORDS[item],
+      quantity,
+      unitMinor: items[item],
+    }));
+}

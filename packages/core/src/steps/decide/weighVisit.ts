@@ -1,0 +1,28 @@
+import type { PriceList, VisitDraft } from '@keen/contract';
+import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
+import { playAt } from '../../visit/wornParts.ts';
+import { weigh } from '../../engine/outlook/choices.ts';
+import type { Weighing, WorkPrices } from '../../engine/outlook/choices.ts';
+import type { Outlook } from '../../engine/outlook/outlook.ts';
+
+/** What the courses of work cost by a shop's price list: a tire counts with its fitting and disposal. */
+export function workPrices({ items }: PriceList): WorkPrices {
+  const { check, align, inspect, parts, balance, inflate } = items;
+  const fitted = items.fitTire + items.disposal;
+  return {
+    check,
+    align,
+    inspect,
+    parts,
+    balance,
+    inflate,
+    tire: { front: items.tireFront + fitted, rear: items.tireRear + fitted },
+  };
+}
+
+/** Weighs the courses for a visit at its shop's prices; excessive play bars all but the parts. */
+export function weighVisit(outlook: Outlook, prices: PriceList, draft: VisitDraft): Weighing {
+  return weigh(outlook, workPrices(prices), {
+    partsFirst: WHEEL_ORDER.some((wheel) => playAt(draft, wheel) === 'excessive'),
+  });
+}

@@ -1,0 +1,79 @@
+import type { Recommendation } from '@keen/contract';
+import type { Wheel, WheelStatus } from '@keen/contract/words';
+import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
+import { chooseAction, NAME_CAUSE_FROM } from '../../engine/diagnosis/chooseAction.ts';
+import type { CauseChance, GroupChances } from '../../engine/diagnosis/chooseAction.ts';
+import { causeWords, whereWords } from '../../words/causeWords.ts';
+
+/** A part is named when it is this likely to be worn. */
+const NAME_PART_FROM = 0.4;
+
+/** The whole recommendation, with the tires to replace and the parts to look at. */
+export function recommend(
+  chances: GroupChances,
+  causes: readonly CauseChance[],
+  statuses: Record<Wheel, WheelStatus>,
+): Recommendation {
+  const action = chooseAction(chances);
+  const unsafe = WHEEL_ORDER.filter((wheel) => statuses[wheel] === 'unsafe');
+  const replace = WHEEL_ORDER.filter((wheel) => ['unsafe', 'replace'].includes(statuses[wheel]));
+  return {
+    action,
+    beforeFitting: !['fitOnly', 'inflateAndWatch'].includes(action),
+    replace,
+    unsafe,
+    parts: causes.flatMap(partOf),
+    reasons: reasonsFor(chances, causes, replace, unsafe),
+  };
+}
+
+function partOf({ cause, where, probability }: CauseChance): Recommendation['parts'] {
+  if (probability < NAME_PART_FROM) return [];
+  const why = `${percent(probability)} likely, from the tread`;
+  if (cause === 'looseness') {
+    return [{ part: 'Rod ends, bushings and bearings', where, why }];
+  }
+  if (cause === 'bounce') return [{ part: 'Damper or wheel balance', where, why }];
+  return [];
+}
+
+function reasonsFor(
+  chances: GroupChances,
+  causes: readonly CauseChance[],
+  replace: readonly Wheel[],
+  unsafe: readonly Wheel[],
+): string[] {
+  const reasons = causes
+    .filter(({ probability }) => probability >= NAME_CAUSE_FROM)
+    .map(
+      ({ cause, where, probability }) =>
+        `${causeWords(cause)} at the ${whereWords(where)}: ${percent(probability)} likely.`,
+    );
+  if (chances.looseness >= NAME_CAUSE_FROM) {
+    reasons.push('Parts first: an alignment on loose joints does not hold.');
+  }
+  if (unsafe.length > 0) {
+    reasons.push(`Not safe to drive on: ${unsafe.map(whereWords).join(', ')}.`);
+  }
+  const worn = replace.filter((wheel) => !unsafe.includes(wheel));
+  if (worn.length > 0) {
+    reasons.push(`At or below the legal limit: ${worn.map(whereWords).join(', ')}.`);
+  }
+  const named = causes.some(({ probability }) => probability >= NAME_CAUSE_FROM);
+  if (!named && chances.alignment >= NAME_CAUSE_FROM) {
+    reasons.unshift(
+      `No single angle stands out, but that one of them is out is ${percent(chances.alignment)} likely.`,
+    );
+  }
+  if (reasons.length === 0) {
+    reasons.push('Nothing stands out: the tread fits a car in tolerance.');
+  }
+  return reasons;
+}
+
+function percent(probability: number): string {
+  const rounded = Math.round(probability * 100);
+  if (rounded >= 100) return 'over 99 %';
+  if (rounded <= 0) return 'under 1 %';
+  return `${rounded} %`;
+}

@@ -1,0 +1,24 @@
+import type { Cause, Rib, Wheel, Axle } from '@keen/contract/words';
+import { WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import type { Slot } from '../read/readingOrder.ts';
+
+const ALL: readonly Rib[] = ['inner', 'centre', 'outer'];
+
+const RIBS_OF: Record<Cause, readonly Rib[]> = {
+  camberTooNegative: ['inner'],
+  camberTooPositive: ['outer'],
+  toeTooFarIn: ['outer'],
+  toeTooFarOut: ['inner'],
+  pressureLow: ['inner', 'outer'],
+  pressureHigh: ['centre'],
+  hardCornering: ['outer'],
+  bounce: ALL,
+  looseness: ALL,
+};
+
+/** The ribs that a cause eats: where to look for it in the drawing. */
+export function spokenRibs({ cause, where }: { cause: Cause; where: Wheel | Axle }): Slot[] {
+  const wheels: readonly Wheel[] =
+    where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
+  return wheels.flatMap((wheel) => RIBS_OF[cause].map((rib) => ({ wheel, rib })));
+}

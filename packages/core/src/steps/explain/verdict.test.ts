@@ -1,0 +1,138 @@
+import { describe, expect, it } from 'vitest';
+import type { Diagnosis, RankedCause } from '@keen/contract';
+import { ACTIONS, AXLE_CAUSES, WHEEL_CAUSES } from '@keen/contract/words';
+import { exampleCase, wear } from '../../../tests/exampleCase.ts';
+import { inHundred, sureWords } from '../../words/causeWords.ts';
+import { diagnose } from './diagnose.ts';
+import { chooseAction } from '../../engine/diagnosis/chooseAction.ts';
+import { spokenRibs } from './spokenRibs.ts';
+import { actionWords, verdictOf } from './verdict.ts';
+
+const healthy = diagnose(exampleCase()).diagnosis;
+/** Outer edges lowest in front, inner ones at the rear, shoulders below the centre everywhere. */
+const file = exampleCase((worn) => {
+  for (const wheel of ['lf', 'rf'] as const) wear(worn, wheel, [4.5, 5, 4]);
+  for (const wheel of ['lr', 'rr'] as const) wear(worn, wheel, [4, 5.2, 5]);
+});
+
+function told(...ranked: Partial<RankedCause>[]): ReturnType<typeof verdictOf> {
+  const diagnosis: Diagnosis = {
+    ...healthy,
+    ranked: ranked.map((cause) => ({
+      cause: 'toeTooFarIn',
+      where: 'front',
+      probability: 0.9,
+      excess: 1,
+      because: [],
+      against: [],
+      ...cause,
+    })),
+  };
+  return verdictOf(diagnosis, file);
+}
+
+describe('verdictOf', () => {
+  it('says plainly that nothing is out', () => {
+    expect(verdictOf(healthy, file).headline).toBe('This tread fits a car with nothing out.');
+    expect(verdictOf(healthy, file).causes).toEqual([]);
+  });
+
+  it('names one cause in the words one would use', () => {
+    expect(told({}).headline).toBe(
+      'The front wheels have been toeing in. That is eating both outer edges.',
+    );
+    expect(told({ cause: 'camberTooNegative', where: 'rr' }).headline).toBe(
+      'The right rear wheel leans in at the top. That is eating the inner edge.',
+    );
+  });
+
+  it('says what is being eaten only where the readings bear it out', () => {
+    expect(told({ where: 'rear' }).headline).toBe(
+      'The rear wheels have been toeing in. That scrubs rubber off the whole tread.',
+    );
+    expect(told({ cause: 'pressureHigh', where: 'lf' }).headline).toBe(
+      'The left front tire has run too hard.',
+    );
+  });
+
+  it('takes the same cause in several places together', () => {
+    const { headline, causes } = told(
+      { cause: 'camberTooNegative', where: 'lr' },
+      { cause: 'camberTooNegative', where: 'rr' },
+    );
+    expect(headline).toBe('Both rear wheels lean in at the top. That is eating the inner edges.');
+    expect(causes).toHaveLength(2);
+    const four = ['lf', 'rf', 'lr', 'rr'] as const;
+    expect(
+      told(...four.map((where) => ({ cause: 'pressureLow' as const, where }))).headline,
+    ).toMatch(/^All four tires have run too soft/);
+  });
+
+  it('names what else is likely, kind by kind with its places', () => {
+    const { also } = told(
+      {},
+      { cause: 'camberTooNegative', where: 'lf', probability: 0.6 },
+      { cause: 'camberTooNegative', where: 'rf', probability: 0.5 },
+      { cause: 'bounce', where: 'lr', probability: 0.2 },
+    );
+    expect(also).toBe('Also likely: camber too negative (left front, right front).');
+    expect(told({}).also).toBe('');
+  });
+
+  it('is no surer than the chance behind it', () => {
+    expect(told({ probability: 0.55 }).headline).toBe(
+      'It looks as if the front wheels have been toeing in. That would be eating both outer edges.',
+    );
+  });
+
+  it('says so when it is only a guess', () => {
+    const { headline, sure } = told({ probability: 0.3 });
+    expect(headline).toMatch(/^Not clear yet\. The best guess is too much toe-in/);
+    expect(sure).toBe('Possible, 30 in 100.');
+  });
+
+  it('has a sentence for every cause and every action', () => {
+    for (const cause of WHEEL_CAUSES) expect(told({ cause, where: 'lf' }).headline).toMatch(/\.$/);
+    for (const cause of AXLE_CAUSES)
+      expect(told({ cause, where: 'front' }).headline).toMatch(/\.$/);
+    for (const action of ACTIONS) expect(actionWords(action).length).toBeGreaterThan(10);
+  });
+});
+
+describe('spokenRibs', () => {
+  it('points at the edges that the cause eats', () => {
+    expect(spokenRibs({ cause: 'toeTooFarIn', where: 'front' })).toEqual([
+      { wheel: 'lf', rib: 'outer' },
+      { wheel: 'rf', rib: 'outer' },
+    ]);
+    expect(spokenRibs({ cause: 'camberTooNegative', where: 'rr' })).toEqual([
+      { wheel: 'rr', rib: 'inner' },
+    ]);
+    expect(spokenRibs({ cause: 'looseness', where: 'rear' })).toHaveLength(6);
+  });
+});
+
+describe('words for chances', () => {
+  it('never claim certainty', () => {
+    expect(inHundred(0.9999)).toBe('over 99 in 100');
+    expect(inHundred(0.0001)).toBe('under 1 in 100');
+    expect(inHundred(0.94)).toBe('94 in 100');
+  });
+
+  it('rise with the chance', () => {
+    const words = [0.01, 0.1, 0.3, 0.5, 0.7, 0.9, 0.99].map(sureWords);
+    expect(new Set(words).size).toBe(words.length);
+  });
+});
+
+describe('chooseAction', () => {
+  const none = { alignment: 0, looseness: 0, bounce: 0, pressure: 0 };
+  it('does what costs least on average', () => {
+    expect(chooseAction(none)).toBe('fitOnly');
+    expect(chooseAction({ ...none, alignment: 0.95 })).toBe('align');
+    expect(chooseAction({ ...none, alignment: 0.4 })).toBe('checkAlignment');
+    expect(chooseAction({ ...none, pressure: 0.8 })).toBe('inflateAndWatch');
+    expect(chooseAction({ ...none, bounce: 0.9 })).toBe('balanceOrDampers');
+    expect(chooseAction({ ...none, looseness: 0.9, alignment: 0.6 })).toBe('partsThenAlign');
+  });
+});

@@ -1,0 +1,192 @@
+import type { CaseFile, Diagnosis, RankedCause } from '@keen/contract';
+import type { Action, Axle, Cause, DepthUnit, Wheel } from '@keen/contract/words';
+import { RIBS } from '@keen/contract/words';
+import { resolveCase } from '../../engine/case/resolveCase.ts';
+import { axleOf, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import { ENGLISH } from '../../words/english.ts';
+import type { Texts } from '../../words/texts.ts';
+import { hundredIn, numberIn, sureIn } from '../../words/texts.ts';
+import { depthFromMm } from '../../engine/units/units.ts';
+import { spokenRibs } from './spokenRibs.ts';
+
+/** The answer as one would say it to the customer. */
+export interface Verdict {
+  /** One or two short sentences. */
+  headline: string;
+  /** How sure, in words and number; empty when nothing is out. */
+  sure: string;
+  /** How much: the estimate with its interval, and what it took. */
+  detail: string;
+  /** What else is as good as certain, in one sentence; empty when nothing is. */
+  also: string;
+  /** The causes it speaks of, most excess first; empty when nothing is out. */
+  causes: RankedCause[];
+}
+
+/** From here on a cause is spoken of as what happened. */
+export const SAID_FROM = 0.45;
+/** From here on it is said outright; below it, as what it looks like. */
+const OUTRIGHT_FROM = 0.65;
+/** From here on it is named as the best guess. */
+const GUESSED_FROM = 0.2;
+
+/**
+ * Puts a diagnosis into words, from its own numbers.
+ * @param file - the case it was made from, for its tolerances and units
+ * @param how - the language it is said in, and the unit of depths; the case's own otherwise
+ */
+export function verdictOf(
+  diagnosis: Diagnosis,
+  file: CaseFile,
+  how: { texts?: Texts; unit?: DepthUnit } = {},
+): Verdict {
+  const { texts = ENGLISH, unit = file.units.depth } = how;
+  const say = texts.verdict;
+  const top =
+    diagnosis.ranked.find((cause) => cause.probability >= SAID_FROM) ??
+    diagnosis.ranked.toSorted((a, b) => b.probability - a.probability)[0];
+  if (!top || top.probability < GUESSED_FROM) {
+    return {
+      headline: say.healthy,
+      sure: '',
+      detail: top
+        ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
+        : say.noneStandsOut,
+      also: '',
+      causes: [],
+    };
+  }
+  const alike = top.probability >= SAID_FROM ? sameCause(diagnosis, top) : [top];
+  return {
+    headline:
+      top.probability >= SAID_FROM
+        ? headlineOf(top, alike, file, texts)
+        : say.unclear(top.cause, top.where),
+    sure: `${sureIn(texts, top.probability)}, ${hundredIn(texts, top.probability)}.`,
+    detail: [estimateOf(diagnosis, file, top, texts), tookOf(diagnosis, unit, top, texts)]
+      .filter((sentence) => sentence !== '')
+      .join(' '),
+    also: alsoOf(diagnosis, top, texts),
+    causes: alike,
+  };
+}
+
+/** The other places where the same cause is as good as certain, so that one sentence covers them. */
+function sameCause(diagnosis: Diagnosis, top: RankedCause): RankedCause[] {
+  return diagnosis.ranked.filter(
+    (cause) => cause.cause === top.cause && cause.probability >= SAID_FROM,
+  );
+}
+
+/** Other kinds of cause that are said too, each kind with its places. */
+function alsoOf(diagnosis: Diagnosis, top: RankedCause, texts: Texts): string {
+  const others = diagnosis.ranked.filter(
+    ({ cause, probability }) => cause !== top.cause && probability >= SAID_FROM,
+  );
+  if (others.length === 0 || top.probability < SAID_FROM) return '';
+  return texts.verdict.also(
+    [...new Set(others.map(({ cause }) => cause))].map((kind) => ({
+      cause: kind,
+      places: others.filter(({ cause }) => cause === kind).map(({ where }) => where),
+    })),
+  );
+}
+
+/** What happened, and what it is eating where the readings bear that out. */
+function headlineOf(
+  { cause, probability }: RankedCause,
+  alike: readonly RankedCause[],
+  file: CaseFile,
+  texts: Texts,
+): string {
+  const places = alike.map(({ where }) => where);
+  const { what, eating } = texts.verdict.happened(cause, places, probability >= OUTRIGHT_FROM);
+  if (eating === null) return what;
+  if (isLowWhereEaten(alike, file)) return `${what} ${eating}`;
+  const isToe = cause === 'toeTooFarIn' || cause === 'toeTooFarOut';
+  return isToe ? `${what} ${texts.verdict.scrubs}` : what;
+}
+
+/** Whether the ribs that a cause eats are lower, on average, than the others of the same tires. */
+function isLowWhereEaten(alike: readonly RankedCause[], file: CaseFile): boolean {
+  const { tires } = resolveCase(file);
+  const eaten = alike.flatMap(spokenRibs);
+  const sums = { eaten: [0, 0], other: [0, 0] } as Record<'eaten' | 'other', [number, number]>;
+  for (const wheel of new Set(eaten.map((slot) => slot.wheel))) {
+    for (const rib of RIBS) {
+      const isEaten = eaten.some((slot) => slot.wheel === wheel && slot.rib === rib);
+      const sum = sums[isEaten ? 'eaten' : 'other'];
+      for (const depth of tires[wheel].readMm[rib]) {
+        sum[0] += depth;
+        sum[1]++;
+      }
+    }
+  }
+  const mean = ([sum, count]: [number, number]) => (count > 0 ? sum / count : null);
+  const [low, rest] = [mean(sums.eaten), mean(sums.other)];
+  return low === null || rest === null || low < rest;
+}
+
+function estimateOf(
+  diagnosis: Diagnosis,
+  file: CaseFile,
+  { cause, where }: RankedCause,
+  texts: Texts,
+): string {
+  const { tolerances } = resolveCase(file);
+  const degrees = (value: number) => `${numberIn(texts, value, 2)}°`;
+  switch (cause) {
+    case 'toeTooFarIn':
+    case 'toeTooFarOut': {
+      const axle = where as Axle;
+      const { mean, sd } = diagnosis.axles[axle].totalToe;
+      const [low, high] = tolerances.totalToe[axle];
+      return texts.verdict.toe(degrees(mean), degrees(sd), degrees(low), degrees(high));
+    }
+    case 'camberTooNegative':
+    case 'camberTooPositive': {
+      const wheel = where as Wheel;
+      const { mean, sd } = diagnosis.wheels[wheel].camber;
+      const [low, high] = tolerances.camber[axleOf(wheel)];
+      return texts.verdict.camber(degrees(mean), degrees(sd), degrees(low), degrees(high));
+    }
+    case 'pressureLow':
+    case 'pressureHigh': {
+      const { mean, sd } = diagnosis.wheels[where as Wheel].pressureRatio;
+      return texts.verdict.pressure(Math.round((mean - 1) * 100), Math.round(sd * 100));
+    }
+    default:
+      return '';
+  }
+}
+
+function tookOf(
+  diagnosis: Diagnosis,
+  unit: DepthUnit,
+  { cause, where }: RankedCause,
+  texts: Texts,
+): string {
+  const wheels: readonly Wheel[] =
+    where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
+  const worst = wheels.reduce((a, b) =>
+    partOf(diagnosis, b, cause) > partOf(diagnosis, a, cause) ? b : a,
+  );
+  const took = partOf(diagnosis, worst, cause);
+  const { total } = diagnosis.wheels[worst].wear;
+  if (took < 0.05) return '';
+  const shown = (mm: number) => numberIn(texts, depthFromMm(mm, unit), 1);
+  return texts.verdict.took(shown(took), shown(total), unit);
+}
+
+function partOf(diagnosis: Diagnosis, wheel: Wheel, cause: Cause): number {
+  const { wear } = diagnosis.wheels[wheel];
+  if (cause.startsWith('camber')) return wear.camber;
+  if (cause.startsWith('toe') || cause === 'looseness') return wear.toe;
+  if (cause.startsWith('pressure')) return wear.pressure;
+  return cause === 'bounce' ? wear.bounce : wear.cornering;
+}
+
+/** What to do, in words. */
+export function actionWords(action: Action): string {
+  return ENGLISH.actions[action];
+}

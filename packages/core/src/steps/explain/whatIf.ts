@@ -1,0 +1,52 @@
+import type { CaseFile } from '@keen/contract';
+import type { Axle, Rib, Wheel } from '@keen/contract/words';
+import { byWheel, resolveCase } from '../../engine/case/resolveCase.ts';
+import { tirePaths } from '../../engine/wear/paths.ts';
+import { STATE } from '../../engine/wear/state.ts';
+import { tireLoss } from '../../engine/wear/tireLoss.ts';
+
+/** Settings to try on a car. */
+export interface Setting {
+  /** Degrees, top outward positive. */
+  camber: Record<Wheel, number>;
+  /** Degrees, toe-in positive. */
+  totalToe: Record<Axle, number>;
+  /** Running pressure over target. */
+  pressureRatio: Record<Wheel, number>;
+}
+
+/** The setting that the tread says the car has had. */
+export function settingOf(typical: readonly number[]): Setting {
+  return {
+    camber: byWheel((_, wheel) => typical[STATE.camber + wheel]!),
+    totalToe: { front: typical[STATE.toe]!, rear: typical[STATE.toe + 1]! },
+    pressureRatio: byWheel((_, wheel) => typical[STATE.pressure + wheel]!),
+  };
+}
+
+/**
+ * Runs the wear model forward for the car as it is, but for its settings.
+ * @param typical - every unknown of the car, from its answer
+ * @returns depth left at each rib, mm, not below zero
+ */
+export function depthsWith(
+  file: CaseFile,
+  typical: readonly number[],
+  setting: Setting,
+): Record<Wheel, Record<Rib, number>> {
+  const resolved = resolveCase(file);
+  const paths = tirePaths(resolved);
+  const state = Float64Array.from(typical);
+  byWheel((wheel, index) => {
+    state[STATE.camber + index] = setting.camber[wheel];
+    state[STATE.pressure + index] = setting.pressureRatio[wheel];
+  });
+  state[STATE.toe] = setting.totalToe.front;
+  state[STATE.toe + 1] = setting.totalToe.rear;
+  const loss = new Float64Array(3);
+  return byWheel((wheel, tire) => {
+    tireLoss(state, paths[tire]!, loss);
+    const left = (rib: number) => Math.max(0, resolved.tires[wheel].newDepthMm - loss[rib]!);
+    return { inner: left(0), centre: left(1), outer: left(2) };
+  });
+}

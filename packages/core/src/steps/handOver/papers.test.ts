@@ -1,0 +1,148 @@
+import { describe, expect, it } from 'vitest';
+import type { Language, Paper, VisitDraft } from '@keen/contract';
+import { DEFAULT_SHOP_SETTINGS, paperSchema } from '@keen/contract';
+import { byWheel } from '../../engine/case/resolveCase.ts';
+import { diagnose } from '../explain/diagnose.ts';
+import { weighVisit } from '../decide/weighVisit.ts';
+import { draftToCase } from '../../visit/draftToCase.ts';
+import { customerPaper } from './customerPaper.ts';
+import type { PaperFacts } from './paperFacts.ts';
+import { technicianPaper } from './technicianPaper.ts';
+
+/** A car that toed in in front, measured and set. */
+const draft: VisitDraft = {
+  vehicle: { drive: 'fwd' },
+  tires: byWheel((wheel) => ({
+    newDepth: 8,
+    distance: 30_000,
+    pressure: { measured: 200, target: 230 },
+    stations: [
+      wheel.endsWith('f')
+        ? { inner: 5.2, centre: 4.4, outer: 3.3 }
+        : { inner: 6.2, centre: 6.2, outer: 'unreadable' },
+    ],
+    feather: wheel.endsWith('f') ? 'catchesOutward' : 'none',
+    ...(wheel === 'rr' ? { damage: ['bulge' as const] } : {}),
+  })),
+  angles: { lf: { toe: 0.06 }, rf: { toe: 0.05 } },
+  visit: { setRight: { before: { lf: { toe: 0.35 }, rf: { toe: 0.33 } } } },
+};
+const { diagnosis, expectedMm, outlook } = diagnose(draftToCase(draft, '').file);
+const facts = (language: Language, change: Partial<PaperFacts> = {}): PaperFacts => ({
+  shop: { name: 'Test Tires', town: 'Testhaven', settings: DEFAULT_SHOP_SETTINGS, logo: null },
+  visit: { number: 7, arrivedAt: '2026-03-01T09:00:00.000Z', draft },
+  vehicle: { label: 'Van', plate: 'T 1', customer: 'Pia' },
+  advisor: 'Mira',
+  diagnosis,
+  expectedMm,
+  outlook,
+  weighing: weighVisit(outlook, DEFAULT_SHOP_SETTINGS.prices, draft),
+  decision: null,
+  declined: null,
+  language,
+  units: { depth: 'mm', distance: 'km', pressure: 'bar' },
+  ...change,
+});
+const everything = (paper: Paper) => JSON.stringify(paper);
+
+describe('customerPaper', () => {
+  it('says what must not be driven before anything else, and that it was refused', () => {
+    const { unsafe } = customerPaper(facts('en'));
+    expect(unsafe!.strong).toBe('Not safe to drive: right rear.');
+    expect(unsafe!.text).not.toMatch(/declined|agreed/);
+    const decision = {
+      action: 'align',
+      advised: 'align',
+      answer: 'no',
+      reason: '',
+      replace: [],
+    } as const;
+    const refused = customerPaper(facts('en', { decision: { ...decision, replace: [] } }));
+    expect(refused.unsafe!.text).toContain('declined the work');
+    expect(everything(refused)).toContain('Advised and not done: align before new tires go on');
+  });
+
+  it.each([
+    ['en', 'too much play: left front. Below the legal limit: left rear.', 'The work was agreed'],
+    ['es', 'holgura excesiva: delantera izquierda', 'El trabajo está acordado'],
+  ] as const)(
+    'names a joint and worn tread among what must not be driven, in %s',
+    (language, what, agreed) => {
+      const { visit } = facts(language);
+      const tires = { ...draft.tires, rr: { ...draft.tires!.rr, damage: [] } };
+      tires.lr = { ...tires.lr, stations: [{ inner: 1.4, centre: 3, outer: 3 }] };
+      const unfit = { ...draft, tires, play: { lf: 'excessive' as const } };
+      const decision = {
+        action: 'partsThenAlign',
+        advised: null,
+        answer: 'yes',
+        reason: '',
+      } as const;
+      const given = facts(language, {
+        visit: { ...visit, draft: unfit },
+        decision: { ...decision, replace: [] },
+      });
+      for (const paper of [customerPaper(given), technicianPaper(given)]) {
+        expect(paper.unsafe!.strong).toContain(what);
+      }
+      expect(customerPaper(given).unsafe!.text).toContain(agreed);
+    },
+  );
+
+  it('takes the tread for what the angles as found did to it, not those set since', () => {
+    const paper = customerPaper(facts('en'));
+    expect(paper.headline).toBe(
+      'The front wheels have been toeing in. That is eating both outer edges.',
+    );
+    const table = paper.blocks.find((block) => block.kind === 'table')!;
+    expect(table.rows[0]!.cells).toEqual([
+      'Total toe, front axle',
+      '+0.68°',
+      '+0.11°',
+      '−0.10° to +0.30°',
+      'in',
+    ]);
+  });
+
+  it('keeps to the schema in both languages, and to the customer’s units', () => {
+    const miles = { depth: 'in32', distance: 'mi', pressure: 'psi' } as const;
+    const english = customerPaper(facts('en', { units: miles }));
+    const spanish = customerPaper(facts('es'));
+    for (const paper of [english, spanish]) expect(paperSchema.parse(paper)).toEqual(paper);
+    expect(english.drawing!.legend).toContain('32nds of an inch');
+    expect(english.intro.text).toMatch(/32nds lost at the worst rib/);
+    expect(everything(english)).toMatch(/18\s641\smi on the left front/u);
+    expect(everything(spanish)).toMatch(/\d\d\s000\skm/u);
+    expect(JSON.stringify([spanish.headline, spanish.blocks])).not.toMatch(
+      /\b(wheels?|tires? |advised|inner)\b/,
+    );
+  });
+
+  it('speaks of an earlier decline with what it has cost', () => {
+    const declined = {
+      number: 3,
+      arrivedAt: '2025-03-01T09:00:00.000Z',
+      advised: 'align',
+      reason: 'not now',
+      lostMm: byWheel(() => 1),
+      tires: 0.8,
+      cost: 9_400,
+      work: 8_900,
+    } as const;
+    expect(everything(customerPaper(facts('en', { declined })))).toContain(
+      'Advised on 1 March 2025 and declined: align before new tires go on. What it would have put right has taken the rubber of about 0.8 tires since, some €94.',
+    );
+  });
+});
+
+describe('technicianPaper', () => {
+  it('has every reading, what could not be read, and each angle with its doubt', () => {
+    const paper = technicianPaper(facts('en'));
+    expect(paperSchema.parse(paper)).toEqual(paper);
+    const [depths, tires] = paper.blocks.filter((block) => block.kind === 'table');
+    expect(depths!.rows.map(({ cells }) => cells)).toContainEqual(['Left rear', '6.2', '6.2', '×']);
+    expect(tires!.rows[0]!.cells).toContain('2.00 / 2.30');
+    expect(everything(paper)).toMatch(/\+0\.06° ± 0\.\d\d/);
+    expect(everything(paper)).toContain('bulge');
+  });
+});

@@ -1,0 +1,167 @@
+import type { DraftMeasure, VisitDraft } from '@keen/contract';
+import type { AngleKind, Axle, LedgerState, Wheel } from '@keen/contract/words';
+import type { Range } from '../../engine/case/resolveCase.ts';
+import { WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import { halfOf, limitsOf } from './limits.ts';
+import type { Limit, Limits, LimitSource } from './limits.ts';
+import { angleSd, METHOD_FACTS, methodOf } from './methods.ts';
+
+/** A value nearer to a limit than this many standard uncertainties cannot be told in from out. */
+export const CLOSE_SD = 2;
+
+/** Standard uncertainties of a turn plate's reading and of setback (common practice, no source). */
+const TURN_PLATE_SD = 0.3;
+const SETBACK_SD_MM = 2;
+
+/** One angle with its limits and its doubt. */
+export interface LedgerRow {
+  key: string;
+  title: string;
+  /** Which of several: left front, front axle; null for the whole car. */
+  where: Wheel | Axle | null;
+  value: number;
+  unit: '°' | 'mm';
+  /** Standard uncertainty. */
+  sd: number;
+  limits: Range | null;
+  target: number | null;
+  state: LedgerState;
+  limitsFrom: LimitSource | null;
+}
+
+export type Angles = NonNullable<VisitDraft['angles']>;
+
+/**
+ * Everything the angles measured so far say, each with its doubt: in, out, or too close to tell with
+ * this method. Derived angles carry the root of the sum of squares of what they are made of.
+ * @param draft - the visit: its method, readings and sheet
+ * @param angles - the angles to judge; those before, or the visit's own
+ */
+export function angleLedger(draft: VisitDraft, angles: Angles = draft.angles ?? {}): LedgerRow[] {
+  const measure = draft.visit?.measure ?? {};
+  const limits = limitsOf(draft);
+  return [
+    ...(['front', 'rear'] as const).flatMap((axle) => axleRows(axle, angles, draft, limits)),
+    ...carRows(measure, limits),
+  ];
+}
+
+function axleRows(axle: Axle, angles: Angles, draft: VisitDraft, limits: Limits): LedgerRow[] {
+  const rows: LedgerRow[] = [];
+  const wheels = WHEELS_OF_AXLE[axle];
+  const sd = (wheel: Wheel, kind: AngleKind) => angleSd(draft, wheel, kind);
+  const pairSd = (kind: AngleKind) => Math.hypot(...wheels.map((wheel) => sd(wheel, kind)));
+  const each = (kind: AngleKind | 'sai', take: (wheel: Wheel, value: number) => void) => {
+    for (const wheel of wheels) {
+      const value = angles[wheel]?.[kind];
+      if (value !== undefined) take(wheel, value);
+    }
+  };
+  const both = (kind: AngleKind): [number, number] | null => {
+    const [left, right] = wheels.map((wheel) => angles[wheel]?.[kind]);
+    return left === undefined || right === undefined ? null : [left, right];
+  };
+
+  each('camber', (wheel, value) => {
+    rows.push(
+      row(`camber.${wheel}`, 'Camber', wheel, value, sd(wheel, 'camber'), limits.camber[axle]),
+    );
+  });
+  const cambers = both('camber');
+  if (cambers && axle === 'front') {
+    const value = cambers[0] - cambers[1];
+    rows.push(
+      row('crossCamber', 'Cross camber', axle, value, pairSd('camber'), limits.crossCamber),
+    );
+  }
+  each('caster', (wheel, value) => {
+    rows.push(row(`caster.${wheel}`, 'Caster', wheel, value, sd(wheel, 'caster'), limits.caster));
+  });
+  const casters = both('caster');
+  if (casters) {
+    const value = casters[0] - casters[1];
+    rows.push(
+      row('crossCaster', 'Cross caster', axle, value, pairSd('caster'), limits.crossCaster),
+    );
+  }
+  each('sai', (wheel, value) => {
+    // Read in the same swing as caster, and as well.
+    const saiSd = sd(wheel, 'caster');
+    rows.push(row(`sai.${wheel}`, 'Inclination', wheel, value, saiSd, limits.sai));
+    const camber = angles[wheel]?.camber;
+    if (camber !== undefined) {
+      const doubt = Math.hypot(saiSd, sd(wheel, 'camber'));
+      rows.push(row(`included.${wheel}`, 'Included angle', wheel, value + camber, doubt, null));
+    }
+  });
+  const tellsWheels = !METHOD_FACTS[methodOf(draft, 'toe')].tellsTotalOnly;
+  if (tellsWheels) {
+    each('toe', (wheel, value) => {
+      const limit = halfOf(limits.totalToe[axle]);
+      rows.push(row(`toe.${wheel}`, 'Toe', wheel, value, sd(wheel, 'toe'), limit));
+    });
+  }
+  const toes = both('toe');
+  if (toes) {
+    const total = toes[0] + toes[1];
+    rows.push(
+      row(`totalToe.${axle}`, 'Total toe', axle, total, pairSd('toe'), limits.totalToe[axle]),
+    );
+    if (axle === 'rear' && tellsWheels) {
+      const value = (toes[0] - toes[1]) / 2;
+      rows.push(row('thrust', 'Thrust', null, value, pairSd('toe') / 2, limits.thrust));
+    }
+  }
+  return rows;
+}
+
+/** What belongs to the whole car: setback, and how the front wheels turn. */
+function carRows({ setback, turning }: DraftMeasure, limits: Limits): LedgerRow[] {
+  const rows: LedgerRow[] = [];
+  if (setback !== undefined) {
+    rows.push({
+      ...row('setback', 'Setback', null, setback, SETBACK_SD_MM, limits.setback),
+      unit: 'mm',
+    });
+  }
+  for (const side of ['left', 'right'] as const) {
+    const turn = turning?.[side];
+    if (!turn) continue;
+    const less = turn.inside - turn.outside;
+    const doubt = TURN_PLATE_SD * Math.SQRT2;
+    rows.push(
+      row(`toeOut.${side}`, `Toe-out, ${side} turn`, null, less, doubt, limits.toeOutOnTurns),
+    );
+  }
+  return rows;
+}
+
+function row(
+  key: string,
+  title: string,
+  where: Wheel | Axle | null,
+  value: number,
+  sd: number,
+  limit: Limit | null,
+): LedgerRow {
+  return {
+    key,
+    title,
+    where,
+    value,
+    unit: '°',
+    sd,
+    limits: limit?.range ?? null,
+    target: limit?.target ?? null,
+    limitsFrom: limit?.from ?? null,
+    state: stateOf(value, sd, limit),
+  };
+}
+
+function stateOf(value: number, sd: number, limit: Limit | null): LedgerState {
+  if (!limit) return 'noLimit';
+  const [low, high] = limit.range;
+  const nearest = Math.min(Math.abs(value - low), Math.abs(value - high));
+  if (nearest < CLOSE_SD * sd) return 'tooClose';
+  return value >= low && value <= high ? 'in' : 'out';
+}

@@ -1,0 +1,93 @@
+import type { VisitDraft } from '@keen/contract';
+import type { Adjuster } from '@keen/contract/words';
+import type { Range } from '../../engine/case/resolveCase.ts';
+import type { PlanStep } from './setRightPlan.ts';
+
+/** Whether an adjuster gets there, and what would where it does not. */
+export interface Reach {
+  state: 'within' | 'beyond' | 'unknown';
+  /** How far it moves the angle from where it stands, degrees; null when nobody knows. */
+  range: Range | null;
+  /** What stays missing at the end of its travel, degrees, with the sign of the change. */
+  short: number;
+  /** The part that would make it reachable. */
+  part: string;
+  /** What happens when it stays as it is. */
+  otherwise: string;
+}
+
+const NOTHING: Range = [0, 0];
+/** Figures are shown to hundredths; less than half of one is no shortfall. */
+const ROUNDING = 0.005;
+
+/**
+ * The range that the adjuster has against the change that is needed: what was worked out for this very
+ * bolt first, else what the sheet says of the factory's adjuster.
+ * @returns null for a step that sets no angle
+ */
+export function reachOf(draft: VisitDraft, step: PlanStep, adjuster: Adjuster): Reach | null {
+  if (step.change === null || step.kind === null) return null;
+  const range = adjuster === 'none' ? NOTHING : knownRange(draft, step, adjuster);
+  const given = range && Math.min(Math.max(step.change, range[0]), range[1]);
+  const short = given === null ? 0 : step.change - given;
+  return {
+    state: range === null ? 'unknown' : Math.abs(short) > ROUNDING ? 'beyond' : 'within',
+    range,
+    short,
+    part: partFor(draft, step),
+    otherwise: otherwise(step),
+  };
+}
+
+/**
+ * What a step is set with as long as nobody chose: the usual adjuster, but where the sheet says that the
+ * factory fixed the angle, a hub shim at the rear and nothing in front.
+ */
+export function usualAdjuster(draft: VisitDraft, step: PlanStep): Adjuster | null {
+  const [first] = step.adjusters;
+  if (first === undefined || step.kind === null) return first ?? null;
+  const range = knownRange(draft, step, first);
+  const isFixed = range !== null && range[0] === 0 && range[1] === 0;
+  if (!isFixed) return first;
+  return step.adjusters.includes('hubShim') ? 'hubShim' : 'none';
+}
+
+function knownRange(draft: VisitDraft, step: PlanStep, adjuster: Adjuster): Range | null {
+  const worked = draft.visit?.setRight?.reach?.[step.key];
+  if (worked) return worked;
+  const { sheet } = draft.visit?.sheet ?? {};
+  // The sheet speaks of what the factory built in, not of parts that were added.
+  if (!sheet || adjuster === 'adjustableArm' || adjuster === 'hubShim') return null;
+  const { kind, axle } = step;
+  const most =
+    kind === 'caster'
+      ? sheet.reach?.caster?.front
+      : kind === 'camber' || kind === 'toe'
+        ? sheet.reach?.[kind]?.[axle ?? 'front']
+        : undefined;
+  return most === undefined ? null : [-most, most];
+}
+
+/** Parts that bring what the factory's adjuster does not reach (common practice, no source). */
+function partFor(draft: VisitDraft, step: PlanStep): string {
+  const height = draft.vehicle?.rideHeightChange?.[step.axle ?? 'front'] ?? 0;
+  if (step.kind === 'toe') {
+    return step.axle === 'rear'
+      ? 'a longer toe arm with the eccentric locked out'
+      : 'longer or shorter tie rods';
+  }
+  if (step.kind === 'caster') return 'offset bushings or an adjustable arm for caster';
+  if (height !== 0 && step.axle === 'front') {
+    return `upper arms made for a body ${height > 0 ? 'raised' : 'lowered'} by ${Math.abs(height)} mm`;
+  }
+  return step.axle === 'rear'
+    ? 'an adjustable camber arm, set so that its adjuster can be reached with the wheel on'
+    : 'offset bolts at the strut, or an adjustable arm';
+}
+
+function otherwise(step: PlanStep): string {
+  if (step.kind === 'toe') return 'both tires of the axle go on scrubbing';
+  if (step.kind === 'caster') return 'it goes on drifting, or coming back poorly';
+  const eats = (step.change ?? 0) > 0 ? 'inner' : 'outer';
+  return `the ${eats} edge goes on wearing, the new tire’s too`;
+}

@@ -1,0 +1,104 @@
+import type { VisitDraft } from '@keen/contract';
+import { CLOSING_POINTS, WHEELS } from '@keen/contract/words';
+import { setRightPlan } from './setRight/setRightPlan.ts';
+import { playAt } from '../visit/wornParts.ts';
+import { countRead } from '../visit/draftToCase.ts';
+
+/** The steps of a visit that stand on its rail, in the order people do them. */
+export const VISIT_STEPS = [
+  'arrive',
+  'read',
+  'inspect',
+  'explain',
+  'decide',
+  'measure',
+  'set',
+  'hand-over',
+] as const;
+export type VisitStep = (typeof VISIT_STEPS)[number];
+
+export type StepState = 'done' | 'partly' | 'open';
+
+export const ALL_RIBS = 12;
+
+/** How far each step is, from what has been entered; any step can be left and come back to. */
+export function stepStates(
+  draft: VisitDraft,
+  isDecided: boolean,
+): Record<VisitStep, { state: StepState; note: string | null }> {
+  const read = countRead(draft);
+  const tires = WHEELS.map((wheel) => draft.tires?.[wheel]);
+  const touched = tires.filter((tire) => tire?.feather !== undefined).length;
+  const played = WHEELS.filter((wheel) => playAt(draft, wheel) !== undefined).length;
+  const missing = missingArrival(draft);
+  const begun = Object.keys(draft).length > 0;
+  return {
+    arrive: {
+      state: missing.length === 0 ? 'done' : begun ? 'partly' : 'open',
+      note: missing.length === 0 ? null : `no ${missing[0]} yet`,
+    },
+    read: {
+      state: read === ALL_RIBS ? 'done' : read > 0 ? 'partly' : 'open',
+      note: read > 0 && read < ALL_RIBS ? `${read} of ${ALL_RIBS}` : null,
+    },
+    inspect: {
+      state: touched === 4 && played === 4 ? 'done' : touched + played > 0 ? 'partly' : 'open',
+      note: touched + played > 0 && touched < 4 ? `${4 - touched} not felt` : null,
+    },
+    explain: { state: read === ALL_RIBS ? 'done' : 'open', note: null },
+    decide: { state: isDecided ? 'done' : 'open', note: null },
+    measure: measureState(draft),
+    set: setState(draft),
+    'hand-over': handOverState(draft),
+  };
+}
+
+/** Done when both toes and all cambers are there; stopped when the lock-to-lock repeat moves. */
+function measureState(draft: VisitDraft): { state: StepState; note: string | null } {
+  const count = (angle: 'camber' | 'toe') =>
+    WHEELS.filter((wheel) => draft.angles?.[wheel]?.[angle] !== undefined).length;
+  const measured = count('camber') + count('toe');
+  if (draft.visit?.measure?.repeat === 'moves') return { state: 'partly', note: 'stopped: moves' };
+  const begun = measured > 0 || draft.visit?.measure !== undefined;
+  const whole = 2 * WHEELS.length;
+  return {
+    state: measured === whole ? 'done' : begun ? 'partly' : 'open',
+    note: measured > 0 && measured < whole ? `${measured} of ${whole}` : null,
+  };
+}
+
+/** Begun when the angles before were put down, done when all is set and the closing list is answered. */
+function setState(draft: VisitDraft): { state: StepState; note: string | null } {
+  const { before } = draft.visit?.setRight ?? {};
+  if (!before) return { state: 'open', note: null };
+  const left = setRightPlan(draft).length;
+  if (left > 0) return { state: 'partly', note: `${left} to set` };
+  const open = CLOSING_POINTS.filter((point) => !draft.visit?.setRight?.closing?.[point]).length;
+  return open > 0 ? { state: 'partly', note: `${open} to close` } : { state: 'done', note: null };
+}
+
+/** Done when the customer has the sheet, or wants none, and what is due later is on the list. */
+function handOverState(draft: VisitDraft): { state: StepState; note: string | null } {
+  const { given, next } = draft.visit?.handOver ?? {};
+  if (given && next) return { state: 'done', note: null };
+  return given || next
+    ? { state: 'partly', note: given ? 'nothing due yet' : 'no sheet yet' }
+    : { state: 'open', note: null };
+}
+
+/** What the arrival still lacks, in words, most telling first. */
+export function missingArrival(draft: VisitDraft): string[] {
+  const all = (has: (wheel: (typeof WHEELS)[number]) => boolean) => WHEELS.every(has);
+  const missing: string[] = [];
+  if (!draft.vehicle?.drive) missing.push('drive');
+  if (!all((wheel) => draft.tires?.[wheel]?.distance !== undefined)) missing.push('distance');
+  if (!all((wheel) => draft.tires?.[wheel]?.newDepth !== undefined)) missing.push('new depth');
+  return missing;
+}
+
+/** The step that stands next: the first that is not done. */
+export function nextStep(draft: VisitDraft, isDecided: boolean): VisitStep | null {
+  const states = stepStates(draft, isDecided);
+  const order: VisitStep[] = ['arrive', 'read', 'inspect', 'decide', 'hand-over'];
+  return order.find((step) => states[step].state !== 'done') ?? null;
+}

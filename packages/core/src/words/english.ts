@@ -1,0 +1,203 @@
+import type { Axle, Cause, Wheel } from '@keen/contract/words';
+import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../engine/case/wheels.ts';
+import type { ReasonTexts, Texts, VerdictTexts } from './texts.ts';
+
+const causes: Record<Cause, string> = {
+  camberTooNegative: 'Camber too negative',
+  camberTooPositive: 'Camber too positive',
+  pressureLow: 'Pressure too low',
+  pressureHigh: 'Pressure too high',
+  bounce: 'Damper or balance',
+  toeTooFarIn: 'Too much toe-in',
+  toeTooFarOut: 'Too much toe-out',
+  looseness: 'Loose joints',
+  hardCornering: 'Hard cornering',
+};
+
+const places: Record<Wheel | Axle, string> = {
+  lf: 'left front',
+  rf: 'right front',
+  lr: 'left rear',
+  rr: 'right rear',
+  front: 'front axle',
+  rear: 'rear axle',
+};
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+const many = (list: readonly unknown[]) => list.length > 1;
+
+function placed(list: readonly (Wheel | Axle)[], noun: 'wheel' | 'tire'): string {
+  if (list.length === WHEEL_ORDER.length) return `All four ${noun}s`;
+  for (const axle of ['front', 'rear'] as const) {
+    if (list.length === 2 && WHEELS_OF_AXLE[axle].every((wheel) => list.includes(wheel))) {
+      return `Both ${axle} ${noun}s`;
+    }
+  }
+  const words = list.map((where) => places[where]);
+  const last = words.pop() ?? '';
+  const text = words.length > 0 ? `${words.join(', ')} and ${last}` : last;
+  return `The ${text} ${noun}${many(list) ? 's' : ''}`;
+}
+
+const verdict: VerdictTexts = {
+  healthy: 'This tread fits a car with nothing out.',
+  noneStandsOut: 'No cause stands out.',
+  likeliest: (cause, where, chance) =>
+    `The likeliest fault is ${lower(causes[cause])} at the ${places[where]}, at ${chance}.`,
+  unclear: (cause, where) =>
+    `Not clear yet. The best guess is ${lower(causes[cause])} at the ${places[where]}.`,
+  happened(cause, list, isOutright) {
+    const { what, eating } = said(cause, list);
+    if (isOutright) return { what, eating: eating && `That is eating ${eating}.` };
+    return {
+      what: `It looks as if ${lower(what).replace('That is', 'That would be')}`,
+      eating: eating && `That would be eating ${eating}.`,
+    };
+  },
+  scrubs: 'That scrubs rubber off the whole tread.',
+  also: (kinds) =>
+    `Also likely: ${kinds
+      .map(
+        (kind) =>
+          `${lower(causes[kind.cause])} (${kind.places.map((where) => places[where]).join(', ')})`,
+      )
+      .join('; ')}.`,
+  toe: (mean, sd, low, high) =>
+    `About ${mean} in total, give or take ${sd}, where ${low} to ${high} is fine.`,
+  camber: (mean, sd, low, high) =>
+    `About ${mean} of camber, give or take ${sd}, where ${low} to ${high} is fine.`,
+  pressure: (off, sd) =>
+    `On average about ${Math.abs(off)} % ${off < 0 ? 'below' : 'above'} the placard, give or take ${sd} %.`,
+  took: (part, total, unit) =>
+    `It took ${part} of the ${total} ${unit === 'mm' ? 'mm' : '32nds'} lost at the worst rib.`,
+};
+
+function said(
+  cause: Cause,
+  list: readonly (Wheel | Axle)[],
+): { what: string; eating: string | null } {
+  const axle = list[0] === 'rear' ? 'rear' : 'front';
+  const edges = many(list) ? 'edges' : 'edge';
+  switch (cause) {
+    case 'toeTooFarIn':
+      return { what: `The ${axle} wheels have been toeing in.`, eating: 'both outer edges' };
+    case 'toeTooFarOut':
+      return { what: `The ${axle} wheels have been toeing out.`, eating: 'both inner edges' };
+    case 'camberTooNegative':
+      return {
+        what: `${placed(list, 'wheel')} ${many(list) ? 'lean' : 'leans'} in at the top.`,
+        eating: `the inner ${edges}`,
+      };
+    case 'camberTooPositive':
+      return {
+        what: `${placed(list, 'wheel')} ${many(list) ? 'lean' : 'leans'} out at the top.`,
+        eating: `the outer ${edges}`,
+      };
+    case 'pressureLow':
+      return {
+        what: `${placed(list, 'tire')} ${many(list) ? 'have' : 'has'} run too soft.`,
+        eating: 'both shoulders',
+      };
+    case 'pressureHigh':
+      return {
+        what: `${placed(list, 'tire')} ${many(list) ? 'have' : 'has'} run too hard.`,
+        eating: 'the centre',
+      };
+    case 'bounce':
+      return {
+        what: `${placed(list, 'tire')} ${many(list) ? 'have' : 'has'} been bouncing. A worn damper or poor balance leaves waves.`,
+        eating: null,
+      };
+    case 'looseness':
+      return {
+        what: `Something in the ${axle} axle is loose and lets the wheels wander.`,
+        eating: null,
+      };
+    case 'hardCornering':
+      return {
+        what: 'Hard cornering is eating the front outer shoulders. That is driving, not a fault of the car.',
+        eating: null,
+      };
+  }
+}
+
+const PLAY = { none: 'No play', some: 'Some play', excessive: 'Too much play' } as const;
+const WAVES = { none: 'No waves', some: 'Some waves', heavy: 'Heavy waves' } as const;
+
+const reasons: ReasonTexts = {
+  edgeLower: (edge, by) =>
+    `The ${edge} edge is ${by} lower than the ${edge === 'outer' ? 'inner' : 'outer'} one.`,
+  edgeNotLower: (edge) =>
+    `The ${edge} edge is not clearly lower than the ${edge === 'outer' ? 'inner' : 'outer'} one.`,
+  neighbourDiffers: 'The tire across the axle does not slope like it, and toe would show on both.',
+  neighbourAlike: 'The tire across the axle slopes alike, as toe would leave it.',
+  feathered: 'The ribs are feathered, which camber alone does not do.',
+  smoothSlope: 'The slope is smooth under the hand, not feathered.',
+  camberMeasured: (value, low, high) =>
+    `Camber measured ${value}°, where ${low}° to ${high}° is fine.`,
+  standsLower: 'The car stands lower than it was built, which turns camber negative.',
+  bothEdgesLower: (edge, left, right) =>
+    `Both ${edge} edges are lower, by ${left} left and ${right} right.`,
+  edgesNotBoth: (edge) => `The ${edge} edges are not both lower, and toe shows on both tires.`,
+  catches: (wheel, isOut) =>
+    `The ${places[wheel]} catches under the hand moving ${isOut ? 'out' : 'in'}.`,
+  isSmooth: (wheel) => `The ${places[wheel]} is smooth under the hand.`,
+  catchesOther: (wheel) => `The ${places[wheel]} catches the other way.`,
+  toeMeasured: (value, low, high) =>
+    `Total toe measured ${value}°, where ${low}° to ${high}° is fine.`,
+  crownLower: (isHigh, by) =>
+    isHigh
+      ? `The centre is ${by} lower than the shoulders.`
+      : `The shoulders are ${by} lower than the centre.`,
+  crownNotLower: (isHigh) =>
+    isHigh
+      ? 'The centre is not clearly lower than the shoulders.'
+      : 'The shoulders are not clearly lower than the centre.',
+  atPlacard: 'Found at the placard pressure.',
+  offPlacard: (off) => `Found ${Math.abs(off)} % ${off < 0 ? 'below' : 'above'} the placard.`,
+  play: (wheel, finding) => `${PLAY[finding]} found at the ${places[wheel]}.`,
+  woreFast: (own, other) =>
+    `Both tires of the axle wore fast: ${own} each 10,000 km, against ${other} on the other axle.`,
+  saysWanders: 'The driver says it wanders.',
+  toeStandsIn: 'Toe stands in tolerance on the rig, so what looks like toe may be play.',
+  waves: (cupping) => `${WAVES[cupping]} felt along the tread.`,
+  placesDiffer: (by) => `Places round the tire differ by ${by}.`,
+  reports: (complaint) => `The driver reports ${complaint}.`,
+  bothFrontOuterLower: 'Both front outer edges are lower than the inner ones.',
+  smoothSoNotToe: 'They are smooth under the hand, so toe did not do it.',
+  frontOuterNotBoth: 'The front outer edges are not both lower.',
+  usedFor: (use) => `The car is used for ${use}.`,
+};
+
+export const ENGLISH: Texts = {
+  language: 'en',
+  locale: 'en',
+  causes,
+  places,
+  ribs: { inner: 'inner', centre: 'centre', outer: 'outer' },
+  sides: { left: 'left', right: 'right' },
+  sure: [
+    'Almost certain',
+    'Very likely',
+    'Likely',
+    'As likely as not',
+    'Possible',
+    'Unlikely',
+    'Very unlikely',
+  ],
+  inHundred: {
+    under: 'under 1 in 100',
+    over: 'over 99 in 100',
+    of: (n) => `${n} in 100`,
+  },
+  actions: {
+    fitOnly: 'Fit the new tires, nothing else is needed',
+    checkAlignment: 'Have the alignment checked before new tires go on',
+    align: 'Align before new tires go on',
+    partsThenAlign: 'Worn parts first, then align, then new tires',
+    inflateAndWatch: 'Set the pressures and watch them',
+    balanceOrDampers: 'Balance the wheels and look at the dampers before new tires go on',
+  },
+  verdict,
+  reasons,
+};

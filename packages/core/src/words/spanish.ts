@@ -1,0 +1,250 @@
+import type { Axle, Cause, Rib, Wheel } from '@keen/contract/words';
+import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../engine/case/wheels.ts';
+import type { ReasonTexts, Texts, VerdictTexts } from './texts.ts';
+
+const causes: Record<Cause, string> = {
+  camberTooNegative: 'Caída demasiado negativa',
+  camberTooPositive: 'Caída demasiado positiva',
+  pressureLow: 'Presión demasiado baja',
+  pressureHigh: 'Presión demasiado alta',
+  bounce: 'Amortiguador o equilibrado',
+  toeTooFarIn: 'Demasiada convergencia',
+  toeTooFarOut: 'Demasiada divergencia',
+  looseness: 'Articulaciones con holgura',
+  hardCornering: 'Curvas tomadas con fuerza',
+};
+
+/** Of a wheel, which is feminine. */
+const places: Record<Wheel | Axle, string> = {
+  lf: 'delantera izquierda',
+  rf: 'delantera derecha',
+  lr: 'trasera izquierda',
+  rr: 'trasera derecha',
+  front: 'eje delantero',
+  rear: 'eje trasero',
+};
+
+const ofTire: Record<Wheel, string> = {
+  lf: 'delantero izquierdo',
+  rf: 'delantero derecho',
+  lr: 'trasero izquierdo',
+  rr: 'trasero derecho',
+};
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+const isAxle = (where: Wheel | Axle): where is Axle => where === 'front' || where === 'rear';
+const at = (where: Wheel | Axle) =>
+  isAxle(where) ? `en el ${places[where]}` : `en la rueda ${places[where]}`;
+const many = (list: readonly unknown[]) => list.length > 1;
+
+function listed(words: readonly string[]): string {
+  const last = words.at(-1) ?? '';
+  return words.length > 1 ? `${words.slice(0, -1).join(', ')} y ${last}` : last;
+}
+
+function placed(list: readonly (Wheel | Axle)[], noun: 'wheel' | 'tire'): string {
+  const isWheel = noun === 'wheel';
+  if (list.length === WHEEL_ORDER.length) {
+    return isWheel ? 'Las cuatro ruedas' : 'Los cuatro neumáticos';
+  }
+  for (const axle of ['front', 'rear'] as const) {
+    if (list.length === 2 && WHEELS_OF_AXLE[axle].every((wheel) => list.includes(wheel))) {
+      const which = axle === 'front' ? 'delanter' : 'traser';
+      return isWheel ? `Las dos ruedas ${which}as` : `Los dos neumáticos ${which}os`;
+    }
+  }
+  const words = list.map((where) => (isWheel || isAxle(where) ? places[where] : ofTire[where]));
+  const noun2 = isWheel
+    ? many(list)
+      ? 'Las ruedas'
+      : 'La rueda'
+    : many(list)
+      ? 'Los neumáticos'
+      : 'El neumático';
+  return `${noun2} ${listed(words)}`;
+}
+
+const verdict: VerdictTexts = {
+  healthy: 'Este desgaste corresponde a un coche sin nada fuera de medida.',
+  noneStandsOut: 'No destaca ninguna causa.',
+  likeliest: (cause, where, chance) =>
+    `El fallo más probable es ${lower(causes[cause])} ${at(where)}: ${chance}.`,
+  unclear: (cause, where) =>
+    `Aún no está claro. Lo más probable es ${lower(causes[cause])} ${at(where)}.`,
+  happened(cause, list, isOutright) {
+    const { what, eating } = said(cause, list);
+    if (isOutright) return { what, eating: eating && `Eso está gastando ${eating}.` };
+    return {
+      what: `Parece que ${lower(what)}`,
+      eating: eating && `Eso estaría gastando ${eating}.`,
+    };
+  },
+  scrubs: 'Eso raspa goma de toda la banda de rodadura.',
+  also: (kinds) =>
+    `También es probable: ${kinds
+      .map(
+        (kind) =>
+          `${lower(causes[kind.cause])} (${kind.places.map((where) => places[where]).join(', ')})`,
+      )
+      .join('; ')}.`,
+  toe: (mean, sd, low, high) =>
+    `Unos ${mean} en total, con un margen de ${sd}; lo correcto es de ${low} a ${high}.`,
+  camber: (mean, sd, low, high) =>
+    `Unos ${mean} de caída, con un margen de ${sd}; lo correcto es de ${low} a ${high}.`,
+  pressure: (off, sd) =>
+    `De media, alrededor de un ${Math.abs(off)} % por ${off < 0 ? 'debajo' : 'encima'} de lo indicado, con un margen del ${sd} %.`,
+  took: (part, total, unit) =>
+    `Se ha llevado ${part} de los ${total} ${unit === 'mm' ? 'mm' : '32avos de pulgada'} perdidos en la zona más gastada.`,
+};
+
+function said(
+  cause: Cause,
+  list: readonly (Wheel | Axle)[],
+): { what: string; eating: string | null } {
+  const axle = list[0] === 'rear' ? 'traser' : 'delanter';
+  const edges = (which: string) => (many(list) ? `los bordes ${which}es` : `el borde ${which}`);
+  switch (cause) {
+    case 'toeTooFarIn':
+      return {
+        what: `Las ruedas ${axle}as han rodado con demasiada convergencia.`,
+        eating: 'los dos bordes exteriores',
+      };
+    case 'toeTooFarOut':
+      return {
+        what: `Las ruedas ${axle}as han rodado con demasiada divergencia.`,
+        eating: 'los dos bordes interiores',
+      };
+    case 'camberTooNegative':
+      return {
+        what: `${placed(list, 'wheel')} se ${many(list) ? 'inclinan' : 'inclina'} hacia dentro por arriba.`,
+        eating: edges('interior'),
+      };
+    case 'camberTooPositive':
+      return {
+        what: `${placed(list, 'wheel')} se ${many(list) ? 'inclinan' : 'inclina'} hacia fuera por arriba.`,
+        eating: edges('exterior'),
+      };
+    case 'pressureLow':
+      return {
+        what: `${placed(list, 'tire')} ${many(list) ? 'han' : 'ha'} rodado con poca presión.`,
+        eating: 'los dos hombros',
+      };
+    case 'pressureHigh':
+      return {
+        what: `${placed(list, 'tire')} ${many(list) ? 'han' : 'ha'} rodado con demasiada presión.`,
+        eating: 'el centro',
+      };
+    case 'bounce':
+      return {
+        what: `${placed(list, 'tire')} ${many(list) ? 'han' : 'ha'} rebotado. Un amortiguador gastado o un mal equilibrado dejan ondas.`,
+        eating: null,
+      };
+    case 'looseness':
+      return {
+        what: `Algo del eje ${axle}o tiene holgura y deja que las ruedas se desvíen.`,
+        eating: null,
+      };
+    case 'hardCornering':
+      return {
+        what: 'Las curvas tomadas con fuerza gastan los hombros exteriores delanteros. Es la forma de conducir, no un fallo del coche.',
+        eating: null,
+      };
+  }
+}
+
+const EDGES: Record<Rib, string> = { inner: 'interior', centre: 'central', outer: 'exterior' };
+const other = (edge: Rib) => (edge === 'outer' ? EDGES.inner : EDGES.outer);
+const wheelSays = (wheel: Wheel) => `El neumático ${ofTire[wheel]}`;
+const PLAY = {
+  none: 'Sin holgura',
+  some: 'Algo de holgura',
+  excessive: 'Demasiada holgura',
+} as const;
+const WAVES = {
+  none: 'No se notan ondas',
+  some: 'Se notan ondas',
+  heavy: 'Se notan ondas fuertes',
+} as const;
+
+const reasons: ReasonTexts = {
+  edgeLower: (edge, by) => `El borde ${EDGES[edge]} está ${by} más bajo que el ${other(edge)}.`,
+  edgeNotLower: (edge) =>
+    `El borde ${EDGES[edge]} no está claramente más bajo que el ${other(edge)}.`,
+  neighbourDiffers:
+    'El neumático del otro lado no está gastado igual, y la convergencia se vería en los dos.',
+  neighbourAlike: 'El neumático del otro lado está gastado igual, como lo dejaría la convergencia.',
+  feathered: 'Las nervaduras tienen filo, y la caída sola no lo produce.',
+  smoothSlope: 'La pendiente es lisa al tacto, sin filo.',
+  camberMeasured: (value, low, high) =>
+    `Caída medida: ${value}°; lo correcto es de ${low}° a ${high}°.`,
+  standsLower: 'El coche está más bajo que de origen, y eso hace la caída negativa.',
+  bothEdgesLower: (edge, left, right) =>
+    `Los dos bordes ${EDGES[edge]}es están más bajos: ${left} a la izquierda y ${right} a la derecha.`,
+  edgesNotBoth: (edge) =>
+    `Los bordes ${EDGES[edge]}es no están más bajos los dos, y la convergencia se ve en ambos neumáticos.`,
+  catches: (wheel, isOut) =>
+    `${wheelSays(wheel)} engancha al pasar la mano hacia ${isOut ? 'fuera' : 'dentro'}.`,
+  isSmooth: (wheel) => `${wheelSays(wheel)} es liso al tacto.`,
+  catchesOther: (wheel) => `${wheelSays(wheel)} engancha al revés.`,
+  toeMeasured: (value, low, high) =>
+    `Convergencia total medida: ${value}°; lo correcto es de ${low}° a ${high}°.`,
+  crownLower: (isHigh, by) =>
+    isHigh
+      ? `El centro está ${by} más bajo que los hombros.`
+      : `Los hombros están ${by} más bajos que el centro.`,
+  crownNotLower: (isHigh) =>
+    isHigh
+      ? 'El centro no está claramente más bajo que los hombros.'
+      : 'Los hombros no están claramente más bajos que el centro.',
+  atPlacard: 'Se encontró con la presión indicada.',
+  offPlacard: (off) =>
+    `Se encontró un ${Math.abs(off)} % por ${off < 0 ? 'debajo' : 'encima'} de la presión indicada.`,
+  play: (wheel, finding) => `${PLAY[finding]} en la rueda ${places[wheel]}.`,
+  woreFast: (own, rest) =>
+    `Los dos neumáticos del eje se gastan deprisa: ${own} cada 10 000 km, frente a ${rest} en el otro eje.`,
+  saysWanders: 'El conductor dice que el coche se desvía.',
+  toeStandsIn:
+    'La convergencia medida es correcta, así que lo que parece convergencia puede ser holgura.',
+  waves: (cupping) => `${WAVES[cupping]} a lo largo de la banda.`,
+  placesDiffer: (by) => `Alrededor del neumático hay diferencias de ${by}.`,
+  reports: (complaint) =>
+    `El conductor nota ${complaint === 'vibration' ? 'vibraciones' : 'ruido'}.`,
+  bothFrontOuterLower: 'Los dos bordes exteriores delanteros están más bajos que los interiores.',
+  smoothSoNotToe: 'Son lisos al tacto, así que no ha sido la convergencia.',
+  frontOuterNotBoth: 'Los bordes exteriores delanteros no están más bajos los dos.',
+  usedFor: (use) => `El coche se usa ${use === 'track' ? 'en circuito' : 'para derrapar'}.`,
+};
+
+export const SPANISH: Texts = {
+  language: 'es',
+  locale: 'es',
+  causes,
+  places,
+  ribs: { inner: 'interior', centre: 'centro', outer: 'exterior' },
+  sides: { left: 'izquierda', right: 'derecha' },
+  sure: [
+    'Casi seguro',
+    'Muy probable',
+    'Probable',
+    'Tan probable como no',
+    'Posible',
+    'Poco probable',
+    'Muy poco probable',
+  ],
+  inHundred: {
+    under: 'menos de 1 de cada 100',
+    over: 'más de 99 de cada 100',
+    of: (n) => `${n} de cada 100`,
+  },
+  actions: {
+    fitOnly: 'Montar los neumáticos nuevos; no hace falta nada más',
+    checkAlignment: 'Medir la alineación antes de montar neumáticos nuevos',
+    align: 'Alinear antes de montar neumáticos nuevos',
+    partsThenAlign: 'Primero las piezas gastadas, después alinear y luego los neumáticos nuevos',
+    inflateAndWatch: 'Poner las presiones y vigilarlas',
+    balanceOrDampers:
+      'Equilibrar las ruedas y mirar los amortiguadores antes de montar neumáticos nuevos',
+  },
+  verdict,
+  reasons,
+};
