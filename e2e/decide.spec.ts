@@ -6,7 +6,7 @@ import { comeIn, headline, newPlate, open, step, takeIn, TOE_IN_KEYS } from './s
 async function toeIn(page: Page): Promise<void> {
   await takeIn(page, newPlate());
   await page.getByRole('button', { name: 'Front', exact: true }).click();
-  await page.getByLabel('Run on these tires').fill('31400');
+  await page.getByLabel('Distance on these tires').fill('31400');
   await step(page, 'Read');
   for (const key of TOE_IN_KEYS.join('')) await page.keyboard.press(key);
   await step(page, 'Inspect');
@@ -75,7 +75,7 @@ test('an estimate is made, answered on the tablet turned round, signed, and chan
   await expect(lines).toHaveCount(4);
   await expect(page.getByRole('region', { name: 'The estimate' })).toContainText('€329.00');
 
-  await page.getByRole('button', { name: 'Turn the tablet round' }).click();
+  await page.getByRole('button', { name: 'Hand to the customer' }).click();
   const dialog = page.getByRole('dialog', { name: 'What shall we do?' });
   const say = (what: string, answer: string) =>
     dialog.getByRole('group', { name: what }).getByRole('button', { name: answer }).click();
@@ -102,7 +102,7 @@ test('an estimate is made, answered on the tablet turned round, signed, and chan
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
   await page.reload();
   await expect(lines.first().getByLabel(/Why not/)).toHaveValue('sells the car soon');
-  await expect(page.getByRole('button', { name: 'Turn the tablet round' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Hand to the customer' })).toBeVisible();
 });
 
 test('cords: the advice, the page and the sheet say first what must not be driven', async ({

@@ -6,7 +6,7 @@ import { comeIn, newPlate, open, step, takeIn, TOE_IN_KEYS } from './shop.ts';
 async function readCar(page: Page, keys: readonly string[], strokes: string): Promise<void> {
   await takeIn(page, newPlate());
   await page.getByRole('button', { name: 'Front', exact: true }).click();
-  await page.getByLabel('Run on these tires').fill('31400');
+  await page.getByLabel('Distance on these tires').fill('31400');
   await step(page, 'Read');
   for (const key of keys.join('')) await page.keyboard.press(key);
   await step(page, 'Inspect');
@@ -41,7 +41,7 @@ test('the sheet goes out in the customer’s language by a link, which ends', as
     phone.getByRole('heading', { level: 1, name: /demasiada convergencia/ }),
   ).toBeVisible();
   await expect(phone.getByText('Esta página se puede leer hasta el')).toBeVisible();
-  await page.getByRole('button', { name: 'End it' }).click();
+  await page.getByRole('button', { name: 'Revoke' }).click();
   await expect(page.getByRole('list', { name: 'Links to the sheet' })).toBeHidden();
   await phone.reload();
   await expect(phone.getByRole('alert')).toContainText('Its link has ended');
@@ -112,7 +112,7 @@ test('rear tires that cannot change places, out of the adjuster’s reach: an ar
     'ssss',
   );
   await step(page, 'Arrive');
-  await page.getByRole('button', { name: 'Changed places, last alignment' }).click();
+  await page.getByRole('button', { name: 'Rotations, last alignment' }).click();
   await page.getByRole('button', { name: 'No: staggered or one-way' }).click();
   await step(page, 'Decide');
   await expect(page.getByText('These tires stay where they are.')).toBeVisible();

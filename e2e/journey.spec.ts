@@ -36,7 +36,7 @@ test.describe('the whole job once through', () => {
     await page.keyboard.type('Tires do not last.');
     await tabTo(page, /^Front$/);
     await page.keyboard.press('Space');
-    await tabTo(page, 'Run on these tires');
+    await tabTo(page, 'Distance on these tires');
     await page.keyboard.type('31 400');
     await tabTo(page, 'New depth');
     await page.keyboard.type('8');
@@ -52,7 +52,7 @@ test.describe('the whole job once through', () => {
     await expect(page.getByRole('heading', { name: 'All twelve are read' })).toBeVisible();
     await page.keyboard.press('Enter');
 
-    await expect(page.getByRole('heading', { name: 'What does the hand say?' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Feel the tread?' })).toBeVisible();
     // Walking round from the left front: the fronts catch out, the rears are smooth.
     for (const key of 'osso') await page.keyboard.press(key);
     await expect(page.getByText('All four are felt.')).toBeVisible();
@@ -154,7 +154,7 @@ test.describe('by touch at 390x844', () => {
     const presses = await countPresses(page);
     await page.goto('/');
     await page.getByRole('button', { name: /Mira/ }).tap();
-    await page.getByRole('button', { name: 'A car rolls in' }).first().tap();
+    await page.getByRole('button', { name: 'New visit' }).first().tap();
     await page.getByLabel('Plate').fill(newPlate());
     await page.getByRole('button', { name: 'Start the visit' }).tap();
     await page.getByRole('button', { name: 'Front', exact: true }).tap();
@@ -162,7 +162,7 @@ test.describe('by touch at 390x844', () => {
     const pad = page.getByRole('group', { name: 'Keypad' });
     for (const digit of TOE_IN_KEYS.join(''))
       await pad.getByRole('button', { name: digit, exact: true }).tap();
-    await page.getByRole('button', { name: /Feel and look/ }).tap();
+    await page.getByRole('button', { name: /Inspect ↵/ }).tap();
     // The finger is drawn over the pad the way the tire caught; a tap says smooth.
     const stroke = page.getByTestId('stroke-pad');
     const draw = async (by: number) => {
@@ -226,7 +226,7 @@ test('readings straight from the gauge: it drops out, sends twice, stands off th
   await comeIn(page);
   await takeIn(page, newPlate());
   await step(page, 'Read');
-  await page.getByRole('button', { name: 'Use the gauge' }).click();
+  await page.getByRole('button', { name: 'Connect the gauge' }).click();
   await expect(page.getByText('Simulated gauge is ready')).toBeVisible();
   const play = (body: object) => page.request.put('/api/devices/gauge', { data: body });
   const press = (mm: number) => page.request.post('/api/devices/gauge/press', { data: { mm } });
@@ -282,7 +282,7 @@ test('a worn joint under the car, with its picture, holds the alignment back', a
   });
   await expect(under.getByRole('alert')).toContainText('no picture that can be kept');
   await thumb.click();
-  await page.getByRole('button', { name: 'Take it away' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
   await expect(thumb).toBeHidden();
   await step(page, 'Set right');
   await expect(page.getByText('Nothing is measured yet.')).toBeVisible();
@@ -303,15 +303,15 @@ test('a rib deeper than new is asked about once and blocks nothing; one more pla
   await page.keyboard.type('6260');
   await question.getByRole('button', { name: 'Read it again' }).click();
   await expect(page.getByRole('heading', { name: 'Left front, outer' })).toBeVisible();
-  await page.getByLabel('Or typed otherwise').fill('7/32');
-  await page.getByLabel('Or typed otherwise').press('Enter');
+  await page.getByLabel('Other formats').fill('7/32');
+  await page.getByLabel('Other formats').press('Enter');
   await expect(page.getByRole('button', { name: 'left front outer, 5.6 mm' })).toBeVisible();
   await page.getByRole('button', { name: 'One more place, left front' }).click();
   await expect(page.getByText(/place 2 round the tire/)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.type('616059');
   await expect(page.getByRole('heading', { name: 'Place 2 is read' })).toBeVisible();
-  await page.getByRole('button', { name: 'Back to the twelve' }).first().click();
+  await page.getByRole('button', { name: 'Back to the main readings' }).first().click();
   await expect(page.getByRole('heading', { name: 'Left rear, outer' })).toBeVisible();
 });
 

@@ -32,7 +32,7 @@ test.describe('measuring', () => {
     for (const [label, text] of Object.entries(readings)) {
       await dialog.getByLabel(label, { exact: true }).fill(text);
     }
-    await dialog.getByRole('button', { name: 'Take over' }).click();
+    await dialog.getByRole('button', { name: 'Use' }).click();
 
     const total = page.getByRole('row', { name: /Total toe front axle/ });
     // Both wheels asin(3 / 440).
@@ -93,7 +93,7 @@ test.describe('measuring', () => {
     await dialog.getByLabel('Toe: turn the sign round').check();
     await expect(dialog.getByRole('alert')).toHaveText(/Line 5, Toe \[mm\]: expected a number/);
     await expect(dialog.getByRole('row', { name: /Left front/ })).toContainText('+0.16°');
-    await dialog.getByRole('button', { name: 'Take over' }).click();
+    await dialog.getByRole('button', { name: 'Use' }).click();
     await expect(page.getByRole('row', { name: /Camber left front/ })).toContainText('−0.40°');
     await expect(page.getByRole('row', { name: /Caster right front/ })).toContainText('+4.10°');
     await expect(page.getByRole('row', { name: /Total toe front/ })).toContainText('+0.30°');
@@ -102,7 +102,7 @@ test.describe('measuring', () => {
     await give(table.replace('tilted', '-0,4'), 'rig-18.csv');
     const again = page.getByRole('dialog', { name: 'Angles from rig-18.csv' });
     await expect(again.getByRole('alert')).toBeHidden();
-    await again.getByRole('button', { name: 'Take over' }).click();
+    await again.getByRole('button', { name: 'Use' }).click();
     await expect(page.getByRole('row', { name: /Total toe rear/ })).toContainText('+0.10°');
 
     await give(
@@ -128,7 +128,7 @@ test.describe('measuring', () => {
     await page.getByRole('button', { name: 'Read the rig' }).click();
     const dialog = page.getByRole('dialog', { name: 'What the rig sees now' });
     await expect(dialog.getByRole('alert')).toContainText('does not see right rear');
-    await dialog.getByRole('button', { name: 'Take over' }).click();
+    await dialog.getByRole('button', { name: 'Use' }).click();
     const toe = page.getByRole('row', { name: /^Toe left front/ });
     await expect(toe).toContainText(/\+1\.2[3-7]°/);
     await expect(page.getByRole('row', { name: /right rear/ })).toHaveCount(0);
@@ -153,7 +153,7 @@ test.describe('measuring', () => {
     await tape.getByLabel('Ahead of the axle').fill('38 1/8');
     await tape.getByLabel('Behind the axle').fill('39 1/4');
     await tape.getByLabel('Along the wheel between the two').fill('18');
-    await tape.getByRole('button', { name: 'Take over' }).click();
+    await tape.getByRole('button', { name: 'Use' }).click();
     // 1 1/8 in over 18 in: 2 asin(0.5625 / 18).
     await expect(page.getByRole('row', { name: /Total toe front/ })).toContainText('+3.58°');
     await expect(page.getByRole('row', { name: /^Toe left front/ })).toHaveCount(0);
@@ -165,7 +165,7 @@ test.describe('measuring', () => {
     await square.getByLabel('Gap at the top of the rim').fill('3/16');
     await square.getByLabel('Gap at the bottom of the rim').fill('0');
     await square.getByLabel('Rim edge to rim edge').fill('8');
-    await square.getByRole('button', { name: 'Take over' }).click();
+    await square.getByRole('button', { name: 'Use' }).click();
     await expect(page.getByRole('row', { name: /Camber left front/ })).toContainText('−1.34°');
 
     await step(page, 'Set right');
@@ -190,7 +190,7 @@ test.describe('measuring', () => {
     await expect(page.getByRole('alert')).toContainText('something is worn');
     await expect(page.getByRole('heading', { name: 'Read the angles' })).toBeHidden();
     await page.getByRole('button', { name: 'Go to Inspect' }).click();
-    await expect(page.getByRole('heading', { name: 'What does the hand say?' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Feel the tread?' })).toBeVisible();
   });
 
   test('an angle typed beside the tread changes the verdict, and undo takes it back', async ({

@@ -82,7 +82,7 @@ test.describe('setting right', () => {
         .getByLabel('File of angles')
         .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
       const dialog = page.getByRole('dialog', { name: `Angles from ${name}` });
-      await dialog.getByRole('button', { name: 'Take over' }).click();
+      await dialog.getByRole('button', { name: 'Use' }).click();
       await expect(dialog).toBeHidden();
     };
     await give(0.42, 'before.json');
@@ -136,7 +136,7 @@ test.describe('setting right', () => {
     // Toe 0.40 of a 1 degree taper leaves sqrt(1 - 0.16) = 0.92 of camber; the right wheel's clock runs
     // the other way: 360 - asin(0.4) = 336 degrees, near 11.
     await expect(dialog.getByRole('status')).toContainText('1°, thickest at 11 o’clock (336°)');
-    await expect(dialog.getByRole('status')).toContainText('Stays missing: +0.48° of camber');
+    await expect(dialog.getByRole('status')).toContainText('Remaining error: +0.48° of camber');
     await expect(dialog.getByText('right rear hub, seen from outside')).toBeVisible();
     await dialog.getByRole('button', { name: 'Back to the plan' }).click();
 

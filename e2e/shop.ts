@@ -15,7 +15,7 @@ export function newPlate(): string {
 
 /** Takes in a new car from the front page. */
 export async function takeIn(page: Page, plate: string): Promise<void> {
-  await page.getByRole('button', { name: 'A car rolls in' }).first().click();
+  await page.getByRole('button', { name: 'New visit' }).first().click();
   await page.getByLabel('Plate').fill(plate);
   await page.getByRole('button', { name: 'Start the visit' }).click();
   await expect(page.getByRole('heading', { name: 'What brings the car in?' })).toBeVisible();
@@ -25,10 +25,10 @@ export async function takeIn(page: Page, plate: string): Promise<void> {
 const HEADINGS = {
   Arrive: /What brings/,
   Read: /outer|centre|inner|All twelve/,
-  Inspect: /What does the hand say/,
+  Inspect: /Feel the tread/,
   Explain: /./,
   Decide: /./,
-  Measure: /How do the wheels stand/,
+  Measure: /Measure the alignment/,
   'Set right': /set|in\.|measured/,
   'Hand over': /customer’s sheet/,
 } as const;

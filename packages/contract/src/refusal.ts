@@ -43,7 +43,7 @@ function pathOf(issue: Issue): string {
 function expectedOf(issue: Issue): string {
   switch (issue.code) {
     case 'unrecognized_keys':
-      return 'no such field';
+      return 'a known field; this one is unknown';
     case 'invalid_type':
       return article(issue.expected);
     case 'invalid_value':
@@ -55,7 +55,7 @@ function expectedOf(issue: Issue): string {
     case 'too_big':
       return bound(issue.origin, issue.inclusive ? 'at most' : 'less than', issue.maximum);
     case 'invalid_key':
-      return 'no such field';
+      return 'a known field; this one is unknown';
     default:
       return issue.message;
   }

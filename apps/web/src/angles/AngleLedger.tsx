@@ -10,7 +10,7 @@ import { showDegrees } from '../shared/format.ts';
 const STATE_WORDS: Record<LedgerState, string> = {
   in: 'in',
   out: 'out',
-  tooClose: 'too close',
+  tooClose: 'can’t tell yet',
   noLimit: 'no limit',
 };
 const FROM_MARKS = { sheet: '', file: '', usual: ' ¹', custom: ' ²' } as const;
@@ -48,7 +48,7 @@ export function AngleLedger({
             {hasBefore && <Head isNumber>Before</Head>}
             <Head isNumber>{hasBefore ? 'Now' : 'Measured'}</Head>
             <Head isWide>Limits</Head>
-            <Head isWide>In tolerance widths</Head>
+            <Head isWide>Against the limits</Head>
             <Head>
               <span className="visually-hidden">State</span>
             </Head>
@@ -109,7 +109,7 @@ export function AngleLedger({
       </Box>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
         {hasBefore && 'Hollow: before. '}
-        The whisker is twice the standard uncertainty: method, gauge step and repeats.{' '}
+        The line through each dot is twice the standard uncertainty: method, gauge step and repeats.{' '}
         {rows.some(({ limitsFrom }) => limitsFrom === 'usual' || limitsFrom === 'custom') &&
           '¹ Usual limits, ² custom of the trade: they stand in where the sheet is silent; the vehicle maker’s specification decides.'}
       </Typography>

@@ -4,8 +4,8 @@ import type { Complaint } from '@keen/contract';
 export const COMPLAINT_WORDS: Record<Complaint, string> = {
   pullsLeft: 'Pulls left',
   pullsRight: 'Pulls right',
-  wheelOffLeft: 'Wheel off to the left',
-  wheelOffRight: 'Wheel off to the right',
+  wheelOffLeft: 'Steering wheel off to the left',
+  wheelOffRight: 'Steering wheel off to the right',
   vibration: 'Vibration',
   noise: 'Noise',
   wander: 'Wanders',

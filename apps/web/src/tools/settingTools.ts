@@ -43,7 +43,7 @@ function missingWords(camber: number, toe: number): ResultLine[] {
     Math.abs(camber) < SHOWN_DEG ? null : `${showDegrees(camber, 2)} of camber`,
     Math.abs(toe) < SHOWN_DEG ? null : `${showDegrees(toe, 2)} of toe`,
   ].filter((words) => words !== null);
-  return missing.length === 0 ? [] : [{ label: 'Stays missing', value: missing.join(', ') }];
+  return missing.length === 0 ? [] : [{ label: 'Remaining error', value: missing.join(', ') }];
 }
 
 /** Turns, bolt angles and shims that set an angle right. */

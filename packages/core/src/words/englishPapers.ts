@@ -137,7 +137,7 @@ export const ENGLISH_PAPERS: PaperTexts = {
     setback: 'Setback',
     toeOut: 'Toe-out on turns',
   },
-  states: { in: 'in', out: 'out', tooClose: 'too close to tell', noLimit: '' },
+  states: { in: 'in', out: 'out', tooClose: 'can’t tell yet', noLimit: '' },
   to: (low, high) => `${low} to ${high}`,
   noAngles: 'No angle was measured.',
   doubt: '± is twice the standard uncertainty of method, gauge and repeats.',

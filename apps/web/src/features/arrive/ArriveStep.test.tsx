@@ -11,7 +11,7 @@ describe('ArriveStep', () => {
     const { enter } = showStep(<ArriveStep />, {
       units: { ...SESSION.preferences.units, distance: 'mi' },
     });
-    await userEvent.type(screen.getByLabelText('Run on these tires'), '10 000');
+    await userEvent.type(screen.getByLabelText('Distance on these tires'), '10 000');
     await userEvent.tab();
     expect(enter.mock.calls.map(([path]) => path as string)).toEqual(
       ['lf', 'rf', 'lr', 'rr'].map((wheel) => `tires.${wheel}.distance`),
@@ -108,7 +108,7 @@ describe('what is folded away on arrival', () => {
       rotations: [{ atDistance: 20_000, moves: ROTATION_MOVES.frontToRear }],
     };
     const { enter } = showStep(<ArriveStep />, { draft });
-    await unfold(/Changed places/);
+    await unfold(/Rotations/);
     const patterns = within(screen.getByRole('group', { name: 'They changed places' }));
     const [first] = patterns.getAllByRole('button');
     expect(first).toHaveTextContent('Fronts cross to the rear');

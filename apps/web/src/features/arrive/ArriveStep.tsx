@@ -82,13 +82,13 @@ export function ArriveStep() {
       {(complaints.length > 0 || draft.visit?.events || draft.visit?.occasions) && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5 }}>
           <ManyChoice
-            label="It shows"
+            label="When does it happen?"
             options={OCCASION_OPTIONS}
             values={draft.visit?.occasions ?? []}
             onChange={(values) => enter('visit.occasions', values)}
           />
           <ManyChoice
-            label="It began after"
+            label="Started after"
             options={EVENT_OPTIONS}
             values={draft.visit?.events ?? []}
             onChange={(values) => enter('visit.events', values)}
@@ -136,7 +136,7 @@ export function ArriveStep() {
         </Typography>
         <Box sx={{ maxWidth: 300 }}>
           <NumberField
-            label="Run on these tires"
+            label="Distance on these tires"
             unit={units.distance}
             decimals={0}
             max={1_000_000}
@@ -159,7 +159,7 @@ export function ArriveStep() {
         <Folded title="Sidewalls: line, week and year, valves, placard">
           <TireDetails />
         </Folded>
-        <Folded title="Changed places, last alignment">
+        <Folded title="Rotations, last alignment">
           <Rotations />
         </Folded>
         <Folded title="The car: suspension, height, load, driver">

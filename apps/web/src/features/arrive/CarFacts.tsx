@@ -88,7 +88,7 @@ export function CarFacts() {
             />
             <Box sx={{ width: 170, alignSelf: 'end' }}>
               <NumberField
-                label="Body moved, up +"
+                label="Ride height change (+ up)"
                 unit="mm"
                 decimals={0}
                 min={-300}

@@ -16,7 +16,7 @@ export function History() {
   return (
     <Box component="section" aria-label="Earlier visits">
       <Typography variant="h3" component="h3" color="textSecondary" sx={{ mb: 0.5 }}>
-        This car before
+        Previous visits
       </Typography>
       {detail.history.map((visit) => (
         <Box

@@ -68,7 +68,7 @@ export function Choices({ weighing, oldKm }: ChoicesProps) {
       <thead>
         <tr>
           <th scope="col">Before the new tires</th>
-          <th scope="col">They live, {units.distance}</th>
+          <th scope="col">Expected life, {units.distance}</th>
           <th scope="col" className="figure">
             Now, with 4 tires
           </th>
@@ -133,8 +133,9 @@ function doubts({ outlook, course }: Choice): string {
   const parts: string[] = [];
   // Figure and sign stay on one line.
   const percent = (chance: number) => showPercent(chance).replaceAll(' ', '\u00a0');
-  if (course !== 'fitOnly') parts.push(`not needed ${percent(outlook.needless)}`);
-  parts.push(`wear comes back ${percent(outlook.comesBack)}`);
+  if (course !== 'fitOnly')
+    parts.push(`${percent(outlook.needless)} chance that the work is not needed`);
+  parts.push(`${percent(outlook.comesBack)} chance that the wear comes back`);
   return parts.join(', ');
 }
 

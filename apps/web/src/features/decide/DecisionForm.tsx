@@ -75,7 +75,7 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
       <Choice
         label="The shop"
         options={[
-          { value: 'accept', label: 'Does as advised' },
+          { value: 'accept', label: 'Follow the recommendation' },
           { value: 'other', label: 'Chooses something else' },
         ]}
         value={isOther ? 'other' : 'accept'}

@@ -51,7 +51,7 @@ describe('Estimate', () => {
     const sums = screen.getByRole('region', { name: 'The estimate' });
     expect(sums).toHaveTextContent('In all€285.00');
     expect(sums).toHaveTextContent('Without tax€237.50Tax, 20 %€47.50');
-    expect(sums).toHaveTextContent('Accepted of it, with tax€89.00');
+    expect(sums).toHaveTextContent('Accepted, with tax€89.00');
   });
 
   it('keeps a no with its reason, and lets go of the reason when it becomes a yes', () => {
@@ -89,7 +89,7 @@ describe('Estimate', () => {
 
   it('is signed only with every line answered, by name and by finger', () => {
     const { enter } = show(estimate);
-    fireEvent.click(screen.getByRole('button', { name: 'Turn the tablet round' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Hand to the customer' }));
     const dialog = within(screen.getByRole('dialog', { name: 'What shall we do?' }));
     fireEvent.click(dialog.getByRole('button', { name: 'Sign' }));
     expect(dialog.getByRole('alert')).toHaveTextContent('2 lines have no answer yet');
@@ -122,7 +122,7 @@ describe('the tablet turned round', () => {
       ],
     };
     const { enter } = show(items, { handOver: { language: 'es' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Turn the tablet round' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Hand to the customer' }));
     const dialog = within(screen.getByRole('dialog', { name: '¿Qué hacemos?' }));
     const [ours, own] = dialog.getAllByRole('listitem');
     expect(ours).toHaveTextContent(/^Alineación completa, todos los ángulos100,00/);

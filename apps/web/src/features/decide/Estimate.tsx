@@ -145,7 +145,7 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
         </strong>
         {isAnswered && (
           <>
-            <span>Accepted of it, with tax</span>
+            <span>Accepted, with tax</span>
             <strong>{money(accepted.total)}</strong>
           </>
         )}
@@ -162,7 +162,7 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
             disabled={estimate.lines.length === 0}
             onClick={() => setSigning(true)}
           >
-            Turn the tablet round
+            Hand to the customer
           </Button>
         </Box>
       )}

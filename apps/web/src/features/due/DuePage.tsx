@@ -81,7 +81,7 @@ export function DuePage() {
             </Typography>
           </Box>
         )}
-        {late.length > 0 && <DueRows title="Past its day" rows={late} unit={unit} isLate />}
+        {late.length > 0 && <DueRows title="Overdue" rows={late} unit={unit} isLate />}
         {soon.length > 0 && <DueRows title="Coming up" rows={soon} unit={unit} />}
       </Box>
     </Box>
@@ -171,10 +171,10 @@ function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate
         <Button
           variant="text"
           disabled={isSettling}
-          aria-label={`Let go: ${DUE_WORDS[look.what]}, ${name}`}
+          aria-label={`Dismiss: ${DUE_WORDS[look.what]}, ${name}`}
           onClick={() => void settle('dropped')}
         >
-          Let go
+          Dismiss
         </Button>
       </Box>
     </Box>

@@ -25,7 +25,7 @@ export function AnswerState({ diagnosing }: { diagnosing: Diagnosing }) {
 
 function wordsOf({ state, progress }: Diagnosing): string {
   if (state === 'full') return 'Worked out in full.';
-  if (state === 'working') return 'Taking in what is new …';
+  if (state === 'working') return 'Updating…';
   const part = progress > 0 ? ` ${Math.round(100 * progress)} %` : '';
   return `A quick answer; it is being refined.${part}`;
 }

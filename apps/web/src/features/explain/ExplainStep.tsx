@@ -48,8 +48,7 @@ export function ExplainStep() {
       <FromTheAngles answer={answer} file={file} />
       {assumed.length > 0 && (
         <Notice>
-          Not entered yet, so a usual value stands in:{' '}
-          {assumed.map((field) => ASSUMED_WORDS[field]).join(', ')}.
+          Not entered, so assumed: {assumed.map((field) => ASSUMED_WORDS[field]).join(', ')}.
         </Notice>
       )}
       <NextCheckBar checks={answer.diagnosis.nextChecks} onDecide={() => goTo('decide')} />

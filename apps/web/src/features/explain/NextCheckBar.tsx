@@ -23,7 +23,7 @@ interface Answerable {
   goTo?: { step: string; label: string };
 }
 
-/** What would settle most now, with its answers as buttons; answering updates at once. */
+/** The most useful next check, with its answers as buttons; answering updates at once. */
 export function NextCheckBar({
   checks,
   onDecide,
@@ -45,7 +45,7 @@ export function NextCheckBar({
     <Box sx={{ borderTop: '2px solid var(--ink)', pt: 1.5 }}>
       {next && asked ? (
         <Typography sx={{ mb: 1 }}>
-          <strong>What would settle most now: {asked.question}</strong>{' '}
+          <strong>Most useful next check: {asked.question}</strong>{' '}
           <Box component="span" sx={{ color: 'text.secondary' }}>
             ({next.gain.toFixed(2)} bit
             {measuring && `; measuring the ${measuring.where} angles ${measuring.gain.toFixed(2)}`})

@@ -109,7 +109,7 @@ function LinkRow({ visitId, link }: { visitId: string; link: SheetLink }) {
         disabled={isLoading}
         onClick={() => void end({ visitId, id: link.id })}
       >
-        End it
+        Revoke
       </Button>
     </Box>
   );

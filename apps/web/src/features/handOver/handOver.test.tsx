@@ -79,7 +79,7 @@ describe('HandOverStep', () => {
       expect(screen.getByLabelText('Address')).toHaveValue(`${window.location.origin}/s/abc`),
     );
     expect(screen.getByText(/read 2×/)).toBeVisible();
-    fireEvent.click(screen.getByRole('button', { name: 'End it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Revoke' }));
     await waitFor(() => expect(asked).toContain(`DELETE /api/links/${LINK.id}`));
   });
 

@@ -47,7 +47,7 @@ describe('InspectStep', () => {
     });
     const under = within(screen.getByRole('region', { name: 'Under the car' }));
     expect(under.getByText(/camber and toe do not hold/)).toBeVisible();
-    await userEvent.click(under.getByRole('button', { name: 'The rest: none' }));
+    await userEvent.click(under.getByRole('button', { name: 'Mark the rest OK' }));
     expect(enter).toHaveBeenCalledWith('visit.inspect.parts.lf.outerTieRod', 'none');
     expect(enter).not.toHaveBeenCalledWith('visit.inspect.parts.lf.ballJoint', 'none');
     expect(screen.getByText(/Parts come first/)).toBeVisible();

@@ -22,7 +22,7 @@ export function InspectStep() {
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-start' }}>
         <Box sx={{ flex: '1 1 300px' }}>
           <Typography variant="h1" component="h2" gutterBottom>
-            What does the hand say?
+            Feel the tread?
           </Typography>
           <Typography color="textSecondary">
             Stroke each tire across the ribs, away from the car and back. Then along the tread for

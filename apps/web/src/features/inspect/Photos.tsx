@@ -97,7 +97,7 @@ export function Photos({ subject, label }: PhotosProps) {
               setShown(null);
             }}
           >
-            Take it away
+            Delete
           </Button>
           <Button variant="contained" onClick={() => setShown(null)}>
             Close

@@ -10,7 +10,7 @@ export function SideToSide() {
   return (
     <Box component="section" aria-labelledby="sides-title" sx={{ display: 'grid', gap: 1.5 }}>
       <Typography variant="h2" component="h3" id="sides-title">
-        Side against side
+        Left against right
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5 }}>
         <Choice

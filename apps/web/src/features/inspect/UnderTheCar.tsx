@@ -52,7 +52,7 @@ export function UnderTheCar() {
               for (const part of open) enter(`visit.inspect.parts.${wheel}.${part}`, 'none');
             }}
           >
-            The rest: none
+            Mark the rest OK
           </Button>
         )}
       </Box>

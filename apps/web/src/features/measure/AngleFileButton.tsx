@@ -64,7 +64,7 @@ function FaultBody({ text, onClose }: { text: string; onClose: () => void }) {
       <DialogContent>
         <Box sx={{ overflowWrap: 'anywhere' }}>{text}</Box>
         <Box sx={{ mt: 1, color: 'text.secondary' }}>
-          Nothing was changed. Mend the file and open it again.
+          Nothing was changed. Fix the file and open it again.
         </Box>
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
@@ -136,7 +136,7 @@ function TakeOver({
   const hasAny = Object.values(found.wheels).some((angles) => Object.keys(angles).length > 0);
   return (
     <DialogActions sx={{ p: 2 }}>
-      <Button onClick={onClose}>Leave it</Button>
+      <Button onClick={onClose}>Cancel</Button>
       <Button
         variant="contained"
         disabled={!hasAny}
@@ -145,7 +145,7 @@ function TakeOver({
           onClose();
         }}
       >
-        Take over
+        Use
       </Button>
     </DialogActions>
   );

@@ -54,13 +54,13 @@ export function FromReadings({ kind, calculator, onClose }: FromReadingsProps) {
         const angles = found(worked);
         return (
           <>
-            <Button onClick={onClose}>Leave it</Button>
+            <Button onClick={onClose}>Cancel</Button>
             <Button
               variant="contained"
               disabled={!angles}
               onClick={() => angles && takeOver(angles)}
             >
-              Take over
+              Use
             </Button>
           </>
         );

@@ -26,7 +26,7 @@ export function MeasureStep() {
     <Box sx={{ display: 'grid', gap: 3, maxWidth: 760 }}>
       <Box>
         <Typography variant="h1" component="h2">
-          How do the wheels stand?
+          Measure the alignment
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.75 }}>
           First the car is made ready, then one reading is repeated; only then the angles count.

@@ -28,7 +28,7 @@ export function RepeatFirst() {
   return (
     <Box component="section" aria-labelledby="repeat-title">
       <Typography variant="h2" component="h3" id="repeat-title">
-        Repeat first
+        Repeatability check
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 1 }}>
         Read one front toe, turn lock to lock, come back straight, read again. Moved by two

@@ -57,7 +57,7 @@ function RigDialog({ onClose }: { onClose: () => void }) {
         </Box>
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button
           variant="contained"
           disabled={!canTake}
@@ -67,7 +67,7 @@ function RigDialog({ onClose }: { onClose: () => void }) {
             onClose();
           }}
         >
-          Take over
+          Use
         </Button>
       </DialogActions>
     </Dialog>

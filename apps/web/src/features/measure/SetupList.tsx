@@ -33,7 +33,7 @@ export function SetupList() {
     <Box component="section" aria-labelledby="setup-title">
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap', mb: 0.5 }}>
         <Typography variant="h2" component="h3" id="setup-title">
-          Make ready
+          Preparation
         </Typography>
         <Typography color="textSecondary" role="status">
           {open.length === 0 ? 'all answered' : `${open.length} of ${items.length} open`}

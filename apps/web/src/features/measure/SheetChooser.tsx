@@ -95,7 +95,7 @@ export function SheetChooser({ used, onChoose, onClose }: SheetChooserProps) {
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         {used && <Button onClick={() => onChoose(null)}>Go without a sheet</Button>}
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
       </DialogActions>
     </Dialog>
   );

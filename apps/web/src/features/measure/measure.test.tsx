@@ -125,7 +125,7 @@ describe('a file of angles', () => {
     fireEvent.blur(within(dialog).getByLabelText(/Taken at a diameter/));
     await userEvent.click(within(dialog).getByLabelText('Toe: turn the sign round'));
     expect(within(dialog).getByRole('row', { name: /Left front/ })).toHaveTextContent('+0.29°');
-    await userEvent.click(within(dialog).getByRole('button', { name: 'Take over' }));
+    await userEvent.click(within(dialog).getByRole('button', { name: 'Use' }));
     expect(enter).toHaveBeenCalledWith('angles.lf', { camber: -0.6, toe: 0.2865 });
     // The same rig's next file is read the same way.
     open('Position;Camber;Toe mm\nLR;-1;-2');
@@ -150,7 +150,7 @@ describe('AngleEntry', () => {
     const toe = screen.getByRole('group', { name: 'Toe' });
     await userEvent.click(within(toe).getByRole('button', { name: /Work it out/ }));
     const dialog = within(screen.getByRole('dialog'));
-    const take = dialog.getByRole('button', { name: 'Take over' });
+    const take = dialog.getByRole('button', { name: 'Use' });
     expect(take).toBeDisabled();
     const type = (label: RegExp, text: string) =>
       fireEvent.change(dialog.getByLabelText(label), { target: { value: text } });
@@ -182,7 +182,7 @@ describe('AngleEntry', () => {
     fireEvent.change(dialog.getByLabelText('Reading'), { target: { value: '1.5' } });
     expect(dialog.getByRole('status')).toHaveTextContent('left front −1.50°');
     fireEvent.change(dialog.getByLabelText('Floor slope'), { target: { value: '0.4' } });
-    expect(dialog.getByRole('button', { name: 'Take over' })).toBeDisabled();
+    expect(dialog.getByRole('button', { name: 'Use' })).toBeDisabled();
     const side = dialog.getByRole('group', { name: 'The floor is high on the' });
     expect(side.nextElementSibling).toHaveTextContent(/left.*right/i);
     await userEvent.click(within(side).getByRole('button', { name: 'Left' }));

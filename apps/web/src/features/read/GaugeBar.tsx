@@ -17,7 +17,7 @@ export function GaugeBar({ line, isOutOfRange, onToggle }: GaugeBarProps) {
   return (
     <Box sx={{ display: 'grid', gap: 0.75, justifyItems: 'start' }}>
       <Button onClick={onToggle} aria-pressed={line.state !== 'off'}>
-        {line.state === 'off' ? 'Use the gauge' : 'Put the gauge away'}
+        {line.state === 'off' ? 'Connect the gauge' : 'Disconnect'}
       </Button>
       {line.state !== 'off' && (
         <Box role="status" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>

@@ -18,7 +18,7 @@ export function OtherEntry({ unit, onKeep }: { unit: DepthUnit; onKeep: (mm: num
 
   return (
     <TextField
-      label="Or typed otherwise"
+      label="Other formats"
       placeholder="3/32, 4.5 mm"
       value={text}
       error={isWrong}

@@ -119,7 +119,7 @@ export function ReadStep() {
         <Box sx={{ my: 3 }}>
           {more && (
             <Button variant="contained" sx={{ mb: 2 }} onClick={() => setMore(null)}>
-              Back to the twelve
+              Back to the main readings
             </Button>
           )}
           <Typography sx={{ mb: 2, maxWidth: 480 }}>
@@ -128,9 +128,9 @@ export function ReadStep() {
           </Typography>
           <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
             <Button variant="contained" onClick={() => goTo('inspect')}>
-              Feel and look ↵
+              Inspect ↵
             </Button>
-            <Button onClick={() => goTo('explain')}>Straight to the answer</Button>
+            <Button onClick={() => goTo('explain')}>Skip to the diagnosis</Button>
           </Box>
         </Box>
       )}
@@ -205,7 +205,7 @@ export function ReadStep() {
               </Button>
               {more && (
                 <Button variant="text" onClick={() => setMore(null)}>
-                  Back to the twelve
+                  Back to the main readings
                 </Button>
               )}
             </Box>

@@ -20,17 +20,17 @@ const type = (label: string, text: string) => {
 describe('ReadStep', () => {
   it('takes a reading however it is written, and keeps what is none in its field', () => {
     const { enter } = showStep(<ReadStep />, { draft, activeSlot: centre });
-    type('Or typed otherwise', 'deep');
+    type('Other formats', 'deep');
     expect(screen.getByText(/A depth, such as 3\/32/)).toBeVisible();
-    expect(screen.getByLabelText('Or typed otherwise')).toHaveValue('deep');
+    expect(screen.getByLabelText('Other formats')).toHaveValue('deep');
     expect(enter).not.toHaveBeenCalled();
-    type('Or typed otherwise', '7/32');
+    type('Other formats', '7/32');
     expect(enter).toHaveBeenCalledWith('tires.lf.stations.0.centre', 5.55625);
   });
 
   it('asks about a reading far from its neighbour once, and keeps it meanwhile', async () => {
     const { enter } = showStep(<ReadStep />, { draft, activeSlot: centre });
-    type('Or typed otherwise', '1.2 mm');
+    type('Other formats', '1.2 mm');
     expect(enter).toHaveBeenCalledWith('tires.lf.stations.0.centre', 1.2);
     const question = screen.getByRole('alert');
     expect(question).toHaveTextContent(/1\.2 is far from the 6\.2 of the outer rib/);
@@ -40,7 +40,7 @@ describe('ReadStep', () => {
 
   it('takes a reading back to be read again', async () => {
     const { enter } = showStep(<ReadStep />, { draft, activeSlot: centre });
-    type('Or typed otherwise', '9 mm');
+    type('Other formats', '9 mm');
     await userEvent.click(screen.getByRole('button', { name: 'Read it again' }));
     expect(enter).toHaveBeenLastCalledWith('tires.lf.stations.0.centre', null);
   });

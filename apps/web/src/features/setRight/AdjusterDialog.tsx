@@ -21,7 +21,7 @@ interface AdjusterDialogProps {
 }
 
 /** What the hand needs beside the main figure. */
-const SAID_WITH_IT = ['From the wheel', 'Stays missing'];
+const SAID_WITH_IT = ['From the wheel', 'Remaining error'];
 
 /** The arithmetic of an adjuster, with the car's and the shop's figures where they are known. */
 export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: AdjusterDialogProps) {

@@ -82,7 +82,7 @@ export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
           )}
         </DialogContent>
         <DialogActions sx={{ p: 2 }}>
-          <Button onClick={close}>Leave it</Button>
+          <Button onClick={close}>Cancel</Button>
           {read && read.sheets.length > 0 && (
             <Button variant="contained" disabled={isLoading} onClick={() => void take(read.sheets)}>
               Keep {read.sheets.length === 1 ? 'it' : 'them'}

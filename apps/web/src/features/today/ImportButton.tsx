@@ -49,7 +49,7 @@ export function ImportButton() {
         <DialogContent>
           <Box sx={{ fontFamily: 'inherit', overflowWrap: 'anywhere' }}>{fault}</Box>
           <Box sx={{ mt: 1, color: 'text.secondary' }}>
-            Nothing was changed. Mend the file and open it again.
+            Nothing was changed. Fix the file and open it again.
           </Box>
         </DialogContent>
         <DialogActions>

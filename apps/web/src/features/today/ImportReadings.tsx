@@ -126,7 +126,7 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
         {state.isRunning ? (
           <Button onClick={stop}>Stop</Button>
         ) : (
-          <Button onClick={onClose}>{state.done > 0 ? 'Close' : 'Leave it'}</Button>
+          <Button onClick={onClose}>{state.done > 0 ? 'Close' : 'Cancel'}</Button>
         )}
         {read && state.done < (state.total || 1) && (
           <Button

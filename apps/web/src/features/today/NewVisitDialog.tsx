@@ -21,7 +21,7 @@ const formSchema = newVehicleSchema.omit({ id: true });
 const samePlate = (a: string, b: string) => key(a) === key(b);
 const key = (plate: string) => plate.toUpperCase().replace(/[^\p{L}\p{N}]/gu, '');
 
-/** A car rolls in: known by its plate, or new. */
+/** Starts a visit: the car is known by its plate, or new. */
 export function NewVisitDialog({ onClose }: { onClose: () => void }) {
   const [words, setWords] = useState('');
   const { data: found = [] } = useVehiclesQuery(words);
@@ -56,7 +56,7 @@ export function NewVisitDialog({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="new-visit">
       <Box component="form" noValidate onSubmit={handleSubmit(submit)}>
         <DialogTitle id="new-visit" variant="h2">
-          A car rolls in
+          New visit
         </DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 2, pt: '8px !important' }}>
           <Controller

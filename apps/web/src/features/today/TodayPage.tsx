@@ -65,7 +65,7 @@ export function TodayPage() {
           {session.shop.isDemo && (
             <Box component="span" sx={{ color: 'text.secondary' }}>
               {' '}
-              · all made up
+              · demo data
             </Box>
           )}
         </Typography>
@@ -90,7 +90,7 @@ export function TodayPage() {
           <TableMenu visits={visits ?? []} unit={session.preferences.units.depth} />
           <ImportButton />
           <Button variant="contained" onClick={() => setNew(true)} aria-keyshortcuts="n">
-            A car rolls in
+            New visit
             <Box
               component="span"
               aria-hidden
@@ -188,7 +188,7 @@ function Empty({ hasVisits, onNew }: { hasVisits: boolean; onNew: () => void }) 
       <Typography variant="h2" gutterBottom>
         {hasVisits ? 'No car fits this search.' : 'No car is here yet.'}
       </Typography>
-      {!hasVisits && <Button onClick={onNew}>A car rolls in</Button>}
+      {!hasVisits && <Button onClick={onNew}>New visit</Button>}
     </Box>
   );
 }

@@ -19,7 +19,7 @@ function row(change: Partial<Visit>): HTMLElement {
 describe('VisitRow', () => {
   it('says what stands next and leads there', () => {
     const link = row({ draft: evenDraft(6), waits: 'counter' });
-    expect(link).toHaveTextContent('Next: Feel and look');
+    expect(link).toHaveTextContent('Next: Inspect');
     expect(link).toHaveTextContent('at the counter');
     expect(link).toHaveAttribute('href', expect.stringMatching(/\/inspect$/));
   });

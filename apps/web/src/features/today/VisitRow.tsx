@@ -10,7 +10,7 @@ import { dangerWords } from '../../shared/dangerWords.ts';
 const NEXT_WORDS: Record<VisitStep, string> = {
   arrive: 'Take it in',
   read: 'Read the tread',
-  inspect: 'Feel and look',
+  inspect: 'Inspect',
   explain: 'Explain',
   decide: 'Decide',
   measure: 'Measure the angles',
