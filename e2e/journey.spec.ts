@@ -117,7 +117,7 @@ test.describe('the whole job once through', () => {
     await page.getByRole('button', { name: 'Chooses something else' }).click();
     await page.getByRole('radio', { name: /Fit the new tires/ }).check();
     await page.getByRole('button', { name: /Keep/ }).click();
-    await expect(page.getByText('A reason: it is kept beside the advice')).toBeVisible();
+    await expect(page.getByText('Give a reason: it is saved beside the advice')).toBeVisible();
     await page.getByLabel('Why').fill('The van is sold on Friday');
     await page.getByRole('button', { name: 'No, not now' }).click();
     await page.getByRole('button', { name: /Keep/ }).click();
@@ -280,7 +280,7 @@ test('a worn joint under the car, with its picture, holds the alignment back', a
     mimeType: 'text/plain',
     buffer: Buffer.from('no picture'),
   });
-  await expect(under.getByRole('alert')).toContainText('no picture that can be kept');
+  await expect(under.getByRole('alert')).toContainText('picture cannot be saved');
   await thumb.click();
   await page.getByRole('button', { name: 'Delete' }).click();
   await expect(thumb).toBeHidden();

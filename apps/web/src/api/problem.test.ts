@@ -21,10 +21,10 @@ describe('failureOf', () => {
     });
   });
 
-  it('says that typed text is kept when the server is away, and that it may pass', () => {
+  it('says that typed text is saved when the server is away, and that it may pass', () => {
     const failure = failureOf({ status: 'FETCH_ERROR', error: 'x' });
     expect(failure.isPassing).toBe(true);
-    expect(failure.text).toMatch(/kept/);
+    expect(failure.text).toMatch(/saved on this device/);
   });
 
   it('treats a busy or broken server as passing, a refusal as final', () => {

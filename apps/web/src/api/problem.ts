@@ -25,7 +25,7 @@ export function failureOf(error: unknown): Failure {
   }
   if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR') {
     return {
-      text: 'The server is not answering. What you typed is kept here and sent when it is back.',
+      text: 'The server is not answering. What you typed is saved on this device and sent when it is back.',
       refusals: [],
       isPassing: true,
       status: null,

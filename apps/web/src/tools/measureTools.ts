@@ -304,11 +304,11 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
   tool<'camberInTurn', { camber: number }>({
     name: 'camberInTurn',
     title: 'Camber in a turn',
-    question: 'What caster and inclination do to a front wheel’s camber when it is steered.',
+    question: 'What caster and SAI do to a front wheel’s camber when it is steered.',
     fields: [
       { kind: 'number', path: 'camber', label: 'Camber straight ahead', unit: '°' },
       { kind: 'number', path: 'caster', label: 'Caster', unit: '°' },
-      { kind: 'number', path: 'sai', label: 'Steering axis inclination', unit: '°' },
+      { kind: 'number', path: 'sai', label: 'Steering axis inclination (SAI, KPI)', unit: '°' },
       { kind: 'number', path: 'steer', label: 'Steered to, front toward the car +', unit: '°' },
     ],
     example: { camber: -1, caster: 4, sai: 13, steer: 20 },

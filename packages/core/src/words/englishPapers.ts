@@ -129,7 +129,7 @@ export const ENGLISH_PAPERS: PaperTexts = {
     crossCamber: 'Cross camber',
     caster: 'Caster',
     crossCaster: 'Cross caster',
-    sai: 'Inclination',
+    sai: 'SAI (KPI)',
     included: 'Included angle',
     toe: 'Toe',
     totalToe: 'Total toe',

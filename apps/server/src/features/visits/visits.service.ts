@@ -165,7 +165,7 @@ async function vehicleFor(tx: Handle, actor: Actor, vehicle: NewVisit['vehicle']
     .select({ id: vehicles.id })
     .from(vehicles)
     .where(and(eq(vehicles.shopId, actor.shopId), eq(vehicles.plateKey, plateKey)));
-  if (!kept) throw conflict('This car could not be kept; its id is taken');
+  if (!kept) throw conflict('This car could not be saved; its id is taken');
   return kept.id;
 }
 

@@ -50,7 +50,7 @@ export function ToolView({ tool }: { tool: BenchTool }) {
             <Results lines={tool.results(worked.output, worked.input as never)} />
           ) : (
             <Typography color="textSecondary">
-              No answer yet: mend what is marked beside it. What was entered is kept.
+              No answer yet: mend what is marked beside it. What was entered is saved.
             </Typography>
           )}
         </Box>

@@ -102,7 +102,7 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
             multiline
             sx={{ mt: 1 }}
             error={formState.errors.reason !== undefined}
-            helperText={formState.errors.reason && 'A reason: it is kept beside the advice'}
+            helperText={formState.errors.reason && 'Give a reason: it is saved beside the advice'}
             {...register('reason', { validate: (reason) => !overrides || reason.trim() !== '' })}
           />
         </Box>

@@ -16,7 +16,7 @@ const FAULTS: readonly { value: RigFault; label: string }[] = [
   { value: 'blockedTarget', label: 'Target blocked' },
   { value: 'runOut', label: 'Run-out not compensated' },
 ];
-const ANGLE_WORDS = { camber: 'Camber', caster: 'Caster', sai: 'Inclination', toe: 'Toe' } as const;
+const ANGLE_WORDS = { camber: 'Camber', caster: 'Caster', sai: 'SAI (KPI)', toe: 'Toe' } as const;
 
 /** The rig: how the wheels of the made-up car really stand, and what is wrong with the rig. */
 export function RigPanel() {

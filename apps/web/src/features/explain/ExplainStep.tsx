@@ -35,7 +35,7 @@ export function ExplainStep() {
   if (failure !== null) {
     return (
       <Notice kind="caution">
-        The answer could not be worked out: {failure}. What was entered is kept; mend it in Arrive
+        The answer could not be worked out: {failure}. What was entered is saved; mend it in Arrive
         or Read.
       </Notice>
     );

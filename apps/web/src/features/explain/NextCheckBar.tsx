@@ -45,17 +45,18 @@ export function NextCheckBar({
     <Box sx={{ borderTop: '2px solid var(--ink)', pt: 1.5 }}>
       {next && asked ? (
         <Typography sx={{ mb: 1 }}>
-          <strong>Most useful next check: {asked.question}</strong>{' '}
-          <Box component="span" sx={{ color: 'text.secondary' }}>
-            ({next.gain.toFixed(2)} bit
-            {measuring && `; measuring the ${measuring.where} angles ${measuring.gain.toFixed(2)}`})
-          </Box>
+          <strong>Most useful next check: {asked.question}</strong>
+          {measuring && measuring.gain > next.gain && (
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {' '}
+              Measuring the {measuring.where} angles would tell more.
+            </Box>
+          )}
         </Typography>
       ) : (
         <Typography sx={{ mb: 1 }}>
-          <strong>Nothing left to feel or look at would settle much more.</strong>
-          {measuring &&
-            ` Measuring the ${measuring.where} angles would: ${measuring.gain.toFixed(2)} bit.`}
+          <strong>Nothing left to feel or look at would tell much more.</strong>
+          {measuring && ` Measuring the ${measuring.where} angles would.`}
         </Typography>
       )}
       {asked?.caution && (
@@ -98,7 +99,7 @@ export function NextCheckBar({
                 onClick={() => setPicked(keyOf(check))}
                 sx={{ minHeight: 36, px: 0, textAlign: 'left', fontWeight: 400 }}
               >
-                or {answerable(check)?.question} ({check.gain.toFixed(2)} bit)
+                or {answerable(check)?.question}
               </Button>
             </Box>
           ))}

@@ -112,7 +112,7 @@ function Leaving() {
   const isClosed = visit.closedAt !== null;
   return (
     <Box sx={{ borderTop: '1px solid var(--line)', pt: 2, display: 'grid', gap: 1.5 }}>
-      {isError && <Notice kind="caution">That was not kept; try again.</Notice>}
+      {isError && <Notice kind="caution">Not saved; try again.</Notice>}
       <Box>
         <Button
           variant={isClosed ? 'outlined' : 'contained'}

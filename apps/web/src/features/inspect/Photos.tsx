@@ -32,7 +32,7 @@ export function Photos({ subject, label }: PhotosProps) {
     setFault(null);
     const picture = await smallPicture(file);
     if (!picture) {
-      setFault('This is no picture that can be kept; a JPEG or PNG is.');
+      setFault('This picture cannot be saved; use a JPEG or PNG.');
       return;
     }
     if (picture.size > MOST_PHOTO_BYTES) {

@@ -83,7 +83,7 @@ export function AngleEntry() {
                     key={wheel}
                     wheel={wheel}
                     kind="sai"
-                    label={`${WHEEL_LABELS[wheel]}, inclination`}
+                    label={`${WHEEL_LABELS[wheel]}, SAI`}
                     angles={draft.angles?.[wheel] ?? {}}
                   />
                 ))}

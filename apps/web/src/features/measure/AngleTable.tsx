@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { showDegrees } from '../../shared/format.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 
-const WORDS = { camber: 'Camber', caster: 'Caster', sai: 'Inclination', toe: 'Toe' } as const;
+const WORDS = { camber: 'Camber', caster: 'Caster', sai: 'SAI (KPI)', toe: 'Toe' } as const;
 
 /** Angles as they would be taken over: one line a wheel, in our signs. */
 export function AngleTable({ wheels }: { wheels: AngleFile['wheels'] }) {

@@ -42,7 +42,7 @@ export function CasterInTurns() {
         </Typography>
         {isAssumed && (
           <Typography variant="body2" color="textSecondary">
-            Drawn with an inclination of {USUAL_SAI}°, a usual one, where none was read.
+            Drawn with SAI of {USUAL_SAI}° where none was read; a common value.
           </Typography>
         )}
       </Box>

@@ -11,7 +11,7 @@ import { NumberField } from '../../shared/NumberField.tsx';
 const ANGLES: Record<TableAngle, { title: string; plus: string }> = {
   camber: { title: 'Camber', plus: 'plus: top leans out' },
   caster: { title: 'Caster', plus: 'plus: top leans back' },
-  sai: { title: 'Inclination', plus: 'plus: top leans in' },
+  sai: { title: 'SAI (KPI)', plus: 'plus: top leans in' },
   toe: { title: 'Toe', plus: 'plus: front points in' },
 };
 

@@ -54,7 +54,7 @@ export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
       >
         <DialogTitle id="sheet-import" variant="h2">
           {read?.sheets.length === 0
-            ? 'Nothing in this file can be kept.'
+            ? 'Nothing in this file can be saved.'
             : `${read?.sheets.length} ${read?.sheets.length === 1 ? 'sheet' : 'sheets'} to keep`}
         </DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 2 }}>

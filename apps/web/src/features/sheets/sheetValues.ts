@@ -25,7 +25,7 @@ export const LIMIT_ROWS: readonly { title: string; path: string }[] = [
   { title: 'Camber, front', path: 'camber.front' },
   { title: 'Camber, rear', path: 'camber.rear' },
   { title: 'Caster, front', path: 'caster.front' },
-  { title: 'Inclination, front', path: 'sai.front' },
+  { title: 'SAI (KPI), front', path: 'sai.front' },
   { title: 'Total toe, front', path: 'totalToe.front' },
   { title: 'Total toe, rear', path: 'totalToe.rear' },
   { title: 'Toe-out on turns at 20°', path: 'toeOutOnTurns' },

@@ -71,7 +71,7 @@ export function LimitsForm({ settings, unit }: { settings: ShopSettings; unit: D
       {limits.advise < limits.legal && (
         <Notice kind="caution">What is advised lies below the law; the law counts.</Notice>
       )}
-      {isError && <Notice kind="caution">That was not kept; the limits stand as before.</Notice>}
+      {isError && <Notice kind="caution">Not saved; the limits are as before.</Notice>}
     </Box>
   );
 }

@@ -80,9 +80,7 @@ export function PapersForm({ session }: { session: Session }) {
         </Notice>
       )}
       {logo.error && <Notice kind="caution">{failureOf(logo.error).text}</Notice>}
-      {keeping.isError && (
-        <Notice kind="caution">That was not kept; the papers stay as they were.</Notice>
-      )}
+      {keeping.isError && <Notice kind="caution">Not saved; the papers are as before.</Notice>}
     </Box>
   );
 }

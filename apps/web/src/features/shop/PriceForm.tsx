@@ -48,7 +48,7 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
           the estimates made before.
         </Typography>
       </Box>
-      {isError && <Notice kind="caution">That was not kept; the prices stand as before.</Notice>}
+      {isError && <Notice kind="caution">Not saved; the prices are as before.</Notice>}
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
         <Box sx={{ width: 130 }}>
           <SavingField

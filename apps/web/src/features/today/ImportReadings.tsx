@@ -89,7 +89,7 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
           <Typography role="status">
             <strong>{read.readings.toLocaleString('en').replace(/,/g, ' ')}</strong> readings of{' '}
             <strong>{read.cars.length.toLocaleString('en').replace(/,/g, ' ')}</strong>{' '}
-            {read.cars.length === 1 ? 'car' : 'cars'} can be kept.
+            {read.cars.length === 1 ? 'car' : 'cars'} can be saved.
           </Typography>
         )}
         {read && read.faults.length > 0 && (

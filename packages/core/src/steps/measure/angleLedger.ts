@@ -87,7 +87,7 @@ function axleRows(axle: Axle, angles: Angles, draft: VisitDraft, limits: Limits)
   each('sai', (wheel, value) => {
     // Read in the same swing as caster, and as well.
     const saiSd = sd(wheel, 'caster');
-    rows.push(row(`sai.${wheel}`, 'Inclination', wheel, value, saiSd, limits.sai));
+    rows.push(row(`sai.${wheel}`, 'SAI (KPI)', wheel, value, saiSd, limits.sai));
     const camber = angles[wheel]?.camber;
     if (camber !== undefined) {
       const doubt = Math.hypot(saiSd, sd(wheel, 'camber'));
