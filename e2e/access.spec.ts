@@ -75,7 +75,7 @@ test('the bench and the page on how it works have nothing that axe objects to', 
 test('sheets, devices, shop and the due list have nothing that axe objects to', async ({
   page,
 }) => {
-  await comeIn(page);
+  await comeIn(page, 'Ansa');
   await page.getByRole('link', { name: 'Sheets' }).click();
   await page.getByRole('link', { name: /Harbour saloon/ }).click();
   await expect(page.getByRole('heading', { name: 'Harbour saloon' })).toBeVisible();
@@ -89,6 +89,22 @@ test('sheets, devices, shop and the due list have nothing that axe objects to', 
   await page.goto('/due');
   await expect(page.getByRole('group', { name: 'Looking ahead' })).toBeVisible();
   await expectClean(page, 'due');
+  await page.goto('/account');
+  await expect(page.getByRole('heading', { name: 'Where you are signed in' })).toBeVisible();
+  await expectClean(page, 'account');
+});
+
+test('what an advisor may read and not change has nothing that axe objects to', async ({
+  page,
+}) => {
+  await comeIn(page, 'Mira');
+  await page.getByRole('link', { name: 'Sheets' }).click();
+  await page.getByRole('link', { name: /Harbour saloon/ }).click();
+  await expect(page.getByRole('heading', { name: 'Harbour saloon' })).toBeVisible();
+  await expectClean(page, 'sheets of an advisor');
+  await page.goto('/shop');
+  await expect(page.getByText(/changed by the lead/)).toBeVisible();
+  await expectClean(page, 'shop of an advisor');
 });
 
 test('on a phone the steps have nothing that axe objects to', async ({ page }) => {

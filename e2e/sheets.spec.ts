@@ -4,7 +4,7 @@ import { comeIn, newPlate, step, takeIn } from './shop.ts';
 test('a sheet is entered once, judges a visit, and a later change leaves that visit alone', async ({
   page,
 }) => {
-  await comeIn(page);
+  await comeIn(page, 'Tobin');
   await page.getByRole('link', { name: 'Sheets' }).click();
   await expect(page.getByRole('link', { name: 'New sheet' })).toBeVisible();
   await page.keyboard.press('n');
@@ -19,7 +19,7 @@ test('a sheet is entered once, judges a visit, and a later change leaves that vi
   await expect(toe.getByRole('alert')).toContainText('more than the low of 0.4');
   await toe.getByLabel('From').fill('-0.2');
   await page.getByRole('button', { name: 'Keep the sheet' }).click();
-  await expect(page.getByText(/Revision 1, entered by Mira/)).toBeVisible();
+  await expect(page.getByText(/Revision 1, entered by Tobin/)).toBeVisible();
 
   await page.goto('/');
   await takeIn(page, newPlate());
@@ -42,7 +42,7 @@ test('a sheet is entered once, judges a visit, and a later change leaves that vi
   await page.getByRole('navigation', { name: 'Sheets' }).getByRole('link', { name }).click();
   await toe.getByLabel('To').fill('0.6');
   await page.getByRole('button', { name: 'Keep as a new revision' }).click();
-  await expect(page.getByText(/Revision 2, entered by Mira/)).toBeVisible();
+  await expect(page.getByText(/Revision 2, entered by Tobin/)).toBeVisible();
   await page.goto(visit);
   await expect(total).toContainText('−0.20° to +0.20°');
   await expect(page.getByText(/revision 1/)).toBeVisible();
@@ -55,7 +55,7 @@ test('a sheet is entered once, judges a visit, and a later change leaves that vi
 });
 
 test('sheets come in as CSV, line by line, and go out again', async ({ page }) => {
-  await comeIn(page);
+  await comeIn(page, 'Tobin');
   await page.getByRole('link', { name: 'Sheets' }).click();
   const name = `Listed ${newPlate()}`;
   const csv = [
@@ -88,7 +88,7 @@ test('sheets come in as CSV, line by line, and go out again', async ({ page }) =
 test('readings of many cars come in from a table, line by line, and can be stopped', async ({
   page,
 }) => {
-  await comeIn(page);
+  await comeIn(page, 'Tobin');
   const first = `P1 ${newPlate()}`;
   const second = `P2 ${newPlate()}`;
   await page.getByRole('button', { name: 'Tables' }).click();

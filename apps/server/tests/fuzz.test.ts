@@ -15,13 +15,16 @@ import type { ServerProcess } from './testServer.ts';
 
 /** Requests in all; each is made from the API's own description and then damaged. */
 const REQUESTS = 5_000;
+/** The same requests in every run; another seed tries others. */
+const SEED = Number(process.env.KEEN_SEED ?? 20_261_128);
 /** What takes seconds each is asked now and then only. */
 const SLOW = new Set([
   'get /api/shop/archive',
   'post /api/shop/archive',
   'get /api/visits/{id}/sheet',
 ]);
-const SLOW_SHARE = 0.02;
+/** How often each other route stands in the list beside one of these. */
+const OFTEN = 40;
 /** Never ends. */
 const ENDLESS = new Set(['get /api/live']);
 /** Ends the session that all others need. */
@@ -119,7 +122,7 @@ const nasty: fc.Arbitrary<unknown> = fc.oneof(
 
 let ids: string[] = [];
 const someId = fc.oneof(
-  fc.constant(null).map(() => ids[Math.floor(Math.random() * ids.length)]!),
+  fc.nat().map((n) => ids[n % ids.length]!),
   fc.uuid(),
   fc.uuid().map((id) => id.toUpperCase()),
 );
@@ -146,9 +149,7 @@ function fittingOf(schema: Schema, depth: number): fc.Arbitrary<unknown> {
       return fc.record(
         Object.fromEntries(known.map(([name, one]) => [name, valueOf(one, depth + 1)])),
         {
-          requiredKeys: known
-            .map(([name]) => name)
-            .filter((name) => required.has(name) && Math.random() < 0.97),
+          requiredKeys: known.map(([name]) => name).filter((name) => required.has(name)),
         },
       );
     }
@@ -213,13 +214,18 @@ interface Request {
 const requests: fc.Arbitrary<Request> = fc
   .constantFrom(
     ...Object.entries(document.paths).flatMap(([path, methods]) =>
-      Object.entries(methods).map(([method, operation]) => ({ path, method, operation })),
+      Object.entries(methods).flatMap(([method, operation]) =>
+        Array.from({ length: SLOW.has(`${method} ${path}`) ? 1 : OFTEN }, () => ({
+          path,
+          method,
+          operation,
+        })),
+      ),
     ),
   )
   .filter(
     ({ path, method }) => !ENDLESS.has(`${method} ${path}`) && !SIGNS_OUT.has(`${method} ${path}`),
   )
-  .filter(({ path, method }) => !SLOW.has(`${method} ${path}`) || Math.random() < SLOW_SHARE)
   .chain(({ path, method, operation }) => {
     const [content] = Object.entries(operation.requestBody?.content ?? {});
     const params = (path.match(/\{\w+\}/g) ?? []).map(() =>
@@ -311,7 +317,8 @@ describe('the API', () => {
       fc.asyncProperty(requests, async ({ method, url, body, type }) => {
         const response = await fetch(server.url + url, {
           method,
-          headers: { cookie, 'content-type': type },
+          // A sign-in that happens to be right would end the session that all others need.
+          headers: { ...(url === '/api/session' ? {} : { cookie }), 'content-type': type },
           ...(body === undefined ? {} : { body }),
         });
         await response.arrayBuffer();
@@ -319,13 +326,14 @@ describe('the API', () => {
         statuses.set(status, (statuses.get(status) ?? 0) + 1);
         if (status >= 500) failures.push(`${status} ${method} ${url} ${body?.slice(0, 300) ?? ''}`);
       }),
-      { numRuns: REQUESTS },
+      { numRuns: REQUESTS, seed: SEED },
     );
     expect(failures.slice(0, 10)).toEqual([]);
     // A fuzzer whose requests are all refused at the door finds nothing.
-    expect(statuses.get(200) ?? 0).toBeGreaterThan(REQUESTS / 20);
-    expect(statuses.get(400) ?? 0).toBeGreaterThan(REQUESTS / 20);
-    expect(statuses.get(401) ?? 0).toBeLessThan(REQUESTS / 10);
+    const told = JSON.stringify([...statuses]);
+    expect(statuses.get(200) ?? 0, told).toBeGreaterThan(REQUESTS / 20);
+    expect(statuses.get(400) ?? 0, told).toBeGreaterThan(REQUESTS / 20);
+    expect(statuses.get(401) ?? 0, told).toBeLessThan(REQUESTS / 10);
     expect(server.isAlive()).toBe(true);
   });
 

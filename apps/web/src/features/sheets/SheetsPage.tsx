@@ -116,6 +116,10 @@ export function SheetsPage() {
           </AllowedOnly>
         </Box>
         <Box
+          // Scrolls, also for somebody to whom none of its controls is open.
+          role="region"
+          aria-label="The sheet"
+          tabIndex={0}
           sx={{
             display: { xs: sheetId ? 'block' : 'none', md: 'block' },
             overflowY: { md: 'auto' },
