@@ -1,5 +1,13 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -175,6 +183,20 @@ describe('folders', () => {
     ]);
     expect(circleFrom('a', planted)).toEqual(['a', 'b', 'c', 'a']);
     expect(circleFrom('a', new Map([['a', new Set(['b'])]]))).toBeNull();
+  });
+});
+
+describe('the table of rooms', () => {
+  it('leads to rooms that are there', () => {
+    const page = readFileSync(join(root, 'docs/architecture.md'), 'utf8');
+    const paths = [...page.matchAll(/`((?:core|contract|server|web)\/src\/[\w./-]+)`/g)].map(
+      ([, path]) => path!,
+    );
+    expect(paths.length).toBeGreaterThan(10);
+    const missing = paths.filter(
+      (path) => !['packages', 'apps'].some((place) => existsSync(join(root, place, path))),
+    );
+    expect(missing).toEqual([]);
   });
 });
 
