@@ -34,7 +34,7 @@ export { AUDIT_KINDS, auditPageSchema } from './audit.ts';
 export type { AuditEvent, AuditKind, AuditPage } from './audit.ts';
 export { RIGHTS, rightForPath, roleMay, STOCK_SETTINGS } from './rights.ts';
 export type { Right } from './rights.ts';
-export { API_PATHS } from './apiPaths.ts';
+export { API_PATHS } from './paths/index.ts';
 export { momentSchema, rowNumberSchema, unstorable } from './storable.ts';
 export { refusalOf, refusalsOf } from './refusal.ts';
 export type { Refusal } from './refusal.ts';

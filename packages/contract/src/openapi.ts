@@ -1,8 +1,8 @@
 import { OpenApiGeneratorV31, OpenAPIRegistry } from '@asteasolutions/zod-to-openapi';
 import { z } from 'zod';
 import { problemSchema } from './api.ts';
-import { API_PATHS } from './apiPaths.ts';
-import type { ApiPath } from './apiPaths.ts';
+import { API_PATHS } from './paths/index.ts';
+import type { ApiPath } from './paths/apiPath.ts';
 
 /** The API described as OpenAPI 3.1, made from the schemas that check it. */
 export function openApiDocument() {

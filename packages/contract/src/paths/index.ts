@@ -1,0 +1,23 @@
+import type { ApiPath } from './apiPath.ts';
+import { DEVICES_PATHS } from './devices.ts';
+import { PAPERS_PATHS } from './papers.ts';
+import { PEOPLE_PATHS } from './people.ts';
+import { PICTURES_PATHS } from './pictures.ts';
+import { SERVER_PATHS } from './server.ts';
+import { SESSION_PATHS } from './session.ts';
+import { SHOP_PATHS } from './shop.ts';
+import { VEHICLES_PATHS } from './vehicles.ts';
+import { VISITS_PATHS } from './visits.ts';
+
+/** The whole API; a test walks the mounted routes and finds each of them here. */
+export const API_PATHS: readonly ApiPath[] = [
+  ...SERVER_PATHS,
+  ...SESSION_PATHS,
+  ...PEOPLE_PATHS,
+  ...VEHICLES_PATHS,
+  ...VISITS_PATHS,
+  ...PICTURES_PATHS,
+  ...PAPERS_PATHS,
+  ...SHOP_PATHS,
+  ...DEVICES_PATHS,
+];

@@ -1,0 +1,54 @@
+import * as api from '../api.ts';
+import { archiveTakenSchema } from '../archive.ts';
+import { keptSheetListSchema, newSheetsSchema } from '../specSheet.ts';
+import type { ApiPath } from './apiPath.ts';
+
+/** The shop’s settings, specification sheets, logo and archive. */
+export const SHOP_PATHS: readonly ApiPath[] = [
+  {
+    method: 'get',
+    path: '/api/sheets',
+    summary: 'Specification sheets of the shop, each in its latest revision',
+    reply: keptSheetListSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/sheets',
+    summary: 'New revisions of sheets, all or none; sent twice counts once',
+    body: newSheetsSchema,
+    reply: keptSheetListSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/shop/settings',
+    summary: 'Settle something for everybody; what is not named stays',
+    body: api.changeSettingsSchema,
+    reply: api.shopSettingsSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/shop/logo',
+    summary: 'The picture on the papers',
+    replyType: 'image/png',
+  },
+  {
+    method: 'put',
+    path: '/api/shop/logo',
+    summary: 'Another picture on the papers: PNG or JPEG',
+    bodyType: 'image/png',
+  },
+  { method: 'delete', path: '/api/shop/logo', summary: 'No picture on the papers' },
+  {
+    method: 'get',
+    path: '/api/shop/archive',
+    summary: 'The whole shop as a zip of open files',
+    replyType: 'application/zip',
+  },
+  {
+    method: 'post',
+    path: '/api/shop/archive',
+    summary: 'Bring such a zip in',
+    bodyType: 'application/zip',
+    reply: archiveTakenSchema,
+  },
+];
