@@ -83,7 +83,7 @@ export const ENGLISH_PAPERS: PaperTexts = {
   prices: {
     check: 'Measure all wheel angles',
     align: 'Wheel alignment, all angles set',
-    inspect: 'Look the joints through under the car',
+    inspect: 'Check the joints under the car',
     parts: 'Worn joint replaced, with its part',
     balance: 'Balance the wheels',
     inflate: 'Set the pressures',

@@ -4,6 +4,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { useSessionQuery } from '../../api/keenApi.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { OwnSessions } from './OwnSessions.tsx';
 import { PasswordChange } from './PasswordChange.tsx';
@@ -21,9 +22,7 @@ export function AccountPage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
-          Your account
-        </Box>
+        <PageTitle>Your account</PageTitle>
       </TopBar>
       <Box
         component="main"
@@ -50,7 +49,7 @@ export function AccountPage() {
           </Box>
         ) : (
           <Typography color="textSecondary">
-            Demo staff sign in with one press and have no password.
+            Demo staff sign in with one tap and have no password.
           </Typography>
         )}
         <OwnSessions />

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSessionQuery } from '../../api/keenApi.ts';
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { ToolList } from './ToolList.tsx';
 import { TOOLS } from '../../tools/tools.ts';
@@ -34,9 +35,7 @@ export function BenchPage() {
       sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
     >
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
-          Bench
-        </Box>
+        <PageTitle>Bench</PageTitle>
       </TopBar>
       <Box
         sx={{

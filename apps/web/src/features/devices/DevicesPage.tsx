@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { useSessionQuery } from '../../api/keenApi.ts';
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { GaugePanel } from './GaugePanel.tsx';
 import { ReaderPanel } from './ReaderPanel.tsx';
@@ -17,9 +18,7 @@ export function DevicesPage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
-          Simulated devices
-        </Box>
+        <PageTitle>Simulated devices</PageTitle>
       </TopBar>
       <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 860, display: 'grid', gap: 5 }}>
         <GaugePanel />

@@ -14,6 +14,7 @@ import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { DUE_WORDS } from '../../shared/dueWords.ts';
 import { showAbout } from '../../shared/format.ts';
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { useSettleDue } from './useSettleDue.ts';
 
@@ -49,9 +50,7 @@ export function DuePage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
-          Due
-        </Box>
+        <PageTitle>Due</PageTitle>
       </TopBar>
       <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 980, display: 'grid', gap: 3 }}>
         <Choice

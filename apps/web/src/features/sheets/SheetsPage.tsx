@@ -12,6 +12,7 @@ import { mayDo } from '../../shared/mayDo.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { SheetLines } from '../../shared/SheetLines.tsx';
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { SheetForm } from './SheetForm.tsx';
 import { SheetImport } from './SheetImport.tsx';
@@ -43,9 +44,7 @@ export function SheetsPage() {
       sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
     >
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
-          Sheets and stock
-        </Box>
+        <PageTitle>Sheets and stock</PageTitle>
       </TopBar>
       <Box
         component="main"

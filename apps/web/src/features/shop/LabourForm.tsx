@@ -40,7 +40,7 @@ export function LabourForm({ prices, onChange }: PricePartProps) {
             onChange={(name) => name && set(at, { name })}
           />
           <SavingField
-            label={`An hour, ${currency}`}
+            label={`Per hour, ${currency}`}
             value={plainMoney(rate.hourMinor, currency)}
             check={(text) => (parseMoney(text, currency) === null ? 'Such as 72.00' : null)}
             onChange={(text) => {
@@ -64,7 +64,7 @@ export function LabourForm({ prices, onChange }: PricePartProps) {
           disabled={labour.length >= MOST_RATES}
           onClick={() => onChange({ labour: [...labour, { name: 'Other work', hourMinor: 0 }] })}
         >
-          + One more rate
+          + Add a rate
         </Button>
       </Box>
     </Box>

@@ -11,8 +11,8 @@ import { NumberField } from '../../shared/NumberField.tsx';
 
 const FIELDS = [
   { key: 'legal', label: 'Legal limit here' },
-  { key: 'advise', label: 'Change from, on wet roads' },
-  { key: 'snow', label: 'Change from, on snow' },
+  { key: 'advise', label: 'Replace at, wet roads' },
+  { key: 'snow', label: 'Replace at, snow' },
 ] as const;
 
 const HOUSE_DEPTHS = [
@@ -35,7 +35,7 @@ export function LimitsForm({ settings, unit }: { settings: ShopSettings; unit: D
           Limits
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          For visits from now on; those that are open keep theirs. Local law decides.
+          For new visits only; open visits do not change. Local law decides.
         </Typography>
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>

@@ -54,7 +54,7 @@ export function PackageForm({ prices, onChange }: PricePartProps) {
               onChange={(name) => name && set(at, { name })}
             />
             <NumberField
-              label="Less by"
+              label="Discount"
               unit="%"
               decimals={1}
               min={0.1}

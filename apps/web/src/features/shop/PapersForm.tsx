@@ -34,7 +34,7 @@ export function PapersForm({ session }: { session: Session }) {
         Papers
       </Typography>
       <SavingField
-        label={`Under “${name}”: address, telephone`}
+        label={`Address and telephone, under “${name}”`}
         multiline
         value={settings.sheetHeader}
         check={(text) => (text.length > 200 ? 'At most 200 letters' : null)}
@@ -43,7 +43,7 @@ export function PapersForm({ session }: { session: Session }) {
       {LANGUAGES.map((language) => (
         <SavingField
           key={language}
-          label={`A sentence of your own at the end, in ${LANGUAGE_WORDS[language]}`}
+          label={`Closing line in ${LANGUAGE_WORDS[language]}`}
           multiline
           value={settings.sheetNote[language]}
           check={(text) => (text.length > 300 ? 'At most 300 letters' : null)}
@@ -66,7 +66,7 @@ export function PapersForm({ session }: { session: Session }) {
           disabled={logo.isLoading}
           onFile={(file) => void take(file)}
         >
-          {hasLogo ? 'Another logo' : 'A logo (PNG or JPEG)'}
+          {hasLogo ? 'Change the logo' : 'Add a logo (PNG or JPEG)'}
         </FileButton>
         {hasLogo && (
           <Button variant="text" onClick={() => void take(null)}>

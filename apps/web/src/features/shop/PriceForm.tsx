@@ -44,8 +44,7 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
           Prices
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          Decide weighs the work by them, and estimates are made of them. What they were stays with
-          the estimates made before.
+          Decide and the estimates use these. A change leaves estimates already made as they are.
         </Typography>
       </Box>
       {isError && <Notice kind="caution">Not saved; the prices are as before.</Notice>}

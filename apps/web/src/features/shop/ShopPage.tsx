@@ -4,6 +4,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { useSessionQuery } from '../../api/keenApi.ts';
 import { mayDo } from '../../shared/mayDo.ts';
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { ArchiveForm } from './ArchiveForm.tsx';
 import { AuditList } from './AuditList.tsx';
@@ -24,9 +25,7 @@ export function ShopPage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <Box component="h1" sx={{ m: 0, fontSize: '1.02rem', fontWeight: 650 }}>
-          {session.shop.name}
-        </Box>
+        <PageTitle>{session.shop.name}</PageTitle>
       </TopBar>
       <Box
         component="main"
