@@ -99,7 +99,7 @@ test('readings of many cars come in from a table, line by line, and can be stopp
     `${first};FL;outer;34`,
     `${first};FL;rim;45`,
     `${second};FL;outer;7/32`,
-    ...Array.from({ length: 600 }, (_, i) => `${first.slice(0, 8)}${i};RR;in;5`),
+    ...Array.from({ length: 600 }, (_, i) => `${first} ${i};RR;in;5`),
   ];
   await dialog
     .getByLabel('Table of readings')
