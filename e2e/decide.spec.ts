@@ -12,7 +12,7 @@ async function toeIn(page: Page): Promise<void> {
   await step(page, 'Inspect');
   for (const key of 'osso') await page.keyboard.press(key);
   await step(page, 'Decide');
-  await expect(page.getByRole('button', { name: 'Keep the decision' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save the decision' })).toBeVisible();
 }
 
 test('a healthy car: just fit, and what a set of tires lives', async ({ page }) => {
@@ -68,8 +68,8 @@ test('an estimate is made, answered on the tablet turned round, signed, and chan
   await page.getByRole('button', { name: 'left front', exact: true }).click();
   await page.getByRole('button', { name: 'right front', exact: true }).click();
   await page.getByRole('button', { name: 'Yes', exact: true }).first().click();
-  await page.getByRole('button', { name: 'Keep the decision' }).click();
-  await expect(page.getByRole('region', { name: 'Decisions kept' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save the decision' }).click();
+  await expect(page.getByRole('region', { name: 'Saved decisions' })).toBeVisible();
   await page.getByRole('button', { name: 'Make the estimate' }).click();
   const lines = page.getByRole('list', { name: 'Lines of the estimate' }).getByRole('listitem');
   await expect(lines).toHaveCount(4);
@@ -131,8 +131,8 @@ test('cords: the advice, the page and the sheet say first what must not be drive
     .getByRole('group', { name: 'The customer says' })
     .getByRole('button', { name: 'No, not now' })
     .click();
-  await page.getByRole('button', { name: 'Keep the decision' }).click();
-  await expect(page.getByRole('button', { name: 'Keep this as well' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save the decision' }).click();
+  await expect(page.getByRole('button', { name: 'Save this as well' })).toBeVisible();
   await step(page, 'Hand over');
   await expect(page.getByRole('article')).toContainText(
     /Not safe to drive: left front\..*must not be driven like that, and declined the work/,

@@ -117,7 +117,7 @@ test('rear tires that cannot change places, out of the adjuster’s reach: an ar
   await step(page, 'Decide');
   await expect(page.getByText('These tires stay where they are.')).toBeVisible();
   await page.getByRole('button', { name: 'Yes', exact: true }).first().click();
-  await page.getByRole('button', { name: 'Keep the decision' }).click();
+  await page.getByRole('button', { name: 'Save the decision' }).click();
   await page.getByRole('button', { name: 'Make the estimate' }).click();
   await page.getByRole('button', { name: '+ One more line' }).click();
   const line = page

@@ -72,9 +72,9 @@ test.describe('the whole job once through', () => {
     ).toBeVisible();
     await tabTo(page, /^Yes$/);
     await page.keyboard.press('Space');
-    await tabTo(page, 'Keep the decision');
+    await tabTo(page, 'Save the decision');
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('region', { name: 'Decisions kept' })).toContainText(
+    await expect(page.getByRole('region', { name: 'Saved decisions' })).toContainText(
       'Align before new tires go on, customer said yes',
     );
 
@@ -121,7 +121,7 @@ test.describe('the whole job once through', () => {
     await page.getByLabel('Why').fill('The van is sold on Friday');
     await page.getByRole('button', { name: 'No, not now' }).click();
     await page.getByRole('button', { name: /Keep/ }).click();
-    const kept = page.getByRole('region', { name: 'Decisions kept' });
+    const kept = page.getByRole('region', { name: 'Saved decisions' });
     await expect(kept).toContainText('Fit the new tires, nothing else is needed, customer said no');
     await expect(kept).toContainText('Advised was: Align before new tires go on');
     await expect(kept).toContainText('The van is sold on Friday');
@@ -186,8 +186,8 @@ test.describe('by touch at 390x844', () => {
     await expect(page.getByText('Worked out in full.')).toBeVisible();
     await page.getByRole('button', { name: /^Decide/ }).tap();
     await page.getByRole('button', { name: 'Will think about it' }).tap();
-    await page.getByRole('button', { name: 'Keep the decision' }).tap();
-    await expect(page.getByRole('region', { name: 'Decisions kept' })).toBeVisible();
+    await page.getByRole('button', { name: 'Save the decision' }).tap();
+    await expect(page.getByRole('region', { name: 'Saved decisions' })).toBeVisible();
     // Nothing runs off the side of the screen.
     const overflow = await page.evaluate(
       () => document.documentElement.scrollWidth - window.innerWidth,

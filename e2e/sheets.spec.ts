@@ -14,11 +14,11 @@ test('a sheet is entered once, judges a visit, and a later change leaves that vi
   const toe = page.getByRole('group', { name: 'Total toe, front' });
   await toe.getByLabel('From').fill('0.4');
   await toe.getByLabel('To').fill('0.2');
-  await page.getByRole('button', { name: 'Keep the sheet' }).click();
+  await page.getByRole('button', { name: 'Save the sheet' }).click();
   // What is wrong is said at its place, and nothing is lost.
   await expect(toe.getByRole('alert')).toContainText('more than the low of 0.4');
   await toe.getByLabel('From').fill('-0.2');
-  await page.getByRole('button', { name: 'Keep the sheet' }).click();
+  await page.getByRole('button', { name: 'Save the sheet' }).click();
   await expect(page.getByText(/Revision 1, entered by Tobin/)).toBeVisible();
 
   await page.goto('/');
@@ -41,7 +41,7 @@ test('a sheet is entered once, judges a visit, and a later change leaves that vi
   await page.getByRole('link', { name: 'Sheets' }).click();
   await page.getByRole('navigation', { name: 'Sheets' }).getByRole('link', { name }).click();
   await toe.getByLabel('To').fill('0.6');
-  await page.getByRole('button', { name: 'Keep as a new revision' }).click();
+  await page.getByRole('button', { name: 'Save as a new revision' }).click();
   await expect(page.getByText(/Revision 2, entered by Tobin/)).toBeVisible();
   await page.goto(visit);
   await expect(total).toContainText('−0.20° to +0.20°');
@@ -70,7 +70,7 @@ test('sheets come in as CSV, line by line, and go out again', async ({ page }) =
   await expect(dialog.getByRole('alert')).toContainText(
     'Line 3, camber.front.high: expected more than the low of 1',
   );
-  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await dialog.getByRole('button', { name: 'Save it' }).click();
   await expect(dialog).toBeHidden();
   const list = page.getByRole('navigation', { name: 'Sheets' });
   await list.getByRole('link', { name }).click();
@@ -106,10 +106,10 @@ test('readings of many cars come in from a table, line by line, and can be stopp
     .setInputFiles({ name: 'r.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
   await expect(dialog.getByRole('alert')).toContainText('Line 3, place: expected a rib');
   await expect(dialog.getByRole('status').first()).toContainText('602 readings of 602 cars');
-  await dialog.getByRole('button', { name: 'Keep them' }).click();
-  await expect(dialog.getByText(/[1-9]\d* of 602 cars kept/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Save them' }).click();
+  await expect(dialog.getByText(/[1-9]\d* of 602 cars saved/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Stop' }).click();
-  await expect(dialog.getByText(/of 602 cars kept; stopped by you/)).toBeVisible();
+  await expect(dialog.getByText(/of 602 cars saved; stopped by you/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('link', { name: new RegExp(first) }).click();
   await step(page, 'Read');

@@ -15,8 +15,13 @@ export function showPressure(kpa: number, unit: PressureUnit): string {
   return pressureFromKpa(kpa, unit).toFixed(PRESSURE_DECIMALS[unit]);
 }
 
+/** A count or figure to the nearest whole, its thousands set apart. */
+export function showWhole(value: number): string {
+  return Math.round(value).toLocaleString('en').replace(/,/g, ' ');
+}
+
 export function showDistance(km: number, unit: DistanceUnit): string {
-  return Math.round(distanceFromKm(km, unit)).toLocaleString('en').replace(/,/g, ' ');
+  return showWhole(distanceFromKm(km, unit));
 }
 
 /** A distance that custom gives: round in whichever unit. */
@@ -28,7 +33,7 @@ export function showAbout(km: number, unit: DistanceUnit): string {
 export function showFar(km: number, unit: DistanceUnit): string {
   const value = distanceFromKm(km, unit);
   const step = value < 10_000 ? 100 : 1000;
-  return (Math.round(value / step) * step).toLocaleString('en').replace(/,/g, ' ');
+  return showWhole(Math.round(value / step) * step);
 }
 
 /** An angle with its sign, degrees. */

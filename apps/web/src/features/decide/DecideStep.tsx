@@ -54,7 +54,7 @@ export function DecideStep() {
         />
       ) : (
         <Typography role="status" color="textSecondary">
-          Working it out in full; a decision is kept beside the full answer…
+          Working it out in full; a decision is saved with the full answer…
         </Typography>
       )}
       <Rotation />

@@ -143,7 +143,7 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
       {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
       <Box>
         <Button type="submit" variant="contained" disabled={isLoading}>
-          {isLoading ? 'Keeping…' : last ? 'Keep this as well' : 'Keep the decision'}
+          {isLoading ? 'Saving…' : last ? 'Save this as well' : 'Save the decision'}
         </Button>
       </Box>
     </Box>

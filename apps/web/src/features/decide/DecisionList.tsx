@@ -15,7 +15,7 @@ export function DecisionList() {
   const { detail, session } = useVisit();
   if (detail.decisions.length === 0) return null;
   return (
-    <Box component="section" aria-label="Decisions kept">
+    <Box component="section" aria-label="Saved decisions">
       <Typography variant="h3" color="textSecondary" sx={{ mb: 0.5 }}>
         Kept
       </Typography>

@@ -1,6 +1,7 @@
 import type { Axle } from '@keen/contract';
 import { depthFromMm, distanceToKm, WHEELS_OF_AXLE } from '@keen/core';
 import Box from '@mui/material/Box';
+import { showWhole } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 
 /** Wear is told for this distance, in the reader's unit. */
@@ -42,8 +43,7 @@ export function WearRates() {
             </Box>
           </Box>
           <Box sx={{ color: 'text.secondary' }}>
-            each {PER_DISTANCE.toLocaleString('en').replace(',', ' ')} {units.distance} at the{' '}
-            {axle}
+            each {showWhole(PER_DISTANCE)} {units.distance} at the {axle}
           </Box>
         </Box>
       ))}

@@ -40,7 +40,7 @@ export function Photos({ subject, label }: PhotosProps) {
       return;
     }
     const answer = await keep({ visitId, id: newId(), subject, picture });
-    if ('error' in answer) setFault(`Not kept: ${failureOf(answer.error).text}`);
+    if ('error' in answer) setFault(`Not saved: ${failureOf(answer.error).text}`);
   }
 
   return (

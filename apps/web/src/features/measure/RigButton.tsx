@@ -42,7 +42,7 @@ function RigDialog({ onClose }: { onClose: () => void }) {
         <Box sx={{ display: 'grid', gap: 2 }}>
           {isError && (
             <Notice kind="caution">
-              The rig does not answer. What was measured is kept; it is asked again every second.
+              The rig does not answer. What was measured is saved; it is asked again every second.
             </Notice>
           )}
           {!data && !isError && <Skeleton variant="rectangular" height={180} />}

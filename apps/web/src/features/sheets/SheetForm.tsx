@@ -228,7 +228,7 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
       )}
       <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
         <Button type="submit" variant="contained" disabled={isLoading || !isDirty}>
-          {kept ? 'Keep as a new revision' : 'Keep the sheet'}
+          {kept ? 'Save as a new revision' : 'Save the sheet'}
         </Button>
         {kept && (
           <>

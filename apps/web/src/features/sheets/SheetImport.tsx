@@ -85,7 +85,7 @@ export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
           <Button onClick={close}>Cancel</Button>
           {read && read.sheets.length > 0 && (
             <Button variant="contained" disabled={isLoading} onClick={() => void take(read.sheets)}>
-              Keep {read.sheets.length === 1 ? 'it' : 'them'}
+              Save {read.sheets.length === 1 ? 'it' : 'them'}
             </Button>
           )}
         </DialogActions>

@@ -56,7 +56,7 @@ export function StockForm({ settings }: { settings: ShopSettings }) {
       />
       {isError && (
         <Typography role="alert" sx={{ color: 'var(--marker)' }}>
-          The stock was not kept; it is tried again with the next change.
+          The stock was not saved; it is tried again with the next change.
         </Typography>
       )}
     </Box>

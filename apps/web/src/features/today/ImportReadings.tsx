@@ -12,6 +12,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { FileButton } from '../../shared/FileButton.tsx';
+import { showWhole } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { ReadingColumns } from './ReadingColumns.tsx';
 import { readingMappings, readRows } from './readingFiles.ts';
@@ -87,9 +88,9 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
         )}
         {read && (
           <Typography role="status">
-            <strong>{read.readings.toLocaleString('en').replace(/,/g, ' ')}</strong> readings of{' '}
-            <strong>{read.cars.length.toLocaleString('en').replace(/,/g, ' ')}</strong>{' '}
-            {read.cars.length === 1 ? 'car' : 'cars'} can be saved.
+            <strong>{showWhole(read.readings)}</strong> readings of{' '}
+            <strong>{showWhole(read.cars.length)}</strong> {read.cars.length === 1 ? 'car' : 'cars'}{' '}
+            can be saved.
           </Typography>
         )}
         {read && read.faults.length > 0 && (
@@ -104,7 +105,7 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
                 <li>and {read.faults.length - MOST_FAULTS} more</li>
               )}
             </Box>
-            These lines stay out; all others can be kept.
+            These lines stay out; all others can be saved.
           </Notice>
         )}
         {state.total > 0 && (
@@ -112,10 +113,10 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
             <LinearProgress
               variant="determinate"
               value={(100 * state.done) / state.total}
-              aria-label="Cars kept"
+              aria-label="Cars saved"
             />
             <Typography role="status" sx={{ mt: 0.5 }}>
-              {state.done} of {state.total} cars kept
+              {state.done} of {state.total} cars saved
               {state.fault && `; stopped: ${state.fault}`}
               {!state.isRunning && !state.fault && state.done < state.total && '; stopped by you'}
             </Typography>
@@ -137,7 +138,7 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
               void keep(read.cars);
             }}
           >
-            {state.done > 0 ? 'Go on' : 'Keep them'}
+            {state.done > 0 ? 'Go on' : 'Save them'}
           </Button>
         )}
       </DialogActions>
