@@ -12,7 +12,16 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
 import { runsOf } from '../src/pdf/paperFonts.ts';
 import type { Agent } from './testServer.ts';
-import { asOwner, agentOf, bodyOf, createDatabase, entry, serve, setUpShop } from './testServer.ts';
+import {
+  agentOf,
+  asOwner,
+  bodyOf,
+  createDatabase,
+  entry,
+  getBytes,
+  serve,
+  setUpShop,
+} from './testServer.ts';
 
 let server: RunningServer;
 let agent: Agent;
@@ -60,15 +69,7 @@ async function visitWith(fields: Record<string, unknown>, plate?: string): Promi
 
 /** The sheet as a reader of PDF files finds it. */
 async function readSheet(id: string, query = ''): Promise<{ pages: number; text: string }> {
-  const response = await agent
-    .get(`/api/visits/${id}/sheet${query}`)
-    .buffer(true)
-    .parse((res, done) => {
-      const chunks: Buffer[] = [];
-      res.on('data', (chunk: Buffer) => chunks.push(chunk));
-      res.on('end', () => done(null, Buffer.concat(chunks)));
-    })
-    .expect(200);
+  const response = await getBytes(agent, `/api/visits/${id}/sheet${query}`).expect(200);
   const document = await getDocumentProxy(new Uint8Array(bodyOf<Buffer>(response)));
   const { totalPages, text } = await extractText(document, { mergePages: true });
   return { pages: totalPages, text: text.replace(/\s+/g, ' ') };

@@ -7,7 +7,15 @@ import type { Visit } from '@keen/contract';
 import type { RunningServer } from '../src/createServer.ts';
 import { cleanPicture } from '../src/pictures/cleanPicture.ts';
 import type { CleanPicture } from '../src/pictures/cleanPicture.ts';
-import { asOwner, agentOf, arrive, createDatabase, serve, setUpShop } from './testServer.ts';
+import {
+  agentOf,
+  arrive,
+  asOwner,
+  createDatabase,
+  getBytes,
+  serve,
+  setUpShop,
+} from './testServer.ts';
 import type { Agent } from './testServer.ts';
 
 const PLACE = '48 deg 12 min north';
@@ -173,16 +181,7 @@ describe('pictures that come in', () => {
   afterAll(() => server.close());
 
   const sheet = () =>
-    agent
-      .get(`/api/visits/${visit.id}/sheet`)
-      .buffer(true)
-      .parse((res, done) => {
-        const chunks: Buffer[] = [];
-        res.on('data', (chunk: Buffer) => chunks.push(chunk));
-        res.on('end', () => done(null, Buffer.concat(chunks)));
-      })
-      .expect(200)
-      .expect('content-type', /pdf/);
+    getBytes(agent, `/api/visits/${visit.id}/sheet`).expect(200).expect('content-type', /pdf/);
 
   it('a damaged one is refused as photo and as logo, and nothing else happens', async () => {
     const damaged = pngOf(1, 1, Buffer.from('not zlib at all'));

@@ -204,16 +204,19 @@ export async function takeDatabaseAway(url: string): Promise<() => Promise<void>
   };
 }
 
-/** The whole shop as a zip. */
-export async function archiveOf(from: Agent): Promise<Buffer> {
-  const response = await from
-    .get('/api/shop/archive')
+/** Asks for a file; its body is a buffer. */
+export function getBytes(from: Agent, path: string) {
+  return from
+    .get(path)
     .buffer(true)
     .parse((res, done) => {
       const chunks: Buffer[] = [];
       res.on('data', (chunk: Buffer) => chunks.push(chunk));
       res.on('end', () => done(null, Buffer.concat(chunks)));
-    })
-    .expect(200);
-  return bodyOf<Buffer>(response);
+    });
+}
+
+/** The whole shop as a zip. */
+export async function archiveOf(from: Agent): Promise<Buffer> {
+  return bodyOf<Buffer>(await getBytes(from, '/api/shop/archive').expect(200));
 }

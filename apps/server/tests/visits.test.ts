@@ -11,6 +11,7 @@ import {
   createDatabase,
   entry,
   secondShop,
+  getBytes,
   serve,
   setUpShop,
   toeInReadings,
@@ -231,15 +232,7 @@ describe('case file and sheet', () => {
   ])('print on one page of %s', async (paper, width, height) => {
     const { id } = await arrive(agent);
     await agent.post(`/api/visits/${id}/entries`).send({ entries: toeInReadings() });
-    const response = await agent
-      .get(`/api/visits/${id}/sheet?paper=${paper}`)
-      .buffer(true)
-      .parse((res, done) => {
-        const chunks: Buffer[] = [];
-        res.on('data', (chunk: Buffer) => chunks.push(chunk));
-        res.on('end', () => done(null, Buffer.concat(chunks)));
-      })
-      .expect(200);
+    const response = await getBytes(agent, `/api/visits/${id}/sheet?paper=${paper}`).expect(200);
     expect(response.type).toBe('application/pdf');
     const pdf = bodyOf<Buffer>(response).toString('latin1');
     expect(pdf).toContain(`/MediaBox [0 0 ${width} ${height}]`);

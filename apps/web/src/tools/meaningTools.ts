@@ -1,3 +1,4 @@
+import type { TireSize } from '@keen/core';
 import { createElement } from 'react';
 import { RideHeightSheet } from '../drawing/bench/charts.tsx';
 import { OneWheelDrawing, ThrustDrawing } from '../drawing/bench/fromAbove.tsx';
@@ -106,17 +107,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
       'A car that crabs steers its front wheels along the thrust line. Thrust shows at the steering wheel, not in the wear.',
     Drawing: ThrustDrawing,
   }),
-  tool<
-    'tireSize',
-    {
-      sectionWidth: number;
-      sidewall: number;
-      diameter: number;
-      circumference: number;
-      revsPerKm: number;
-      rimDiameter: number;
-    }
-  >({
+  tool<'tireSize', TireSize>({
     name: 'tireSize',
     title: 'Tire size',
     question: 'What a size on the sidewall means in millimetres.',

@@ -157,7 +157,7 @@ export const ENGLISH_PAPERS: PaperTexts = {
     vibration: 'Vibration',
     noise: 'Noise',
     wander: 'Wanders',
-    noReturn: 'Steering does not come back',
+    noReturn: 'Steering does not return',
     heavySteering: 'Heavy steering',
   },
   gone: (isGone) => (isGone ? 'gone' : 'still there'),

@@ -1,4 +1,5 @@
 import type { DraftMeasure } from '@keen/contract';
+import { METHODS } from '@keen/contract/words';
 import type { Method, SetupPoint } from '@keen/contract/words';
 
 /** One thing that comes before the first reading. */
@@ -12,16 +13,6 @@ export interface SetupItem {
   carries?: readonly SetupPoint[];
 }
 
-const EVERY: readonly Method[] = [
-  'readout',
-  'gauges',
-  'tape',
-  'helperTape',
-  'strings',
-  'level',
-  'square',
-  'swing',
-];
 const TAPES: readonly Method[] = ['tape', 'helperTape'];
 
 const ITEMS: readonly (SetupItem & { methods: readonly Method[] })[] = [
@@ -29,13 +20,13 @@ const ITEMS: readonly (SetupItem & { methods: readonly Method[] })[] = [
     point: 'pressures',
     words: 'All four tires at the placard pressure',
     otherwise: 'a soft tire leans the car and reads as camber',
-    methods: EVERY,
+    methods: METHODS,
   },
   {
     point: 'load',
     words: 'Fuel and load as the specification asks',
     otherwise: 'a loaded trunk changes rear camber and toe',
-    methods: EVERY,
+    methods: METHODS,
   },
   {
     point: 'floor',
@@ -64,7 +55,7 @@ const ITEMS: readonly (SetupItem & { methods: readonly Method[] })[] = [
     point: 'settled',
     words: 'Car rolled back and forth and pressed down at both ends',
     otherwise: 'a car that was lifted or jacked stands high and narrow',
-    methods: EVERY,
+    methods: METHODS,
   },
   {
     point: 'runOut',
