@@ -116,11 +116,11 @@ test.describe('the whole job once through', () => {
     await step(page, 'Decide');
     await page.getByRole('button', { name: 'Chooses something else' }).click();
     await page.getByRole('radio', { name: /Fit the new tires/ }).check();
-    await page.getByRole('button', { name: /Keep/ }).click();
+    await page.getByRole('button', { name: /^Save (the|this)/ }).click();
     await expect(page.getByText('Give a reason: it is saved beside the advice')).toBeVisible();
     await page.getByLabel('Why').fill('The van is sold on Friday');
     await page.getByRole('button', { name: 'No, not now' }).click();
-    await page.getByRole('button', { name: /Keep/ }).click();
+    await page.getByRole('button', { name: /^Save (the|this)/ }).click();
     const kept = page.getByRole('region', { name: 'Saved decisions' });
     await expect(kept).toContainText('Fit the new tires, nothing else is needed, customer said no');
     await expect(kept).toContainText('Advised was: Align before new tires go on');

@@ -91,6 +91,7 @@ test('readings of many cars come in from a table, line by line, and can be stopp
   await comeIn(page, 'Tobin');
   const first = `P1 ${newPlate()}`;
   const second = `P2 ${newPlate()}`;
+  const others = newPlate();
   await page.getByRole('button', { name: 'Tables' }).click();
   await page.getByRole('menuitem', { name: 'Readings from a table' }).click();
   const dialog = page.getByRole('dialog', { name: 'Readings from a table' });
@@ -99,7 +100,7 @@ test('readings of many cars come in from a table, line by line, and can be stopp
     `${first};FL;outer;34`,
     `${first};FL;rim;45`,
     `${second};FL;outer;7/32`,
-    ...Array.from({ length: 600 }, (_, i) => `${first} ${i};RR;in;5`),
+    ...Array.from({ length: 600 }, (_, i) => `M${i} ${others};RR;in;5`),
   ];
   await dialog
     .getByLabel('Table of readings')

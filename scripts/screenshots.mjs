@@ -119,7 +119,7 @@ async function main() {
     await page.goto(page.url().replace(/\/[a-z]+$/, `/${step}`));
     await page.getByRole('main').getByRole('heading', { level: 2 }).waitFor();
     if (step === 'explain') await page.getByText('Worked out in full.').waitFor();
-    if (step === 'decide') await page.getByRole('button', { name: /Keep/ }).waitFor();
+    if (step === 'decide') await page.getByRole('button', { name: /^Save (the|this)/ }).waitFor();
     await page.waitForTimeout(SETTLE_MS);
     for (const key of keys) await page.keyboard.press(key);
     await prepare?.(page);

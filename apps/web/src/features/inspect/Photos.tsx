@@ -69,7 +69,7 @@ export function Photos({ subject, label }: PhotosProps) {
         disabled={isLoading}
         onFile={(file) => void take(file)}
       >
-        {isLoading ? 'Keeping …' : 'Picture'}
+        {isLoading ? 'Saving …' : 'Picture'}
       </FileButton>
       {fault && (
         <Box role="alert" sx={{ color: 'var(--marker)', fontSize: '0.85rem' }}>
