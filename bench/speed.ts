@@ -6,7 +6,7 @@ import { createDiagnosisRun, FULL_SWEEPS, LIVE_SWEEPS } from '@keen/core';
 import {
   createPosterior,
   createRandom,
-  createWalker,
+  createChain,
   healthyState,
   resolveCase,
   STATE,
@@ -129,12 +129,12 @@ function ownRate(file: CaseFile): number {
   const chains = new Map(WATCHED.map(([name]) => [name, [] as Float64Array[]]));
   const { ms } = timed(() => {
     for (let chain = 0; chain < 4; chain++) {
-      const walker = createWalker(posterior, random, chain, archive);
+      const run = createChain(posterior, random, chain, archive);
       const draws = WATCHED.map(() => new Float64Array(length));
       for (let i = -120; i < length; i++) {
-        walker.sweep();
+        run.sweep();
         if (i < 0) continue;
-        WATCHED.forEach(([, element], w) => (draws[w]![i] = walker.state[element]!));
+        WATCHED.forEach(([, element], w) => (draws[w]![i] = run.state[element]!));
       }
       WATCHED.forEach(([name], w) => chains.get(name)!.push(draws[w]!));
     }

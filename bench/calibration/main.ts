@@ -2,62 +2,102 @@ import { availableParallelism } from 'node:os';
 import { parseArgs } from 'node:util';
 import { Worker } from 'node:worker_threads';
 import { FULL_SWEEPS } from '@keen/core';
-import { chartReadings, scoreCars, scoreFlags } from '@keen/simulator';
-import type { CarScores, FlagScores, Reading, World } from '@keen/simulator';
-import type { CarRead, Task } from './readCars.ts';
+import { FAULTS } from '@keen/core/engine';
+import { chartReadings, scoreCars, scoreFlags, WORLD_NAMES } from '@keen/simulator';
+import type { CarScores, FlagScores, Reading, WorldName } from '@keen/simulator';
+import { binEdges, binRows, train } from './boosting.ts';
+import type { CarRead, Fell, Task } from './readCars.ts';
 
 /**
- * How well the diagnosis is calibrated: simulated cars read by it, by a plain rule chart, and by a
- * reader who knows the constants of each car's physics.
+ * How well the diagnosis is calibrated, in worlds of different physics: simulated cars read by it, by a
+ * plain rule chart, by a learner trained on cars of that very world, and in our own world by a reader who
+ * knows the constants of each car's physics.
  *
- *     npm run calibration -- [--cars 2000] [--sweeps 8000] [--first 1] [--world own|other|both]
+ *     npm run calibration -- [--cars 1000] [--sweeps N] [--first 1] [--training 6000] [--world own,other,patch]
  */
 
 const { values } = parseArgs({
   options: {
-    cars: { type: 'string', default: '2000' },
+    cars: { type: 'string', default: '1000' },
     sweeps: { type: 'string', default: String(FULL_SWEEPS) },
     first: { type: 'string', default: '1' },
-    world: { type: 'string', default: 'both' },
+    training: { type: 'string', default: '6000' },
+    world: { type: 'string', default: WORLD_NAMES.join(',') },
   },
 });
 const cars = Number(values.cars);
 const sweeps = Number(values.sweeps);
 const first = Number(values.first);
-const worlds: World[] = values.world === 'both' ? ['own', 'other'] : [values.world as World];
-if (![cars, sweeps, first].every((n) => Number.isInteger(n) && n > 0)) {
-  throw new RangeError('--cars, --sweeps and --first are whole numbers above zero');
+const training = Number(values.training);
+const worlds = values.world.split(',') as WorldName[];
+if (![cars, sweeps, first].every((n) => Number.isInteger(n) && n > 0) || !(training >= 0)) {
+  throw new RangeError(
+    '--cars, --sweeps and --first are whole numbers above zero, --training not below',
+  );
 }
+const unknown = worlds.find((world) => !WORLD_NAMES.includes(world));
+if (unknown !== undefined) throw new RangeError(`--world: there is no ${unknown}`);
 
-/** Reads all cars on all cores, with progress on standard error. */
-function readAll(world: World): Promise<CarRead[]> {
+/** Cars that train the learner have seeds far from those that are read. */
+const FIRST_TRAINING = 5_000_000;
+
+/** Reads cars on all cores, with progress on standard error. */
+function readAll(tasks: readonly Task[], label: string): Promise<CarRead[]> {
   const results: CarRead[] = [];
   let next = 0;
   let done = 0;
+  if (tasks.length === 0) return Promise.resolve(results);
   return new Promise((resolve, reject) => {
-    for (let i = 0; i < Math.min(cars, availableParallelism()); i++) {
+    for (let i = 0; i < Math.min(tasks.length, availableParallelism()); i++) {
       const worker = new Worker(new URL('../worker.mjs', import.meta.url), {
         workerData: { module: new URL('./readCars.ts', import.meta.url).href },
       });
       let current = -1;
       const give = () => {
-        if (next >= cars) return void worker.terminate();
+        if (next >= tasks.length) return void worker.terminate();
         current = next++;
-        worker.postMessage({ seed: first + current, world, sweeps } satisfies Task);
+        worker.postMessage(tasks[current]);
       };
       worker.on('message', (result: CarRead) => {
         results[current] = result;
         done++;
-        if (process.stderr.isTTY || done % 100 === 0) {
-          process.stderr.write(`\r${world}: ${done} of ${cars} cars`);
+        if (process.stderr.isTTY || done % 500 === 0) {
+          process.stderr.write(`\r${label}: ${done} of ${tasks.length} cars`);
         }
-        if (done === cars) resolve(results);
+        if (done === tasks.length) resolve(results);
         give();
       });
       worker.on('error', reject);
       give();
     }
   });
+}
+
+/** A learner for each fault, trained on cars of a world; ranks by chance times what such a fault takes. */
+function learn(cars: readonly CarRead[]): (car: CarRead) => Reading {
+  const rows = cars.map(({ features }) => features);
+  const edges = binEdges(rows);
+  const binned = binRows(rows, edges);
+  const readers = FAULTS.map((_, column) => {
+    const labels = Uint8Array.from(cars, ({ truth }) => truth.faults[column]!);
+    const taken = cars.flatMap(({ truth }, i) => (labels[i] ? [truth.excessMm[column]!] : []));
+    return {
+      chance: train(binned, edges, labels),
+      takes: taken.reduce((sum, mm) => sum + mm, 0) / Math.max(1, taken.length),
+    };
+  });
+  return ({ features }) => {
+    const chances = readers.map(({ chance }) => chance(features));
+    const weight = chances.map((chance, column) => chance * readers[column]!.takes);
+    const isRepeat = (column: number) =>
+      FAULTS[column]!.cause === 'hardCornering' && FAULTS[column]!.where === 'rear';
+    return {
+      chances,
+      ranked: [...chances.keys()]
+        .filter((column) => !isRepeat(column))
+        .toSorted((a, b) => weight[b]! - weight[a]!),
+    };
+  };
 }
 
 function table(rows: readonly (readonly (string | number)[])[]): string {
@@ -80,15 +120,20 @@ function mean(values: readonly number[]): number {
 
 const KEYS = ['logLoss', 'brier', 'auc', 'calibrationError'] as const;
 
-function report(world: World, read: readonly CarRead[]): void {
+function report(
+  world: WorldName,
+  read: readonly CarRead[],
+  learned: (car: CarRead) => Reading,
+): void {
   const truths = read.map(({ truth }) => truth);
   const readers: Record<string, readonly Reading[]> = {
-    ours: read.map(({ ours }) => ours),
+    ours: read.map(({ ours }) => ours!),
     chart: chartReadings(
       truths,
-      read.map(({ chart }) => chart),
+      read.map(({ chart }) => chart!),
     ),
-    best: read.map(({ knowing }) => knowing),
+    ...(training > 0 ? { learned: read.map(learned) } : {}),
+    ...(world === 'own' ? { knowing: read.map(({ knowing }) => knowing!) } : {}),
   };
   const names = Object.keys(readers);
   const flags = Object.fromEntries(
@@ -98,10 +143,10 @@ function report(world: World, read: readonly CarRead[]): void {
     names.map((name) => [name, scoreCars(truths, readers[name]!)]),
   ) as Record<string, CarScores>;
 
+  console.log(`\n${read.length} cars of the world '${world}', ${sweeps} sweeps`);
   console.log(
-    `\n${read.length} cars, ${world === 'own' ? 'worn by our own formula with jittered constants' : 'worn by another formula'}, ${sweeps} sweeps`,
+    'learned: boosting trained on that world; knowing: knows the constants of each car\n',
   );
-  console.log('best: a reader who knows the constants of each car’s physics\n');
   const header = ['flag', 'there'].concat(
     KEYS.flatMap((key) =>
       names.map((name) => `${name} ${key === 'calibrationError' ? 'ece' : key}`),
@@ -123,23 +168,45 @@ function report(world: World, read: readonly CarRead[]): void {
     label,
     ...names.map((name) => (who.includes(name) ? whole[name]![key] : '-')),
   ];
-  const share = (where: CarRead['forecast']) =>
-    (read.filter(({ forecast }) => forecast === where).length / read.length).toFixed(3);
-  console.log(
-    `\nlife of a new set against the 80 % interval: within ${share('within')}, earlier ${share('earlier')}, later ${share('later')}`,
-  );
-  const advise = ['ours', 'best'];
+  const advise = names.filter((name) => name === 'ours' || name === 'knowing');
   console.log(
     `\n${table([
       ['whole cars', ...names],
       line(`main cause first (${withMainCause} cars with one of 0.3 mm or more)`, 'top1'),
       line('main cause among the first three', 'top3'),
-      line(`false alarm on a clean car (${clean} clean cars)`, 'falseAlarms', advise),
+      line(`false alarm on a clean car (${clean} clean cars)`, 'falseAlarms'),
       line('clean car sent for work', 'sentForWork', advise),
       line('clean car sent to be measured', 'sentForCheck', advise),
       line(`real fault left without work or check (${faulty} cars)`, 'missed', advise),
     ])}`,
   );
+  const quantities = Object.keys(read[0]!.intervals!);
+  console.log(
+    `\n${table([
+      ['80 % intervals', 'below', 'within', 'above'],
+      ...quantities.map((quantity) => {
+        const fell = read.flatMap(({ intervals }) => intervals![quantity]!);
+        const share = (where: Fell) => fell.filter((one) => one === where).length / fell.length;
+        return [quantity, share('below'), share('within'), share('above')];
+      }),
+    ])}`,
+  );
 }
 
-for (const world of worlds) report(world, await readAll(world));
+for (const world of worlds) {
+  const task = (seed: number, isForTraining: boolean): Task => ({
+    seed,
+    world,
+    sweeps,
+    isForTraining,
+  });
+  const trained = await readAll(
+    Array.from({ length: training }, (_, i) => task(FIRST_TRAINING + i, true)),
+    `${world}, to train on`,
+  );
+  const read = await readAll(
+    Array.from({ length: cars }, (_, i) => task(first + i, false)),
+    world,
+  );
+  report(world, read, trained.length > 0 ? learn(trained) : () => ({ chances: [], ranked: [] }));
+}

@@ -65,6 +65,13 @@ export function jagsData(file: CaseFile): string {
     const total = isPair ? left + right : 2 * (left ?? right ?? 0);
     return [{ total, axle: axle + 1, sd: isPair ? 0.04 * Math.SQRT2 : 0.25 }];
   });
+  const distances = WHEEL_ORDER.map((wheel) => resolved.tires[wheel].distanceKm);
+  const isOneAge = distances.every((km) => km === distances[0]);
+  /** Chances of none of so many, and of each. */
+  const among = (count: number, rate: number) => [
+    1 - count * rate,
+    ...new Array<number>(count).fill(rate),
+  ];
   /** A list with the dummy first row that the model skips. */
   const list = (values: readonly number[]) => [1, ...values];
 
@@ -87,7 +94,7 @@ export function jagsData(file: CaseFile): string {
     rateLinear: PRESSURE_RATE.linear,
     rateSquare: PRESSURE_RATE.square,
     pos: { table: paths.map((path) => stretch(path.positions, path.positions[0]!).map(plusOne)) },
-    km: { table: paths.map((path) => stretch(path.megametres, 0)) },
+    km: { table: paths.map((path) => stretch(path.thousandKm, 0)) },
     slip0: { table: paths.map((path) => stretch(path.drivingSlips, path.drivingSlips[0]!)) },
     read: {
       table: readings.map(({ lossMm }) => lossMm.map((loss) => (Number.isNaN(loss) ? 0 : loss))),
@@ -100,7 +107,10 @@ export function jagsData(file: CaseFile): string {
     scatter: readings.map(({ scatterMm2 }) => scatterMm2),
     freedom: readings.map(({ scatterFreedom }) => scatterFreedom),
     roundingVar: resolved.readingRoundingMm ** 2 / 12,
-    uneven: [NOISE.stationHealthy, NOISE.stationBounce],
+    newDepth: paths.map(({ newDepthMm }) => newDepthMm),
+    oddTireChance: among(4, NOISE.oddTireRate),
+    oddReadingChance: among(12, NOISE.oddReadingRate),
+    otherAgeChance: among(2, isOneAge ? NOISE.otherAgeRate / 2 : 0),
     nFeather: feathers.length + 1,
     feather: list(feathers.map(({ felt }) => felt)),
     featherFront: list(feathers.map(({ front }) => front)),

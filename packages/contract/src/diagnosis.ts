@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { wheelSchema } from './caseFile.ts';
-import { ACTIONS, AXLE_CAUSES, CHECKS, STATUSES, WHEEL_CAUSES } from './words.ts';
+import { ACTIONS, AXLE_CAUSES, CHECKS, RIBS, STATUSES, WHEEL_CAUSES } from './words.ts';
 
 export const DIAGNOSIS_FORMAT = 'keen-groove/diagnosis';
 export const DIAGNOSIS_VERSION = 1;
@@ -57,6 +57,17 @@ export const nextCheckSchema = z.strictObject({
   gain: z.number(),
 });
 
+/**
+ * What does not fit the model for reasons of its own: a reading to take again, a tire that something
+ * unknown has worn, an axle whose tires seem to be of another age.
+ */
+export const odditySchema = z.strictObject({
+  kind: z.enum(['reading', 'tire', 'age']),
+  where: whereSchema,
+  rib: z.enum(RIBS).optional(),
+  probability,
+});
+
 export const recommendationSchema = z.strictObject({
   action: z.enum(ACTIONS),
   beforeFitting: z.boolean(),
@@ -80,6 +91,7 @@ export const diagnosisSchema = z
     axles: z.strictObject({ front: axleDiagnosisSchema, rear: axleDiagnosisSchema }),
     ranked: z.array(rankedCauseSchema),
     nextChecks: z.array(nextCheckSchema),
+    oddities: z.array(odditySchema).optional(),
     recommendation: recommendationSchema,
   })
   .meta({ id: 'Diagnosis', title: 'Keen Groove diagnosis, version 1' });
@@ -89,5 +101,6 @@ export type WheelDiagnosis = z.infer<typeof wheelDiagnosisSchema>;
 export type AxleDiagnosis = z.infer<typeof axleDiagnosisSchema>;
 export type RankedCause = z.infer<typeof rankedCauseSchema>;
 export type NextCheck = z.infer<typeof nextCheckSchema>;
+export type Oddity = z.infer<typeof odditySchema>;
 export type Recommendation = z.infer<typeof recommendationSchema>;
 export type Estimate = z.infer<typeof estimate>;

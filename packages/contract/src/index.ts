@@ -53,6 +53,7 @@ export type {
   Diagnosis,
   Estimate,
   NextCheck,
+  Oddity,
   RankedCause,
   Recommendation,
   WheelDiagnosis,

@@ -1,14 +1,15 @@
 /** The inside of the diagnosis, for the simulator, the benchmarks and the page that explains it. */
 export { createAttribution, WEAR_PARTS } from './engine/diagnosis/attribution.ts';
-export { createDepthEvidence, tireReadings } from './engine/diagnosis/depthEvidence.ts';
+export { createDepthLikelihood } from './engine/diagnosis/depthLikelihood.ts';
+export { tireReadings } from './engine/diagnosis/tireReadings.ts';
 export { FAULTS, FAULT_COLUMN, HARD_CORNERING, LOOSE_DEG } from './engine/wear/faults.ts';
 export type { Fault } from './engine/wear/faults.ts';
 export { createFaultReader, FAULT_COUNT } from './engine/diagnosis/faultsOf.ts';
-export * from './engine/diagnosis/handEvidence.ts';
+export * from './engine/diagnosis/observationLikelihood.ts';
 export { createPosterior, logLikelihood } from './engine/diagnosis/posterior.ts';
 export type { Known, Posterior } from './engine/diagnosis/posterior.ts';
 export * from './engine/diagnosis/prior.ts';
-export { createWalker } from './engine/diagnosis/sampler.ts';
+export { createChain } from './engine/diagnosis/sampler.ts';
 export { createRandom } from './engine/random/random.ts';
 export type { Random } from './engine/random/random.ts';
 export { resolveCase } from './engine/case/resolveCase.ts';
@@ -16,8 +17,15 @@ export type { ResolvedCase } from './engine/case/resolveCase.ts';
 export { WHEEL_ORDER } from './engine/case/wheels.ts';
 export * from './engine/wear/constants.ts';
 export { tirePaths } from './engine/wear/paths.ts';
-export { healthyState, SPREAD, STATE, STATE_SIZE } from './engine/wear/state.ts';
-export { pressureRate, tireLoss } from './engine/wear/tireLoss.ts';
+export {
+  FIRST_NUISANCE,
+  healthyState,
+  NUISANCE_SPREADS,
+  SPREAD,
+  STATE,
+  STATE_SIZE,
+} from './engine/wear/state.ts';
+export { pressureRate, tireLoss, tireSensitivity } from './engine/wear/tireLoss.ts';
 export type { TirePath } from './engine/wear/tireLoss.ts';
 export { constantFacts, noiseFacts, priorFacts } from './engine/diagnosis/modelFacts.ts';
 export type { ConstantFact, Fact } from './engine/diagnosis/modelFacts.ts';

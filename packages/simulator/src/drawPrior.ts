@@ -3,9 +3,13 @@ import {
   camberPatterns,
   createRandom,
   EXCESS,
+  FIRST_NUISANCE,
+  GAUGE,
   HARD_CORNERING,
   LOOSE_DEG,
   LOOSE_WHERE,
+  NOISE,
+  NUISANCE_SPREADS,
   pressurePatterns,
   priorRates,
   SPREAD,
@@ -72,31 +76,26 @@ export function createPriorDraws(resolved: ResolvedCase, seed: number): () => Fl
     state[STATE.cornering] = happens(rates.hardCornering)
       ? HARD_CORNERING + EXCESS.cornering * random.exponential()
       : within(1, 0.2, 0, HARD_CORNERING, random);
-    nuisances(state, random);
+    oddities(state, resolved, random);
+    NUISANCE_SPREADS.forEach((sd, i) => (state[FIRST_NUISANCE + i] = sd * random.normal()));
     return state;
   };
 }
 
-/** Constants of the physics that every car has its own of. */
-export const CONSTANT_NAMES = [
-  'camberShare',
-  'toeShare',
-  'pressureShare',
-  'corneringShare',
-  'camberSlip',
-] as const;
-
-function nuisances(state: Float64Array, random: Random): void {
-  state[STATE.abradability] = SPREAD.abradability * random.normal();
-  for (const name of CONSTANT_NAMES) {
-    state[STATE[name]] = SPREAD[name] * random.normal();
-  }
-  for (const name of ['tilt', 'crown', 'drivingSlip'] as const) {
-    for (let axle = 0; axle < 2; axle++) state[STATE[name] + axle] = SPREAD[name] * random.normal();
-  }
-  // Student's t with 4 degrees of freedom: a normal over the root of a mean square of four.
-  const square = [0, 1, 2, 3].reduce((sum) => sum + random.normal() ** 2, 0) / SPREAD.handFreedom;
-  state[STATE.hand] = (SPREAD.hand * random.normal()) / Math.sqrt(square);
+/** What is odd about a car and no fault of it: its rate, its scatter, the day's gauge, one odd thing. */
+function oddities(state: Float64Array, { tires }: ResolvedCase, random: Random): void {
+  state[STATE.logWearRate] = SPREAD.logWearRate * random.normal();
+  state[STATE.noise] = NOISE.scale * random.normal();
+  state[STATE.gauge] = (random.uniform() < GAUGE.tail ? GAUGE.tailSd : GAUGE.sd) * random.normal();
+  const among = (count: number, rate: number) => {
+    const at = Math.floor(random.uniform() / rate);
+    return at < count ? at + 1 : 0;
+  };
+  state[STATE.oddTire] = among(4, NOISE.oddTireRate);
+  state[STATE.oddReading] = among(12, NOISE.oddReadingRate);
+  const distances = Object.values(tires).map(({ distanceKm }) => distanceKm);
+  const mayAge = distances.every((km) => km === distances[0]);
+  state[STATE.otherAge] = mayAge ? among(2, NOISE.otherAgeRate / 2) : 0;
 }
 
 /** Below (1) or above (2) a range by an exponential excess, or (0) inside as `inside` draws it. */

@@ -29,9 +29,11 @@ export interface Unevenness {
 
 /**
  * Writes into a case file what a workshop finds on a car: the depths with the gauge's error and
- * rounding, and what hand, valve gauge, rig and customer say, by the chances that wear-engine and
+ * rounding, and what hand, valve gauge, rig and customer say, by the chances that engine and
  * trade agree on (common practice, no source).
+ * @param state - how the car stands today
  * @param depths - true mean depth left at each rib, mm
+ * @param isWrong - whether the reading of one of the twelve ribs is wrong
  */
 export function observe(
   file: CaseFile,
@@ -40,6 +42,7 @@ export function observe(
   depths: Record<Wheel, Record<Rib, number>>,
   losses: Record<Wheel, number>,
   uneven: Unevenness,
+  isWrong: (rib: number) => boolean,
   random: Random,
 ): void {
   const happens = (chance: number) => random.uniform() < chance;
@@ -53,15 +56,18 @@ export function observe(
     return chances.length - 1;
   };
 
+  const gauge = state[STATE.gauge]!;
+  const isSet = happens(0.12);
   WHEEL_ORDER.forEach((wheel, index) => {
     const tire = file.tires[wheel];
     const bouncing = state[STATE.bounce + index]! > 0.5;
     const round = losses[wheel] * (bouncing ? uneven.bouncing : uneven.healthy);
     const skipped = RIBS.map(() => happens(plan.unread));
+    const wrongBy = RIBS.map((_, rib) => (isWrong(3 * index + rib) ? 2 * random.normal() : 0));
     tire.stations = Array.from({ length: plan.stations }, () => {
       const read = (rib: Rib, at: number) => {
         const there = depths[wheel][rib] + round * random.normal();
-        const shown = there + 0.15 * random.normal();
+        const shown = there + 0.15 * random.normal() + wrongBy[at]!;
         return skipped[at] ? null : rounded(shown, plan.depthUnit, tire.newDepth);
       };
       return { inner: read('inner', 0), centre: read('centre', 1), outer: read('outer', 2) };
@@ -73,9 +79,14 @@ export function observe(
     }
     if (plan.waves) tire.cupping = WAVES[pick(waveChances(bouncing))]!;
     if (plan.pressure) {
-      const sd = happens(0.1) ? 0.15 : 0.05;
-      const ratio = Math.max(0.2, state[STATE.pressure + index]! + sd * random.normal());
-      tire.pressure = { measured: Math.round(ratio * TARGET_KPA), target: TARGET_KPA };
+      const own = (happens(0.05) ? 0.15 : 0.045) * random.normal();
+      const found = isSet
+        ? 1 + 0.03 * random.normal()
+        : state[STATE.pressure + index]! + gauge + own;
+      tire.pressure = {
+        measured: Math.round(Math.max(0.2, found) * TARGET_KPA),
+        target: TARGET_KPA,
+      };
     }
   });
   if (plan.play) {
@@ -88,12 +99,12 @@ export function observe(
   if (plan.angles) {
     file.angles = { lf: {}, rf: {}, lr: {}, rr: {} };
     WHEEL_ORDER.forEach((wheel, index) => {
-      const camberSd = happens(0.05) ? 0.8 : 0.1;
+      const camberSd = happens(0.1) ? 0.8 : 0.1;
       const camber = state[STATE.camber + index]! + camberSd * random.normal();
       file.angles![wheel] = { camber: Number(camber.toFixed(2)) };
     });
     for (const axle of [0, 1]) {
-      const off = happens(0.05) ? 0.4 * random.normal() : 0.04 * Math.SQRT2 * random.normal();
+      const off = happens(0.1) ? 0.4 * random.normal() : 0.04 * Math.SQRT2 * random.normal();
       const total = state[STATE.toe + axle]! + off;
       const split = 0.1 * random.normal();
       const [left, right] = [WHEEL_ORDER[2 * axle]!, WHEEL_ORDER[2 * axle + 1]!];

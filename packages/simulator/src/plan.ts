@@ -1,12 +1,15 @@
 import type { CaseFile } from '@keen/contract';
-import { WHEELS } from '@keen/contract/words';
 import type { Drive, Wheel } from '@keen/contract/words';
+import { WHEEL_ORDER } from '@keen/core/engine';
 import type { Random } from '@keen/core/engine';
 
 /** How a car is looked at in a workshop: which car it is, how far it ran, what will be checked. */
 export interface Plan {
   drive: Drive;
   distanceKm: number;
+  /** The axle (0 front, 1 rear) with newer tires, and their distance; null when all are of one age. */
+  newerAxle: 0 | 1 | null;
+  newerKm: number;
   newDepthMm: number;
   depthUnit: 'mm' | 'in32';
   stations: number;
@@ -33,9 +36,11 @@ export function drawPlan(random: Random): Plan {
   const among = <T>(values: readonly T[]): T =>
     values[Math.floor(random.uniform() * values.length)]!;
   const round = (value: number, step: number) => Math.round(value / step) * step;
-  return {
+  const plan: Plan = {
     drive: among(['fwd', 'fwd', 'fwd', 'rwd', 'awd']),
     distanceKm: round(12_000 + 38_000 * random.uniform(), 500),
+    newerAxle: null,
+    newerKm: 0,
     newDepthMm: round(7 + 2 * random.uniform(), 0.5),
     depthUnit: happens(0.35) ? 'in32' : 'mm',
     stations: among([1, 1, 1, 2, 3, 4]),
@@ -51,6 +56,11 @@ export function drawPlan(random: Random): Plan {
     complaints: happens(0.5),
     tolerances: happens(0.25) ? drawTolerances(random) : undefined,
   };
+  if (plan.rotation === null && happens(0.12)) {
+    plan.newerAxle = happens(0.5) ? 0 : 1;
+    plan.newerKm = round(plan.distanceKm * (0.2 + 0.6 * random.uniform()), 500);
+  }
+  return plan;
 }
 
 function drawTolerances(random: Random): NonNullable<CaseFile['tolerances']> {
@@ -67,11 +77,11 @@ function drawTolerances(random: Random): NonNullable<CaseFile['tolerances']> {
 export function emptyCase(plan: Plan, label: string): CaseFile {
   const inUnit = (mm: number) => (plan.depthUnit === 'mm' ? mm : Math.round(mm / 0.79375));
   const tires = Object.fromEntries(
-    WHEELS.map((wheel) => [
+    WHEEL_ORDER.map((wheel, at) => [
       wheel,
       {
         newDepth: inUnit(plan.newDepthMm),
-        distance: plan.distanceKm,
+        distance: at >> 1 === plan.newerAxle ? plan.newerKm : plan.distanceKm,
         stations: [{ inner: null, centre: null, outer: null }],
       },
     ]),

@@ -6,139 +6,290 @@ import {
   createPosterior,
   createRandom,
   FAULT_COUNT,
+  FIRST_NUISANCE,
+  healthyState,
   resolveCase,
-  SPREAD,
   STATE,
   tirePaths,
   WHEEL_ORDER,
 } from '@keen/core/engine';
-import type { Random } from '@keen/core/engine';
-import { CONSTANT_NAMES, createPriorDraws } from './drawPrior.ts';
+import type { Random, ResolvedCase } from '@keen/core/engine';
+import { createPriorDraws } from './drawPrior.ts';
 import { observe } from './observe.ts';
-import { otherPhysics, ownPhysics } from './physics.ts';
 import { COMES_IN_AT_MM, drawPlan, emptyCase } from './plan.ts';
 import type { Plan } from './plan.ts';
+import { contactPatch } from './worlds/contactPatch.ts';
+import { otherFormula } from './worlds/otherFormula.ts';
+import { ownFormula } from './worlds/ownFormula.ts';
+import type { CarPhysics, World } from './worlds/world.ts';
 
-/** Which physics wears the simulated cars. */
-export type World = 'own' | 'other';
+/** The worlds by name: our own formula, another one, and one from first principles. */
+export const WORLDS = {
+  own: ownFormula,
+  other: otherFormula,
+  patch: contactPatch,
+} as const satisfies Record<string, World>;
+export type WorldName = keyof typeof WORLDS;
+export const WORLD_NAMES = Object.keys(WORLDS) as WorldName[];
 
 /** A simulated car: what a workshop would see of it, and what is true of it. */
 export interface SimulatedCar {
   file: CaseFile;
-  /** The true state, see the engine's STATE. */
+  /** The true state over the tires' life, see the engine's STATE. */
   state: Float64Array;
+  /** How it stands today. */
+  today: Float64Array;
   /** 1 for each of the engine's FAULTS that is there. */
   faults: Uint8Array;
   /** What each of them took beyond mid-tolerance, mm, summed over the four worst ribs. */
   excessMm: readonly number[];
+  /** Distance that the tires on the car still run to the legal limit, as the car stands today, km. */
+  oldKm: number;
+  /** Distance that a new set would run, as the car stands today, km. */
+  newKm: number;
 }
 
-/** The constants of the physics, which a reader who knows this car's world would know. */
+/** The constants of the physics, which a reader who knows this car's world would know; traits of the car are not among them. */
 export const CONSTANTS: readonly number[] = [
-  ...CONSTANT_NAMES.map((name) => STATE[name]),
+  STATE.camberShare,
+  STATE.toeShare,
+  STATE.pressureShare,
+  STATE.corneringShare,
+  STATE.camberSlip,
+  STATE.pressureRate,
+  STATE.depthRate,
+  STATE.corneringSlip,
+  STATE.corneringSlip + 1,
   STATE.drivingSlip,
   STATE.drivingSlip + 1,
 ];
 
+/** A stretch of a car's life in one state. */
+interface Phase {
+  state: Float64Array;
+  /** Part of the distance. */
+  part: number;
+}
+
 /**
- * Draws a car from the prior with jittered constants, wears its tires and looks at it as a workshop
- * would.
+ * Draws a car from the prior, wears its tires by a world's physics and looks at it as a workshop would.
  * @param seed - the same seed gives the same car
  */
-export function simulateCar(seed: number, world: World = 'own'): SimulatedCar {
+export function simulateCar(seed: number, world: WorldName = 'own'): SimulatedCar {
   const random = createRandom(seed);
   const plan = drawPlan(random);
-  const bare = emptyCase(plan, `simulated ${seed}`);
-  const state = createPriorDraws(resolveCase(bare), seed ^ 0x5bd1e995)();
-  jitterConstants(state, random);
-  const noise = drawNoise(random, world);
-  const losses = comeIn(plan, state, noise, world, random);
+  const bare = resolveCase(emptyCase(plan, ''));
+  const drawn = createPriorDraws(bare, seed ^ 0x5bd1e995)();
+  const { lateFaults, wrongReading } = WORLDS[world];
+  const physics = WORLDS[world].createPhysics(plan.drive, drawn, random);
+  const factors = WORLDS[world].drawFactors(drawn, random);
+  const phases = drawPhases(drawn, bare, lateFaults, random);
+  const newDepthOff = [0, 1, 2, 3].map(() => 0.15 * random.normal());
+  const losses = comeIn(plan, phases, physics, factors, random);
   const file = emptyCase(plan, `simulated ${seed}`);
-  const trueNewDepth = noise.newDepth.map((off) => newDepthMm(file) + off);
+  const trueNew = newDepthOff.map((off) => newDepthMm(file) + off);
   const depths = {} as Record<Wheel, Record<Rib, number>>;
   const meanLoss = {} as Record<Wheel, number>;
   WHEEL_ORDER.forEach((wheel, tire) => {
     const [inner, centre, outer] = losses[tire]!.map((loss) =>
-      Math.max(0, trueNewDepth[tire]! - loss),
+      Math.max(0, trueNew[tire]! - loss),
     ) as [number, number, number];
     depths[wheel] = { inner, centre, outer };
     meanLoss[wheel] = losses[tire]!.reduce((sum, loss) => sum + loss, 0) / 3;
   });
-  observe(file, plan, state, depths, meanLoss, noise.uneven, random);
+  const state = lifeOf(phases);
+  const today = phases.at(-1)!.state;
+  const uneven = {
+    healthy: 0.02 + 0.04 * random.uniform(),
+    bouncing: 0.1 + 0.12 * random.uniform(),
+  };
+  const wrong =
+    world === 'own'
+      ? (at: number) => drawn[STATE.oddReading] === at + 1
+      : () => random.uniform() < wrongReading;
+  observe(file, plan, today, depths, meanLoss, uneven, wrong, random);
 
   const resolved = resolveCase(file);
   const faults = new Uint8Array(FAULT_COUNT);
   createFaultReader(resolved)(state, faults);
   const worst = losses.map((ribs) => ribs.indexOf(Math.max(...ribs)));
   const attribution = createAttribution(createPosterior(resolved), worst);
-  attribution.add(state, faults);
-  return { file, state, faults, excessMm: attribution.excess() };
+  attribution.add(plain(state), faults);
+  return {
+    file,
+    state,
+    today,
+    faults,
+    excessMm: attribution.excess(),
+    ...ahead(resolved, today, physics, factors, world, losses, trueNew, random),
+  };
+}
+
+/** A state without what the engine's formula takes for nuisances: excess is told by its plain form. */
+function plain(state: Float64Array): Float64Array {
+  const copy = state.slice();
+  copy.fill(0, FIRST_NUISANCE);
+  return copy;
 }
 
 function newDepthMm(file: CaseFile): number {
   return file.tires.lf.newDepth * (file.units.depth === 'mm' ? 1 : 0.79375);
 }
 
-/** Lognormal constants, a little wider than a normal of the same spread in the tails. */
-function jitterConstants(state: Float64Array, random: Random): void {
-  for (const name of CONSTANT_NAMES) {
-    state[STATE[name]] = Math.exp(SPREAD[name] * random.normal()) - 1;
+/** Some faults began on the way: before, that angle or pressure was in the middle of its tolerance. */
+function drawPhases(
+  state: Float64Array,
+  resolved: ResolvedCase,
+  lateFaults: number,
+  random: Random,
+): Phase[] {
+  if (random.uniform() >= lateFaults) return [{ state, part: 1 }];
+  const { camber, totalToe } = resolved.tolerances;
+  const middle = ([low, high]: readonly [number, number]) => (low + high) / 2;
+  const healthy = healthyState(
+    [middle(camber.front), middle(camber.rear)],
+    [middle(totalToe.front), middle(totalToe.rear)],
+  );
+  const before = state.slice();
+  for (const late of [
+    [STATE.camber, 4],
+    [STATE.toe, 2],
+    [STATE.pressure, 4],
+    [STATE.looseness, 2],
+    [STATE.bounce, 4],
+  ] as const) {
+    if (random.uniform() < 0.5) continue;
+    for (let i = 0; i < late[1]; i++) before[late[0] + i] = healthy[late[0] + i]!;
   }
-  for (let axle = 0; axle < 2; axle++) {
-    state[STATE.drivingSlip + axle] = Math.exp(SPREAD.drivingSlip * random.normal()) - 1;
-  }
+  const part = random.uniform();
+  return [
+    { state: before, part },
+    { state, part: 1 - part },
+  ];
 }
 
-interface Noise {
+/** The state over a car's life: means, of looseness the root of the mean square. */
+function lifeOf(phases: readonly Phase[]): Float64Array {
+  const mean = phases.at(-1)!.state.slice();
+  const average = (at: number) =>
+    phases.reduce((sum, { state, part }) => sum + part * state[at]!, 0);
+  for (let at: number = STATE.camber; at < STATE.logWearRate; at++) mean[at] = average(at);
+  for (const axle of [0, 1]) {
+    mean[STATE.looseness + axle] = Math.sqrt(
+      phases.reduce((sum, { state, part }) => sum + part * state[STATE.looseness + axle]! ** 2, 0),
+    );
+  }
+  for (let tire = 0; tire < 4; tire++) {
+    mean[STATE.bounce + tire] = average(STATE.bounce + tire) >= 0.2 ? 1 : 0;
+  }
+  return mean;
+}
+
+interface Factors {
   tire: readonly number[];
   rib: readonly (readonly number[])[];
-  newDepth: readonly number[];
-  uneven: { healthy: number; bouncing: number };
 }
 
-function drawNoise(random: Random, world: World): Noise {
-  const draw = world === 'own' ? random.normal : () => studentT(random);
-  const four = [0, 1, 2, 3];
-  const size = 0.1 + 0.05 * random.uniform();
-  return {
-    tire: four.map(() => Math.exp(size * draw())),
-    rib: four.map(() => [0, 1, 2].map(() => Math.exp(size * draw()))),
-    newDepth: four.map(() => 0.15 * random.normal()),
-    uneven: {
-      healthy: 0.02 + 0.04 * random.uniform(),
-      bouncing: 0.1 + 0.12 * random.uniform(),
-    },
-  };
-}
-
-/** Student's t with 4 degrees of freedom, scaled to variance 1. */
-function studentT(random: Random): number {
-  const square = [0, 1, 2, 3].reduce((sum) => sum + random.normal() ** 2, 0) / 4;
-  return random.normal() / Math.sqrt(square) / Math.SQRT2;
-}
-
-/** Wears the four tires; a car that wore out earlier comes in earlier. Changes the plan's distance. */
+/** Wears the four tires; a car that wore out earlier comes in earlier. Changes the plan's distances. */
 function comeIn(
   plan: Plan,
-  state: Float64Array,
-  noise: Noise,
-  world: World,
+  phases: readonly Phase[],
+  physics: CarPhysics,
+  factors: Factors,
   random: Random,
 ): number[][] {
-  const physics = world === 'own' ? ownPhysics : otherPhysics;
-  const lossesNow = () => {
-    const paths = tirePaths(resolveCase(emptyCase(plan, '')));
-    return paths.map((path, tire) => {
-      const out = new Float64Array(3);
-      physics(state, path, out);
-      return [...out].map((loss, rib) => loss * noise.tire[tire]! * noise.rib[tire]![rib]!);
-    });
-  };
-  const losses = lossesNow();
+  const losses = lossesOf(plan, phases, physics, factors);
   const [least, most] = COMES_IN_AT_MM;
   const left = least + (most - least) * random.uniform();
   const worst = Math.max(...losses.flat());
   if (plan.newDepthMm - worst >= left) return losses;
-  plan.distanceKm = Math.round((plan.distanceKm * (plan.newDepthMm - left)) / worst);
-  return lossesNow();
+  const shorter = (plan.newDepthMm - left) / worst;
+  plan.distanceKm = Math.round(plan.distanceKm * shorter);
+  plan.newerKm = Math.round(plan.newerKm * shorter);
+  return lossesOf(plan, phases, physics, factors);
+}
+
+/** Steps in which the wear of a stretch is added up, since it changes with the depth that is left. */
+const STEPS = 12;
+
+function lossesOf(
+  plan: Plan,
+  phases: readonly Phase[],
+  physics: CarPhysics,
+  factors: Factors,
+): number[][] {
+  const resolved = resolveCase(emptyCase(plan, ''));
+  return tirePaths(resolved).map((path, tire) => {
+    const lost = [0, 0, 0];
+    const total = path.thousandKm.reduce((sum, km) => sum + km, 0);
+    let run = 0;
+    path.positions.forEach((position, i) => {
+      const rates = phases.map(({ state }) => physics.rates(state, tire, position));
+      const step = path.thousandKm[i]! / STEPS;
+      for (let s = 0; s < STEPS; s++) {
+        const at = (run + step / 2) / total;
+        const phase = phases.length > 1 && at > phases[0]!.part ? 1 : 0;
+        for (let rib = 0; rib < 3; rib++) {
+          lost[rib]! +=
+            rates[phase]![rib]! *
+            step *
+            factors.tire[tire]! *
+            factors.rib[tire]![rib]! *
+            physics.depthFactor(Math.min(1, lost[rib]! / plan.newDepthMm));
+        }
+        run += step;
+      }
+    });
+    return lost;
+  });
+}
+
+/** What the tires go on to do with the car as it stands today: those on it, and a new set. */
+function ahead(
+  resolved: ResolvedCase,
+  today: Float64Array,
+  physics: CarPhysics,
+  factors: Factors,
+  world: WorldName,
+  lost: readonly (readonly number[])[],
+  newDepths: readonly number[],
+  random: Random,
+): { oldKm: number; newKm: number } {
+  const rotates = resolved.rotatable && resolved.rotations.length > 0;
+  const fresh = WORLDS[world].drawFactors(plainFactors(today), random);
+  const limit = resolved.limitsMm.legal;
+  const life = (start: (tire: number, rib: number) => number, own: Factors) =>
+    Math.min(
+      ...WHEEL_ORDER.flatMap((_, tire) => {
+        const places = rotates ? [tire % 2, (tire % 2) + 2] : [tire];
+        const rates = places.map((place) => physics.rates(today, tire, place));
+        return [0, 1, 2].map((rib) => {
+          const rate =
+            (rates.reduce((sum, at) => sum + at[rib]!, 0) / places.length) *
+            own.tire[tire]! *
+            own.rib[tire]![rib]!;
+          const depth = newDepths[tire]!;
+          let left = depth - start(tire, rib);
+          let km = 0;
+          const step = Math.max(0.05, (left - limit) / 20);
+          while (left > limit && km < 400_000) {
+            km += (1000 * step) / (rate * physics.depthFactor(1 - left / depth));
+            left -= step;
+          }
+          return km;
+        });
+      }),
+    );
+  return {
+    oldKm: life((tire, rib) => lost[tire]![rib]!, factors),
+    newKm: life(() => 0, fresh),
+  };
+}
+
+/** A new set is of one age, and none of it is odd from the start. */
+function plainFactors(state: Float64Array): Float64Array {
+  const copy = state.slice();
+  copy[STATE.oddTire] = 0;
+  copy[STATE.otherAge] = 0;
+  return copy;
 }

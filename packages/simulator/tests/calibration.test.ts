@@ -6,7 +6,7 @@ import type { FlagScores, Reading } from '../src/calibration.ts';
 import { readingOf } from '../src/readingOf.ts';
 import { readChart } from '../src/ruleChart.ts';
 import { simulateCar } from '../src/simulateCar.ts';
-import type { World } from '../src/simulateCar.ts';
+import type { WorldName } from '../src/simulateCar.ts';
 
 /** Few cars and the quick answer, to be held at every run; docs/diagnosis.md has the full report. */
 const CARS = 90;
@@ -16,46 +16,50 @@ function mean(scores: readonly FlagScores[], key: keyof Omit<FlagScores, 'flag'>
   return scores.reduce((sum, score) => sum + score[key], 0) / scores.length;
 }
 
-describe.each<World>(['own', 'other'])('the diagnosis over cars of the %s physics', (world) => {
-  const cars = Array.from({ length: CARS }, (_, i) => simulateCar(FIRST + i, world));
-  const ours: Reading[] = cars.map(({ file }) => {
-    const run = createDiagnosisRun(file);
-    run.step(LIVE_SWEEPS);
-    return readingOf(run.answer().diagnosis);
-  });
-  const chart = chartReadings(
-    cars,
-    cars.map(({ file }) => readChart(file)),
-  );
-  const flags = scoreFlags(cars, ours);
+describe.each<WorldName>(['own', 'other', 'patch'])(
+  'the diagnosis over cars of the world %s',
+  (world) => {
+    const cars = Array.from({ length: CARS }, (_, i) => simulateCar(FIRST + i, world));
+    const ours: Reading[] = cars.map(({ file }) => {
+      const run = createDiagnosisRun(file);
+      run.step(LIVE_SWEEPS);
+      return readingOf(run.answer().diagnosis);
+    });
+    const chart = chartReadings(
+      cars,
+      cars.map(({ file }) => readChart(file)),
+    );
+    const flags = scoreFlags(cars, ours);
 
-  it('loses a quarter less than the wall chart at its best', () => {
-    expect(mean(flags, 'logLoss')).toBeLessThan(0.75 * mean(scoreFlags(cars, chart), 'logLoss'));
-  });
+    it('loses a quarter less than the wall chart at its best', () => {
+      expect(mean(flags, 'logLoss')).toBeLessThan(0.75 * mean(scoreFlags(cars, chart), 'logLoss'));
+    });
 
-  it('means what it says', () => {
-    // With so few cars the error of chance alone is near 0.02 on a flag.
-    expect(mean(flags, 'calibrationError')).toBeLessThan(0.035);
-    for (const { flag, calibrationError } of flags) {
-      expect(calibrationError, flag).toBeLessThan(0.11);
-    }
-  });
+    it('means what it says', () => {
+      // 0.03 in our own world, 0.045 in the others (docs/diagnosis.md has them over many cars); with so few
+      // the error of chance alone is near 0.02 on a flag.
+      expect(mean(flags, 'calibrationError')).toBeLessThan(world === 'own' ? 0.035 : 0.05);
+      for (const { flag, calibrationError } of flags) {
+        expect(calibrationError, flag).toBeLessThan(0.11);
+      }
+    });
 
-  it('ranks cars with a fault above cars without', () => {
-    expect(mean(flags, 'auc')).toBeGreaterThan(0.85);
-  });
+    it('ranks cars with a fault above cars without', () => {
+      expect(mean(flags, 'auc')).toBeGreaterThan(0.85);
+    });
 
-  it('names the main cause far more often than the chart, and leaves clean cars in peace', () => {
-    const us = scoreCars(cars, ours);
-    const them = scoreCars(cars, chart);
-    expect(us.withMainCause).toBeGreaterThan(25);
-    expect(us.top1).toBeGreaterThan(1.5 * them.top1);
-    expect(us.top3).toBeGreaterThan(0.7);
-    expect(us.falseAlarms).toBeLessThan(0.15);
-    expect(us.sentForWork).toBeLessThan(0.12);
-    expect(us.missed).toBeLessThan(0.25);
-  });
-});
+    it('names the main cause far more often than the chart, and leaves clean cars in peace', () => {
+      const us = scoreCars(cars, ours);
+      const them = scoreCars(cars, chart);
+      expect(us.withMainCause).toBeGreaterThan(25);
+      expect(us.top1).toBeGreaterThan(1.5 * them.top1);
+      expect(us.top3).toBeGreaterThan(0.7);
+      expect(us.falseAlarms).toBeLessThan(0.15);
+      expect(us.sentForWork).toBeLessThan(0.12);
+      expect(us.missed).toBeLessThan(0.25);
+    });
+  },
+);
 
 describe('scoreCars', () => {
   const clean = { faults: new Uint8Array(FAULT_COUNT), excessMm: new Float64Array(FAULT_COUNT) };

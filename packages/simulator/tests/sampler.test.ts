@@ -5,7 +5,7 @@ import {
   createFaultReader,
   createPosterior,
   createRandom,
-  createWalker,
+  createChain,
   FAULT_COUNT,
   FAULTS,
   logLikelihood,
@@ -67,13 +67,14 @@ function walked(file: CaseFile): Posterior {
   const sums = new Array<number>(FAULT_COUNT).fill(0);
   let [toe, camber] = [0, 0];
   for (let chain = 0; chain < CHAINS; chain++) {
-    const walker = createWalker(posterior, random, chain);
-    for (let i = 0; i < 300; i++) walker.sweep();
+    const run = createChain(posterior, random, chain);
+    for (let i = 0; i < 300; i++) run.sweep();
+    run.settle();
     for (let i = 0; i < SWEEPS / CHAINS; i++) {
-      walker.sweep();
-      toe += walker.state[STATE.toe]!;
-      camber += walker.state[STATE.camber]!;
-      read(walker.state, faults);
+      run.sweep();
+      toe += run.state[STATE.toe]!;
+      camber += run.state[STATE.camber]!;
+      read(run.state, faults);
       faults.forEach((isOut, column) => (sums[column]! += isOut));
     }
   }
@@ -111,7 +112,7 @@ const CASES: Record<string, CaseFile> = {
   }),
 };
 
-describe('createWalker', () => {
+describe('createChain', () => {
   it.each(Object.entries(CASES))(
     'finds the posterior that weighted draws give: %s',
     (_name, file) => {

@@ -12,7 +12,7 @@ export interface WearExample {
 }
 
 const NEW_MM = 8;
-const MEGAMETRES = 20;
+const THOUSAND_KM = 20;
 const FRONT = [0, 1];
 
 const EXAMPLES: readonly (readonly [title: string, change: (state: Float64Array) => void])[] = [
@@ -44,7 +44,7 @@ export function wearExamples(): WearExample[] {
     );
     change(state);
     const tires = byWheel((_, tire) => {
-      tireLoss(state, tirePath(tire, [tire], [MEGAMETRES], 'fwd'), loss);
+      tireLoss(state, tirePath(tire, [tire], [THOUSAND_KM], 'fwd'), loss);
       const [inner, centre, outer] = [...loss].map((mm) => Math.max(0, NEW_MM - mm)) as [
         number,
         number,

@@ -41,6 +41,20 @@ function placed(list: readonly (Wheel | Axle)[], noun: 'wheel' | 'tire'): string
 
 const verdict: VerdictTexts = {
   healthy: 'This tread fits a car with nothing out.',
+  seen(seen) {
+    const then =
+      'Whatever did that will do it to the next tire: measure the alignment before fitting.';
+    switch (seen.kind) {
+      case 'edge':
+        return `The ${places[seen.where]} tire is worn on its ${seen.rib} edge, and no single cause stands out. ${then}`;
+      case 'across':
+        return `The ${places[seen.lower]} tire has worn more than the one beside it, and no single cause stands out. ${then}`;
+      case 'shoulders':
+        return `The ${places[seen.where]} tire is worn on both shoulders, and no single cause stands out. Check its pressure, and ask how the car is driven.`;
+      case 'centre':
+        return `The ${places[seen.where]} tire is worn in the centre, and no single cause stands out. Check its pressure.`;
+    }
+  },
   noneStandsOut: 'No cause stands out.',
   likeliest: (cause, where, chance) =>
     `The likeliest fault is ${lower(causes[cause])} at the ${places[where]}, at ${chance}.`,

@@ -66,6 +66,20 @@ function placed(list: readonly (Wheel | Axle)[], noun: 'wheel' | 'tire'): string
 
 const verdict: VerdictTexts = {
   healthy: 'Este desgaste corresponde a un coche sin nada fuera de medida.',
+  seen(seen) {
+    const then =
+      'Lo que lo ha gastado así gastará igual el siguiente: mida la alineación antes de montar.';
+    switch (seen.kind) {
+      case 'edge':
+        return `El neumático ${ofTire[seen.where]} está gastado en el borde ${seen.rib === 'inner' ? 'interior' : 'exterior'} y no destaca ninguna causa. ${then}`;
+      case 'across':
+        return `El neumático ${ofTire[seen.lower]} se ha gastado más que el del otro lado y no destaca ninguna causa. ${then}`;
+      case 'shoulders':
+        return `El neumático ${ofTire[seen.where]} está gastado en los dos hombros y no destaca ninguna causa. Compruebe la presión y pregunte cómo se conduce.`;
+      case 'centre':
+        return `El neumático ${ofTire[seen.where]} está gastado en el centro y no destaca ninguna causa. Compruebe la presión.`;
+    }
+  },
   noneStandsOut: 'No destaca ninguna causa.',
   likeliest: (cause, where, chance) =>
     `El fallo más probable es ${lower(causes[cause])} ${at(where)}: ${chance}.`,

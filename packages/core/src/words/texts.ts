@@ -8,6 +8,7 @@ import type {
   Side,
   Wheel,
 } from '@keen/contract/words';
+import type { SeenWear } from '../engine/diagnosis/treadSeen.ts';
 
 /**
  * Everything that is said to a customer, in one language. Sentences are whole, since what comes between
@@ -19,6 +20,8 @@ export const SURE_BANDS = [0.97, 0.85, 0.6, 0.45, 0.2, 0.05, 0] as const;
 
 export interface VerdictTexts {
   healthy: string;
+  /** Wear that anyone can see and no known cause explains well. */
+  seen(seen: SeenWear): string;
   noneStandsOut: string;
   likeliest(cause: Cause, where: Wheel | Axle, chance: string): string;
   unclear(cause: Cause, where: Wheel | Axle): string;

@@ -15,7 +15,7 @@ export function AdviceInMoney({ weighing }: { weighing: Weighing }) {
   const { advised, next, worthOfMeasuring, horizonKm, sure } = weighing;
   const money = (minor: number) => formatMoney(minor, currency, 'en', true);
   const span = `${showFar(horizonKm, units.distance)} ${units.distance}`;
-  const total = (advised.perMegametre * horizonKm) / THOUSAND;
+  const total = (advised.perThousandKm * horizonKm) / THOUSAND;
   const isClose = next !== null && next.dearer < CLOSE * total;
   return (
     <Typography component="div">

@@ -21,7 +21,7 @@ export function Alternatives({ weighing, course, linesFor, onTake }: Alternative
   const { prices } = useVisit().session.shop.settings;
   const others = weighing.choices
     .filter((choice) => !choice.isBarred && choice.course !== course)
-    .toSorted((a, b) => a.perMegametre - b.perMegametre)
+    .toSorted((a, b) => a.perThousandKm - b.perThousandKm)
     .slice(0, MOST_ALTERNATIVES);
   if (others.length === 0) return null;
   return (

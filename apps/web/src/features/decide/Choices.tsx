@@ -21,11 +21,11 @@ export function Choices({ weighing, oldKm }: ChoicesProps) {
   const { currency } = session.shop.settings.prices;
   const longest = Math.max(...weighing.choices.map(({ outlook }) => outlook.lifeKm.high));
   const rows = weighing.choices.toSorted((a, b) =>
-    a.isBarred === b.isBarred ? a.perMegametre - b.perMegametre : a.isBarred ? 1 : -1,
+    a.isBarred === b.isBarred ? a.perThousandKm - b.perThousandKm : a.isBarred ? 1 : -1,
   );
   // What 1000 of the person's own distance units cost.
-  const perThousand = ({ perMegametre }: Choice) =>
-    (perMegametre / THOUSAND) * distanceToKm(THOUSAND, units.distance);
+  const perThousand = ({ perThousandKm }: Choice) =>
+    (perThousandKm / THOUSAND) * distanceToKm(THOUSAND, units.distance);
   return (
     <Box
       component="table"

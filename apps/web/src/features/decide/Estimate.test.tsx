@@ -180,10 +180,10 @@ describe('packages, hours and alternatives', () => {
 
   it('offers other courses, cheapest over the tires’ life first, without those that are barred', () => {
     const shown = showWith([
-      { course: 'fitOnly', perMegametre: 900, isBarred: false },
-      { course: 'balanceOrDampers', perMegametre: 700, isBarred: true },
-      { course: 'checkAlignment', perMegametre: 800, isBarred: false },
-      { course: 'align', perMegametre: 600, isBarred: false },
+      { course: 'fitOnly', perThousandKm: 900, isBarred: false },
+      { course: 'balanceOrDampers', perThousandKm: 700, isBarred: true },
+      { course: 'checkAlignment', perThousandKm: 800, isBarred: false },
+      { course: 'align', perThousandKm: 600, isBarred: false },
     ]);
     const offered = screen.getAllByRole('button', { name: / now$/ });
     expect(offered.map((button) => button.textContent)).toEqual([

@@ -1,6 +1,8 @@
 import type { Axle, Diagnosis, RankedCause, Wheel } from '@keen/contract';
-import { axleOf, WHEELS_OF_AXLE } from '@keen/core';
+import { axleOf, WHEELS_OF_AXLE, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
+import { TireContact } from '../../drawing/TireContact.tsx';
+import { WornWaves } from '../../drawing/WornWaves.tsx';
 import { WheelPosture } from '../../drawing/WheelPosture.tsx';
 import { showDegrees } from '../../shared/format.ts';
 
@@ -25,6 +27,24 @@ export function CausePosture({ cause, diagnosis }: { cause: RankedCause; diagnos
           eaten={cause.cause}
           label={`${axle} wheels from above, ${text}`}
         />
+      </Figure>
+    );
+  }
+  if (cause.cause === 'pressureLow' || cause.cause === 'pressureHigh') {
+    const { mean, sd } = diagnosis.wheels[cause.where as Wheel].pressureRatio;
+    const off = Math.round((mean - 1) * 100);
+    const text = `${whereWords(cause.where)}: ${Math.abs(off)} % ${off < 0 ? 'below' : 'above'} the placard, give or take ${Math.round(sd * 100)} %`;
+    return (
+      <Figure text={text}>
+        <TireContact ratio={mean} label={`a tire from the front, ${text}`} />
+      </Figure>
+    );
+  }
+  if (cause.cause === 'bounce') {
+    const text = `${whereWords(cause.where)}: waves round the tire`;
+    return (
+      <Figure text={text}>
+        <WornWaves label={`a tire from the side, ${text}`} />
       </Figure>
     );
   }

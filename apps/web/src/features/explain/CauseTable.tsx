@@ -1,37 +1,35 @@
-import type { RankedCause } from '@keen/contract';
-import { causeWords, depthFromMm, sureWords, whereWords } from '@keen/core';
+import type { Diagnosis, RankedCause } from '@keen/contract';
+import { causeGroups, causeWords, rubberTaken, sureWords, whereWords } from '@keen/core';
+import type { CauseGroup } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { showPercent } from '../../shared/format.ts';
+import { showDepth, showPercent } from '../../shared/format.ts';
 import { SureSquares } from '../../shared/SureSquares.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 
 /** Causes below this are folded away. */
 const SHOWN_FROM = 0.08;
 const MOST_SHOWN = 5;
+/** Less is shown as next to nothing, mm. */
+const LEAST_SHOWN_MM = 0.05;
 
 interface CauseTableProps {
-  ranked: readonly RankedCause[];
-  /** Rubber lost at the worst rib of each tire, together, mm. */
-  lostMm: number;
+  diagnosis: Diagnosis;
   chosen: string | null;
   onChoose: (cause: RankedCause) => void;
 }
 
-/** The causes in rows: how sure, and how much rubber each took beyond the usual. */
-export function CauseTable({ ranked, lostMm, chosen, onChoose }: CauseTableProps) {
-  const { units } = useVisit();
+/**
+ * The causes in rows, that of the headline first: how sure, and what each took at the worst rib. A cause
+ * that may be at several places is one row.
+ */
+export function CauseTable({ diagnosis, chosen, onChoose }: CauseTableProps) {
   const [isOpen, setOpen] = useState(false);
-  const likeliest = ranked
-    .filter(({ probability }) => probability >= SHOWN_FROM)
-    .toSorted((a, b) => b.probability - a.probability)
-    .slice(0, MOST_SHOWN);
-  // In the order of the rubber they took, which is how they are ranked.
-  const likely = ranked.filter((cause) => likeliest.includes(cause));
-  const rest = ranked.filter((cause) => !likely.includes(cause));
+  const groups = causeGroups(diagnosis.ranked);
+  const likely = groups.filter(({ probability }) => probability >= SHOWN_FROM).slice(0, MOST_SHOWN);
+  const rest = groups.filter((group) => !likely.includes(group));
   const shown = isOpen ? [...likely, ...rest] : likely;
-  const most = Math.max(0.3, ...ranked.map(({ excess }) => excess));
   return (
     <Box>
       <Box
@@ -49,110 +47,19 @@ export function CauseTable({ ranked, lostMm, chosen, onChoose }: CauseTableProps
           <tr>
             <Th>Cause</Th>
             <Th>How sure</Th>
-            <Th>Of the rubber lost</Th>
+            <Th>Took at the worst rib</Th>
           </tr>
         </Box>
         <tbody>
-          {shown.map((cause) => {
-            const { cause: name, where, probability, excess } = cause;
-            const isChosen = chosen === `${name}.${where}`;
-            return (
-              <Box
-                component="tr"
-                key={`${name}.${where}`}
-                onClick={() => onChoose(cause)}
-                sx={{
-                  cursor: 'pointer',
-                  '& > td': {
-                    borderTop: '1px solid var(--hairline)',
-                    py: 0.4,
-                    pr: { xs: 1.25, sm: 2 },
-                  },
-                }}
-              >
-                <td>
-                  <Box
-                    component="button"
-                    type="button"
-                    aria-pressed={isChosen}
-                    onClick={() => onChoose(cause)}
-                    sx={{
-                      all: 'unset',
-                      cursor: 'pointer',
-                      display: 'block',
-                      minHeight: 36,
-                      py: 0.5,
-                      boxSizing: 'border-box',
-                      borderLeft: '3px solid',
-                      borderColor: isChosen ? 'var(--marker)' : 'transparent',
-                      pl: 1,
-                      ml: -1,
-                      '&:focus-visible': { outline: '2px solid var(--marker)' },
-                    }}
-                  >
-                    <strong>{causeWords(name)}</strong>{' '}
-                    <Box component="span" sx={{ color: 'text.secondary' }}>
-                      {whereWords(where)}
-                    </Box>
-                  </Box>
-                </td>
-                <td>
-                  {/* On a phone the words go under the figures: the cause needs the width. */}
-                  <Box
-                    sx={{
-                      display: 'flex',
-                      flexDirection: { xs: 'column', sm: 'row' },
-                      alignItems: { xs: 'flex-start', sm: 'center' },
-                      columnGap: 1,
-                    }}
-                  >
-                    <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
-                      <SureSquares probability={probability} />
-                    </Box>
-                    <Box sx={{ minWidth: { sm: 42 }, textAlign: 'right', whiteSpace: 'nowrap' }}>
-                      {showPercent(probability)}
-                    </Box>
-                    <Box
-                      sx={{ color: 'text.secondary', whiteSpace: 'nowrap', fontSize: '0.85rem' }}
-                    >
-                      {sureWords(probability).toLowerCase()}
-                    </Box>
-                  </Box>
-                </td>
-                <td>
-                  <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-                    <Box
-                      aria-hidden
-                      sx={{
-                        height: 8,
-                        width: `${(excess / most) * 48}px`,
-                        minWidth: 2,
-                        bgcolor: 'var(--rubber)',
-                        display: { xs: 'none', sm: 'block' },
-                      }}
-                    />
-                    <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
-                      {depthFromMm(excess, units.depth).toFixed(1)}{' '}
-                      {units.depth === 'mm' ? 'mm' : '/32'}
-                      <Box
-                        component="span"
-                        sx={{
-                          color: 'text.secondary',
-                          display: { xs: 'block', sm: 'inline' },
-                          textAlign: 'right',
-                        }}
-                      >
-                        <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
-                          {' · '}
-                        </Box>
-                        {lostMm > 0 ? showPercent(excess / lostMm) : '–'}
-                      </Box>
-                    </Box>
-                  </Box>
-                </td>
-              </Box>
-            );
-          })}
+          {shown.map((group) => (
+            <GroupRow
+              key={group.cause}
+              group={group}
+              diagnosis={diagnosis}
+              isChosen={group.places.some(({ cause, where }) => chosen === `${cause}.${where}`)}
+              onChoose={() => onChoose(group.places[0]!)}
+            />
+          ))}
         </tbody>
       </Box>
       {rest.length > 0 && (
@@ -172,12 +79,133 @@ export function CauseTable({ ranked, lostMm, chosen, onChoose }: CauseTableProps
             onClick={() => setOpen(!isOpen)}
             sx={{ minHeight: 36, textDecoration: 'underline' }}
           >
-            {isOpen ? 'fold away' : 'show'}
+            {isOpen ? 'hide' : 'show'}
           </Button>
         </Box>
       )}
     </Box>
   );
+}
+
+interface GroupRowProps {
+  group: CauseGroup;
+  diagnosis: Diagnosis;
+  isChosen: boolean;
+  onChoose: () => void;
+}
+
+function GroupRow({ group, diagnosis, isChosen, onChoose }: GroupRowProps) {
+  const { units } = useVisit();
+  const { partMm, totalMm, wheel } = rubberTaken(diagnosis, group.places);
+  const { probability } = group;
+  const part = totalMm > 0 ? partMm / totalMm : 0;
+  const unit = units.depth === 'mm' ? 'mm' : '/32';
+  return (
+    <Box
+      component="tr"
+      onClick={onChoose}
+      sx={{
+        cursor: 'pointer',
+        '& > td': {
+          borderTop: '1px solid var(--hairline)',
+          py: 0.4,
+          pr: { xs: 1.25, sm: 2 },
+        },
+      }}
+    >
+      <td>
+        <Box
+          component="button"
+          type="button"
+          aria-pressed={isChosen}
+          onClick={onChoose}
+          sx={{
+            all: 'unset',
+            cursor: 'pointer',
+            display: 'block',
+            minHeight: 36,
+            py: 0.5,
+            boxSizing: 'border-box',
+            borderLeft: '3px solid',
+            borderColor: isChosen ? 'var(--marker)' : 'transparent',
+            pl: 1,
+            ml: -1,
+            '&:focus-visible': { outline: '2px solid var(--marker)' },
+          }}
+        >
+          <strong>{causeWords(group.cause)}</strong>{' '}
+          <Box component="span" sx={{ color: 'text.secondary' }}>
+            {placesWords(group)}
+          </Box>
+        </Box>
+      </td>
+      <td>
+        {/* On a phone the words go under the figures: the cause needs the width. */}
+        <Box
+          sx={{
+            display: 'flex',
+            flexDirection: { xs: 'column', sm: 'row' },
+            alignItems: { xs: 'flex-start', sm: 'center' },
+            columnGap: 1,
+          }}
+        >
+          <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
+            <SureSquares probability={probability} />
+          </Box>
+          <Box sx={{ minWidth: { sm: 42 }, textAlign: 'right', whiteSpace: 'nowrap' }}>
+            {showPercent(probability)}
+          </Box>
+          <Box sx={{ color: 'text.secondary', whiteSpace: 'nowrap', fontSize: '0.85rem' }}>
+            {sureWords(probability).toLowerCase()}
+          </Box>
+        </Box>
+      </td>
+      <td>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <Box
+            aria-hidden
+            sx={{
+              height: 8,
+              width: 56,
+              bgcolor: 'var(--hairline)',
+              display: { xs: 'none', sm: 'block' },
+            }}
+          >
+            <Box sx={{ height: 8, width: `${100 * part}%`, bgcolor: 'var(--rubber)' }} />
+          </Box>
+          <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
+            {partMm < LEAST_SHOWN_MM
+              ? 'almost nothing'
+              : `${showDepth(partMm, units.depth)} of ${showDepth(totalMm, units.depth)} ${unit}`}
+            {partMm >= LEAST_SHOWN_MM && group.places[0]!.where !== wheel && (
+              <Box
+                component="span"
+                sx={{
+                  color: 'text.secondary',
+                  display: 'block',
+                  textAlign: 'right',
+                  fontSize: '0.8rem',
+                }}
+              >
+                {whereWords(wheel)}
+              </Box>
+            )}
+          </Box>
+        </Box>
+      </td>
+    </Box>
+  );
+}
+
+/** Where a cause may be: both fronts, all four, or the places by name. */
+function placesWords({ places }: CauseGroup): string {
+  const at = places.map(({ where }) => where);
+  if (at.length === 4) return 'all four';
+  const has = (left: string, right: string) =>
+    at.length === 2 && at.includes(left as 'lf') && at.includes(right as 'rf');
+  if (has('lf', 'rf')) return 'both fronts';
+  if (has('lr', 'rr')) return 'both rears';
+  return at.map(whereWords).join(', ');
 }
 
 function restWords(rest: number, likely: number): string {

@@ -1,5 +1,5 @@
 import type { CaseFile, RankedCause, Wheel } from '@keen/contract';
-import { explainedWear, spokenRibs, verdictOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '@keen/core';
+import { explainedWear, spokenRibs, verdictOf, WHEELS_OF_AXLE } from '@keen/core';
 import type { Answer, Verdict } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -35,7 +35,7 @@ export function ExplainStep() {
   if (failure !== null) {
     return (
       <Notice kind="caution">
-        The answer could not be worked out: {failure}. What was entered is saved; mend it in Arrive
+        The answer could not be worked out: {failure}. What was entered is saved; fix it in Arrive
         or Read.
       </Notice>
     );
@@ -76,8 +76,7 @@ interface ExplainedProps {
 }
 
 function Explained({ answer, file, verdict }: ExplainedProps) {
-  const { ranked, wheels } = answer.diagnosis;
-  const lostMm = WHEEL_ORDER.reduce((sum, wheel) => sum + wheels[wheel].wear.total, 0);
+  const { ranked } = answer.diagnosis;
   const [chosen, setChosen] = useState<string | null>(null);
   // With nothing out no cause is put forward; one can still be looked into.
   const cause = ranked.find((one) => keyOf(one) === chosen) ?? verdict.causes[0] ?? null;
@@ -95,10 +94,9 @@ function Explained({ answer, file, verdict }: ExplainedProps) {
           {verdict.detail} {verdict.also}
         </Typography>
       </Box>
-      {verdict.causes.length === 0 && <WearRates />}
+      {verdict.isHealthy && <WearRates />}
       <CauseTable
-        ranked={ranked}
-        lostMm={lostMm}
+        diagnosis={answer.diagnosis}
         chosen={cause ? keyOf(cause) : null}
         onChoose={(next) => setChosen(keyOf(next))}
       />

@@ -8,15 +8,15 @@ export function ReasonLists({ cause }: { cause: RankedCause }) {
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr' }, gap: 2 }}>
       <Reasons
-        title={`Speaks for ${causeWords(cause.cause).toLowerCase()}`}
+        title={`Points to ${causeWords(cause.cause).toLowerCase()}`}
         items={cause.because}
-        none="Nothing in particular; it is the rest that leaves room for it."
+        none="Nothing you can point to; it is only not ruled out."
         mark="+"
       />
       <Reasons
-        title="Speaks against it"
+        title="Points away from it"
         items={cause.against}
-        none="Nothing that was read or felt."
+        none="Nothing read or felt so far."
         mark="−"
       />
     </Box>

@@ -1,5 +1,5 @@
-import type { NextCheck, RankedCause } from '@keen/contract';
-import { createDiagnosisRun, draftToCase, foldEntries, LIVE_SWEEPS } from '@keen/core';
+import type { Diagnosis, NextCheck, RankedCause } from '@keen/contract';
+import { createDiagnosisRun, diagnose, draftToCase, foldEntries, LIVE_SWEEPS } from '@keen/core';
 import type { ExpectedDepths } from '@keen/core';
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -30,15 +30,34 @@ function cause(change: Partial<RankedCause> = {}): RankedCause {
 describe('CauseTable', () => {
   const many = [
     cause(),
-    cause({ cause: 'looseness', probability: 0.18, excess: 0.3 }),
+    cause({ cause: 'looseness', probability: 0.18, excess: 0.4 }),
     cause({ cause: 'bounce', where: 'lr', probability: 0.04, excess: 0 }),
   ];
+  const { diagnosis } = diagnose(draftToCase(evenDraft(6), 'Test van').file);
+  /** A front axle whose toe took 2 of the 5 mm lost at the left front, shared by toe and play. */
+  function worn(ranked: RankedCause[]): Diagnosis {
+    const made = structuredClone({ ...diagnosis, ranked });
+    for (const wheel of ['lf', 'rf', 'lr', 'rr'] as const) {
+      made.wheels[wheel].wear = {
+        total: 5,
+        base: 3,
+        camber: 0,
+        toe: wheel === 'lf' ? 2 : 1,
+        pressure: wheel === 'rr' ? 0.9 : 0.6,
+        cornering: 0,
+        bounce: 0,
+      };
+    }
+    return made;
+  }
 
   it('shows how sure and how much, and folds the unlikely away', async () => {
-    showStep(<CauseTable ranked={many} lostMm={16} chosen={null} onChoose={vi.fn()} />);
+    showStep(<CauseTable diagnosis={worn(many)} chosen={null} onChoose={vi.fn()} />);
     const row = screen.getByRole('row', { name: /Too much toe-in front axle/ });
     expect(row).toHaveTextContent('94 %');
-    expect(row).toHaveTextContent('1.6 mm · 10 %');
+    // Toe and play took 1.6 and 0.4 of the extra wear, so four fifths of the toe part are the toe's.
+    expect(row).toHaveTextContent('1.6 of 5.0 mm');
+    expect(row).toHaveTextContent('left front');
     expect(row).toHaveTextContent('very likely');
     expect(screen.queryByText(/Damper or balance/)).toBeNull();
     expect(screen.getByText('1 other cause, each under 8 %')).toBeVisible();
@@ -46,21 +65,36 @@ describe('CauseTable', () => {
     expect(screen.getByRole('row', { name: /Damper or balance/ })).toHaveTextContent('4 %');
   });
 
+  it('puts a cause that is at several places in one row, and that of the headline first', () => {
+    const soft = (['rr', 'lf', 'rf', 'lr'] as const).map((where) =>
+      cause({ cause: 'pressureLow', where, probability: 0.7, excess: 0.3 }),
+    );
+    showStep(
+      <CauseTable
+        diagnosis={worn([...soft, cause({ probability: 0.3, excess: 0.2 })])}
+        chosen={null}
+        onChoose={vi.fn()}
+      />,
+    );
+    const rows = screen.getAllByRole('row').slice(1);
+    expect(rows).toHaveLength(2);
+    expect(rows[0]).toHaveTextContent(/Pressure too low all four/);
+    expect(rows[0]).toHaveTextContent('0.9 of 5.0 mm');
+  });
+
   it('chooses a cause by its button, and says which is chosen', async () => {
     const onChoose = vi.fn();
-    showStep(
-      <CauseTable ranked={many} lostMm={16} chosen="toeTooFarIn.front" onChoose={onChoose} />,
-    );
+    showStep(<CauseTable diagnosis={worn(many)} chosen="toeTooFarIn.front" onChoose={onChoose} />);
     expect(screen.getByRole('button', { name: /toe-in/ })).toHaveAttribute('aria-pressed', 'true');
     await userEvent.click(screen.getByRole('button', { name: /Loose joints/ }));
     expect(onChoose).toHaveBeenCalledWith(many[1]);
   });
 
   it('shows depths in 32nds to who reads in them', () => {
-    showStep(<CauseTable ranked={many} lostMm={16} chosen={null} onChoose={vi.fn()} />, {
+    showStep(<CauseTable diagnosis={worn(many)} chosen={null} onChoose={vi.fn()} />, {
       units: { depth: 'in32', distance: 'mi', pressure: 'psi' },
     });
-    expect(screen.getByRole('row', { name: /toe-in/ })).toHaveTextContent('2.0 /32');
+    expect(screen.getByRole('row', { name: /toe-in/ })).toHaveTextContent('2 of 6 /32');
   });
 });
 
@@ -171,13 +205,37 @@ describe('the answer looked into', () => {
     expect(screen.getByText(/Left front, inner to outer/).textContent).toBe(depths);
   });
 
-  it('says which rib it cannot explain, and leads there', async () => {
+  it('says which reading does not fit, and leads there', async () => {
     const setActiveSlot = vi.fn();
     const { goTo } = showStep(<MisfitNotice answer={answer} file={file} />, { setActiveSlot });
-    expect(screen.getByRole('note')).toHaveTextContent('right rear centre: 2.2 mm read');
+    expect(screen.getByRole('note')).toHaveTextContent(
+      'The right rear centre reading does not fit the others.',
+    );
     await userEvent.click(screen.getByRole('button', { name: 'Read it again' }));
     expect(setActiveSlot).toHaveBeenCalledWith({ wheel: 'rr', rib: 'centre' });
     expect(goTo).toHaveBeenCalledWith('read');
+  });
+
+  it('says what it cannot explain where no single reading is to blame', () => {
+    const expectedMm = structuredClone(answer.expectedMm);
+    expectedMm.lf.outer = { mean: 4.5, sd: 0.3 };
+    const diagnosis = { ...answer.diagnosis, oddities: [] };
+    showStep(<MisfitNotice answer={{ ...answer, diagnosis, expectedMm }} file={file} />);
+    expect(screen.getByRole('note')).toHaveTextContent(/left front outer|right rear centre/);
+    expect(screen.getByRole('note')).toHaveTextContent(/mm read, .* expected/);
+  });
+
+  it('asks for the age of an axle that does not fit one distance for all', async () => {
+    const oddities = [{ kind: 'age' as const, where: 'rear' as const, probability: 0.6 }];
+    const { goTo } = showStep(
+      <MisfitNotice
+        answer={{ ...answer, diagnosis: { ...answer.diagnosis, oddities } }}
+        file={file}
+      />,
+    );
+    expect(screen.getByRole('note')).toHaveTextContent('The rear tires look older or newer');
+    await userEvent.click(screen.getByRole('button', { name: 'Enter their own distance' }));
+    expect(goTo).toHaveBeenCalledWith('arrive');
   });
 
   it('tells how far it is', () => {
@@ -194,7 +252,7 @@ describe('ReasonLists', () => {
   it('says what speaks for and against, or that nothing does', () => {
     showStep(<ReasonLists cause={cause({ because: ['Both outer edges are lower.'] })} />);
     expect(screen.getByText('Both outer edges are lower.')).toBeVisible();
-    expect(screen.getByText('Nothing that was read or felt.')).toBeVisible();
+    expect(screen.getByText('Nothing read or felt so far.')).toBeVisible();
   });
 });
 

@@ -4,7 +4,7 @@ const TERMS: readonly (readonly [symbol: string, meaning: string])[] = [
   ['y', 'place of the rib: −1 inner, 0 centre, +1 outer'],
   [
     'P(y)',
-    'its share of the contact pressure: camber loads the side it leans to, toe-in the outer ribs, low pressure both shoulders, cornering the front outer ones; the shares always make a mean of one',
+    'its share of the contact pressure: camber loads the side it leans to, toe-in the outer ribs, low pressure both shoulders, cornering the front outer ones; a rib can lift off, and the shares always make a mean of one',
   ],
   ['f(p)', 'what running pressure does to the whole rate'],
   ['S₀', 'slip that driving itself needs; more on driven and steered axles'],
@@ -52,7 +52,8 @@ export function Formula() {
         ))}
       </Box>
       <Box component="p" sx={{ m: 0, mt: 1.5, maxWidth: '82ch' }}>
-        Losses add up over the places a tire has had: every rotation is walked through.
+        Losses add up over the places a tire has had: every rotation is walked through. Fresh tread
+        wears faster than worn tread, by d.
       </Box>
     </Box>
   );

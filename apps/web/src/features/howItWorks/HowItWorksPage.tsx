@@ -78,12 +78,12 @@ export function HowItWorksPage() {
         </Section>
         <Section title="Back: from tread to causes">
           <Typography sx={{ maxWidth: '68ch' }}>
-            Thirty unknowns at once: four cambers, two toes, four running pressures, abradability,
-            cornering, play, bounce, and the constants themselves. From the cars that usually come
-            in, thousands of cars are drawn that would have left just these readings; a cause’s
-            chance is the part of them that have it. Toe against play, camber against handed
-            driving, low pressure against cornering: where two explanations fit, both keep their
-            share.
+            Some forty unknowns at once: four cambers, two toes, four running pressures, rate of
+            wear, cornering, play, bounce, how much this car’s tires scatter, a reading that may be
+            wrong, and the constants themselves. From the cars that usually come in, thousands of
+            cars are drawn that would have left just these readings; a cause’s chance is the part of
+            them that have it. Toe against play, camber against handed driving, low pressure against
+            cornering: where two explanations fit, both keep their share.
           </Typography>
           <Box
             sx={{
@@ -109,8 +109,8 @@ export function HowItWorksPage() {
               Work goes with slip squared while slip is small: Pacejka, Tire and Vehicle Dynamics.
             </li>
             <li>
-              Draws: Metropolis et al. (1953); differences of past draws, ter Braak and Vrugt
-              (2008).
+              Draws: Metropolis et al. (1953); delayed acceptance, Christen and Fox (2005);
+              differences of past draws, ter Braak and Vrugt (2008).
             </li>
             <li>What a check would tell: Lindley (1956), expected information of an experiment.</li>
           </Box>

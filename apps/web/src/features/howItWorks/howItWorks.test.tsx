@@ -12,9 +12,11 @@ describe('How it works', () => {
 
   it('shows the constants that the engine runs on', () => {
     render(<ConstantTable facts={constantFacts()} />);
-    const row = screen.getByRole('row', { name: /log share a degree of one wheel’s toe/ });
+    const row = screen.getByRole('row', {
+      name: /part of the pressure that a degree of one wheel’s toe/,
+    });
     expect(within(row).getByText('0.47')).toBeVisible();
-    expect(within(row).getByText('12 %')).toBeVisible();
+    expect(within(row).getByText('25 %')).toBeVisible();
     expect(screen.getByText('1.22 / 0.94')).toBeVisible();
   });
 

@@ -9,10 +9,13 @@ export const WEAR_PARTS = ['camber', 'toe', 'pressure', 'cornering', 'bounce'] a
 
 /** The relative error of a constant that takes its term out of the model. */
 const SWITCHED_OFF = -1;
+/** A tire lost at least this part of what the formula says. */
+const LEAST_FACTOR = 0.2;
 
 /** Adds up over draws what each cause took. */
 export interface Attribution {
-  add(state: Float64Array, faults: Uint8Array): void;
+  /** @param factors - what each of the twelve ribs lost against the formula, from tire and rib alone */
+  add(state: Float64Array, faults: Uint8Array, factors?: Float64Array): void;
   /** Mean over the draws: for each tire its parts in the order of {@link WEAR_PARTS}, mm. */
   parts(): number[][];
   /** Mean modelled loss at the worst rib of each tire, mm. */
@@ -44,6 +47,7 @@ export function createAttribution(
   const ribs = [0, 0, 0, 0];
   const full = [0, 0, 0, 0];
   const base = [0, 0, 0, 0];
+  const scale = [1, 1, 1, 1];
   let draws = 0;
 
   function lossAt(state: Float64Array, tire: number): number {
@@ -74,7 +78,7 @@ export function createAttribution(
     return withShare - without;
   }
 
-  function add(state: Float64Array, faults: Uint8Array): void {
+  function add(state: Float64Array, faults: Uint8Array, factors?: Float64Array): void {
     draws++;
     neutral.set(state);
     for (const element of FAULT_ELEMENTS) neutral[element] = healthy[element]!;
@@ -85,6 +89,7 @@ export function createAttribution(
       ribs[tire] = worstRib[tire] ?? losses.indexOf(Math.max(...losses));
       full[tire] = losses[ribs[tire]!]!;
       base[tire] = lossAt(neutral, tire);
+      scale[tire] = factors ? Math.max(LEAST_FACTOR, factors[3 * tire + ribs[tire]!]!) : 1;
       modelled[tire]! += full[tire]!;
       PART_ELEMENTS.forEach((elements, part) => {
         parts[tire]![part]! += took(state, tire, elements(tire));
@@ -126,13 +131,14 @@ export function createAttribution(
     if (cause === 'hardCornering') {
       if (index === 1) return 0;
       let sum = 0;
-      for (let tire = 0; tire < 4; tire++) sum += tookByCorneringShare(state, tire);
+      for (let tire = 0; tire < 4; tire++) sum += scale[tire]! * tookByCorneringShare(state, tire);
       return sum;
     }
     const element = elementOf(cause, index);
     let sum = 0;
     for (let tire = 0; tire < 4; tire++) {
-      if (posterior.wears[element]! & (1 << tire)) sum += took(state, tire, [element]);
+      if (posterior.wears[element]! & (1 << tire))
+        sum += scale[tire]! * took(state, tire, [element]);
     }
     return sum;
   }

@@ -3,6 +3,7 @@ import type {
   CaseFile,
   Diagnosis,
   Estimate,
+  Oddity,
   RankedCause,
   Recommendation,
   WheelDiagnosis,
@@ -29,17 +30,19 @@ import type { Fault } from '../wear/faults.ts';
 import { STATE, STATE_SIZE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import { createAttribution } from './attribution.ts';
-import type { CauseChance, GroupChances } from './chooseAction.ts';
+import { plainFacts } from './chooseAction.ts';
+import type { CauseChance, GroupChances, PlainFacts } from './chooseAction.ts';
 import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
 import { nextChecks } from './nextChecks.ts';
 import type { Draw } from './nextChecks.ts';
 import { createPosterior } from './posterior.ts';
 import type { Known } from './posterior.ts';
-import { createWalker } from './sampler.ts';
+import { createChain } from './sampler.ts';
+import type { MarkovChain } from './sampler.ts';
 
 /** Sweeps of the quick answer and of the full one; fixed, so that a case gives the same bytes. */
-export const LIVE_SWEEPS = 700;
-export const FULL_SWEEPS = 8_000;
+export const LIVE_SWEEPS = 500;
+export const FULL_SWEEPS = 4_000;
 const CHAINS = 4;
 const BURN_IN = 120;
 /** Every so many sweeps a draw is kept for attribution and for looking ahead. */
@@ -50,6 +53,9 @@ const MOST_DRAWS_AHEAD = 400;
 /** A cause is listed from this probability or this excess on. */
 const LIST_PROBABILITY = 0.03;
 const LIST_EXCESS_MM = 0.05;
+
+/** An oddity is named from this chance on: wrong readings and odd tires are rare, so this is much. */
+const SAY_ODDITY_FROM = 0.3;
 
 /** What the model expects to be left at a rib, mm. */
 export type ExpectedDepths = Record<Wheel, Record<Rib, Estimate>>;
@@ -92,13 +98,14 @@ export interface DiagnosisWords {
   ): (fault: Fault) => Pick<RankedCause, 'because' | 'against'>;
   recommend(
     chances: GroupChances,
+    facts: PlainFacts,
     causes: readonly CauseChance[],
     statuses: Record<Wheel, WheelStatus>,
   ): Recommendation;
 }
 
 /**
- * Turns the tread back into causes: the posterior of camber, toe, running pressure, abradability,
+ * Turns the tread back into causes: the posterior of camber, toe, running pressure, rate of wear,
  * cornering, looseness and bounce given everything in the case.
  * @param file - a case file that the contract's schema has accepted
  * @param words - says why
@@ -111,22 +118,33 @@ export function diagnose(file: CaseFile, words: DiagnosisWords): FullAnswer {
   return { ...run.answer(), outlook: run.outlook() };
 }
 
-/** Starts a diagnosis that can be asked before it is finished. */
+/**
+ * Starts a diagnosis that can be asked before it is finished.
+ * @param known - elements of the state held at a value, as by a reader who knows the constants of this car
+ * @param stream - another stream of draws, to see how far two of them differ; an answer always uses 0
+ */
 export function createDiagnosisRun(
   file: CaseFile,
   words: DiagnosisWords,
   known?: Known,
+  stream = 0,
 ): DiagnosisRun {
   const resolved = resolveCase(file);
   const posterior = createPosterior(resolved, known);
-  const random = createRandom(hashSeed(canonicalJson(resolved)));
+  const random = createRandom(hashSeed(canonicalJson(resolved)) + stream);
   const readFaults = createFaultReader(resolved);
+  const facts = plainFacts(resolved);
   const worst = WHEEL_ORDER.map((wheel) => worstRib(resolved, wheel));
   const attribution = createAttribution(posterior, worst);
   const perChain = FULL_SWEEPS / CHAINS;
 
   const faults = new Uint8Array(FAULT_COUNT);
   const counts = new Float64Array(FAULT_COUNT);
+  const oddCounts = {
+    tire: new Float64Array(5),
+    reading: new Float64Array(13),
+    age: new Float64Array(3),
+  };
   const groups = { alignment: 0, looseness: 0, bounce: 0, pressure: 0 };
   const camber = moments(4);
   const toe = moments(2);
@@ -136,26 +154,33 @@ export function createDiagnosisRun(
   const losses = new Float64Array(3);
   const draws: Draw[] = [];
   const archive: Float64Array[] = [];
-  let walker = createWalker(posterior, random, 0, archive);
+  let chain = createChain(posterior, random, 0, archive);
+  const ribs = { factors: new Float64Array(12), lossMm: new Float64Array(12) };
   let sweeps = 0;
-  for (let i = 0; i < BURN_IN; i++) walker.sweep();
+  for (let i = 0; i < BURN_IN; i++) chain.sweep();
+  chain.settle();
 
   function step(more: number): void {
     const end = Math.min(FULL_SWEEPS, sweeps + more);
     while (sweeps < end) {
       if (sweeps > 0 && sweeps % perChain === 0) {
-        walker = createWalker(posterior, random, sweeps / perChain, archive);
-        for (let i = 0; i < BURN_IN; i++) walker.sweep();
+        chain = createChain(posterior, random, sweeps / perChain, archive);
+        for (let i = 0; i < BURN_IN; i++) chain.sweep();
+        chain.settle();
       }
-      walker.sweep();
+      chain.sweep();
       sweeps++;
-      keep(walker.state);
+      count(chain.state);
+      if (sweeps % THIN === 0) look(chain);
     }
   }
 
-  function keep(state: Float64Array): void {
+  function count(state: Float64Array): void {
     readFaults(state, faults);
     for (let column = 0; column < FAULT_COUNT; column++) counts[column]! += faults[column]!;
+    oddCounts.tire[state[STATE.oddTire]!]!++;
+    oddCounts.reading[state[STATE.oddReading]!]!++;
+    oddCounts.age[state[STATE.otherAge]!]!++;
     const isOut = (column: number) => faults[column] === 1;
     if (ALIGNMENT_COLUMNS.some(isOut)) groups.alignment++;
     if (LOOSENESS_COLUMNS.some(isOut)) groups.looseness++;
@@ -164,10 +189,20 @@ export function createDiagnosisRun(
     camber.add(state, STATE.camber);
     toe.add(state, STATE.toe);
     pressure.add(state, STATE.pressure);
-    if (sweeps % THIN !== 0) return;
+  }
+
+  /** Looks closely at one state in {@link THIN}, with what was integrated out drawn back in. */
+  function look(from: MarkovChain): void {
+    from.drawNuisances(ribs);
+    const { state } = from;
     whole.add(state, 0);
-    attribution.add(state, faults);
-    draws.push({ state: state.slice(), faults: faults.slice() });
+    attribution.add(state, faults, ribs.factors);
+    draws.push({
+      state: state.slice(),
+      faults: faults.slice(),
+      factors: ribs.factors.slice(),
+      lossMm: ribs.lossMm.slice(),
+    });
     for (let tire = 0; tire < 4; tire++) {
       tireLoss(state, posterior.paths[tire]!, losses);
       for (let rib = 0; rib < 3; rib++) {
@@ -223,7 +258,8 @@ export function createDiagnosisRun(
         axles: { front: axleAnswer(0), rear: axleAnswer(1) },
         ranked,
         nextChecks: nextChecks(resolved, posterior, thinned(draws)),
-        recommendation: words.recommend(groupChances, ranked, statuses),
+        oddities: oddities(),
+        recommendation: words.recommend(groupChances, facts, ranked, statuses),
       },
       expectedMm: byWheel((_, tire) => {
         const [inner, centre, outer] = RIBS.map((_rib, rib) => depths.estimate(3 * tire + rib)) as [
@@ -237,6 +273,24 @@ export function createDiagnosisRun(
       typical: Array.from({ length: STATE_SIZE }, (_, element) => whole.estimate(element).mean),
       sweeps,
     };
+  }
+
+  /** What does not fit the model for reasons of its own, where that is likely enough to be said. */
+  function oddities(): Oddity[] {
+    const list = (counts: Float64Array, make: (at: number) => Omit<Oddity, 'probability'>) =>
+      [...counts.slice(1)].flatMap((count, at) => {
+        const probability = count / sweeps;
+        return probability >= SAY_ODDITY_FROM ? [{ ...make(at), probability }] : [];
+      });
+    return [
+      ...list(oddCounts.reading, (at) => ({
+        kind: 'reading',
+        where: WHEEL_ORDER[Math.floor(at / 3)]!,
+        rib: RIBS[at % 3]!,
+      })),
+      ...list(oddCounts.tire, (at) => ({ kind: 'tire', where: WHEEL_ORDER[at]! })),
+      ...list(oddCounts.age, (at) => ({ kind: 'age', where: at === 0 ? 'front' : 'rear' })),
+    ];
   }
 
   return {

@@ -1,10 +1,11 @@
 import {
-  ABRADABILITY,
+  WEAR_RATE,
   BOUNCE_RATE,
   CAMBER_SHARE,
   CAMBER_SLIP,
   CORNERING_SHARE,
   CORNERING_SLIP,
+  DEPTH_RATE,
   DRIVING_SLIP,
   NOISE,
   PRESSURE_SHARE,
@@ -49,9 +50,9 @@ export function constantFacts(): ConstantFact[] {
   return [
     fact(
       'K',
-      'abradability: compound, road, load, driver',
-      `${ABRADABILITY} mm per 1000 km and degree²`,
-      SPREAD.abradability,
+      'rate of wear: compound, road, load, driver',
+      `${WEAR_RATE} mm per 1000 km and degree²`,
+      SPREAD.logWearRate,
       'about 1 mm in 10 000 km on a driven front axle',
     ),
     fact(
@@ -65,7 +66,7 @@ export function constantFacts(): ConstantFact[] {
     fact('', 'the same, all-wheel drive', slip('awd'), SPREAD.drivingSlip),
     fact(
       'camber share',
-      'log share of pressure a degree of camber moves to its side',
+      'part of the pressure that a degree of camber moves to its side',
       String(CAMBER_SHARE),
       SPREAD.camberShare,
       '2° wear the loaded side 1.7 times the other',
@@ -79,14 +80,14 @@ export function constantFacts(): ConstantFact[] {
     ),
     fact(
       'toe share',
-      'log share a degree of one wheel’s toe moves to its side',
+      'part of the pressure that a degree of one wheel’s toe moves to its side',
       String(TOE_SHARE),
       SPREAD.toeShare,
       '0.5° a wheel wear the loaded edge 1.6 times the other',
     ),
     fact(
       'pressure share',
-      'log share on both shoulders for each unit of missing pressure',
+      'part that goes from centre to shoulders for each unit of missing pressure',
       String(PRESSURE_SHARE),
       SPREAD.pressureShare,
       '20 % low wears shoulders 1.35 times the centre',
@@ -95,16 +96,27 @@ export function constantFacts(): ConstantFact[] {
       'f(p)',
       'whole rate at 20 % low / 20 % high',
       `${pressureRate(0.8).toFixed(2)} / ${pressureRate(1.2).toFixed(2)}`,
-      null,
+      SPREAD.pressureRate,
       'tire makers’ advice on life lost, recalled from memory',
     ),
     fact(
       'cornering share',
-      'log share on the front outer rib for each unit of hard cornering',
+      'what the front outer rib gains for each unit of hard cornering',
       String(CORNERING_SHARE),
       SPREAD.corneringShare,
     ),
-    fact('', 'S₀² grows with each unit of hard cornering by', percent(CORNERING_SLIP), null),
+    fact(
+      '',
+      'S₀² grows with side force squared; at twice the usual cornering by',
+      percent(3 * CORNERING_SLIP),
+      SPREAD.corneringSlip,
+    ),
+    fact(
+      'd',
+      'a new tread wears faster than one at its end by',
+      percent(DEPTH_RATE),
+      SPREAD.depthRate,
+    ),
     fact('bounce', 'a bouncing tire wears faster by', percent(BOUNCE_RATE - 1), null),
   ];
 }
@@ -118,12 +130,24 @@ export interface Fact {
 export function noiseFacts(): Fact[] {
   return [
     { what: 'a tire wears faster or slower than the formula by', value: percent(NOISE.tire) },
-    { what: 'and each of its ribs by', value: percent(NOISE.rib) },
-    { what: 'an axle leans or crowns the share by itself by', value: percent(SPREAD.tilt) },
+    { what: 'and each of its ribs by', value: `${(100 * NOISE.rib).toFixed(1)} %` },
+    { what: 'both are larger or smaller on a given car by', value: percent(NOISE.scale) },
+    { what: 'an axle wears faster or slower than the formula by', value: percent(SPREAD.axleRate) },
+    { what: 'all four tires are rounder or flatter by', value: percent(SPREAD.crown) },
     { what: 'bends and road crown lean left and right tires by', value: percent(SPREAD.hand) },
     { what: 'new depth is known to', value: `${NOISE.newDepthMm} mm` },
     { what: 'a reading by hand to', value: `${NOISE.readingMm} mm, and its rounding` },
+    { what: 'one car in so many has a wrong reading', value: oneIn(12 * NOISE.oddReadingRate) },
+    { what: 'one car in so many has an odd tire', value: oneIn(4 * NOISE.oddTireRate) },
+    {
+      what: 'one car in so many has an axle of another age than said',
+      value: oneIn(NOISE.otherAgeRate),
+    },
   ];
+}
+
+function oneIn(chance: number): string {
+  return String(Math.round(1 / chance));
 }
 
 /** What is taken to come in at the door before anything is read. */

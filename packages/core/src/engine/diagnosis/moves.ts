@@ -13,91 +13,76 @@ function direction(reach: number, ...pairs: readonly (readonly [number, number])
   return { reach, elements: pairs.map(([element]) => element), amounts: pairs.map(([, a]) => a) };
 }
 
-const { camber, toe, pressure, looseness, tilt, crown, drivingSlip, hand } = STATE;
+const { camber, toe, pressure, looseness, logWearRate, cornering, noise, gauge } = STATE;
+
+/** Camber that leans a tire's wear as much as a degree of its axle's total toe does, degrees. */
+export const TOE_IN_CAMBER = TOE_SHARE / 2 / CAMBER_SHARE;
+/** The same for a unit of cornering, half of which leans the tire and half of which rounds it. */
+const CORNERING_IN_CAMBER = CORNERING_SHARE / 2 / CAMBER_SHARE;
+const CORNERING_IN_PRESSURE = CORNERING_SHARE / 2 / PRESSURE_SHARE;
 
 /** One element at a time, with about the width of its prior. */
 const SINGLE: Direction[] = [
-  ...[0, 1, 2, 3].map((wheel) => direction(1.2, [camber + wheel, 1])),
-  ...[0, 1].map((axle) => direction(0.5, [toe + axle, 1])),
-  ...[0, 1, 2, 3].map((tire) => direction(0.15, [pressure + tire, 1])),
-  direction(0.4, [STATE.abradability, 1]),
-  direction(0.6, [STATE.cornering, 1]),
-  ...[0, 1].map((axle) => direction(0.2, [looseness + axle, 1])),
-  direction(0.15, [hand, 1]),
-  ...[0, 1].map((axle) => direction(0.12, [tilt + axle, 1])),
-  ...[0, 1].map((axle) => direction(0.12, [crown + axle, 1])),
+  ...[0, 1, 2, 3].map((wheel) => direction(1.5, [camber + wheel, 1])),
+  ...[0, 1].map((axle) => direction(0.6, [toe + axle, 1])),
+  ...[0, 1, 2, 3].map((tire) => direction(0.2, [pressure + tire, 1])),
+  direction(0.3, [logWearRate, 1]),
+  direction(0.8, [cornering, 1]),
+  ...[0, 1].map((axle) => direction(0.25, [looseness + axle, 1])),
+  direction(0.6, [noise, 1]),
+  direction(0.1, [gauge, 1]),
 ];
 
-/** The constants: the data say little of them, so they are moved less often. */
-export const CONSTANT_DIRECTIONS: readonly Direction[] = [
-  direction(0.15, [STATE.camberShare, 1]),
-  direction(0.15, [STATE.toeShare, 1]),
-  direction(0.15, [STATE.pressureShare, 1]),
-  direction(0.25, [STATE.corneringShare, 1]),
-  direction(0.25, [STATE.camberSlip, 1]),
-  ...[0, 1].map((axle) => direction(0.1, [drivingSlip + axle, 1])),
-];
-
-/** Log share a degree of camber is worth, in other units: what trades against what. */
-const LEAN = 1 / CAMBER_SHARE;
-const TOE_LEAN = TOE_SHARE / 2;
-/** Camber that leans a tire's wear as much as a degree of its axle's total toe does, degrees. */
-export const TOE_IN_CAMBER = TOE_LEAN * LEAN;
-
-/** Ridges of the posterior: pairs of explanations that leave nearly the same tread. */
+/** Ridges of the posterior: sets of explanations that leave nearly the same tread. */
 const RIDGES: Direction[] = [
-  // Handed driving against camber, left one way and right the other.
-  direction(
-    0.12,
-    [hand, 1],
-    [camber, -LEAN],
-    [camber + 1, LEAN],
-    [camber + 2, -LEAN],
-    [camber + 3, LEAN],
-  ),
   ...[0, 1].flatMap((axle) => {
     const [left, right] = [camber + 2 * axle, camber + 2 * axle + 1];
     const [pl, pr] = [pressure + 2 * axle, pressure + 2 * axle + 1];
     return [
-      // Both cambers of an axle together; against the axle's toe; against its own tilt.
-      direction(1, [left, 1], [right, 1]),
+      // Both cambers of an axle together, and against the axle's toe; both pressures.
+      direction(1.2, [left, 1], [right, 1]),
       direction(0.6, [toe + axle, 1], [left, -TOE_IN_CAMBER], [right, -TOE_IN_CAMBER]),
-      direction(0.12, [tilt + axle, 1], [left, -LEAN], [right, -LEAN]),
-      direction(0.4, [toe + axle, 1], [tilt + axle, -TOE_LEAN]),
-      // Pressures of an axle together, and against its own crown.
-      direction(0.15, [pl, 1], [pr, 1]),
-      direction(0.12, [crown + axle, 1], [pl, 1 / PRESSURE_SHARE], [pr, 1 / PRESSURE_SHARE]),
-      direction(0.1, [drivingSlip + axle, 1], [STATE.abradability, -2]),
+      direction(0.2, [pl, 1], [pr, 1]),
     ];
   }),
-  // All pressures together, and against the abradability they would explain.
-  direction(0.15, [pressure, 1], [pressure + 1, 1], [pressure + 2, 1], [pressure + 3, 1]),
+  // All pressures together, against the rate of wear they would explain, and against the gauge.
+  direction(0.2, [pressure, 1], [pressure + 1, 1], [pressure + 2, 1], [pressure + 3, 1]),
   direction(
     0.15,
     [pressure, -1],
     [pressure + 1, -1],
     [pressure + 2, -1],
     [pressure + 3, -1],
-    [STATE.abradability, -0.8],
+    [logWearRate, -0.8],
   ),
-  // Hard cornering against abradability and what the axles do by themselves.
   direction(
-    0.9,
-    [STATE.cornering, 1],
-    [STATE.abradability, -0.15],
-    [tilt, -CORNERING_SHARE / 2],
-    [tilt + 1, -CORNERING_SHARE / 6],
-    [crown, -CORNERING_SHARE / 2],
+    0.1,
+    [gauge, -1],
+    [pressure, 1],
+    [pressure + 1, 1],
+    [pressure + 2, 1],
+    [pressure + 3, 1],
   ),
-  direction(0.9, [STATE.cornering, 1], [toe, -CORNERING_SHARE / TOE_SHARE], [drivingSlip, -0.12]),
-  // Hard cornering against front camber and pressure: one outer shoulder either way.
+  // Hard cornering against front camber and pressure, and against toe: one outer shoulder either way.
   direction(
     0.8,
-    [STATE.cornering, 1],
-    [camber, (-CORNERING_SHARE / 2) * LEAN],
-    [camber + 1, (-CORNERING_SHARE / 2) * LEAN],
-    [pressure, CORNERING_SHARE / 2 / PRESSURE_SHARE],
-    [pressure + 1, CORNERING_SHARE / 2 / PRESSURE_SHARE],
+    [cornering, 1],
+    [camber, -CORNERING_IN_CAMBER],
+    [camber + 1, -CORNERING_IN_CAMBER],
+    [pressure, CORNERING_IN_PRESSURE],
+    [pressure + 1, CORNERING_IN_PRESSURE],
+  ),
+  direction(0.8, [cornering, 1], [toe, -CORNERING_SHARE / TOE_SHARE]),
+  direction(0.8, [cornering, 1], [logWearRate, -0.2]),
+  // Hard cornering against soft tires: both wear faster and on the shoulders.
+  direction(
+    1,
+    [cornering, 1],
+    [pressure, 0.12],
+    [pressure + 1, 0.12],
+    [pressure + 2, 0.12],
+    [pressure + 3, 0.12],
+    [logWearRate, -0.2],
   ),
 ];
 
@@ -110,12 +95,10 @@ export const BLOCKS: readonly (readonly number[])[] = [
     camber + 2 * axle + 1,
     toe + axle,
     looseness + axle,
-    tilt + axle,
-    drivingSlip + axle,
+    logWearRate,
   ]),
-  [camber, camber + 1, toe, looseness, tilt, drivingSlip, STATE.cornering, STATE.abradability],
-  [STATE.cornering, STATE.corneringShare, toe, tilt, tilt + 1, camber, camber + 1, hand],
-  ...[0, 1].map((axle) => [pressure + 2 * axle, pressure + 2 * axle + 1, crown + axle]),
-  [pressure, pressure + 1, pressure + 2, pressure + 3, crown, crown + 1, STATE.abradability],
-  [camber, camber + 1, camber + 2, camber + 3, hand, tilt, tilt + 1],
+  [camber, camber + 1, toe, looseness, cornering, logWearRate],
+  [pressure, pressure + 1, pressure + 2, pressure + 3, logWearRate],
+  [camber, camber + 1, camber + 2, camber + 3],
+  [toe, toe + 1, logWearRate, cornering],
 ];

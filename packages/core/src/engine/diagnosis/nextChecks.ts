@@ -3,6 +3,7 @@ import type { Check } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
+import { exp, log } from '../math/elementary.ts';
 import { NOISE } from '../wear/constants.ts';
 import { STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
@@ -13,7 +14,7 @@ import {
   playChances,
   swingMovesChance,
   waveChances,
-} from './handEvidence.ts';
+} from './observationLikelihood.ts';
 import type { Posterior } from './posterior.ts';
 import { normalCdf } from './prior.ts';
 
@@ -21,6 +22,10 @@ import { normalCdf } from './prior.ts';
 export interface Draw {
   state: Float64Array;
   faults: Uint8Array;
+  /** What each of the twelve ribs loses against the formula, from tire and rib alone. */
+  factors: Float64Array;
+  /** What each has truly lost, mm. */
+  lossMm: Float64Array;
 }
 
 /** Chances of each answer of a check, given a state. */
@@ -30,6 +35,7 @@ const AXLE_NAMES = ['front', 'rear'] as const;
 /** Checks that would tell less than this are not worth a person's time, bits. */
 const LEAST_GAIN_BITS = 0.005;
 
+const LN2 = 0.6931471805599453;
 const PRESSURE_SD = 0.055;
 const CAMBER_SD = 0.11;
 const TOE_SD = 0.06;
@@ -109,8 +115,8 @@ function candidates(
   AXLE_NAMES.forEach((where, axle) => {
     const unknown = WHEELS_OF_AXLE[where].filter((wheel) => resolved.play[wheel] === 'unknown');
     if (unknown.length > 0) {
-      const loose = worstOf(playChances(true), unknown.length);
-      const tight = worstOf(playChances(false), unknown.length);
+      const loose = worstOf(playChances(true), unknown.length === 2 ? 2 : 1);
+      const tight = worstOf(playChances(false), unknown.length === 2 ? 2 : 1);
       list.push({
         check: 'checkPlay',
         where,
@@ -158,11 +164,12 @@ function ribOutcomes(
   };
   const sorted = draws.map((draw) => lossOf(draw.state)).toSorted((a, b) => a - b);
   const edges = [0.2, 0.4, 0.6, 0.8].map((part) => sorted[Math.floor(part * sorted.length)] ?? 0);
-  const factorVar = NOISE.tire ** 2 + NOISE.rib ** 2;
-  const fixedVar = NOISE.newDepthMm ** 2 + NOISE.readingMm ** 2;
+  const ribVar = NOISE.rib * NOISE.rib;
+  const fixedVar = NOISE.newDepthMm * NOISE.newDepthMm + NOISE.readingMm * NOISE.readingMm;
   return (state) => {
     const mean = lossOf(state);
-    return binned(mean, Math.sqrt(factorVar * mean * mean + fixedVar), edges);
+    const scale = exp(2 * state[STATE.noise]!);
+    return binned(mean, Math.sqrt(ribVar * scale * mean * mean + fixedVar), edges);
   };
 }
 
@@ -176,10 +183,10 @@ function product(a: readonly number[], b: readonly number[], c: readonly number[
   return a.flatMap((x) => b.flatMap((y) => c.map((z) => x * y * z)));
 }
 
-/** The worst finding over several wheels, each with the same chances. */
-function worstOf([none, some]: readonly [number, number, number], wheels: number): number[] {
-  const noneOfAll = none ** wheels;
-  const atMostSome = (none + some) ** wheels;
+/** The worst finding over one or two wheels, each with the same chances. */
+function worstOf([none, some]: readonly [number, number, number], wheels: 1 | 2): number[] {
+  const noneOfAll = wheels === 2 ? none * none : none;
+  const atMostSome = wheels === 2 ? (none + some) * (none + some) : none + some;
   return [noneOfAll, atMostSome - noneOfAll, 1 - atMostSome];
 }
 
@@ -215,5 +222,5 @@ function expectedGain(draws: readonly Draw[], outcomes: Outcomes): number {
 
 function entropyBits(p: number): number {
   if (p <= 0 || p >= 1) return 0;
-  return -p * Math.log2(p) - (1 - p) * Math.log2(1 - p);
+  return -(p * log(p) + (1 - p) * log(1 - p)) / LN2;
 }

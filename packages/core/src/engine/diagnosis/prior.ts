@@ -1,5 +1,7 @@
 import type { ResolvedCase } from '../case/resolveCase.ts';
-import { SPREAD, STATE, STATE_SIZE } from '../wear/state.ts';
+import { exp, log as ln } from '../math/elementary.ts';
+import { NOISE } from '../wear/constants.ts';
+import { FIRST_NUISANCE, SPREAD, STATE } from '../wear/state.ts';
 import { HARD_CORNERING, LOOSE_DEG } from '../wear/faults.ts';
 
 /**
@@ -53,7 +55,7 @@ const AT = { ...STATE };
 const IS_LOOSE_FROM = LOOSE_DEG;
 const IS_HARD_FROM = HARD_CORNERING;
 const SD = { ...SPREAD };
-const LOG_SQRT_2PI = 0.5 * Math.log(2 * Math.PI);
+const LOG_SQRT_2PI = 0.9189385332046727;
 const REFUSED = Number.NEGATIVE_INFINITY;
 
 /** What the draws of a simulator and the density below share. */
@@ -103,9 +105,9 @@ export const FAULT_ELEMENTS: readonly number[] = [
   ...[0, 1].flatMap((axle) => [STATE.toe + axle, STATE.looseness + axle]),
   STATE.cornering,
 ];
-/** Elements that {@link logNuisance} looks at: everything else. */
-export const NUISANCE_ELEMENTS: readonly number[] = Array.from(
-  { length: STATE_SIZE },
+/** Elements that {@link createLogOddities} looks at: everything else that is sampled. */
+export const ODDITY_ELEMENTS: readonly number[] = Array.from(
+  { length: FIRST_NUISANCE },
   (_, element) => element,
 ).filter((element) => !FAULT_ELEMENTS.includes(element));
 
@@ -121,21 +123,21 @@ export function createLogPrior(resolved: ResolvedCase): LogPrior {
   const toeDensity = toeRanges.map(([low, high]) => {
     const sd = (high - low) * TOE_SD_IN_TOLERANCE;
     const mid = (low + high) / 2;
-    return { mid, sd, log: -Math.log(sd * normalMass((high - low) / 2 / sd)) - LOG_SQRT_2PI };
+    return { mid, sd, log: -ln(sd * normalMass((high - low) / 2 / sd)) - LOG_SQRT_2PI };
   });
-  const camberUniform = camberRanges.map(([low, high]) => -Math.log(high - low));
+  const camberUniform = camberRanges.map(([low, high]) => -ln(high - low));
   const pressureSd = pressure * PRESSURE_SD_IN_TOLERANCE;
-  const pressureLog = -Math.log(pressureSd * normalMass(pressure / pressureSd)) - LOG_SQRT_2PI;
+  const pressureLog = -ln(pressureSd * normalMass(pressure / pressureSd)) - LOG_SQRT_2PI;
   const looseLog =
-    -Math.log(LOOSE_SD_DEG * normalMass(LOOSE_DEG / LOOSE_SD_DEG)) - LOG_SQRT_2PI + Math.LN2;
+    -ln(LOOSE_SD_DEG * normalMass(LOOSE_DEG / LOOSE_SD_DEG)) - LOG_SQRT_2PI + Math.LN2;
   const corneringLog =
-    -Math.log(CORNERING_SD * normalCdf((HARD_CORNERING - 1) / CORNERING_SD)) - LOG_SQRT_2PI;
+    -ln(CORNERING_SD * normalCdf((HARD_CORNERING - 1) / CORNERING_SD)) - LOG_SQRT_2PI;
   const logTail = {
-    toe: -Math.log(EXCESS.toeDeg),
-    camber: -Math.log(EXCESS.camberDeg),
-    pressure: -Math.log(EXCESS.pressure),
-    loose: -Math.log(EXCESS.loosenessDeg),
-    cornering: -Math.log(EXCESS.cornering),
+    toe: -ln(EXCESS.toeDeg),
+    camber: -ln(EXCESS.camberDeg),
+    pressure: -ln(EXCESS.pressure),
+    loose: -ln(EXCESS.loosenessDeg),
+    cornering: -ln(EXCESS.cornering),
   };
   const camberTable = camberPatterns(rates);
   const pressureTable = pressurePatterns();
@@ -238,41 +240,44 @@ export function createLogPrior(resolved: ResolvedCase): LogPrior {
     pattern *= bounceCode > 0 ? rates.bounce * bounceTable[bounceCode]! : 1 - rates.bounce;
 
     const mixed = (1 - rates.wellKept) * pattern + (clean ? rates.wellKept : 0);
-    return log + Math.log(mixed);
+    return log + ln(mixed);
   };
 }
 
-/** Log density of what is no fault: constants, abradability, handedness, tilt, crown. */
-export function logNuisance(state: Float64Array): number {
-  if (hasNegativeFactor(state)) return REFUSED;
-  let sum =
-    square(state[AT.abradability]! / SD.abradability) +
-    square(state[AT.camberShare]! / SD.camberShare) +
-    square(state[AT.toeShare]! / SD.toeShare) +
-    square(state[AT.pressureShare]! / SD.pressureShare) +
-    square(state[AT.corneringShare]! / SD.corneringShare) +
-    square(state[AT.camberSlip]! / SD.camberSlip);
-  for (let axle = 0; axle < 2; axle++) {
-    sum +=
-      square(state[AT.tilt + axle]! / SD.tilt) +
-      square(state[AT.crown + axle]! / SD.crown) +
-      square(state[AT.drivingSlip + axle]! / SD.drivingSlip);
-  }
-  const hand = state[AT.hand]! / SD.hand;
-  const freedom = SD.handFreedom;
-  return -0.5 * sum - ((freedom + 1) / 2) * Math.log1p((hand * hand) / freedom);
-}
+/** The day's gauge: now and then all four are read warm, or with one bad gauge. */
+export const GAUGE = { sd: 0.02, tail: 0.15, tailSd: 0.08 } as const;
 
-/** A constant of the model cannot change its sign; five standard deviations away or more. */
-function hasNegativeFactor(state: Float64Array): boolean {
-  for (let element: number = AT.camberShare; element < AT.bounce; element++) {
-    if (state[element]! <= -1) return true;
-  }
-  return false;
-}
-
-function square(value: number): number {
-  return value * value;
+/**
+ * Log density of what is sampled and no fault: rate of wear, the car's own scatter, the day's gauge, and
+ * the oddities that a car may have one of each: an odd tire, a wrong reading, an axle of another age.
+ */
+export function createLogOddities(resolved: ResolvedCase): LogPrior {
+  const distances = Object.values(resolved.tires).map(({ distanceKm }) => distanceKm);
+  // Where every tire has a distance of its own, its age is known.
+  const mayAge = distances.every((km) => km === distances[0]);
+  const { oddTireRate, oddReadingRate, otherAgeRate, scale } = NOISE;
+  const logs = {
+    oddTire: ln(oddTireRate / (1 - 4 * oddTireRate)),
+    oddReading: ln(oddReadingRate / (1 - 12 * oddReadingRate)),
+    otherAge: mayAge ? ln(otherAgeRate / 2 / (1 - otherAgeRate)) : REFUSED,
+  };
+  const gaugeNear = (1 - GAUGE.tail) / GAUGE.sd;
+  const gaugeFar = GAUGE.tail / GAUGE.tailSd;
+  const nearHalf = -0.5 / (GAUGE.sd * GAUGE.sd);
+  const farHalf = -0.5 / (GAUGE.tailSd * GAUGE.tailSd);
+  const rateHalf = -0.5 / (SD.logWearRate * SD.logWearRate);
+  const scaleHalf = -0.5 / (scale * scale);
+  return (state) => {
+    const rate = state[AT.logWearRate]!;
+    const noise = state[AT.noise]!;
+    const gauge = state[AT.gauge]! * state[AT.gauge]!;
+    let log = rateHalf * rate * rate + scaleHalf * noise * noise;
+    log += ln(gaugeNear * exp(nearHalf * gauge) + gaugeFar * exp(farHalf * gauge));
+    if (state[AT.oddTire]! > 0) log += logs.oddTire;
+    if (state[AT.oddReading]! > 0) log += logs.oddReading;
+    if (state[AT.otherAge]! > 0) log += logs.otherAge;
+    return log;
+  };
 }
 
 /**
@@ -350,6 +355,6 @@ export function normalCdf(z: number): number {
   const poly =
     t *
     (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
-  const tail = Math.exp(-0.5 * z * z - LOG_SQRT_2PI) * poly;
+  const tail = exp(-0.5 * z * z - LOG_SQRT_2PI) * poly;
   return z >= 0 ? 1 - tail : tail;
 }

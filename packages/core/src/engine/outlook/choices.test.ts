@@ -102,7 +102,7 @@ describe('weigh', () => {
         const least = (courses: readonly Action[], among: number[]) =>
           Math.min(...courses.map((course) => sum(course, among)));
         expect(weighing.horizonKm).toBe(horizon);
-        expect((weighing.advised.perMegametre * horizon) / 1000).toBeCloseTo(
+        expect((weighing.advised.perThousandKm * horizon) / 1000).toBeCloseTo(
           least(ACTIONS, all) / cars.length,
           4,
         );

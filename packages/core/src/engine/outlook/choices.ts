@@ -35,7 +35,7 @@ export interface Choice {
   /** With four new tires, minor units. */
   now: number;
   /** Expected cost of the work and the tires used up for each 1000 km, minor units. */
-  perMegametre: number;
+  perThousandKm: number;
   /** Left out because something unsafe has to come first. */
   isBarred: boolean;
 }
@@ -54,7 +54,7 @@ export interface Weighing {
   horizonKm: number;
 }
 
-const KM_PER_MEGAMETRE = 1000;
+const KM_PER_THOUSAND_KM = 1000;
 const TIRES_OF_AXLE = 2;
 
 /**
@@ -82,13 +82,13 @@ export function weigh(outlook: Outlook, prices: WorkPrices, constraints: Constra
       outlook: one,
       workNow,
       now: workNow + fourTires,
-      perMegametre: (mean(costs.get(one.course)!) / horizonKm) * KM_PER_MEGAMETRE,
+      perThousandKm: (mean(costs.get(one.course)!) / horizonKm) * KM_PER_THOUSAND_KM,
       isBarred: constraints.partsFirst && one.course !== 'partsThenAlign',
     };
   });
   const allowed = choices
     .filter(({ isBarred }) => !isBarred)
-    .toSorted((a, b) => a.perMegametre - b.perMegametre);
+    .toSorted((a, b) => a.perThousandKm - b.perThousandKm);
   const advised = allowed[0]!;
   const second = allowed[1];
   const of = (choice: Choice) => costs.get(choice.course)!;

@@ -9,6 +9,10 @@ export interface PossibleCar {
   state: Float64Array;
   /** See the engine's FAULTS. */
   faults: Uint8Array;
+  /** What each of the twelve ribs on the car loses against the formula, from tire and rib alone. */
+  factors: Float64Array;
+  /** What each of them has truly lost, mm: its reading without the error. */
+  lossMm: Float64Array;
 }
 
 /** Whether any camber or toe is out of tolerance. */

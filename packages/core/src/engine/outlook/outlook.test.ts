@@ -6,6 +6,7 @@ import { exampleCase } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../case/resolveCase.ts';
 import { createFaultReader, FAULT_COUNT } from '../diagnosis/faultsOf.ts';
 import { createRandom } from '../random/random.ts';
+import { DEPTH_RATE, NOISE } from '../wear/constants.ts';
 import { tirePath } from '../wear/paths.ts';
 import { healthyState, STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
@@ -22,12 +23,17 @@ const MID = {
   toe: [middle(tolerances.totalToe.front), middle(tolerances.totalToe.rear)] as const,
 };
 
+/** What the readings of the example say was lost, without error. */
+function lossesRead(): Float64Array {
+  return Float64Array.of(3, 3, 3, 3, 3, 3, 1.8, 1.8, 1.8, 1.8, 1.8, 1.8);
+}
+
 function car(change: (state: Float64Array) => void = () => {}): PossibleCar {
   const state = healthyState(MID.camber, MID.toe);
   change(state);
   const faults = new Uint8Array(FAULT_COUNT);
   createFaultReader(resolved)(state, faults);
-  return { state, faults };
+  return { state, faults, factors: new Float64Array(12).fill(1), lossMm: lossesRead() };
 }
 const toeOut = car((state) => (state[STATE.toe] = -1));
 const loose = car((state) => {
@@ -101,13 +107,15 @@ describe('the outlook', () => {
     });
     const random = createRandom(99);
     const lives = Array.from({ length: 4000 }, () => {
-      const tires = [0, 1, 2, 3].map(() => 0.12 * random.normal());
+      const tires = [0, 1, 2, 3].map(() => NOISE.tire * random.normal());
       return Math.min(
-        ...rate.map((perMegametre, at) => {
-          const factor = Math.exp(tires[Math.floor(at / 3)]! + 0.12 * random.normal());
+        ...rate.map((perThousandKm, at) => {
+          const factor = 1 + tires[Math.floor(at / 3)]! + NOISE.rib * random.normal();
           const wheel = (['lf', 'rf', 'lr', 'rr'] as const)[Math.floor(at / 3)]!;
-          const spare = resolved.tires[wheel].newDepthMm - 1.6;
-          return (1000 * spare) / (perMegametre * factor);
+          const { newDepthMm } = resolved.tires[wheel];
+          // Tread wears faster above half of its depth than below: the mean down to the limit.
+          const fresh = 1 + DEPTH_RATE * ((newDepthMm + 1.6) / 2 / newDepthMm - 0.5);
+          return (1000 * (newDepthMm - 1.6)) / (perThousandKm * fresh * factor);
         }),
       );
     });

@@ -5,8 +5,10 @@ import { WHEEL_ORDER } from '../case/wheels.ts';
 import { canonicalJson } from '../random/canonicalJson.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
 import type { Random } from '../random/random.ts';
-import { NOISE } from '../wear/constants.ts';
-import { tirePath, tirePaths } from '../wear/paths.ts';
+import { exp } from '../math/elementary.ts';
+import { DEPTH_RATE, NOISE } from '../wear/constants.ts';
+import { tirePath } from '../wear/paths.ts';
+import { STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import type { TirePath } from '../wear/tireLoss.ts';
 import {
@@ -65,7 +67,7 @@ const LOW = 0.1;
 const HIGH = 0.9;
 /** Nothing is foretold beyond, km: rubber ages too. */
 export const FURTHEST_KM = 150_000;
-const KM_PER_MEGAMETRE = 1000;
+const KM_PER_THOUSAND_KM = 1000;
 const CURVE_POINTS = 24;
 const RIB_COUNT = 12;
 /** A tire that is new at its limit still has so much to wear, mm. */
@@ -90,11 +92,17 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
   const random = createRandom(hashSeed(`outlook ${canonicalJson(resolved)}`));
   const limitMm = resolved.limitsMm.legal;
   const paths = aheadPaths(resolved);
-  const newFactors = cars.map(() => drawFactors(random));
+  // Half way between new and the limit, as a part of the new depth.
+  const leftParts = WHEEL_ORDER.flatMap((wheel) =>
+    RIBS.map(() => (1 + Math.min(1, limitMm / resolved.tires[wheel].newDepthMm)) / 2),
+  );
+  const newFactors = cars.map(({ state }) => drawFactors(state, random));
   const ratesAfter = new Map(
     ACTIONS.map((course) => [
       course,
-      cars.map((car, i) => ratesOfNew(stateAfter(course, car, resolved), paths, newFactors[i]!)),
+      cars.map((car, i) =>
+        ratesOfNew(stateAfter(course, car, resolved), paths, newFactors[i]!, leftParts),
+      ),
     ]),
   );
   const newDepths = Float64Array.from(
@@ -107,13 +115,13 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
   const constant = (depths: Float64Array) => cars.map(() => depths);
   const asIs = ratesAfter.get('fitOnly')!;
   const putRight = cars.map((car, i) =>
-    ratesOfNew(statePutRight(car, resolved), paths, newFactors[i]!),
+    ratesOfNew(statePutRight(car, resolved), paths, newFactors[i]!, leftParts),
   );
   const furthest = Math.min(
     FURTHEST_KM,
     1.15 * quantileOf(lives(putRight, spare).toSorted(), HIGH),
   );
-  const old = oldTires(resolved, cars, paths, random);
+  const old = oldTires(resolved, cars, paths);
   return {
     limitMm,
     newDepthMm: Math.min(...newDepths),
@@ -161,27 +169,39 @@ function rates(state: Float64Array, paths: readonly TirePath[]): Float64Array {
   return all;
 }
 
-/** The rates of a new set: the car's, times what the tires bring with them. */
+/** The mean rates of a new set down to the limit: the car's, times what the tires bring with them. */
 function ratesOfNew(
   state: Float64Array,
   paths: readonly TirePath[],
   factors: Float64Array,
+  leftParts: readonly number[],
 ): Float64Array {
   const all = rates(state, paths);
-  for (let at = 0; at < RIB_COUNT; at++) all[at]! *= factors[at]!;
+  for (let at = 0; at < RIB_COUNT; at++) {
+    all[at]! *= factors[at]! * depthFactor(state, leftParts[at]!);
+  }
   return all;
 }
 
 /** What a new set brings with it that nobody can know: a factor a tire and one a rib, twelve in all. */
-function drawFactors(random: Random): Float64Array {
+function drawFactors(state: Float64Array, random: Random): Float64Array {
+  const scale = exp(state[STATE.noise]!);
   const factors = new Float64Array(RIB_COUNT);
   for (let tire = 0; tire < 4; tire++) {
-    const own = NOISE.tire * random.normal();
+    const own = NOISE.tire * scale * random.normal();
     for (let rib = 0; rib < 3; rib++) {
-      factors[3 * tire + rib] = Math.exp(own + NOISE.rib * random.normal());
+      factors[3 * tire + rib] = Math.max(
+        LEAST_FACTOR,
+        1 + own + NOISE.rib * scale * random.normal(),
+      );
     }
   }
   return factors;
+}
+
+/** How much faster tread wears with that part of its depth left than at half of it. */
+function depthFactor(state: Float64Array, leftPart: number): number {
+  return Math.max(LEAST_FACTOR, 1 + (DEPTH_RATE + state[STATE.depthRate]!) * (leftPart - 0.5));
 }
 
 function courseOutlook(
@@ -197,7 +217,7 @@ function courseOutlook(
     let first = 0;
     let most = 0;
     for (let at = 0; at < RIB_COUNT; at++) {
-      const perKm = ribs[at]! / KM_PER_MEGAMETRE / spare[at]!;
+      const perKm = ribs[at]! / KM_PER_THOUSAND_KM / spare[at]!;
       const axle = at < RIB_COUNT / 2 ? 0 : 1;
       if (perKm > worst[axle]!) worst[axle] = perKm;
       if (perKm > most) {
@@ -226,7 +246,7 @@ function lives(rated: readonly Float64Array[], spare: Float64Array): Float64Arra
   return Float64Array.from(rated, (ribs) => {
     let least = FURTHEST_KM;
     for (let at = 0; at < RIB_COUNT; at++) {
-      least = Math.min(least, (KM_PER_MEGAMETRE * spare[at]!) / ribs[at]!);
+      least = Math.min(least, (KM_PER_THOUSAND_KM * spare[at]!) / ribs[at]!);
     }
     return least;
   });
@@ -237,7 +257,6 @@ function oldTires(
   resolved: ResolvedCase,
   cars: readonly PossibleCar[],
   ahead: readonly TirePath[],
-  random: Random,
 ) {
   const read = WHEEL_ORDER.flatMap((wheel) =>
     RIBS.map((rib) => {
@@ -246,31 +265,24 @@ function oldTires(
     }),
   );
   if (read.every((mm) => mm === null)) return null;
-  const variance = NOISE.tire ** 2 + NOISE.rib ** 2;
-  const readVariance = NOISE.readingMm ** 2 + resolved.readingRoundingMm ** 2 / 12;
-  const past = tirePaths(resolved);
-  const loss = new Float64Array(3);
-  return cars.map(({ state }) => {
+  const newDepths = WHEEL_ORDER.flatMap((wheel) =>
+    RIBS.map(() => resolved.tires[wheel].newDepthMm),
+  );
+  return cars.map(({ state, factors, lossMm }) => {
     const ribRates = rates(state, ahead);
-    const modelled = past.flatMap((path) => {
-      tireLoss(state, path, loss);
-      return Array.from(loss);
-    });
-    const depths = Float64Array.from(read, (mm) => mm ?? Number.POSITIVE_INFINITY);
+    const depths = Float64Array.from(read, (seen, at) =>
+      seen === null ? Number.POSITIVE_INFINITY : Math.max(0, newDepths[at]! - lossMm[at]!),
+    );
     const future = Float64Array.from(read, (seen, at) => {
-      const own = modelled[at]!;
-      if (seen === null || own <= 0) return ribRates[at]!;
-      // How much faster or slower than the model this rib has worn, as far as the readings can tell.
-      const newMm = resolved.tires[WHEEL_ORDER[Math.floor(at / 3)]!].newDepthMm;
-      const spread = own ** 2 * variance;
-      const trust = spread / (spread + readVariance + NOISE.newDepthMm ** 2);
-      const off = (trust * (newMm - seen - own)) / own;
-      const unknown = Math.sqrt((1 - trust) * variance) * random.normal();
-      return Math.max(LEAST_RATE, ribRates[at]! * Math.max(LEAST_FACTOR, 1 + off + unknown));
+      const rate = ribRates[at]! * Math.max(LEAST_FACTOR, factors[at]!);
+      if (seen === null) return rate;
+      const depth = depths[at]!;
+      const left = (depth + Math.min(depth, resolved.limitsMm.legal)) / 2;
+      return Math.max(LEAST_RATE, rate * depthFactor(state, left / newDepths[at]!));
     });
     const km = depths.map((mm, at) =>
       Number.isFinite(mm)
-        ? (KM_PER_MEGAMETRE * Math.max(0, mm - resolved.limitsMm.legal)) / future[at]!
+        ? (KM_PER_THOUSAND_KM * Math.max(0, mm - resolved.limitsMm.legal)) / future[at]!
         : FURTHEST_KM,
     );
     return { depths, rates: future, km: Math.min(FURTHEST_KM, ...km) };
@@ -293,7 +305,7 @@ function depthCurve(
         const start = depths[car]!;
         let least = Number.POSITIVE_INFINITY;
         for (let rib = 0; rib < RIB_COUNT; rib++) {
-          const left = start[rib]! - (ribs[rib]! * at) / KM_PER_MEGAMETRE;
+          const left = start[rib]! - (ribs[rib]! * at) / KM_PER_THOUSAND_KM;
           if (left < least) least = left;
         }
         lowest[car] = Math.max(0, least);

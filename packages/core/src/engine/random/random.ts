@@ -1,3 +1,5 @@
+import { log } from '../math/elementary.ts';
+
 /** Draws from one seeded stream: the same seed gives the same numbers on every machine. */
 export interface Random {
   /** Uniform in [0, 1). */
@@ -9,12 +11,11 @@ export interface Random {
 }
 
 const TWO_POW_32 = 4294967296;
-const TWO_PI = 2 * Math.PI;
 
 /**
  * Makes a stream from a seed.
  * Source: sfc32 (Chris Doty-Humphrey, PractRand), a small fast counting generator that passes
- * PractRand and TestU01; normals by Box and Muller (1958).
+ * PractRand and TestU01; normals by the polar method (Marsaglia and Bray 1964), which needs no sine.
  * @param seed - any 32-bit number; see {@link hashSeed}
  */
 export function createRandom(seed: number): Random {
@@ -43,16 +44,21 @@ export function createRandom(seed: number): Random {
   }
   function normal(): number {
     if (!Number.isNaN(spare)) {
-      const kept = spare;
+      const second = spare;
       spare = Number.NaN;
-      return kept;
+      return second;
     }
-    const radius = Math.sqrt(-2 * Math.log(positive()));
-    const angle = TWO_PI * uniform();
-    spare = radius * Math.sin(angle);
-    return radius * Math.cos(angle);
+    for (;;) {
+      const x = 2 * uniform() - 1;
+      const y = 2 * uniform() - 1;
+      const square = x * x + y * y;
+      if (square >= 1 || square === 0) continue;
+      const factor = Math.sqrt((-2 * log(square)) / square);
+      spare = y * factor;
+      return x * factor;
+    }
   }
-  return { uniform, normal, exponential: () => -Math.log(positive()) };
+  return { uniform, normal, exponential: () => -log(positive()) };
 }
 
 /** A 32-bit seed from a text (FNV-1a), so that a case always gets the same stream. */

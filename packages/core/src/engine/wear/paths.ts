@@ -5,7 +5,7 @@ import { DRIVING_SLIP } from './constants.ts';
 import { tireHistory } from './history.ts';
 import type { TirePath } from './tireLoss.ts';
 
-const KM_PER_MEGAMETRE = 1000;
+const KM_PER_THOUSAND_KM = 1000;
 
 /** The paths of the four tires, in the engine's wheel order. */
 export function tirePaths(resolved: ResolvedCase): TirePath[] {
@@ -14,8 +14,9 @@ export function tirePaths(resolved: ResolvedCase): TirePath[] {
     return tirePath(
       tire,
       history.map((stretch) => WHEEL_ORDER.indexOf(stretch.wheel)),
-      history.map((stretch) => stretch.km / KM_PER_MEGAMETRE),
+      history.map((stretch) => stretch.km / KM_PER_THOUSAND_KM),
       resolved.drive,
+      resolved.tires[wheel].newDepthMm,
     );
   });
 }
@@ -24,21 +25,24 @@ export function tirePaths(resolved: ResolvedCase): TirePath[] {
  * Lays out where a tire has been for the forward model.
  * @param tire - the wheel it is mounted at now, 0 to 3
  * @param positions - the wheels it has been at, from the first to the present one
- * @param megametres - thousands of km at each
+ * @param thousandKm - thousands of km at each
+ * @param newDepthMm - depth when new; 0 when the path is only to give a rate
  */
 export function tirePath(
   tire: number,
   positions: readonly number[],
-  megametres: readonly number[],
+  thousandKm: readonly number[],
   drive: Drive,
+  newDepthMm = 0,
 ): TirePath {
   return {
     tire,
     positions: Int32Array.from(positions),
-    megametres: Float64Array.from(megametres),
+    thousandKm: Float64Array.from(thousandKm),
     drivingSlips: Float64Array.from(
       positions,
       (position) => DRIVING_SLIP[drive][position < 2 ? 'front' : 'rear'],
     ),
+    newDepthMm,
   };
 }

@@ -20,6 +20,6 @@ export function diagnose(file: CaseFile): FullAnswer {
 }
 
 /** The same in the making: step it on, ask it at any time. */
-export function createDiagnosisRun(file: CaseFile, known?: Known): DiagnosisRun {
-  return engine.createDiagnosisRun(file, ENGLISH_WORDS, known);
+export function createDiagnosisRun(file: CaseFile, known?: Known, stream?: number): DiagnosisRun {
+  return engine.createDiagnosisRun(file, ENGLISH_WORDS, known, stream);
 }

@@ -19,6 +19,9 @@ export interface Misfit extends Slot {
  */
 const UNEXPLAINED_SD = 2.0;
 
+/** So far from what the answer expects nobody would call a rib explained, whatever the scatter, mm. */
+const PLAIN_MM = 1.2;
+
 /**
  * The ribs where the tread does not look as the answer expects, by more than the scatter of tires,
  * ribs and readings together: the model's own doubt about itself, said aloud.
@@ -41,7 +44,9 @@ export function misfits(file: CaseFile, expected: ExpectedDepths): Misfit[] {
         NOISE.readingMm ** 2 +
         roundingVar;
       const off = Math.abs(readMm - mean) / Math.sqrt(scatterVar + sd ** 2);
-      return off >= UNEXPLAINED_SD ? [{ wheel, rib, readMm, expectedMm: mean, off }] : [];
+      return off >= UNEXPLAINED_SD || Math.abs(readMm - mean) >= PLAIN_MM
+        ? [{ wheel, rib, readMm, expectedMm: mean, off }]
+        : [];
     });
   })
     .toSorted((a, b) => b.off - a.off)

@@ -21,7 +21,7 @@ function checksFor(
     if (i % 2 === 0) change(state);
     const faults = new Uint8Array(FAULT_COUNT);
     read(state, faults);
-    return { state, faults };
+    return { state, faults, factors: new Float64Array(12).fill(1), lossMm: new Float64Array(12) };
   });
   return nextChecks(resolved, posterior, draws);
 }

@@ -2,7 +2,8 @@ import type { Recommendation } from '@keen/contract';
 import type { Wheel, WheelStatus } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { chooseAction, NAME_CAUSE_FROM } from '../../engine/diagnosis/chooseAction.ts';
-import type { CauseChance, GroupChances } from '../../engine/diagnosis/chooseAction.ts';
+import type { CauseChance, GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
+import { ENGLISH } from '../../words/english.ts';
 import { causeWords, whereWords } from '../../words/causeWords.ts';
 
 /** A part is named when it is this likely to be worn. */
@@ -11,10 +12,11 @@ const NAME_PART_FROM = 0.4;
 /** The whole recommendation, with the tires to replace and the parts to look at. */
 export function recommend(
   chances: GroupChances,
+  facts: PlainFacts,
   causes: readonly CauseChance[],
   statuses: Record<Wheel, WheelStatus>,
 ): Recommendation {
-  const action = chooseAction(chances);
+  const action = chooseAction(chances, facts);
   const unsafe = WHEEL_ORDER.filter((wheel) => statuses[wheel] === 'unsafe');
   const replace = WHEEL_ORDER.filter((wheel) => ['unsafe', 'replace'].includes(statuses[wheel]));
   return {
@@ -23,7 +25,7 @@ export function recommend(
     replace,
     unsafe,
     parts: causes.flatMap(partOf),
-    reasons: reasonsFor(chances, causes, replace, unsafe),
+    reasons: reasonsFor(chances, facts, causes, replace, unsafe),
   };
 }
 
@@ -39,6 +41,7 @@ function partOf({ cause, where, probability }: CauseChance): Recommendation['par
 
 function reasonsFor(
   chances: GroupChances,
+  facts: PlainFacts,
   causes: readonly CauseChance[],
   replace: readonly Wheel[],
   unsafe: readonly Wheel[],
@@ -65,8 +68,14 @@ function reasonsFor(
       `No single angle stands out, but that one of them is out is ${percent(chances.alignment)} likely.`,
     );
   }
+  if (facts.heightChanged) {
+    reasons.push(
+      'The car stands higher or lower than it was built, so its angles have moved: align it.',
+    );
+  }
+  if (!named && facts.seen.length > 0) reasons.push(ENGLISH.verdict.seen(facts.seen[0]!));
   if (reasons.length === 0) {
-    reasons.push('Nothing stands out: the tread fits a car in tolerance.');
+    reasons.push('The tread looks like that of a car with nothing out.');
   }
   return reasons;
 }

@@ -127,12 +127,32 @@ describe('words for chances', () => {
 
 describe('chooseAction', () => {
   const none = { alignment: 0, looseness: 0, bounce: 0, pressure: 0 };
+  const plain = { seen: [], heightChanged: false };
   it('does what costs least on average', () => {
-    expect(chooseAction(none)).toBe('fitOnly');
-    expect(chooseAction({ ...none, alignment: 0.95 })).toBe('align');
-    expect(chooseAction({ ...none, alignment: 0.4 })).toBe('checkAlignment');
-    expect(chooseAction({ ...none, pressure: 0.8 })).toBe('inflateAndWatch');
-    expect(chooseAction({ ...none, bounce: 0.9 })).toBe('balanceOrDampers');
-    expect(chooseAction({ ...none, looseness: 0.9, alignment: 0.6 })).toBe('partsThenAlign');
+    expect(chooseAction(none, plain)).toBe('fitOnly');
+    expect(chooseAction({ ...none, alignment: 0.95 }, plain)).toBe('align');
+    expect(chooseAction({ ...none, alignment: 0.4 }, plain)).toBe('checkAlignment');
+    expect(chooseAction({ ...none, pressure: 0.8 }, plain)).toBe('inflateAndWatch');
+    expect(chooseAction({ ...none, bounce: 0.9 }, plain)).toBe('balanceOrDampers');
+    expect(chooseAction({ ...none, looseness: 0.9, alignment: 0.6 }, plain)).toBe('partsThenAlign');
+  });
+
+  it('never fits tires and nothing else onto a tread that is plainly uneven', () => {
+    const edge = { kind: 'edge', where: 'lf', rib: 'inner', mm: 2.6 } as const;
+    const across = { kind: 'across', where: 'front', lower: 'rf', mm: 1.8 } as const;
+    const shoulders = { kind: 'shoulders', where: 'lf', mm: 1.8 } as const;
+    const actionFor = (...seen: (typeof edge | typeof across | typeof shoulders)[]) =>
+      chooseAction(none, { ...plain, seen });
+    expect(actionFor(edge)).toBe('checkAlignment');
+    expect(actionFor(across)).toBe('checkAlignment');
+    expect(actionFor(shoulders)).toBe('inflateAndWatch');
+    expect(actionFor(shoulders, edge)).toBe('checkAlignment');
+    expect(chooseAction({ ...none, pressure: 0.9 }, { ...plain, seen: [edge] })).toBe(
+      'checkAlignment',
+    );
+  });
+
+  it('aligns after a lift or a lowering, whatever the tread says yet', () => {
+    expect(chooseAction(none, { ...plain, heightChanged: true })).toBe('align');
   });
 });

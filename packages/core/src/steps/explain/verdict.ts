@@ -1,12 +1,14 @@
 import type { CaseFile, Diagnosis, RankedCause } from '@keen/contract';
-import type { Action, Axle, Cause, DepthUnit, Wheel } from '@keen/contract/words';
+import type { Action, Axle, DepthUnit, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
-import { axleOf, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import { axleOf } from '../../engine/case/wheels.ts';
+import { treadSeen } from '../../engine/diagnosis/treadSeen.ts';
 import { ENGLISH } from '../../words/english.ts';
 import type { Texts } from '../../words/texts.ts';
 import { hundredIn, numberIn, sureIn } from '../../words/texts.ts';
 import { depthFromMm } from '../../engine/units/units.ts';
+import { rubberTaken } from './rubberTaken.ts';
 import { spokenRibs } from './spokenRibs.ts';
 
 /** The answer as one would say it to the customer. */
@@ -19,8 +21,10 @@ export interface Verdict {
   detail: string;
   /** What else is as good as certain, in one sentence; empty when nothing is. */
   also: string;
-  /** The causes it speaks of, most excess first; empty when nothing is out. */
+  /** The causes it speaks of, most excess first; empty when none is likely enough. */
   causes: RankedCause[];
+  /** Whether the tread looks like that of a car with nothing out. */
+  isHealthy: boolean;
 }
 
 /** From here on a cause is spoken of as what happened. */
@@ -42,18 +46,19 @@ export function verdictOf(
 ): Verdict {
   const { texts = ENGLISH, unit = file.units.depth } = how;
   const say = texts.verdict;
-  const top =
-    diagnosis.ranked.find((cause) => cause.probability >= SAID_FROM) ??
-    diagnosis.ranked.toSorted((a, b) => b.probability - a.probability)[0];
+  const top = headlineCause(diagnosis.ranked);
   if (!top || top.probability < GUESSED_FROM) {
+    const [worst] = treadSeen(resolveCase(file));
     return {
-      headline: say.healthy,
+      // A tread that is plainly uneven is not one with nothing out, whatever the chances.
+      headline: worst ? say.seen(worst) : say.healthy,
       sure: '',
       detail: top
         ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
         : say.noneStandsOut,
       also: '',
       causes: [],
+      isHealthy: !worst,
     };
   }
   const alike = top.probability >= SAID_FROM ? sameCause(diagnosis, top) : [top];
@@ -63,12 +68,22 @@ export function verdictOf(
         ? headlineOf(top, alike, file, texts)
         : say.unclear(top.cause, top.where),
     sure: `${sureIn(texts, top.probability)}, ${hundredIn(texts, top.probability)}.`,
-    detail: [estimateOf(diagnosis, file, top, texts), tookOf(diagnosis, unit, top, texts)]
+    detail: [estimateOf(diagnosis, file, top, texts), tookOf(diagnosis, unit, alike, texts)]
       .filter((sentence) => sentence !== '')
       .join(' '),
     also: alsoOf(diagnosis, top, texts),
     causes: alike,
+    isHealthy: false,
   };
+}
+
+/** The cause that the answer leads with: of those as good as certain the one that took most, else the likeliest. */
+export function headlineCause(ranked: readonly RankedCause[]): RankedCause | null {
+  return (
+    ranked.find((cause) => cause.probability >= SAID_FROM) ??
+    ranked.toSorted((a, b) => b.probability - a.probability)[0] ??
+    null
+  );
 }
 
 /** The other places where the same cause is as good as certain, so that one sentence covers them. */
@@ -163,27 +178,13 @@ function estimateOf(
 function tookOf(
   diagnosis: Diagnosis,
   unit: DepthUnit,
-  { cause, where }: RankedCause,
+  places: readonly RankedCause[],
   texts: Texts,
 ): string {
-  const wheels: readonly Wheel[] =
-    where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
-  const worst = wheels.reduce((a, b) =>
-    partOf(diagnosis, b, cause) > partOf(diagnosis, a, cause) ? b : a,
-  );
-  const took = partOf(diagnosis, worst, cause);
-  const { total } = diagnosis.wheels[worst].wear;
-  if (took < 0.05) return '';
+  const { partMm, totalMm } = rubberTaken(diagnosis, places);
+  if (partMm < 0.05) return '';
   const shown = (mm: number) => numberIn(texts, depthFromMm(mm, unit), 1);
-  return texts.verdict.took(shown(took), shown(total), unit);
-}
-
-function partOf(diagnosis: Diagnosis, wheel: Wheel, cause: Cause): number {
-  const { wear } = diagnosis.wheels[wheel];
-  if (cause.startsWith('camber')) return wear.camber;
-  if (cause.startsWith('toe') || cause === 'looseness') return wear.toe;
-  if (cause.startsWith('pressure')) return wear.pressure;
-  return cause === 'bounce' ? wear.bounce : wear.cornering;
+  return texts.verdict.took(shown(partMm), shown(totalMm), unit);
 }
 
 /** What to do, in words. */

@@ -16,7 +16,7 @@ export function worthLines({ weighing, shop }: PaperFacts, writer: Writer): Pape
   if (advised.course === 'fitOnly') {
     return [line('', papers.lifeFit(life(asIs.outlook.lifeKm)))];
   }
-  const saved = ((asIs.perMegametre - advised.perMegametre) * horizonKm) / KM_PER_MEGAMETRE;
+  const saved = ((asIs.perThousandKm - advised.perThousandKm) * horizonKm) / KM_PER_MEGAMETRE;
   return [
     line('', papers.lifeWith(life(advised.outlook.lifeKm), life(asIs.outlook.lifeKm))),
     ...(saved > 0

@@ -41,7 +41,7 @@ export function explainedWear(
     [middle(totalToe.front), middle(totalToe.rear)],
   );
   const settings = [
-    ...Array.from({ length: STATE.abradability }, (_, element) => element),
+    ...Array.from({ length: STATE.logWearRate }, (_, element) => element),
     STATE.cornering,
     STATE.looseness,
     STATE.looseness + 1,

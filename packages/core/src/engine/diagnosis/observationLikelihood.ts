@@ -2,6 +2,7 @@ import { COMPLAINTS } from '@keen/contract/words';
 import type { Complaint, Cupping, Drive, Feather, Play } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
+import { exp, log } from '../math/elementary.ts';
 import { DRIVING_SLIP } from '../wear/constants.ts';
 import { tireHistory } from '../wear/history.ts';
 import { STATE } from '../wear/state.ts';
@@ -14,8 +15,8 @@ const AT = { ...STATE };
 const SLIPS = DRIVING_SLIP;
 const IS_LOOSE_FROM = LOOSE_DEG;
 
-/** Feather is misfelt one time in twenty. */
-const MISFELT = 0.05;
+/** Feather is misfelt one time in twenty, and once more in thirty it is of a toe that is new. */
+const MISFELT = 0.08;
 /** A feather fades over this distance after a rotation. */
 const FEATHER_FADE_KM = 4000;
 /** Its edge is soft: sd of half the slip at which it becomes plain. */
@@ -23,11 +24,13 @@ const FEATHER_EDGE = 0.5;
 /** Scale of the logistic curve that stands nearest to a normal of sd 1 (Johnson and Kotz). */
 const LOGISTIC_SCALE = 1 / 1.702;
 
-const PRESSURE = { sd: 0.05, tail: 0.1, tailSd: 0.15 } as const;
+/** Each tire's reading beside what all four are off by together; and pressures that were set to the placard lately. */
+const PRESSURE = { sd: 0.045, tail: 0.05, tailSd: 0.15, setRight: 0.12, setRightSd: 0.03 } as const;
 const ANGLE = {
   camberSd: 0.1,
   toeSd: 0.04,
-  tail: 0.05,
+  /** Misread, or other than it was for most of the distance: a kerb, a part, an alignment since. */
+  tail: 0.1,
   camberTailSd: 0.8,
   toeTailSd: 0.4,
 } as const;
@@ -56,8 +59,8 @@ export interface FeatherPath {
 export function featherPath(resolved: ResolvedCase, tire: number): FeatherPath {
   const path = { front: 0, rear: 0 };
   for (const stretch of tireHistory(resolved, WHEEL_ORDER[tire]!)) {
-    const end = Math.exp(-stretch.endedAgoKm / FEATHER_FADE_KM);
-    const start = Math.exp(-(stretch.endedAgoKm + stretch.km) / FEATHER_FADE_KM);
+    const end = exp(-stretch.endedAgoKm / FEATHER_FADE_KM);
+    const start = exp(-(stretch.endedAgoKm + stretch.km) / FEATHER_FADE_KM);
     path[stretch.wheel === 'lf' || stretch.wheel === 'rf' ? 'front' : 'rear'] += end - start;
   }
   const sum = path.front + path.rear;
@@ -73,10 +76,7 @@ export function featherChances(
 ): void {
   const slips = SLIPS[drive];
   const toe = (path.front * state[AT.toe]! + path.rear * state[AT.toe + 1]!) / 2;
-  const needed =
-    (path.front * slips.front * (1 + state[AT.drivingSlip]!) +
-      path.rear * slips.rear * (1 + state[AT.drivingSlip + 1]!)) /
-    2;
+  const needed = (path.front * slips.front + path.rear * slips.rear) / 2;
   const scale = needed * FEATHER_EDGE * LOGISTIC_SCALE;
   const outward = logistic((toe - needed) / scale);
   const inward = logistic((-toe - needed) / scale);
@@ -118,24 +118,20 @@ export interface EvidenceTerm {
 }
 
 /** The observations of a case other than the depths; what was not observed has no term. */
-export function createHandEvidence(resolved: ResolvedCase): EvidenceTerm[] {
+export function createObservationTerms(resolved: ResolvedCase): EvidenceTerm[] {
   const terms: EvidenceTerm[] = [];
   WHEEL_ORDER.forEach((wheel, tire) => {
-    const { feather, cupping, pressureRatio } = resolved.tires[wheel];
+    const { feather, cupping } = resolved.tires[wheel];
     if (feather !== 'unknown') terms.push(featherTerm(resolved, tire, FEATHER_COLUMN[feather]));
     if (cupping !== 'unknown') {
       const column = CUPPING_COLUMN[cupping];
-      const healthy = Math.log(WAVES.healthy[column]!);
-      const bouncing = Math.log(WAVES.bouncing[column]!);
+      const healthy = log(WAVES.healthy[column]!);
+      const bouncing = log(WAVES.bouncing[column]!);
       const element = AT.bounce + tire;
       terms.push({
         elements: [element],
         log: (state) => (state[element]! > 0.5 ? bouncing : healthy),
       });
-    }
-    if (pressureRatio !== null) {
-      const { sd, tailSd, tail } = PRESSURE;
-      terms.push(measured(pressureRatio, AT.pressure + tire, sd, tailSd, tail));
     }
     const camber = resolved.angles[wheel].camber;
     if (camber !== null) {
@@ -145,14 +141,16 @@ export function createHandEvidence(resolved: ResolvedCase): EvidenceTerm[] {
     const play = resolved.play[wheel];
     if (play !== 'unknown') {
       const element = AT.looseness + (tire >> 1);
-      const loose = Math.log(playChances(true)[PLAY_COLUMN[play]]!);
-      const tight = Math.log(playChances(false)[PLAY_COLUMN[play]]!);
+      const loose = log(playChances(true)[PLAY_COLUMN[play]]!);
+      const tight = log(playChances(false)[PLAY_COLUMN[play]]!);
       terms.push({
         elements: [element],
         log: (state) => (state[element]! >= IS_LOOSE_FROM ? loose : tight),
       });
     }
   });
+  const pressures = pressureTerm(resolved);
+  if (pressures) terms.push(pressures);
   for (const axle of [0, 1]) {
     const term = toeTerm(resolved, axle);
     if (term) terms.push(term);
@@ -166,10 +164,48 @@ function featherTerm(resolved: ResolvedCase, tire: number, column: number): Evid
   const chances = new Float64Array(3);
   const axles = [path.front, path.rear].flatMap((weight, axle) => (weight > 0 ? [axle] : []));
   return {
-    elements: axles.flatMap((axle) => [AT.toe + axle, AT.drivingSlip + axle]),
+    elements: axles.map((axle) => AT.toe + axle),
     log: (state) => {
       featherChances(state, path, resolved.drive, chances);
-      return Math.log(chances[column]!);
+      return log(chances[column]!);
+    },
+  };
+}
+
+/**
+ * The day's pressures about the running ones: each with an error of its own beside the gauge's, or all of
+ * them set to the placard since, when they say nothing of what was.
+ */
+function pressureTerm(resolved: ResolvedCase): EvidenceTerm | null {
+  const read = WHEEL_ORDER.flatMap((wheel, tire) => {
+    const { pressureRatio } = resolved.tires[wheel];
+    return pressureRatio === null ? [] : [{ ratio: pressureRatio, element: AT.pressure + tire }];
+  });
+  if (read.length === 0) return null;
+  const { sd, tail, tailSd, setRight, setRightSd } = PRESSURE;
+  const near = (1 - tail) / sd;
+  const far = tail / tailSd;
+  const nearHalf = -0.5 / (sd * sd);
+  const farHalf = -0.5 / (tailSd * tailSd);
+  const asSet = read.reduce<number>(
+    (product, { ratio }) =>
+      (product / setRightSd) * exp((-0.5 * (ratio - 1) * (ratio - 1)) / (setRightSd * setRightSd)),
+    setRight,
+  );
+  const count = read.length;
+  const ratios = Float64Array.from(read, ({ ratio }) => ratio);
+  const elements = Int32Array.from(read, ({ element }) => element);
+  return {
+    elements: [AT.gauge, ...elements],
+    log: (state) => {
+      let product = 1 - setRight;
+      const gauge = state[AT.gauge]!;
+      for (let i = 0; i < count; i++) {
+        const off = ratios[i]! - state[elements[i]!]! - gauge;
+        const square = off * off;
+        product *= near * exp(nearHalf * square) + far * exp(farHalf * square);
+      }
+      return log(product + asSet);
     },
   };
 }
@@ -231,7 +267,7 @@ function complaintTerm(resolved: ResolvedCase): EvidenceTerm {
         const chance = complaintChance(ask[i]!, state, ranges);
         product *= said[i]! ? chance : 1 - chance;
       }
-      return Math.log(product);
+      return log(product);
     },
   };
 }
@@ -262,7 +298,7 @@ function isLoose(state: Float64Array): boolean {
 }
 
 export function logistic(x: number): number {
-  return 1 / (1 + Math.exp(-x));
+  return 1 / (1 + exp(-x));
 }
 
 /** A reading of one element: normal with a heavier normal mixed in, up to a constant. */
@@ -280,8 +316,9 @@ function measured(
   return {
     elements: [element],
     log: (state) => {
-      const square = (reading - state[element]!) ** 2;
-      return Math.log(near * Math.exp(nearHalf * square) + far * Math.exp(farHalf * square));
+      const off = reading - state[element]!;
+      const square = off * off;
+      return log(near * exp(nearHalf * square) + far * exp(farHalf * square));
     },
   };
 }

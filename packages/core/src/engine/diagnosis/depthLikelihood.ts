@@ -1,0 +1,416 @@
+import type { ResolvedCase } from '../case/resolveCase.ts';
+import { WHEEL_ORDER } from '../case/wheels.ts';
+import { exp, log } from '../math/elementary.ts';
+import type { Random } from '../random/random.ts';
+import { NOISE } from '../wear/constants.ts';
+import { FIRST_NUISANCE, NUISANCE_COUNT, NUISANCE_SPREADS, SPREAD, STATE } from '../wear/state.ts';
+import { plainLoss, tireSensitivity } from '../wear/tireLoss.ts';
+import type { TirePath } from '../wear/tireLoss.ts';
+import { factorAndSolve, SIZE, solve, squareOf } from './blockCholesky.ts';
+import { readingVariances, tireReadings } from './tireReadings.ts';
+
+// Looked up once: some loaders resolve an imported name at every use, and this runs very often.
+const AT = { ...STATE };
+const Z = NUISANCE_COUNT;
+const N = SIZE;
+const FIRST = FIRST_NUISANCE;
+/**
+ * Columns of the sensitivities in the order in which they are kept: those of the whole car first, then
+ * those of the front axle and of the rear, which tires of different axles do not share.
+ */
+const ORDER: readonly number[] = [
+  ...Array.from({ length: STATE.tilt - FIRST_NUISANCE }, (_, column) => column),
+  ...[0, 1].flatMap((axle) =>
+    [STATE.tilt, STATE.axleCrown, STATE.drivingSlip, STATE.corneringSlip, STATE.axleRate].map(
+      (element) => element - FIRST_NUISANCE + axle,
+    ),
+  ),
+];
+/** Where the rate of each axle stands in that order. */
+const AGE_AT = [0, 1].map((axle) => ORDER.indexOf(STATE.axleRate - FIRST_NUISANCE + axle));
+/** Columns of the whole car, and of each axle; see {@link ORDER}. */
+const OF_CAR = STATE.tilt - FIRST_NUISANCE;
+const OF_AXLE = 5;
+/** Relative scatter of a whole tire and of a rib, squared; see {@link NOISE}. */
+const TIRE_VAR = NOISE.tire * NOISE.tire;
+const RIB_VAR = NOISE.rib * NOISE.rib;
+const ODD_TIRE_VAR = NOISE.oddTire * NOISE.oddTire;
+const NEW_DEPTH_VAR = NOISE.newDepthMm * NOISE.newDepthMm;
+const ODD_READING_VAR = NOISE.oddReadingMm * NOISE.oddReadingMm;
+/** By how much the rate of an axle of another age may be off beyond an ordinary one. */
+const OTHER_AGE = NOISE.otherAge / SPREAD.axleRate;
+const UNREAD_VAR = 1e6;
+
+/** All four tires, as a mask. */
+export const ALL_TIRES = 0b1111;
+
+/**
+ * The likelihood of all depths of a car, with what is not known of the formula integrated out.
+ *
+ * The losses of the ribs that were read are normal about the formula's:
+ *
+ *     covariance = J S J' + for each tire (st^2 m m' + sn^2 1 1') + diag(sr^2 m^2 + reading variance)
+ *
+ * J holds the sensitivities to the nuisances (state.ts) and S their prior variances, st and sr are the
+ * car's own scatter of tires and ribs, sn the doubt about the new depth. An odd tire, a wrong reading
+ * and an axle of another age widen their own entries. Twelve unknowns that would make long ridges for a
+ * sampler are gone this way; {@link DepthLikelihood.drawNuisances} brings them back.
+ */
+export interface DepthLikelihood {
+  /**
+   * Log likelihood at a state, up to a constant.
+   * @param tires - mask of the tires whose losses may have changed since the last accepted state
+   */
+  propose(state: Float64Array, tires: number): number;
+  /**
+   * A cheap guess at {@link DepthLikelihood.propose}: the covariance stays that of the accepted state.
+   * Not for a change of scatter.
+   */
+  screen(state: Float64Array, tires: number): number;
+  /** The same guess the other way: the accepted state by the covariance of the one last proposed. */
+  screenBack(): number;
+  /** Makes the last proposed state the one that the next is compared to. */
+  accept(): void;
+  /** Draws the nuisances given the readings and the rest of the state, into the state. */
+  drawNuisances(state: Float64Array, random: Random, ribs: RibDraws): void;
+}
+
+/** What one draw says of the twelve ribs, tire by tire from inner to outer. */
+export interface RibDraws {
+  /** What each loses against the formula, from its tire and itself alone. */
+  factors: Float64Array;
+  /** What each has truly lost of the new depth that was given, without the error of its reading, mm. */
+  lossMm: Float64Array;
+}
+
+/** @param known - nuisances that are not in doubt, by element of the state */
+export function createDepthLikelihood(
+  resolved: ResolvedCase,
+  paths: readonly TirePath[],
+  known: ReadonlyMap<number, number> = new Map(),
+): DepthLikelihood {
+  const readings = WHEEL_ORDER.map((wheel) => tireReadings(resolved.tires[wheel]));
+  const read = Float64Array.from(
+    readings.flatMap(({ lossMm }) => lossMm),
+    (loss) => (Number.isNaN(loss) ? 0 : loss),
+  );
+  // A rib that was not read is one read with no precision at all.
+  const readVar = Float64Array.from(
+    readings.flatMap((tire) => readingVariances(tire, resolved.readingRoundingMm)),
+    (variance) => (variance > 0 ? variance : UNREAD_VAR),
+  );
+  const spreads = Float64Array.from(ORDER, (column) =>
+    known.has(FIRST + column) ? 0 : NUISANCE_SPREADS[column]!,
+  );
+  const shifts = Float64Array.from(ORDER, (column) => known.get(FIRST + column) ?? 0);
+  const hasShifts = shifts.some((value) => value !== 0);
+  /** Columns that two tires share: those of the whole car, and of the axles that both have been on. */
+  const shares = paths.map(({ positions }, tire) =>
+    paths
+      .slice(0, tire + 1)
+      .map((other) =>
+        [0, 1].map((axle) =>
+          [positions, other.positions].every((places) =>
+            places.some((place) => place >> 1 === axle),
+          ),
+        ),
+      ),
+  );
+
+  // For each tire its means and sensitivities (times the prior's spread), for each pair of tires the block
+  // of J S J': accepted, and as proposed.
+  const means = [0, 1, 2, 3].map(() => new Float64Array(3));
+  const slopes = means.map(() => new Float64Array(3 * Z));
+  const blocks = means.map((_, tire) => means.slice(0, tire + 1).map(() => new Float64Array(9)));
+  const trialMeans = means.map(() => new Float64Array(3));
+  const trialSlopes = means.map(() => new Float64Array(3 * Z));
+  const trialBlocks = blocks.map((row) => row.map(() => new Float64Array(9)));
+  // Cholesky's factors and the logs of their determinants.
+  let factor = new Float64Array(N * N);
+  let trialFactor = new Float64Array(N * N);
+  let logDeterminant = 0;
+  let trialDeterminant = 0;
+  const residuals = new Float64Array(N);
+  const solved = new Float64Array(N);
+  const sensitivity = new Float64Array(3 * Z);
+  let proposed = ALL_TIRES;
+  let otherAge = 0;
+  let trialAge = 0;
+
+  /** Means and scaled sensitivities of a tire's ribs as proposed. */
+  function runTire(state: Float64Array, tire: number): void {
+    const mean = trialMeans[tire]!;
+    const slope = trialSlopes[tire]!;
+    tireSensitivity(state, paths[tire]!, mean, sensitivity);
+    if (hasShifts) {
+      for (let k = 0; k < Z; k++) {
+        const from = 3 * ORDER[k]!;
+        for (let rib = 0; rib < 3; rib++)
+          mean[rib] = mean[rib]! + sensitivity[from + rib]! * shifts[k]!;
+      }
+    }
+    scaleColumns(sensitivity, spreads, slope);
+    if (trialAge > 0) {
+      const at = 3 * AGE_AT[trialAge - 1]!;
+      for (let rib = 0; rib < 3; rib++) slope[at + rib] = slope[at + rib]! * OTHER_AGE;
+    }
+  }
+
+  function propose(state: Float64Array, tires: number): number {
+    trialAge = state[AT.otherAge]!;
+    proposed = trialAge === otherAge ? tires : ALL_TIRES;
+    const scale = exp(2 * state[AT.noise]!);
+    const oddTire = state[AT.oddTire]! - 1;
+    const ribVar = RIB_VAR * scale;
+    for (let tire = 0; tire < 4; tire++) {
+      const isNew = (proposed & (1 << tire)) !== 0;
+      if (isNew) runTire(state, tire);
+      const mean = isNew ? trialMeans[tire]! : means[tire]!;
+      for (let rib = 0; rib < 3; rib++)
+        residuals[3 * tire + rib] = read[3 * tire + rib]! - mean[rib]!;
+      for (let other = 0; other <= tire; other++) {
+        const isOtherNew = (proposed & (1 << other)) !== 0;
+        let block = blocks[tire]![other]!;
+        if (isNew || isOtherNew) {
+          block = trialBlocks[tire]![other]!;
+          const [front, rear] = shares[tire]![other]!;
+          couple(
+            isNew ? trialSlopes[tire]! : slopes[tire]!,
+            isOtherNew ? trialSlopes[other]! : slopes[other]!,
+            front!,
+            rear!,
+            block,
+          );
+        }
+        placeBlock(block, trialFactor, 3 * tire, 3 * other);
+      }
+      const tireVar = TIRE_VAR * scale + (tire === oddTire ? ODD_TIRE_VAR : 0);
+      addScatter(trialFactor, 3 * tire, mean, tireVar, ribVar, readVar);
+    }
+    const oddReading = state[AT.oddReading]!;
+    if (oddReading > 0) {
+      const at = (oddReading - 1) * (N + 1);
+      trialFactor[at] = trialFactor[at]! + ODD_READING_VAR;
+    }
+    trialDeterminant = log(factorAndSolve(trialFactor, residuals, solved));
+    return -0.5 * (squareOf(solved) + trialDeterminant);
+  }
+
+  function screen(state: Float64Array, tires: number): number {
+    for (let tire = 0; tire < 4; tire++) {
+      let mean = means[tire]!;
+      if ((tires & (1 << tire)) !== 0) {
+        if (hasShifts) {
+          trialAge = otherAge;
+          runTire(state, tire);
+        } else {
+          plainLoss(state, paths[tire]!, trialMeans[tire]!);
+        }
+        mean = trialMeans[tire]!;
+      }
+      for (let rib = 0; rib < 3; rib++)
+        residuals[3 * tire + rib] = read[3 * tire + rib]! - mean[rib]!;
+    }
+    return -0.5 * (solve(factor, residuals, solved) + logDeterminant);
+  }
+
+  function screenBack(): number {
+    for (let tire = 0; tire < 4; tire++) {
+      for (let rib = 0; rib < 3; rib++) {
+        residuals[3 * tire + rib] = read[3 * tire + rib]! - means[tire]![rib]!;
+      }
+    }
+    return -0.5 * (solve(trialFactor, residuals, solved) + trialDeterminant);
+  }
+
+  function accept(): void {
+    otherAge = trialAge;
+    logDeterminant = trialDeterminant;
+    [factor, trialFactor] = [trialFactor, factor];
+    for (let tire = 0; tire < 4; tire++) {
+      const isNew = (proposed & (1 << tire)) !== 0;
+      if (isNew) {
+        swap(means, trialMeans, tire);
+        swap(slopes, trialSlopes, tire);
+      }
+      for (let other = 0; other <= tire; other++) {
+        if (isNew || (proposed & (1 << other)) !== 0)
+          swap(blocks[tire]!, trialBlocks[tire]!, other);
+      }
+    }
+  }
+
+  const weights = new Float64Array(N);
+  const drawn = new Float64Array(Z);
+  const newDepths = new Float64Array(4);
+
+  /**
+   * By Matheron's rule: draw everything from the prior, then shift it by what the readings say of the
+   * difference (Hoffman and Ribak 1991).
+   */
+  function drawNuisances(state: Float64Array, random: Random, { factors, lossMm }: RibDraws): void {
+    propose(state, ALL_TIRES);
+    accept();
+    const scale = exp(state[AT.noise]!);
+    const oddTire = state[AT.oddTire]! - 1;
+    const oddReading = state[AT.oddReading]! - 1;
+    for (let k = 0; k < Z; k++) drawn[k] = random.normal();
+    const ribVar = RIB_VAR * scale * scale;
+    const ribSd = Math.sqrt(ribVar);
+    for (let tire = 0; tire < 4; tire++) {
+      const tireVar = TIRE_VAR * scale * scale + (tire === oddTire ? ODD_TIRE_VAR : 0);
+      const ofTire = Math.sqrt(tireVar) * random.normal();
+      const newDepth = NOISE.newDepthMm * random.normal();
+      for (let rib = 0; rib < 3; rib++) {
+        const at = 3 * tire + rib;
+        const variance = readVar[at]! + (at === oddReading ? ODD_READING_VAR : 0);
+        const m = means[tire]![rib]!;
+        factors[at] = ofTire + ribSd * random.normal();
+        let value = m * (1 + factors[at]) + newDepth + Math.sqrt(variance) * random.normal();
+        for (let k = 0; k < Z; k++) value += slopes[tire]![3 * k + rib]! * drawn[k]!;
+        weights[at] = read[at]! - value;
+        newDepths[tire] = newDepth;
+      }
+    }
+    // weights = covariance^-1 times the difference, by the two triangles.
+    solve(factor, weights.slice(), weights);
+    for (let i = N - 1; i >= 0; i--) {
+      let sum = weights[i]!;
+      for (let j = i + 1; j < N; j++) sum -= factor[j * N + i]! * weights[j]!;
+      weights[i] = sum * factor[i * N + i]!;
+    }
+    for (let tire = 0; tire < 4; tire++) {
+      const tireVar = TIRE_VAR * scale * scale + (tire === oddTire ? ODD_TIRE_VAR : 0);
+      let pull = 0;
+      let together = 0;
+      for (let rib = 0; rib < 3; rib++) {
+        pull += weights[3 * tire + rib]! * means[tire]![rib]!;
+        together += weights[3 * tire + rib]!;
+      }
+      newDepths[tire] = newDepths[tire]! + NEW_DEPTH_VAR * together;
+      for (let rib = 0; rib < 3; rib++) {
+        const at = 3 * tire + rib;
+        const own = weights[at]! * means[tire]![rib]!;
+        factors[at] = 1 + factors[at]! + tireVar * pull + ribVar * own;
+        for (let k = 0; k < Z; k++)
+          drawn[k] = drawn[k]! + slopes[tire]![3 * k + rib]! * weights[at]!;
+      }
+    }
+    for (let tire = 0; tire < 4; tire++) {
+      for (let rib = 0; rib < 3; rib++) {
+        const at = 3 * tire + rib;
+        let lost = means[tire]![rib]! * factors[at]! + newDepths[tire]!;
+        for (let k = 0; k < Z; k++) lost += slopes[tire]![3 * k + rib]! * drawn[k]!;
+        lossMm[at] = lost;
+      }
+    }
+    for (let k = 0; k < Z; k++) {
+      const wider = otherAge > 0 && k === AGE_AT[otherAge - 1] ? OTHER_AGE : 1;
+      state[FIRST + ORDER[k]!] = shifts[k]! + spreads[k]! * wider * drawn[k]!;
+    }
+  }
+
+  return { propose, screen, screenBack, accept, drawNuisances };
+}
+
+/** Sensitivities in the order they are kept, each column times its nuisance's spread. */
+function scaleColumns(from: Float64Array, spreads: Float64Array, to: Float64Array): void {
+  for (let k = 0; k < Z; k++) {
+    const at = 3 * ORDER[k]!;
+    const sd = spreads[k]!;
+    to[3 * k] = from[at]! * sd;
+    to[3 * k + 1] = from[at + 1]! * sd;
+    to[3 * k + 2] = from[at + 2]! * sd;
+  }
+}
+
+/** The 3 x 3 block of J S J' between two tires. */
+function couple(
+  a: Float64Array,
+  b: Float64Array,
+  front: boolean,
+  rear: boolean,
+  block: Float64Array,
+): void {
+  let c00 = 0;
+  let c01 = 0;
+  let c02 = 0;
+  let c10 = 0;
+  let c11 = 0;
+  let c12 = 0;
+  let c20 = 0;
+  let c21 = 0;
+  let c22 = 0;
+  const end = rear ? 3 * Z : front ? 3 * (OF_CAR + OF_AXLE) : 3 * OF_CAR;
+  for (let k = 0; k < end; k += 3) {
+    if (k === 3 * OF_CAR && !front) k += 3 * OF_AXLE;
+    const a0 = a[k]!;
+    const a1 = a[k + 1]!;
+    const a2 = a[k + 2]!;
+    const b0 = b[k]!;
+    const b1 = b[k + 1]!;
+    const b2 = b[k + 2]!;
+    c00 += a0 * b0;
+    c01 += a0 * b1;
+    c02 += a0 * b2;
+    c10 += a1 * b0;
+    c11 += a1 * b1;
+    c12 += a1 * b2;
+    c20 += a2 * b0;
+    c21 += a2 * b1;
+    c22 += a2 * b2;
+  }
+  block[0] = c00;
+  block[1] = c01;
+  block[2] = c02;
+  block[3] = c10;
+  block[4] = c11;
+  block[5] = c12;
+  block[6] = c20;
+  block[7] = c21;
+  block[8] = c22;
+}
+
+/** Puts a block at a row and a column of a 12 x 12 matrix. */
+function placeBlock(block: Float64Array, into: Float64Array, row: number, column: number): void {
+  const at = row * N + column;
+  into[at] = block[0]!;
+  into[at + 1] = block[1]!;
+  into[at + 2] = block[2]!;
+  into[at + N] = block[3]!;
+  into[at + N + 1] = block[4]!;
+  into[at + N + 2] = block[5]!;
+  into[at + 2 * N] = block[6]!;
+  into[at + 2 * N + 1] = block[7]!;
+  into[at + 2 * N + 2] = block[8]!;
+}
+
+/** Adds to a tire's own block what it and its ribs and their readings scatter by themselves. */
+function addScatter(
+  f: Float64Array,
+  start: number,
+  mean: Float64Array,
+  tireVar: number,
+  ribVar: number,
+  readVar: Float64Array,
+): void {
+  const both = tireVar + ribVar;
+  const m0 = mean[0]!;
+  const m1 = mean[1]!;
+  const m2 = mean[2]!;
+  const at = start * N + start;
+  const second = at + N;
+  const third = second + N;
+  f[at] = f[at]! + both * m0 * m0 + NEW_DEPTH_VAR + readVar[start]!;
+  f[second] = f[second]! + tireVar * m1 * m0 + NEW_DEPTH_VAR;
+  f[second + 1] = f[second + 1]! + both * m1 * m1 + NEW_DEPTH_VAR + readVar[start + 1]!;
+  f[third] = f[third]! + tireVar * m2 * m0 + NEW_DEPTH_VAR;
+  f[third + 1] = f[third + 1]! + tireVar * m2 * m1 + NEW_DEPTH_VAR;
+  f[third + 2] = f[third + 2]! + both * m2 * m2 + NEW_DEPTH_VAR + readVar[start + 2]!;
+}
+
+function swap(a: Float64Array[], b: Float64Array[], at: number): void {
+  const kept = a[at]!;
+  a[at] = b[at]!;
+  b[at] = kept;
+}

@@ -1,0 +1,68 @@
+import type { Axle, Rib, Wheel } from '@keen/contract/words';
+import { RIBS } from '@keen/contract/words';
+import type { ResolvedCase } from '../case/resolveCase.ts';
+import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
+
+/** Uneven wear that anyone can see, whatever caused it. */
+export type SeenWear =
+  /** One edge of a tire lower than the other. */
+  | { kind: 'edge'; where: Wheel; rib: Rib; mm: number }
+  /** Both shoulders lower than the centre, or the centre lower than both. */
+  | { kind: 'shoulders' | 'centre'; where: Wheel; mm: number }
+  /** One tire of an axle worn more than the other over the same distance. */
+  | { kind: 'across'; where: Axle; lower: Wheel; mm: number };
+
+/**
+ * From this difference on a tread cannot be called even: 2/32 in (common practice, no source), a little
+ * less so that a reading in 32nds and one in tenths of a mm agree.
+ */
+export const SEEN_FROM_MM = 1.55;
+
+/** What of a car's tread is plainly uneven, the worst first. */
+export function treadSeen(resolved: ResolvedCase): SeenWear[] {
+  const means = WHEEL_ORDER.map((wheel) => {
+    const { readMm } = resolved.tires[wheel];
+    const [inner, centre, outer] = RIBS.map((rib) => meanOf(readMm[rib])) as [Mean, Mean, Mean];
+    return { inner, centre, outer };
+  });
+  const seen: SeenWear[] = [];
+  WHEEL_ORDER.forEach((where, tire) => {
+    const { inner, centre, outer } = means[tire]!;
+    if (inner === null || outer === null) return;
+    const slope = Math.abs(inner - outer);
+    if (slope >= SEEN_FROM_MM) {
+      seen.push({ kind: 'edge', where, rib: inner < outer ? 'inner' : 'outer', mm: slope });
+      return;
+    }
+    if (centre === null) return;
+    const shoulders = centre - Math.min(inner, outer);
+    const crown = Math.max(inner, outer) - centre;
+    if (shoulders >= SEEN_FROM_MM && shoulders >= crown) {
+      seen.push({ kind: 'shoulders', where, mm: shoulders });
+    } else if (crown >= SEEN_FROM_MM) seen.push({ kind: 'centre', where, mm: crown });
+  });
+  for (const where of ['front', 'rear'] as const) {
+    const [left, right] = WHEELS_OF_AXLE[where];
+    const [a, b] = [left, right].map((wheel) => lossOf(resolved, wheel)) as [Mean, Mean];
+    if (a === null || b === null) continue;
+    if (resolved.tires[left].distanceKm !== resolved.tires[right].distanceKm) continue;
+    if (Math.abs(a - b) >= SEEN_FROM_MM) {
+      seen.push({ kind: 'across', where, lower: a > b ? left : right, mm: Math.abs(a - b) });
+    }
+  }
+  return seen.toSorted((a, b) => b.mm - a.mm);
+}
+
+type Mean = number | null;
+
+function meanOf(values: readonly number[]): Mean {
+  return values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
+}
+
+/** Mean loss over all three ribs, mm; null unless all were read. */
+function lossOf(resolved: ResolvedCase, wheel: Wheel): Mean {
+  const { newDepthMm, readMm } = resolved.tires[wheel];
+  const means = RIBS.map((rib) => meanOf(readMm[rib]));
+  if (means.some((mean) => mean === null)) return null;
+  return newDepthMm - means.reduce<number>((sum, mean) => sum + mean!, 0) / 3;
+}
