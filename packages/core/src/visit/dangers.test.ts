@@ -44,6 +44,21 @@ describe('what must not be driven', () => {
     expect(dangers({ ...with16, limits: { legal: 1 } })).toEqual([]);
   });
 
+  it('is a pressure a quarter off the placard, either way, and not one a little off', () => {
+    const at = (measured: number) => {
+      const draft = car(6);
+      draft.tires!.lr!.pressure = { measured, target: 200 };
+      return dangers(draft);
+    };
+    expect(at(150)).toEqual([{ kind: 'soft', wheels: ['lr'] }]);
+    expect(at(250)).toEqual([{ kind: 'hard', wheels: ['lr'] }]);
+    expect(at(155)).toEqual([]);
+    expect(at(245)).toEqual([]);
+    const unread = car(6);
+    unread.tires!.lr!.pressure = { target: 200 };
+    expect(dangers(unread)).toEqual([]);
+  });
+
   it('names the worst first, and a tire once', () => {
     const draft = car(1, { play: { lr: 'excessive' } });
     draft.tires!.lf!.damage = ['cords'];

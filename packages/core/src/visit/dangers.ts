@@ -6,20 +6,29 @@ import { WHEEL_ORDER } from '../engine/case/wheels.ts';
 import { leastDepth } from './depthsRead.ts';
 import { playAt } from './wornParts.ts';
 
-/** Why a car must not be driven: a tire that can burst, a joint that can part, tread below the law. */
-export type DangerKind = 'tire' | 'joint' | 'worn';
+/**
+ * Why a car must not be driven as it stands: a tire that can burst, a joint that can part, tread below the
+ * law, pressure far below or above the placard.
+ */
+export type DangerKind = 'tire' | 'joint' | 'worn' | 'soft' | 'hard';
 
 export interface Danger {
   kind: DangerKind;
   wheels: Wheel[];
 }
 
+/**
+ * Pressure this far below the placard is a danger: what a warning light must report in the US (49 CFR
+ * 571.138, recalled from memory). The same above it: common practice, no source.
+ */
+const FAR_OFF = 0.25;
+
 /** Depths differ by floating point only below this, mm. */
 const DEPTH_EPSILON_MM = 1e-9;
 
 /**
  * What makes a car unfit for the road, worst first: cords, a bulge or a cut; excessive play; a rib below
- * the legal limit on a tire that is not named already. The law decides in the end (49 CFR 570.9,
+ * the legal limit on a tire that is not named already; a pressure far off. The law decides in the end (49 CFR 570.9,
  * Directive 89/459/EEC for depth, recalled from memory; the others are common practice).
  */
 export function dangers(draft: VisitDraft): Danger[] {
@@ -32,10 +41,17 @@ export function dangers(draft: VisitDraft): Danger[] {
     const least = leastDepth(draft, wheel);
     return !bursting.includes(wheel) && least !== null && least < legal - DEPTH_EPSILON_MM;
   });
+  const off = (isFar: (ratio: number) => boolean) =>
+    WHEEL_ORDER.filter((wheel) => {
+      const { measured, target } = draft.tires?.[wheel]?.pressure ?? {};
+      return !!measured && !!target && isFar(measured / target);
+    });
   const found: Danger[] = [
     { kind: 'tire', wheels: bursting },
     { kind: 'joint', wheels: parting },
     { kind: 'worn', wheels: worn },
+    { kind: 'soft', wheels: off((ratio) => ratio <= 1 - FAR_OFF) },
+    { kind: 'hard', wheels: off((ratio) => ratio >= 1 + FAR_OFF) },
   ];
   return found.filter(({ wheels }) => wheels.length > 0);
 }

@@ -19,6 +19,14 @@ export const ENGLISH_PAPERS: PaperTexts = {
       what: (places) => `Below the legal limit: ${places}.`,
       why: 'Tires worn so far hold badly on a wet road and may not be driven on public ones; local law decides.',
     },
+    soft: {
+      what: (places) => `Far too soft: ${places}.`,
+      why: 'A tire this soft runs hot and can burst. Look for a leak, and set the pressure cold before the car is driven.',
+    },
+    hard: {
+      what: (places) => `Far too hard: ${places}.`,
+      why: 'A tire this hard grips badly and can burst over a pothole. Set the pressure cold before the car is driven.',
+    },
   },
   legend: (unit) =>
     `Seen from behind. Depths in ${unit}. Dashed: the legal limit. Line: what the causes below would leave.`,

@@ -24,6 +24,14 @@ export const SPANISH_PAPERS: PaperTexts = {
       what: (places) => `Por debajo del límite legal: ${places}.`,
       why: 'Unos neumáticos tan gastados agarran mal en mojado y no pueden circular por la vía pública; decide la ley local.',
     },
+    soft: {
+      what: (places) => `Presión muy baja: ${places}.`,
+      why: 'Un neumático tan blando se calienta y puede reventar. Busque una fuga y ajuste la presión en frío antes de circular.',
+    },
+    hard: {
+      what: (places) => `Presión muy alta: ${places}.`,
+      why: 'Un neumático tan duro agarra mal y puede reventar en un bache. Ajuste la presión en frío antes de circular.',
+    },
   },
   legend: (unit) =>
     `Visto desde atrás. Profundidades en ${unit}. A trazos: el límite legal. Línea: lo que dejarían las causas indicadas.`,

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import { exampleCase, wear } from '../../../tests/exampleCase.ts';
+import { resolveCase } from '../case/resolveCase.ts';
+import { treadSeen } from './treadSeen.ts';
+
+function seen(change: Parameters<typeof exampleCase>[0]) {
+  return treadSeen(resolveCase(exampleCase(change)));
+}
+
+describe('treadSeen', () => {
+  it('sees nothing on an even car, nor where a rib is unread', () => {
+    expect(seen(() => undefined)).toEqual([]);
+    expect(
+      seen((file) => (file.tires.lf.stations = [{ inner: 2, centre: 5, outer: null }])),
+    ).toEqual([]);
+  });
+
+  it('sees one edge, and the axle that it makes uneven, the worst first', () => {
+    const [first, ...rest] = seen((file) => wear(file, 'lf', [2, 4, 5]));
+    expect(first).toEqual({ kind: 'edge', where: 'lf', rib: 'inner', mm: 3 });
+    expect(rest).toEqual([]);
+    const both = seen((file) => wear(file, 'rf', [3.4, 2.8, 1.6]));
+    expect(both.map(({ kind }) => kind)).toEqual(['across', 'edge']);
+    expect(both[0]).toMatchObject({ where: 'front', lower: 'rf' });
+  });
+
+  it('calls 2/32 in uneven, and 1/32 in not', () => {
+    const at = (inner: number) =>
+      seen((file) => {
+        file.units.depth = 'in32';
+        for (const tire of Object.values(file.tires)) {
+          tire.newDepth = 10;
+          tire.stations = [{ inner: 6, centre: 6, outer: 6 }];
+        }
+        file.tires.lf.stations = [{ inner, centre: 6, outer: 6 }];
+      });
+    expect(at(4)).toHaveLength(1);
+    expect(at(5)).toEqual([]);
+  });
+
+  it('tells shoulders and centre from an edge', () => {
+    expect(seen((file) => wear(file, 'lr', [4.2, 6.2, 4.4]))).toMatchObject([
+      { kind: 'shoulders', where: 'lr' },
+    ]);
+    expect(seen((file) => wear(file, 'lr', [6.3, 4.4, 6.2]))).toMatchObject([
+      { kind: 'centre', where: 'lr' },
+    ]);
+  });
+
+  it('does not compare two tires that ran different distances', () => {
+    const change = (km: number) =>
+      seen((file) => {
+        wear(file, 'lf', [7, 7, 7]);
+        file.tires.lf.distance = km;
+      });
+    expect(change(30_000)).toMatchObject([{ kind: 'across', lower: 'rf' }]);
+    expect(change(8_000)).toEqual([]);
+  });
+});
