@@ -19,8 +19,10 @@ interface Summary {
 /** What the contract allows: a twentieth of the posterior's spread. */
 const ALLOWED_SD = 0.05;
 /** Monte Carlo error of the full answer itself, in spreads; see docs/diagnosis.md. */
-const OWN_ERROR_SD = 0.03;
-const OWN_ERROR_CHANCE = 0.008;
+const OWN_ERROR_SD = 0.04;
+const OWN_ERROR_CHANCE = 0.01;
+/** A spread with a rare second explanation in it wanders by this beside JAGS's own error, log. */
+const SPREAD_ALLOWED = 0.35;
 /** Errors allowed for: one in several hundred numbers may stand this far out by chance. */
 const ERRORS = 3;
 
@@ -53,7 +55,8 @@ describe('the full answer and JAGS', () => {
       const error = Math.hypot(other.error, OWN_ERROR_SD * other.sd);
       const off = Math.abs(mean - other.mean);
       expect(off, `mean of ${name}`).toBeLessThan(ALLOWED_SD * other.sd + ERRORS * error);
-      expect(Math.abs(Math.log(sd / other.sd)), `spread of ${name}`).toBeLessThan(0.25);
+      const wander = SPREAD_ALLOWED + (ERRORS * other.error) / other.sd;
+      expect(Math.abs(Math.log(sd / other.sd)), `spread of ${name}`).toBeLessThan(wander);
     }
     for (const [name, chance] of Object.entries(chances)) {
       const other = theirs[name]!;
