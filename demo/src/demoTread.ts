@@ -15,8 +15,8 @@ import type { DemoCar, Truth } from './cars.ts';
 
 const MM_PER_IN32 = 0.79375;
 /** Scatter of a tire, of a rib, and of the gauge: gentler than the model allows for. */
-const SCATTER = { tire: 0.05, rib: 0.04, readingMm: 0.08 } as const;
-const HAND = 0.04;
+const SCATTER = { tire: 0.035, rib: 0.02, readingMm: 0.08 } as const;
+const HAND = 0.02;
 
 export type Depths = Record<Wheel, Record<Rib, number>>;
 
