@@ -1,13 +1,4 @@
-import type {
-  AxleDiagnosis,
-  CaseFile,
-  Diagnosis,
-  Estimate,
-  Oddity,
-  RankedCause,
-  Recommendation,
-  WheelDiagnosis,
-} from '@keen/contract';
+import type { AxleDiagnosis, CaseFile, Diagnosis, Estimate, Recommendation } from '@keen/contract';
 import type { Rib, Wheel, WheelStatus } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { byWheel, resolveCase } from '../case/resolveCase.ts';
@@ -17,16 +8,13 @@ import { createOutlook } from '../outlook/outlook.ts';
 import type { Outlook } from '../outlook/outlook.ts';
 import { canonicalJson } from '../random/canonicalJson.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
-import { wheelStatus } from '../tires/wheelStatus.ts';
 import {
   ALIGNMENT_COLUMNS,
   BOUNCE_COLUMNS,
   FAULT_COLUMN,
-  FAULTS,
   LOOSENESS_COLUMNS,
   PRESSURE_COLUMNS,
 } from '../wear/faults.ts';
-import type { Fault } from '../wear/faults.ts';
 import { STATE, STATE_SIZE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import { createAttribution } from './attribution.ts';
@@ -35,10 +23,15 @@ import type { CauseChance, GroupChances, PlainFacts } from './chooseAction.ts';
 import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
 import { nextChecks } from './nextChecks.ts';
 import type { Draw } from './nextChecks.ts';
+import { moments } from './moments.ts';
+import { countOddities } from './oddities.ts';
 import { createPosterior } from './posterior.ts';
 import type { Known } from './posterior.ts';
+import { rank } from './ranking.ts';
+import type { ReasonsFor } from './ranking.ts';
 import { createChain } from './sampler.ts';
 import type { MarkovChain } from './sampler.ts';
+import { wheelAnswer, worstRib } from './wheelAnswer.ts';
 
 /** Sweeps of the quick answer and of the full one; fixed, so that a case gives the same bytes. */
 export const LIVE_SWEEPS = 500;
@@ -49,13 +42,6 @@ const BURN_IN = 120;
 const THIN = 5;
 /** Looking ahead needs no more draws than this. */
 const MOST_DRAWS_AHEAD = 400;
-
-/** A cause is listed from this probability or this excess on. */
-const LIST_PROBABILITY = 0.03;
-const LIST_EXCESS_MM = 0.05;
-
-/** An oddity is named from this chance on: wrong readings and odd tires are rare, so this is much. */
-const SAY_ODDITY_FROM = 0.3;
 
 /** What the model expects to be left at a rib, mm. */
 export type ExpectedDepths = Record<Wheel, Record<Rib, Estimate>>;
@@ -92,10 +78,7 @@ export interface DiagnosisRun {
 /** Puts what was found into sentences: the engine itself knows no language. */
 export interface DiagnosisWords {
   /** For and against each fault of a case. */
-  reasons(
-    resolved: ResolvedCase,
-    file: CaseFile,
-  ): (fault: Fault) => Pick<RankedCause, 'because' | 'against'>;
+  reasons(resolved: ResolvedCase, file: CaseFile): ReasonsFor;
   recommend(
     chances: GroupChances,
     facts: PlainFacts,
@@ -140,11 +123,7 @@ export function createDiagnosisRun(
 
   const faults = new Uint8Array(FAULT_COUNT);
   const counts = new Float64Array(FAULT_COUNT);
-  const oddCounts = {
-    tire: new Float64Array(5),
-    reading: new Float64Array(13),
-    age: new Float64Array(3),
-  };
+  const oddities = countOddities();
   const groups = { alignment: 0, looseness: 0, bounce: 0, pressure: 0 };
   const camber = moments(4);
   const toe = moments(2);
@@ -178,9 +157,7 @@ export function createDiagnosisRun(
   function count(state: Float64Array): void {
     readFaults(state, faults);
     for (let column = 0; column < FAULT_COUNT; column++) counts[column]! += faults[column]!;
-    oddCounts.tire[state[STATE.oddTire]!]!++;
-    oddCounts.reading[state[STATE.oddReading]!]!++;
-    oddCounts.age[state[STATE.otherAge]!]!++;
+    oddities.add(state);
     const isOut = (column: number) => faults[column] === 1;
     if (ALIGNMENT_COLUMNS.some(isOut)) groups.alignment++;
     if (LOOSENESS_COLUMNS.some(isOut)) groups.looseness++;
@@ -258,7 +235,7 @@ export function createDiagnosisRun(
         axles: { front: axleAnswer(0), rear: axleAnswer(1) },
         ranked,
         nextChecks: nextChecks(resolved, posterior, thinned(draws)),
-        oddities: oddities(),
+        oddities: oddities.likely(sweeps),
         recommendation: words.recommend(groupChances, facts, ranked, statuses),
       },
       expectedMm: byWheel((_, tire) => {
@@ -273,24 +250,6 @@ export function createDiagnosisRun(
       typical: Array.from({ length: STATE_SIZE }, (_, element) => whole.estimate(element).mean),
       sweeps,
     };
-  }
-
-  /** What does not fit the model for reasons of its own, where that is likely enough to be said. */
-  function oddities(): Oddity[] {
-    const list = (counts: Float64Array, make: (at: number) => Omit<Oddity, 'probability'>) =>
-      [...counts.slice(1)].flatMap((count, at) => {
-        const probability = count / sweeps;
-        return probability >= SAY_ODDITY_FROM ? [{ ...make(at), probability }] : [];
-      });
-    return [
-      ...list(oddCounts.reading, (at) => ({
-        kind: 'reading',
-        where: WHEEL_ORDER[Math.floor(at / 3)]!,
-        rib: RIBS[at % 3]!,
-      })),
-      ...list(oddCounts.tire, (at) => ({ kind: 'tire', where: WHEEL_ORDER[at]! })),
-      ...list(oddCounts.age, (at) => ({ kind: 'age', where: at === 0 ? 'front' : 'rear' })),
-    ];
   }
 
   return {
@@ -309,121 +268,4 @@ export function createDiagnosisRun(
 function thinned(draws: readonly Draw[]): readonly Draw[] {
   const stride = Math.ceil(draws.length / MOST_DRAWS_AHEAD);
   return stride <= 1 ? draws : draws.filter((_, i) => i % stride === 0);
-}
-
-/** Index of the rib with the least mean depth, or null when none was read. */
-function worstRib(resolved: ResolvedCase, wheel: Wheel): number | null {
-  const { readMm } = resolved.tires[wheel];
-  const means = RIBS.map((rib) =>
-    readMm[rib].length === 0
-      ? Number.POSITIVE_INFINITY
-      : readMm[rib].reduce((sum, depth) => sum + depth, 0) / readMm[rib].length,
-  );
-  const least = Math.min(...means);
-  return Number.isFinite(least) ? means.indexOf(least) : null;
-}
-
-interface WheelDraws {
-  camber: Estimate;
-  pressureRatio: Estimate;
-  chance: (start: number) => number;
-  parts: readonly number[];
-  modelled: number;
-  worst: number | null;
-}
-
-function wheelAnswer(resolved: ResolvedCase, wheel: Wheel, draws: WheelDraws): WheelDiagnosis {
-  const tire = resolved.tires[wheel];
-  const read = RIBS.flatMap((rib) => tire.readMm[rib]);
-  const minDepth = read.length > 0 ? Math.min(...read) : null;
-  const worstRead = draws.worst === null ? null : tire.readMm[RIBS[draws.worst]!];
-  const total =
-    worstRead === null
-      ? draws.modelled
-      : Math.max(0, tire.newDepthMm - worstRead.reduce((sum, d) => sum + d, 0) / worstRead.length);
-  // The parts share out what was really lost: the model only says in which proportion.
-  const scale = draws.modelled > 0 ? total / draws.modelled : 0;
-  const parts = draws.parts.map((part) => Math.max(0, part * scale));
-  const taken = parts.reduce((sum, part) => sum + part, 0);
-  const fit = taken > total ? total / taken : 1;
-  const [camber, toe, pressure, cornering, bounce] = parts.map((part) => part * fit) as [
-    number,
-    number,
-    number,
-    number,
-    number,
-  ];
-  return {
-    camber: draws.camber,
-    pressureRatio: draws.pressureRatio,
-    probability: {
-      camberTooNegative: draws.chance(FAULT_COLUMN.camberTooNegative),
-      camberTooPositive: draws.chance(FAULT_COLUMN.camberTooPositive),
-      pressureLow: draws.chance(FAULT_COLUMN.pressureLow),
-      pressureHigh: draws.chance(FAULT_COLUMN.pressureHigh),
-      bounce: draws.chance(FAULT_COLUMN.bounce),
-    },
-    wear: {
-      total,
-      base: total - (camber + toe + pressure + cornering + bounce),
-      camber,
-      toe,
-      pressure,
-      cornering,
-      bounce,
-    },
-    minDepth,
-    status: wheelStatus(minDepth, tire.damage, resolved.limitsMm),
-  };
-}
-
-function rank(
-  reasonsFor: ReturnType<DiagnosisWords['reasons']>,
-  probabilities: readonly number[],
-  excess: readonly number[],
-): RankedCause[] {
-  return FAULTS.map((fault, column) => ({
-    fault,
-    probability: probabilities[column]!,
-    excess: excess[column]!,
-  }))
-    .filter(
-      ({ fault, probability, excess: mm }) =>
-        // The rear repeats the front's cornering: one driver, one cause.
-        !(fault.cause === 'hardCornering' && fault.where === 'rear') &&
-        (probability >= LIST_PROBABILITY || mm >= LIST_EXCESS_MM),
-    )
-    .toSorted((a, b) => b.excess - a.excess || b.probability - a.probability)
-    .map(({ fault, probability, excess: mm }) => ({
-      cause: fault.cause,
-      where: fault.where,
-      probability,
-      excess: Math.max(0, mm),
-      ...reasonsFor(fault),
-    }));
-}
-
-/** Running sums of several numbers, for their means and standard deviations. */
-function moments(size: number) {
-  const sum = new Float64Array(size);
-  const squares = new Float64Array(size);
-  const put = (index: number, value: number) => {
-    sum[index]! += value;
-    squares[index]! += value * value;
-  };
-  const result = {
-    count: 0,
-    put,
-    /** Takes `size` neighbouring elements of a state. */
-    add(state: Float64Array, start: number): void {
-      for (let i = 0; i < size; i++) put(i, state[start + i]!);
-      result.count++;
-    },
-    estimate(index: number): Estimate {
-      const mean = sum[index]! / result.count;
-      const variance = squares[index]! / result.count - mean * mean;
-      return { mean, sd: Math.sqrt(Math.max(0, variance)) };
-    },
-  };
-  return result;
 }

@@ -19,7 +19,7 @@ const LONG_STEPS = 4;
 const GOOD_RATE = 0.25;
 const LEARNING = 0.15;
 
-/** Some directions are moved in one of so many sweeps. */
+/** The age of an axle is drawn anew in one of so many sweeps. */
 const SELDOM = 3;
 /** One of so many sweeps leaves its state in the archive. */
 const ARCHIVED_EVERY = 4;
@@ -32,8 +32,8 @@ const DIFFERENCE_SCALE = 1.68;
 /** Width of the turns of toe into play, as the tangent of half the angle. */
 const TURN = 0.5;
 
-/** Ribs that a reading may be wrong of, and how far camber and pressure step when one is brought in or out. */
 const RIBS_OF_CAR = 12;
+/** How far camber (degrees) and pressure step when a wrong reading is brought in or out. */
 const READING_CAMBER = 4;
 const READING_PRESSURE = 0.4;
 /** How far all pressures are moved together, as a part of the target, and how much they are stretched apart. */
