@@ -1,5 +1,7 @@
-import type { CaseFile, CaseTire } from '@keen/contract';
+import type { CaseFile } from '@keen/contract';
 import type { Wheel } from '@keen/contract/words';
+import { exampleCase, wear } from './exampleCase.ts';
+import { WHEEL_ORDER } from '../src/engine/case/wheels.ts';
 
 /**
  * A front-drive car in order, looked over in full: smooth, no waves, pressures at the placard, each tire
@@ -7,32 +9,18 @@ import type { Wheel } from '@keen/contract/words';
  * @param worn - depths of some tires, inner, centre, outer, mm
  */
 export function evenCar(
-  worn: Partial<Record<Wheel, readonly [number, number, number]>>,
+  worn: Partial<Record<Wheel, [number, number, number]>>,
   change: (file: CaseFile) => void = () => undefined,
 ): CaseFile {
-  const tire = (wheel: Wheel, usual: readonly [number, number, number]): CaseTire => {
-    const [inner, centre, outer] = worn[wheel] ?? usual;
-    return {
-      newDepth: 8,
-      distance: 30_000,
-      pressure: { target: 230, measured: 230 },
-      stations: [{ inner, centre, outer }],
-      feather: 'none',
-      cupping: 'none',
-    };
-  };
-  const file: CaseFile = {
-    format: 'keen-groove/case',
-    version: 1,
-    units: { depth: 'mm', distance: 'km', pressure: 'kPa' },
-    vehicle: { label: 'made-up car', drive: 'fwd', use: 'street' },
-    tires: {
-      lf: tire('lf', [5.5, 5.6, 5.5]),
-      rf: tire('rf', [5.5, 5.6, 5.5]),
-      lr: tire('lr', [6.3, 6.4, 6.3]),
-      rr: tire('rr', [6.3, 6.4, 6.3]),
-    },
-  };
-  change(file);
-  return file;
+  return exampleCase((file) => {
+    WHEEL_ORDER.forEach((wheel, tire) => {
+      wear(file, wheel, worn[wheel] ?? (tire < 2 ? [5.5, 5.6, 5.5] : [6.3, 6.4, 6.3]));
+      Object.assign(file.tires[wheel], {
+        pressure: { target: 230, measured: 230 },
+        feather: 'none',
+        cupping: 'none',
+      });
+    });
+    change(file);
+  });
 }

@@ -1,3 +1,5 @@
+import { RoadFigure } from './RoadFigure.tsx';
+
 /** A tire seen from the front, standing on its shoulders when soft and on its centre when hard. */
 export function TireContact({ ratio, label }: { ratio: number; label: string }) {
   // The tread's rise in the middle (+) or at the edges (-), drawn larger than life.
@@ -10,14 +12,7 @@ export function TireContact({ ratio, label }: { ratio: number; label: string }) 
   const centre = ground - Math.max(0, bulge);
   const control = 2 * centre - edge;
   return (
-    <svg
-      viewBox="0 0 232 122"
-      width="100%"
-      style={{ maxWidth: 232, display: 'block' }}
-      role="img"
-      aria-label={label}
-    >
-      <line x1={6} x2={226} y1={ground} y2={ground} stroke="var(--ink)" strokeWidth={1.5} />
+    <RoadFigure label={label} roadAt={ground}>
       <path
         d={`M${left + 8} 20 C${left - 10 - side} 40 ${left - 12 - side} 84 ${left} ${edge} Q${middle} ${control} ${right} ${edge} C${right + 12 + side} 84 ${right + 10 + side} 40 ${right - 8} 20 Z`}
         fill="var(--paper)"
@@ -32,7 +27,7 @@ export function TireContact({ ratio, label }: { ratio: number; label: string }) 
       ) : (
         <Worn x={middle - 13} />
       )}
-    </svg>
+    </RoadFigure>
   );
 }
 
