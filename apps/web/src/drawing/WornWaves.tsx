@@ -1,21 +1,37 @@
 import { RoadFigure } from './RoadFigure.tsx';
 
-const TURNS = 10;
-const RADIUS = 44;
-const DEPTH = 3.4;
+const ROAD = 105;
+const CENTRE = { x: 116, y: 59 };
+const RADIUS = 46;
+const RIM = 25;
+/** Waves round the tire, and how deep they are drawn. */
+const WAVES = 9;
+const DEPTH = 4;
 
-/** A tire seen from the side with waves worn round its tread, drawn larger than life. */
+/** A tire seen from the side with waves worn round its tread, the new tread dashed; larger than life. */
 export function WornWaves({ label }: { label: string }) {
-  const points = Array.from({ length: 361 }, (_, degree) => {
+  const at = (degree: number, radius: number) => {
     const angle = (degree * Math.PI) / 180;
-    const radius = RADIUS - DEPTH * (1 + Math.cos(TURNS * angle)) * 0.5;
-    return `${(116 + radius * Math.cos(angle)).toFixed(1)} ${(60 + radius * Math.sin(angle)).toFixed(1)}`;
-  });
+    return `${(CENTRE.x + radius * Math.cos(angle)).toFixed(1)} ${(CENTRE.y + radius * Math.sin(angle)).toFixed(1)}`;
+  };
+  // Crests stay where the tread was; it stands on one of them, so that the road touches it.
+  const worn = (degree: number) =>
+    RADIUS - DEPTH * (1 - Math.cos((WAVES * (degree - 90) * Math.PI) / 180));
+  const outline = Array.from({ length: 180 }, (_, i) => at(2 * i, worn(2 * i))).join('L');
   return (
-    <RoadFigure label={label} roadAt={105}>
-      <path d={`M${points.join('L')}Z`} fill="none" stroke="var(--marker)" strokeWidth={2.5} />
-      <circle cx={116} cy={60} r={26} fill="none" stroke="var(--ink)" strokeWidth={1.5} />
-      <circle cx={116} cy={60} r={5} fill="var(--ink)" />
+    <RoadFigure label={label} roadAt={ROAD}>
+      <path d={`M${outline}Z`} fill="var(--rubber)" />
+      <circle cx={CENTRE.x} cy={CENTRE.y} r={RIM} fill="var(--paper)" />
+      <circle cx={CENTRE.x} cy={CENTRE.y} r={RIM - 4} fill="none" stroke="var(--soft)" />
+      <circle
+        cx={CENTRE.x}
+        cy={CENTRE.y}
+        r={RADIUS}
+        fill="none"
+        stroke="var(--marker)"
+        strokeWidth={1.5}
+        strokeDasharray="3 3"
+      />
     </RoadFigure>
   );
 }

@@ -72,7 +72,8 @@ export function axleSection(
   const { width, height, legalMm, gap = 0.17 } = options;
   const wheels = WHEELS_OF_AXLE[axle];
   const newMm = Math.max(...wheels.map((wheel) => tires[wheel].newDepthMm));
-  const y = (mm: number) => height * (1 - Math.max(0, mm) / newMm);
+  // What the model leaves is drawn no deeper than new: its line runs on straight beyond the outer ribs.
+  const y = (mm: number) => height * (1 - Math.min(newMm, Math.max(0, mm)) / newMm);
   const tireWidth = (width * (1 - gap)) / 2;
   const groove = tireWidth * GROOVE;
   const barWidth = (tireWidth - 2 * groove) / 3;

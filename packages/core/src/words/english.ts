@@ -55,6 +55,8 @@ const verdict: VerdictTexts = {
         return `The ${places[seen.where]} tire is worn in the centre, and no single cause stands out. Check its pressure.`;
     }
   },
+  oddReading: (wheel, rib) =>
+    `The ${places[wheel]} ${rib} reading does not fit the others. Read it again before deciding.`,
   noneStandsOut: 'No cause stands out.',
   likeliest: (cause, where, chance) =>
     `The likeliest fault is ${lower(causes[cause])} at the ${places[where]}, at ${chance}.`,

@@ -80,6 +80,8 @@ const verdict: VerdictTexts = {
         return `El neumático ${ofTire[seen.where]} está gastado en el centro y no destaca ninguna causa. Compruebe la presión.`;
     }
   },
+  oddReading: (wheel, rib) =>
+    `La lectura ${rib === 'centre' ? 'del centro' : rib === 'inner' ? 'del borde interior' : 'del borde exterior'} del neumático ${ofTire[wheel]} no encaja con las demás. Mídala otra vez antes de decidir.`,
   noneStandsOut: 'No destaca ninguna causa.',
   likeliest: (cause, where, chance) =>
     `El fallo más probable es ${lower(causes[cause])} ${at(where)}: ${chance}.`,

@@ -22,6 +22,8 @@ export interface VerdictTexts {
   healthy: string;
   /** Wear that anyone can see and no known cause explains well. */
   seen(seen: SeenWear): string;
+  /** A reading that is likely wrong, where nothing else is to be said. */
+  oddReading(wheel: Wheel, rib: Rib): string;
   noneStandsOut: string;
   likeliest(cause: Cause, where: Wheel | Axle, chance: string): string;
   unclear(cause: Cause, where: Wheel | Axle): string;

@@ -1,13 +1,15 @@
-import type { Axle, Diagnosis, RankedCause, Wheel } from '@keen/contract';
+import type { Axle, Diagnosis, Wheel } from '@keen/contract';
 import { axleOf, WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import type { CauseGroup } from '@keen/core';
 import Box from '@mui/material/Box';
 import { TireContact } from '../../drawing/TireContact.tsx';
 import { WornWaves } from '../../drawing/WornWaves.tsx';
 import { WheelPosture } from '../../drawing/WheelPosture.tsx';
 import { showDegrees } from '../../shared/format.ts';
 
-/** The wheels as this cause has them standing, with the number and its interval. */
-export function CausePosture({ cause, diagnosis }: { cause: RankedCause; diagnosis: Diagnosis }) {
+/** The wheels as this cause has them standing, with the number and its interval; the place that took most. */
+export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosis: Diagnosis }) {
+  const cause = group.places[0]!;
   const axle: Axle =
     cause.where === 'front' || cause.where === 'rear' ? cause.where : axleOf(cause.where);
   const [left, right] = WHEELS_OF_AXLE[axle];
@@ -48,6 +50,7 @@ export function CausePosture({ cause, diagnosis }: { cause: RankedCause; diagnos
       </Figure>
     );
   }
+  const isAt = (wheel: Wheel) => group.places.some(({ where }) => where === wheel);
   const camber = (wheel: Wheel) => diagnosis.wheels[wheel].camber;
   const shown = (wheel: Wheel) =>
     `${showDegrees(camber(wheel).mean, 1)} ± ${camber(wheel).sd.toFixed(1)}°`;
@@ -59,7 +62,7 @@ export function CausePosture({ cause, diagnosis }: { cause: RankedCause; diagnos
         camberDeg={{ left: camber(left).mean, right: camber(right).mean }}
         sdDeg={{ left: camber(left).sd, right: camber(right).sd }}
         eaten={cause.cause}
-        only={cause.where === left ? 'left' : cause.where === right ? 'right' : null}
+        only={isAt(left) && isAt(right) ? null : isAt(left) ? 'left' : isAt(right) ? 'right' : null}
         label={`${axle} wheels from behind, ${text}`}
       />
     </Figure>

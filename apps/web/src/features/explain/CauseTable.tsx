@@ -1,5 +1,5 @@
-import type { Diagnosis, RankedCause } from '@keen/contract';
-import { causeGroups, causeWords, rubberTaken, sureWords, whereWords } from '@keen/core';
+import type { Diagnosis } from '@keen/contract';
+import { causeGroups, causeWords, sureWords, whereWords } from '@keen/core';
 import type { CauseGroup } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -16,8 +16,9 @@ const LEAST_SHOWN_MM = 0.05;
 
 interface CauseTableProps {
   diagnosis: Diagnosis;
+  /** The first place of the row looked into, as {@link groupKey} names it. */
   chosen: string | null;
-  onChoose: (cause: RankedCause) => void;
+  onChoose: (group: CauseGroup) => void;
 }
 
 /**
@@ -26,7 +27,7 @@ interface CauseTableProps {
  */
 export function CauseTable({ diagnosis, chosen, onChoose }: CauseTableProps) {
   const [isOpen, setOpen] = useState(false);
-  const groups = causeGroups(diagnosis.ranked);
+  const groups = causeGroups(diagnosis);
   const likely = groups.filter(({ probability }) => probability >= SHOWN_FROM).slice(0, MOST_SHOWN);
   const rest = groups.filter((group) => !likely.includes(group));
   const shown = isOpen ? [...likely, ...rest] : likely;
@@ -53,11 +54,10 @@ export function CauseTable({ diagnosis, chosen, onChoose }: CauseTableProps) {
         <tbody>
           {shown.map((group) => (
             <GroupRow
-              key={group.cause}
+              key={groupKey(group)}
               group={group}
-              diagnosis={diagnosis}
-              isChosen={group.places.some(({ cause, where }) => chosen === `${cause}.${where}`)}
-              onChoose={() => onChoose(group.places[0]!)}
+              isChosen={chosen === groupKey(group)}
+              onChoose={() => onChoose(group)}
             />
           ))}
         </tbody>
@@ -89,14 +89,13 @@ export function CauseTable({ diagnosis, chosen, onChoose }: CauseTableProps) {
 
 interface GroupRowProps {
   group: CauseGroup;
-  diagnosis: Diagnosis;
   isChosen: boolean;
   onChoose: () => void;
 }
 
-function GroupRow({ group, diagnosis, isChosen, onChoose }: GroupRowProps) {
+function GroupRow({ group, isChosen, onChoose }: GroupRowProps) {
   const { units } = useVisit();
-  const { partMm, totalMm, wheel } = rubberTaken(diagnosis, group.places);
+  const { partMm, totalMm, wheel } = group.taken;
   const { probability } = group;
   const part = totalMm > 0 ? partMm / totalMm : 0;
   const unit = units.depth === 'mm' ? 'mm' : '/32';
@@ -134,7 +133,7 @@ function GroupRow({ group, diagnosis, isChosen, onChoose }: GroupRowProps) {
           }}
         >
           <strong>{causeWords(group.cause)}</strong>{' '}
-          <Box component="span" sx={{ color: 'text.secondary' }}>
+          <Box component="span" sx={{ color: 'text.secondary', whiteSpace: { sm: 'nowrap' } }}>
             {placesWords(group)}
           </Box>
         </Box>
@@ -197,14 +196,22 @@ function GroupRow({ group, diagnosis, isChosen, onChoose }: GroupRowProps) {
   );
 }
 
+type Place = CauseGroup['places'][number]['where'];
+
+/** Names a row by its first place. */
+export function groupKey({ places }: CauseGroup): string {
+  return `${places[0]!.cause}.${places[0]!.where}`;
+}
+
 /** Where a cause may be: both fronts, all four, or the places by name. */
 function placesWords({ places }: CauseGroup): string {
   const at = places.map(({ where }) => where);
   if (at.length === 4) return 'all four';
-  const has = (left: string, right: string) =>
-    at.length === 2 && at.includes(left as 'lf') && at.includes(right as 'rf');
+  const has = (...pair: [Place, Place]) =>
+    at.length === 2 && pair.every((place) => at.includes(place));
   if (has('lf', 'rf')) return 'both fronts';
   if (has('lr', 'rr')) return 'both rears';
+  if (has('front', 'rear')) return 'both axles';
   return at.map(whereWords).join(', ');
 }
 

@@ -1,6 +1,6 @@
 import type { CaseFile, RankedCause, Wheel } from '@keen/contract';
-import { explainedWear, spokenRibs, verdictOf, WHEELS_OF_AXLE } from '@keen/core';
-import type { Answer, Verdict } from '@keen/core';
+import { causeGroups, explainedWear, spokenRibs, verdictOf, WHEELS_OF_AXLE } from '@keen/core';
+import type { Answer, CauseGroup, Verdict } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
@@ -12,7 +12,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AnswerState } from './AnswerState.tsx';
 import { CausePosture } from './CausePosture.tsx';
-import { CauseTable } from './CauseTable.tsx';
+import { CauseTable, groupKey } from './CauseTable.tsx';
 import { Folded } from '../../shared/Folded.tsx';
 import { MisfitNotice } from './MisfitNotice.tsx';
 import { NextCheckBar } from './NextCheckBar.tsx';
@@ -44,7 +44,6 @@ export function ExplainStep() {
   return (
     <Box sx={{ display: 'grid', gap: 2.25, maxWidth: 760 }}>
       <Explained answer={answer} file={file} verdict={verdictOf(answer.diagnosis, file)} />
-      <MisfitNotice answer={answer} file={file} />
       <FromTheAngles answer={answer} file={file} />
       {assumed.length > 0 && (
         <Notice>
@@ -76,11 +75,13 @@ interface ExplainedProps {
 }
 
 function Explained({ answer, file, verdict }: ExplainedProps) {
-  const { ranked } = answer.diagnosis;
+  const groups = causeGroups(answer.diagnosis);
   const [chosen, setChosen] = useState<string | null>(null);
   // With nothing out no cause is put forward; one can still be looked into.
-  const cause = ranked.find((one) => keyOf(one) === chosen) ?? verdict.causes[0] ?? null;
-  usePointing(cause);
+  const leading = verdict.causes.length > 0 ? groups[0] : undefined;
+  const group = groups.find((one) => groupKey(one) === chosen) ?? leading ?? null;
+  const cause = group?.places[0] ?? null;
+  usePointing(group);
   return (
     <>
       <Box>
@@ -94,13 +95,14 @@ function Explained({ answer, file, verdict }: ExplainedProps) {
           {verdict.detail} {verdict.also}
         </Typography>
       </Box>
+      <MisfitNotice answer={answer} file={file} />
       {verdict.isHealthy && <WearRates />}
       <CauseTable
         diagnosis={answer.diagnosis}
-        chosen={cause ? keyOf(cause) : null}
-        onChoose={(next) => setChosen(keyOf(next))}
+        chosen={group && groupKey(group)}
+        onChoose={(next) => setChosen(groupKey(next))}
       />
-      {cause && (
+      {group && cause && (
         <Box
           sx={{
             display: 'grid',
@@ -110,7 +112,7 @@ function Explained({ answer, file, verdict }: ExplainedProps) {
           }}
         >
           <ReasonLists cause={cause} />
-          <CausePosture cause={cause} diagnosis={answer.diagnosis} />
+          <CausePosture group={group} diagnosis={answer.diagnosis} />
         </Box>
       )}
       <Folded title="What if the wheels had stood otherwise?">
@@ -120,19 +122,15 @@ function Explained({ answer, file, verdict }: ExplainedProps) {
   );
 }
 
-/** Marks the ribs that the cause looked into eats, as long as it is looked into. */
-function usePointing(cause: RankedCause | null): void {
+/** Marks the ribs that the row looked into eats, at all its places, as long as it is looked into. */
+function usePointing(group: CauseGroup | null): void {
   const { setSpokenOf } = useVisit();
-  const key = cause && keyOf(cause);
+  const key = group && group.places.map(({ cause, where }) => `${cause}.${where}`).join();
   useEffect(() => {
-    setSpokenOf(cause ? spokenRibs(cause) : []);
+    setSpokenOf(group ? group.places.flatMap(spokenRibs) : []);
     return () => setSpokenOf([]);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- compared by what it names
   }, [key, setSpokenOf]);
-}
-
-function keyOf({ cause, where }: Pick<RankedCause, 'cause' | 'where'>): string {
-  return `${cause}.${where}`;
 }
 
 function wheelOf({ where }: RankedCause): Wheel {

@@ -5,8 +5,10 @@ import Typography from '@mui/material/Typography';
 
 /** What speaks for and against a cause, from this car's own numbers. */
 export function ReasonLists({ cause }: { cause: RankedCause }) {
+  // Beside each other only when there are two lists to weigh; a lone sentence needs no column.
+  const columns = cause.because.length > 0 && cause.against.length > 0 ? '1fr 1fr' : '1fr';
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr' }, gap: 2 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: columns }, gap: 2 }}>
       <Reasons
         title={`Points to ${causeWords(cause.cause).toLowerCase()}`}
         items={cause.because}

@@ -8,7 +8,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 /** What the tread says now that the angles stand beside it, and how much of the wear they explain. */
 export function AgainstTheTread() {
   const { draft, diagnosing, goTo } = useVisit();
-  const { answer, file } = diagnosing;
+  const { answer, file, state } = diagnosing;
   if (!draft.angles || !answer || !file) return null;
   const verdict = verdictOf(answer.diagnosis, file);
   const explained = explainedWear(file, answer.typical, draft.angles);
@@ -17,16 +17,25 @@ export function AgainstTheTread() {
       <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>
         Against the tread
       </Typography>
-      {explained && (
+      {state === 'full' && explained && (
         <Box sx={{ mb: 1.25 }}>
           <ExplainedBy explained={explained} />
         </Box>
       )}
       <Typography>
-        With these angles beside it, the tread says: <strong>{verdict.headline}</strong>{' '}
-        <Box component="span" sx={{ color: 'text.secondary' }}>
-          {verdict.sure} {verdict.also}
-        </Box>
+        {state === 'full' ? (
+          <>
+            With these angles beside it, the tread says: <strong>{verdict.headline}</strong>{' '}
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {verdict.sure} {verdict.also}
+            </Box>
+          </>
+        ) : (
+          // The quick answer may still change: no number of it is shown here.
+          <Box component="span" role="status" sx={{ color: 'text.secondary' }}>
+            Working out what the tread says with these angles beside it…
+          </Box>
+        )}
       </Typography>
       <Button sx={{ mt: 1 }} onClick={() => goTo('explain')}>
         Look at the causes

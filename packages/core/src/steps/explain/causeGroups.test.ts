@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { RankedCause } from '@keen/contract';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
+import { evenCar } from '../../../tests/evenCar.ts';
 import { simulateLike } from '../../../tests/simulateLike.ts';
 import { diagnose } from './diagnose.ts';
 import { causeGroups } from './causeGroups.ts';
@@ -20,22 +21,36 @@ function cause(change: Partial<RankedCause>): RankedCause {
 }
 
 describe('causeGroups', () => {
-  it('makes one row of a cause that is at several places', () => {
+  const { diagnosis } = diagnose(evenCar({}));
+  const rows = (...ranked: RankedCause[]) => causeGroups({ ...diagnosis, ranked });
+
+  it('makes one row of a cause that is about as likely at several places, the headline’s first', () => {
     const soft = WHEEL_ORDER.map((where, i) =>
       cause({ cause: 'pressureLow', where, probability: 0.7 + i / 100, excess: 0.4 }),
     );
-    const groups = causeGroups([cause({ probability: 0.2 }), ...soft]);
-    expect(groups).toHaveLength(2);
-    expect(groups[0]).toMatchObject({ cause: 'pressureLow', probability: 0.73 });
-    expect(groups[0]!.excess).toBeCloseTo(1.6, 12);
+    const groups = rows(cause({ probability: 0.2 }), ...soft);
+    expect(groups.map(({ cause: name }) => name)).toEqual(['pressureLow', 'toeTooFarIn']);
+    expect(groups[0]!.probability).toBe(0.73);
+    expect(groups[0]!.places).toHaveLength(4);
   });
 
-  it('leaves out places that are too unlikely to be named with the others', () => {
-    const [group] = causeGroups([
-      cause({ cause: 'camberTooNegative', where: 'lf', probability: 0.8 }),
-      cause({ cause: 'camberTooNegative', where: 'rr', probability: 0.04, excess: 0.1 }),
+  it('gives a place that is far less likely than the others a row of its own, and loses none', () => {
+    const camber = (where: 'lf' | 'rf' | 'rr', probability: number) =>
+      cause({ cause: 'camberTooNegative', where, probability });
+    const groups = rows(camber('lf', 0.8), camber('rf', 0.09), camber('rr', 0.07));
+    expect(groups.map(({ places }) => places.map(({ where }) => where))).toEqual([
+      ['lf'],
+      ['rf', 'rr'],
     ]);
-    expect(group!.places.map(({ where }) => where)).toEqual(['lf']);
+  });
+
+  it('puts the likelier first of two that took the same', () => {
+    const groups = rows(
+      cause({ cause: 'camberTooNegative', where: 'lf', probability: 0.7, excess: 0 }),
+      cause({ cause: 'looseness', probability: 0.12, excess: 0 }),
+      cause({ probability: 0.24, excess: 0 }),
+    );
+    expect(groups.map(({ probability }) => probability)).toEqual([0.7, 0.24, 0.12]);
   });
 });
 
@@ -47,8 +62,9 @@ describe('headline, rows and rubber', () => {
     for (const file of cars) {
       const { diagnosis } = diagnose(file);
       const verdict = verdictOf(diagnosis, file);
-      const groups = causeGroups(diagnosis.ranked);
-      if (verdict.causes.length > 0) expect(groups[0]!.cause).toBe(verdict.causes[0]!.cause);
+      const groups = causeGroups(diagnosis);
+      expect(groups.flatMap(({ places }) => places)).toHaveLength(diagnosis.ranked.length);
+      if (verdict.causes.length > 0) expect(groups[0]!.places).toEqual(verdict.causes);
       const { action } = diagnosis.recommendation;
       if (verdict.isHealthy)
         expect(['fitOnly', 'inflateAndWatch', 'checkAlignment', 'align']).toContain(action);

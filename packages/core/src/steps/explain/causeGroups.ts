@@ -1,44 +1,54 @@
-import type { RankedCause } from '@keen/contract';
+import type { Diagnosis, RankedCause } from '@keen/contract';
 import type { Cause } from '@keen/contract/words';
-import { headlineCause } from './verdict.ts';
+import { rubberTaken } from './rubberTaken.ts';
+import type { RubberTaken } from './rubberTaken.ts';
+import { headlinePlaces } from './verdict.ts';
 
-/** One cause with every place where it may be: pressure in all four tires is one thing to say, not four. */
+/** One cause at the places where it is about as likely: low pressure in all four tires is one thing to say. */
 export interface CauseGroup {
   cause: Cause;
   /** Its places, the one that took most first. */
   places: readonly RankedCause[];
   /** Chance at its likeliest place. */
   probability: number;
-  /** What it took at all of them, mm. */
-  excess: number;
+  /** What it took at the tire where it took most. */
+  taken: RubberTaken;
 }
 
-/** Places less likely than this are not spoken of with the others of their cause. */
-const WITH_OTHERS_FROM = 0.08;
+/** A place goes with the likeliest one of its cause from this part of that one's chance on. */
+const GOES_WITH = 0.5;
 
 /**
- * The causes as rows: the one of the headline first, then by the rubber they took.
- * @returns every cause that is ranked, each once; places too unlikely to be named are left out of groups
- * that have likelier ones
+ * The causes as rows: the one of the headline first, then by the rubber they took as it is shown, then by
+ * how likely they are.
+ * @returns every cause that is ranked, each once
  */
-export function causeGroups(ranked: readonly RankedCause[]): CauseGroup[] {
-  const headline = headlineCause(ranked);
-  const causes = [...new Set(ranked.map(({ cause }) => cause))];
-  return causes
-    .map((cause): CauseGroup => {
-      const all = ranked.filter((one) => one.cause === cause);
-      const likely = all.filter(({ probability }) => probability >= WITH_OTHERS_FROM);
-      const places = likely.length > 0 ? likely : all.slice(0, 1);
-      return {
-        cause,
-        places,
-        probability: Math.max(...places.map(({ probability }) => probability)),
-        excess: places.reduce((sum, { excess }) => sum + excess, 0),
-      };
-    })
+export function causeGroups(diagnosis: Diagnosis): CauseGroup[] {
+  const { ranked } = diagnosis;
+  const headline = headlinePlaces(ranked);
+  const rest = ranked.filter((one) => !headline.includes(one));
+  const groups = [...new Set(rest.map(({ cause }) => cause))].flatMap((cause) =>
+    splitByChance(rest.filter((one) => one.cause === cause)),
+  );
+  if (headline.length > 0) groups.unshift(headline);
+  const leads = ({ places }: CauseGroup) => (places === headline ? 1 : 0);
+  const shownMm = ({ taken }: CauseGroup) => Math.round(10 * taken.partMm);
+  return groups
+    .map((places): CauseGroup => ({
+      cause: places[0]!.cause,
+      places,
+      probability: Math.max(...places.map(({ probability }) => probability)),
+      taken: rubberTaken(diagnosis, places),
+    }))
     .toSorted(
-      (a, b) =>
-        Number(b.cause === headline?.cause) - Number(a.cause === headline?.cause) ||
-        b.excess - a.excess,
+      (a, b) => leads(b) - leads(a) || shownMm(b) - shownMm(a) || b.probability - a.probability,
     );
+}
+
+/** The places of one cause that are about as likely as its likeliest, then likewise those left over. */
+function splitByChance(places: readonly RankedCause[]): RankedCause[][] {
+  if (places.length === 0) return [];
+  const most = Math.max(...places.map(({ probability }) => probability));
+  const goes = ({ probability }: RankedCause) => probability >= GOES_WITH * most;
+  return [places.filter(goes), ...splitByChance(places.filter((place) => !goes(place)))];
 }

@@ -49,19 +49,24 @@ export function verdictOf(
   const top = headlineCause(diagnosis.ranked);
   if (!top || top.probability < GUESSED_FROM) {
     const [worst] = treadSeen(resolveCase(file));
+    const odd = diagnosis.oddities?.find(({ kind }) => kind === 'reading');
     return {
       // A tread that is plainly uneven is not one with nothing out, whatever the chances.
-      headline: worst ? say.seen(worst) : say.healthy,
+      headline: odd?.rib
+        ? say.oddReading(odd.where as Wheel, odd.rib)
+        : worst
+          ? say.seen(worst)
+          : say.healthy,
       sure: '',
       detail: top
         ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
         : say.noneStandsOut,
       also: '',
       causes: [],
-      isHealthy: !worst,
+      isHealthy: !worst && !odd,
     };
   }
-  const alike = top.probability >= SAID_FROM ? sameCause(diagnosis, top) : [top];
+  const alike = headlinePlaces(diagnosis.ranked);
   return {
     headline:
       top.probability >= SAID_FROM
@@ -86,11 +91,12 @@ export function headlineCause(ranked: readonly RankedCause[]): RankedCause | nul
   );
 }
 
-/** The other places where the same cause is as good as certain, so that one sentence covers them. */
-function sameCause(diagnosis: Diagnosis, top: RankedCause): RankedCause[] {
-  return diagnosis.ranked.filter(
-    (cause) => cause.cause === top.cause && cause.probability >= SAID_FROM,
-  );
+/** The places that the headline names: all where its cause is as good as certain, else the likeliest alone. */
+export function headlinePlaces(ranked: readonly RankedCause[]): RankedCause[] {
+  const top = headlineCause(ranked);
+  if (!top) return [];
+  const certain = ranked.filter((one) => one.cause === top.cause && one.probability >= SAID_FROM);
+  return certain.length > 0 ? certain : [top];
 }
 
 /** Other kinds of cause that are said too, each kind with its places. */
