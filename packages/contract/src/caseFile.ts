@@ -6,15 +6,21 @@ import {
   DEPTH_SLACK_MM,
   DEPTH_UNITS,
   DISTANCE_UNITS,
+  DRIVERS,
   DRIVES,
+  EVENTS,
   FEATHERS,
   MAX_STATIONS,
   MM_PER_IN32,
   PLAYS,
   KM_PER_MI,
   KPA_PER_PRESSURE,
+  LOADS,
+  OCCASIONS,
   PRESSURE_UNITS,
   RIBS,
+  SUSPENSIONS,
+  TIRE_PAIRS,
   USES,
   WHEELS,
 } from './words.ts';
@@ -105,6 +111,28 @@ export const vehicleSchema = z.strictObject({
   rotatable: z.boolean().optional(),
 });
 
+/** What happened to the car and how it is used, where that changes what the tread can mean. */
+export const historySchema = z.strictObject({
+  /** Since the last alignment; what the trouble started after. */
+  startedAfter: z.array(z.enum(EVENTS)).max(EVENTS.length).optional(),
+  /** When the complaint shows. */
+  occasions: z.array(z.enum(OCCASIONS)).max(OCCASIONS.length).optional(),
+  /** Distance run since the last alignment, in the file's unit. */
+  alignedAgo: z.number().min(0).optional(),
+  driver: z.enum(DRIVERS).optional(),
+  /** Heavy load that the car usually carries. */
+  load: z.enum(LOADS).optional(),
+  suspension: z
+    .strictObject({
+      front: z.enum(SUSPENSIONS).optional(),
+      rear: z.enum(SUSPENSIONS).optional(),
+    })
+    .optional(),
+  /** Pairs of tires that are known to be of different line, age or season. */
+  tiresDiffer: z.array(z.enum(TIRE_PAIRS)).max(TIRE_PAIRS.length).optional(),
+});
+export type CaseHistory = z.infer<typeof historySchema>;
+
 /** One car at one visit, in the units the file names: the open format, version 1. */
 export const caseFileSchema = z
   .strictObject({
@@ -119,6 +147,7 @@ export const caseFileSchema = z
     complaints: z.array(z.enum(COMPLAINTS)).optional(),
     angles: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
     play: z.partialRecord(wheelSchema, z.enum(PLAYS)).optional(),
+    history: historySchema.optional(),
     visit: z.record(z.string(), z.unknown()).optional(),
   })
   .superRefine((file, ctx) => {
@@ -152,28 +181,27 @@ type Check = z.core.$RefinementCtx<{
   units: Units;
   tires: Record<Wheel, z.infer<typeof tireSchema>>;
   rotations?: z.infer<typeof rotationSchema>[] | undefined;
+  history?: CaseHistory | undefined;
 }>;
 
 /** The limits of what can be typed, in the file's own units. */
-function checkLimits({ units, tires }: Check['value'], ctx: Check): void {
+function checkLimits({ units, tires, history }: Check['value'], ctx: Check): void {
   const most = {
     distance: FIELD_LIMITS.distanceKm / (units.distance === 'km' ? 1 : KM_PER_MI),
     pressure: FIELD_LIMITS.pressureKpa / KPA_PER_PRESSURE[units.pressure],
   };
+  const check = (path: string[], value: number | undefined, limit: number) => {
+    if (value === undefined || value <= limit) return;
+    ctx.addIssue({ code: 'custom', path, message: `at most ${trim(limit)}` });
+  };
   for (const wheel of WHEELS) {
     const { distance, pressure } = tires[wheel];
-    const check = (path: string[], value: number | undefined, limit: number) => {
-      if (value === undefined || value <= limit) return;
-      ctx.addIssue({
-        code: 'custom',
-        path: ['tires', wheel, ...path],
-        message: `at most ${trim(limit)}`,
-      });
-    };
-    check(['distance'], distance, most.distance);
-    check(['pressure', 'measured'], pressure?.measured, most.pressure);
-    check(['pressure', 'target'], pressure?.target, most.pressure);
+    const at = ['tires', wheel];
+    check([...at, 'distance'], distance, most.distance);
+    check([...at, 'pressure', 'measured'], pressure?.measured, most.pressure);
+    check([...at, 'pressure', 'target'], pressure?.target, most.pressure);
   }
+  check(['history', 'alignedAgo'], history?.alignedAgo, most.distance);
 }
 
 function checkDepths(file: Check['value'], ctx: Check): void {

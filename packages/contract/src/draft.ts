@@ -9,6 +9,7 @@ import {
   wheelAnglesSchema,
   wheelSchema,
 } from './caseFile.ts';
+import { FIELD_LIMITS } from './fieldLimits.ts';
 import { draftHandOverSchema } from './handOver.ts';
 import { estimateSchema } from './prices.ts';
 import { usedSheetSchema } from './specSheet.ts';
@@ -40,6 +41,7 @@ import {
   SET_STEPS,
   SUSPENSIONS,
   THREADS,
+  TIRE_PAIRS,
   USES,
 } from './words.ts';
 
@@ -68,6 +70,8 @@ export const fuelSchema = z.int().min(0).max(4);
 export const awdMatchSchema = z.number().gt(0).max(10);
 export const warmBySchema = z.number().gt(0).max(60);
 export const lastAlignmentSchema = z.strictObject({
+  /** Distance run since, km. */
+  agoKm: z.number().min(0).max(FIELD_LIMITS.distanceKm).optional(),
   date: z.iso.date().optional(),
   reason: text(200).optional(),
 });
@@ -82,6 +86,10 @@ export const ADJUSTABLE = ['camber', 'caster', 'toe'] as const;
 /** Hub centre to arch, mm. */
 export const heightSchema = z.number().gt(0).max(1_500);
 export const recheckKmSchema = z.number().gt(0).max(100_000);
+
+/** What the car has run in all, km, by its odometer today. */
+export const odometerSchema = z.number().min(0).max(FIELD_LIMITS.odometerKm);
+export const tiresDifferSchema = z.array(z.enum(TIRE_PAIRS)).max(TIRE_PAIRS.length);
 
 /** What is known of a tire beyond the case file. */
 export const tireExtras = {
@@ -206,6 +214,8 @@ export const visitDraftSchema = z
         heights: z.partialRecord(wheelSchema, heightSchema).optional(),
         warmBy: warmBySchema.optional(),
         lastAlignment: lastAlignmentSchema.optional(),
+        odometer: odometerSchema.optional(),
+        tiresDiffer: tiresDifferSchema.optional(),
         quick: z
           .strictObject({
             warningLights: z.string().optional(),

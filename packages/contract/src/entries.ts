@@ -20,6 +20,8 @@ import {
   awdMatchSchema,
   warmBySchema,
   lastAlignmentSchema,
+  odometerSchema,
+  tiresDifferSchema,
   batterySchema,
   nutTorqueSchema,
   ADJUSTABLE,
@@ -130,6 +132,8 @@ const carFields = {
   /** How much warmer than the air the tires were when their pressure was read, K; absent when cold. */
   'visit.warmBy': warmBySchema,
   'visit.lastAlignment': lastAlignmentSchema,
+  'visit.odometer': odometerSchema,
+  'visit.tiresDiffer': tiresDifferSchema,
   'visit.quick.warningLights': text(200),
   'visit.quick.codes': text(200),
   'visit.quick.battery': batterySchema,

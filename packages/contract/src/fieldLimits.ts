@@ -6,6 +6,7 @@
 export const FIELD_LIMITS = {
   newDepthMm: 60,
   distanceKm: 1_000_000,
+  odometerKm: 3_000_000,
   pressureKpa: 1_500,
   rideHeightMm: { least: -300, most: 600 },
 } as const;

@@ -42,11 +42,12 @@ export {
   CASE_FORMAT,
   CASE_VERSION,
   caseFileSchema,
+  historySchema,
   parseCaseFile,
   unitsSchema,
   wheelSchema,
 } from './caseFile.ts';
-export type { CaseFile, CaseTire, Parsed, Units } from './caseFile.ts';
+export type { CaseFile, CaseHistory, CaseTire, Parsed, Units } from './caseFile.ts';
 export { DIAGNOSIS_FORMAT, DIAGNOSIS_VERSION, diagnosisSchema } from './diagnosis.ts';
 export type {
   AxleDiagnosis,

@@ -211,6 +211,9 @@ export const LOADS = ['none', 'cabin', 'trunk', 'both'] as const;
 export type Load = (typeof LOADS)[number];
 export const DRIVERS = ['gentle', 'usual', 'hard'] as const;
 export type DriverKind = (typeof DRIVERS)[number];
+/** Tires known to differ in line, age or season: the two of an axle, or the front pair from the rear pair. */
+export const TIRE_PAIRS = ['front', 'rear', 'axles'] as const;
+export type TirePair = (typeof TIRE_PAIRS)[number];
 export const LAMPS = ['good', 'fault'] as const;
 
 /** How tires can change places. */

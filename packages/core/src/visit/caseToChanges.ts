@@ -25,6 +25,7 @@ export function caseToChanges(
   set('vehicle.rideHeightChange.rear', vehicle.rideHeightChange?.rear);
   set('tolerances', file.tolerances);
   set('limits', file.limits && inMm(file.limits, file));
+  setHistory(file, set);
   const { now, visit } = takeNow(file.visit ?? {});
   for (const wheel of WHEELS) {
     const tire = file.tires[wheel];
@@ -67,6 +68,23 @@ export function caseToChanges(
   const other = { ...before, ...unknown };
   if (Object.keys(other).length > 0) set('visit.other', other);
   return changes;
+}
+
+/** The car's history, first: what the file's `visit` says of the same stands after it and wins. */
+function setHistory(
+  { history = {}, units }: CaseFile,
+  set: (path: string, value: unknown) => void,
+): void {
+  set('visit.events', history.startedAfter);
+  set('visit.occasions', history.occasions);
+  set('visit.car.driver', history.driver);
+  set('visit.car.load', history.load);
+  set('visit.car.suspension.front', history.suspension?.front);
+  set('visit.car.suspension.rear', history.suspension?.rear);
+  set('visit.tiresDiffer', history.tiresDiffer);
+  if (history.alignedAgo !== undefined) {
+    set('visit.lastAlignment', { agoKm: distanceToKm(history.alignedAgo, units.distance) });
+  }
 }
 
 /** The angles set since those that were found; see `draftToCase`. */

@@ -5,6 +5,7 @@ import { byWheel } from '../engine/case/resolveCase.ts';
 import { coldPressure } from '../engine/tires/coldPressure.ts';
 import { mayRotate } from './mayRotate.ts';
 import { depthFromMm, distanceFromKm, pressureFromKpa } from '../engine/units/units.ts';
+import { tiresDiffer } from './tiresDiffer.ts';
 import { playAt } from './wornParts.ts';
 
 /** Stand-ins for what has not been entered yet, so that there is an answer from the first rib on. */
@@ -78,6 +79,7 @@ export function draftToCase(
     ...(draft.complaints ? { complaints: draft.complaints } : {}),
     ...(angles ? { angles } : {}),
     ...playOf(draft),
+    ...historyOf(draft, used),
     ...(draft.visit ? { visit: visitObject(draft.visit, draft.angles) } : {}),
   };
   return { file, assumed, ribsRead: countRead(draft) };
@@ -127,6 +129,23 @@ function playOf(draft: VisitDraft): Pick<CaseFile, 'play'> {
     return found === undefined ? [] : [[wheel, found] as const];
   });
   return play.length > 0 ? { play: Object.fromEntries(play) } : {};
+}
+
+/** What happened to the car and how it is used; left out when nothing is known of it. */
+function historyOf(draft: VisitDraft, units: Units): Pick<CaseFile, 'history'> {
+  const { car, events, occasions, lastAlignment } = draft.visit ?? {};
+  const agoKm = lastAlignment?.agoKm;
+  const differ = tiresDiffer(draft);
+  const history: CaseFile['history'] = {
+    ...(events ? { startedAfter: events } : {}),
+    ...(occasions ? { occasions } : {}),
+    ...(agoKm === undefined ? {} : { alignedAgo: round(distanceFromKm(agoKm, units.distance)) }),
+    ...(car?.driver ? { driver: car.driver } : {}),
+    ...(car?.load ? { load: car.load } : {}),
+    ...(car?.suspension ? { suspension: car.suspension } : {}),
+    ...(differ.length > 0 ? { tiresDiffer: differ } : {}),
+  };
+  return Object.keys(history).length > 0 ? { history } : {};
 }
 
 function caseTire(tire: DraftTire, units: Units, warmBy: number | undefined): CaseTire {

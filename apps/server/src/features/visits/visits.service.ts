@@ -224,6 +224,7 @@ async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Prom
   const { car } = visit ?? {};
   carry('visit.car.rack', car?.rack);
   carry('visit.car.driver', car?.driver);
+  carry('visit.tiresDiffer', visit?.tiresDiffer);
   carry('visit.car.awdMatch', car?.awdMatch);
   carry('visit.car.directional', car?.directional);
   for (const axle of ['front', 'rear'] as const) {

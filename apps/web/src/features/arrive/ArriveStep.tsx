@@ -1,9 +1,7 @@
-import type { Axle, Occasion, TroubleEvent, Wheel } from '@keen/contract';
+import type { Axle, Occasion, TroubleEvent } from '@keen/contract';
 import { COMPLAINTS } from '@keen/contract';
 import {
   coldPressure,
-  distanceFromKm,
-  distanceToKm,
   depthFromMm,
   depthToMm,
   InputError,
@@ -32,6 +30,7 @@ import { ManyChoice } from './ManyChoice.tsx';
 import { QuickChecks } from './QuickChecks.tsx';
 import { Rotations } from './Rotations.tsx';
 import { TireDetails } from './TireDetails.tsx';
+import { TireDistances, useGrain } from './TireDistances.tsx';
 
 /** A tire after some kilometres of road (common practice, no source). */
 const USUAL_WARM_K = 20;
@@ -45,8 +44,8 @@ const OCCASION_OPTIONS: readonly { value: Occasion; label: string }[] = [
 const EVENT_OPTIONS: readonly { value: TroubleEvent; label: string }[] = [
   { value: 'kerb', label: 'A kerb' },
   { value: 'pothole', label: 'A pothole' },
-  { value: 'parts', label: 'New parts' },
-  { value: 'lift', label: 'A lift kit' },
+  { value: 'parts', label: 'New suspension parts' },
+  { value: 'lift', label: 'Lifted or lowered' },
   { value: 'newTires', label: 'New tires' },
   { value: 'unknown', label: 'Nobody knows' },
 ];
@@ -54,7 +53,8 @@ const AXLE_WORDS: Record<Axle, string> = { front: 'Front', rear: 'Rear' };
 
 /** The car, its tires and what the customer says; nothing is demanded before it is needed. */
 export function ArriveStep() {
-  const { draft, enter, units, goTo } = useVisit();
+  const { draft, enter, goTo } = useVisit();
+  const [grain, setGrain] = useGrain();
   useHotkeys('enter', () => goTo('read'));
   const complaints = draft.complaints ?? [];
 
@@ -79,22 +79,20 @@ export function ArriveStep() {
           onChange={(values) => enter('complaints', values ?? [])}
         />
       </Box>
-      {(complaints.length > 0 || draft.visit?.events || draft.visit?.occasions) && (
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5 }}>
-          <ManyChoice
-            label="When does it happen?"
-            options={OCCASION_OPTIONS}
-            values={draft.visit?.occasions ?? []}
-            onChange={(values) => enter('visit.occasions', values)}
-          />
-          <ManyChoice
-            label="Started after"
-            options={EVENT_OPTIONS}
-            values={draft.visit?.events ?? []}
-            onChange={(values) => enter('visit.events', values)}
-          />
-        </Box>
+      {(complaints.length > 0 || draft.visit?.occasions) && (
+        <ManyChoice
+          label="When does it happen?"
+          options={OCCASION_OPTIONS}
+          values={draft.visit?.occasions ?? []}
+          onChange={(values) => enter('visit.occasions', values)}
+        />
       )}
+      <ManyChoice
+        label="Since the last alignment, or what it started after"
+        options={EVENT_OPTIONS}
+        values={draft.visit?.events ?? []}
+        onChange={(values) => enter('visit.events', values)}
+      />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 2 }}>
         <Choice
           label="Drive"
@@ -134,24 +132,9 @@ export function ArriveStep() {
         <Typography variant="h3" component="h3" color="textSecondary">
           Tires
         </Typography>
-        <Box sx={{ maxWidth: 300 }}>
-          <NumberField
-            label="Distance on these tires"
-            unit={units.distance}
-            decimals={0}
-            max={1_000_000}
-            value={inUnit(draft.tires?.lf?.distance, (km) => distanceFromKm(km, units.distance))}
-            onChange={(value) =>
-              each(
-                WHEEL_ORDER,
-                'distance',
-                value === null ? null : distanceToKm(value, units.distance),
-              )
-            }
-          />
-        </Box>
+        <TireDistances grain={grain} onGrain={setGrain} />
         {(['front', 'rear'] as const).map((axle) => (
-          <AxleFields key={axle} axle={axle} />
+          <AxleFields key={axle} axle={axle} hasDepth={grain !== 'tire'} />
         ))}
         <WarmPressure />
       </Box>
@@ -180,10 +163,6 @@ export function ArriveStep() {
       <History />
     </Box>
   );
-
-  function each(wheels: readonly Wheel[], field: string, value: unknown): void {
-    for (const wheel of wheels) enter(`tires.${wheel}.${field}`, value);
-  }
 }
 
 /** Pressures read warm are corrected; how much warmer is asked, not guessed. */
@@ -230,7 +209,7 @@ function WarmPressure() {
 }
 
 /** What the two tires of an axle share, and the pressure of each. */
-function AxleFields({ axle }: { axle: Axle }) {
+function AxleFields({ axle, hasDepth }: { axle: Axle; hasDepth: boolean }) {
   const { draft, enter, units } = useVisit();
   const wheels = WHEELS_OF_AXLE[axle];
   const first = draft.tires?.[wheels[0]];
@@ -259,16 +238,18 @@ function AxleFields({ axle }: { axle: Axle }) {
         check={sizeFault}
         onChange={(size) => both('size', size)}
       />
-      <NumberField
-        label="New depth"
-        unit={DEPTH_UNIT_WORDS[units.depth]}
-        max={units.depth === 'mm' ? 60 : 75}
-        min={0.1}
-        value={inUnit(first?.newDepth, (mm) => depthFromMm(mm, units.depth))}
-        onChange={(value) =>
-          both('newDepth', value === null ? null : depthToMm(value, units.depth))
-        }
-      />
+      {hasDepth && (
+        <NumberField
+          label="New depth"
+          unit={DEPTH_UNIT_WORDS[units.depth]}
+          max={units.depth === 'mm' ? 60 : 75}
+          min={0.1}
+          value={inUnit(first?.newDepth, (mm) => depthFromMm(mm, units.depth))}
+          onChange={(value) =>
+            both('newDepth', value === null ? null : depthToMm(value, units.depth))
+          }
+        />
+      )}
       <NumberField
         label="Placard"
         unit={units.pressure}

@@ -19,7 +19,6 @@ const KNOWN_OPTIONS: readonly { value: Known; label: string }[] = [
   { value: 'no', label: 'No' },
   { value: 'unknown', label: 'Unknown' },
 ];
-const TANK = ['Empty', '¼', '½', '¾', 'Full'].map((label, i) => ({ value: String(i), label }));
 const AXLES = [
   { axle: 'front', words: 'Front', kinds: ['camber', 'caster', 'toe'] },
   { axle: 'rear', words: 'Rear', kinds: ['camber', 'toe'] },
@@ -44,7 +43,7 @@ export function CarFacts() {
           onChange={(value) => enter('visit.car.driver', value)}
         />
         <Choice
-          label="Heavy load just now"
+          label="Usual heavy load"
           options={[
             { value: 'none', label: 'None' },
             { value: 'cabin', label: 'Cabin' },
@@ -53,13 +52,6 @@ export function CarFacts() {
           ]}
           value={car.load ?? null}
           onChange={(value) => enter('visit.car.load', value)}
-        />
-        <Choice
-          label="Fuel"
-          dense
-          options={TANK}
-          value={car.fuel === undefined ? null : String(car.fuel)}
-          onChange={(value) => enter('visit.car.fuel', value === null ? null : Number(value))}
         />
         <Choice
           label="Steering rack"

@@ -6,10 +6,13 @@ import {
   mayRotate,
   ROTATION_MOVES,
   rotationPatterns,
+  usualDistance,
+  WHEEL_ORDER,
 } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
@@ -31,7 +34,6 @@ export function Rotations() {
   const rotations = draft.rotations ?? [];
   const [pattern, setPattern] = useState<RotationPattern | null>(null);
   const [at, setAt] = useState<number | null>(null);
-  const { lf } = draft.tires ?? {};
   const staggered = isStaggered(draft);
   const rotates = mayRotate(draft);
   const oneWay = draft.visit?.car?.directional;
@@ -41,7 +43,8 @@ export function Rotations() {
     isStaggered: staggered,
     isDirectional,
   });
-  const run = lf?.distance;
+  const distances = WHEEL_ORDER.flatMap((wheel) => draft.tires?.[wheel]?.distance ?? []);
+  const run = distances.length > 0 ? Math.max(...distances) : undefined;
   const km = at === null ? null : distanceToKm(at, units.distance);
   const fault =
     km !== null && run !== undefined && km > run ? 'Before now: at most what was run' : null;
@@ -129,7 +132,13 @@ export function Rotations() {
           </Button>
         </Box>
       )}
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '200px 1fr' }, gap: 1.5 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', sm: '170px 170px 1fr' },
+          gap: 1.5,
+        }}
+      >
         <SavingField
           label="Last aligned on"
           placeholder="2025-04-30"
@@ -139,20 +148,48 @@ export function Rotations() {
               ? null
               : 'Year-month-day, such as 2025-04-30'
           }
-          onChange={(date) => keepAlignment({ date })}
+          onChange={(date) =>
+            saveAlignment({
+              date,
+              // A guess that can be typed over, so that the date counts for something.
+              ...(date && lastAlignment.agoKm === undefined
+                ? { agoKm: usualDistance(date, dayjs().format('YYYY-MM-DD')) }
+                : {}),
+            })
+          }
+        />
+        <NumberField
+          label="Run since then"
+          unit={units.distance}
+          decimals={0}
+          max={1_000_000}
+          value={
+            lastAlignment.agoKm === undefined
+              ? null
+              : distanceFromKm(lastAlignment.agoKm, units.distance)
+          }
+          onChange={(value) =>
+            saveAlignment({ agoKm: value === null ? null : distanceToKm(value, units.distance) })
+          }
         />
         <SavingField
           label="For what reason"
           value={lastAlignment.reason ?? ''}
-          onChange={(reason) => keepAlignment({ reason })}
+          onChange={(reason) => saveAlignment({ reason })}
         />
       </Box>
     </Box>
   );
 
-  function keepAlignment(change: { date?: string | null; reason?: string | null }): void {
+  function saveAlignment(change: {
+    date?: string | null;
+    agoKm?: number | null;
+    reason?: string | null;
+  }): void {
     const next = Object.fromEntries(
-      Object.entries({ ...lastAlignment, ...change }).filter(([, text]) => text),
+      Object.entries({ ...lastAlignment, ...change }).filter(
+        ([, value]) => value !== null && value !== '',
+      ),
     );
     enter('visit.lastAlignment', Object.keys(next).length > 0 ? next : null);
   }

@@ -65,6 +65,35 @@ export function SetupList() {
   );
 }
 
+const TANK = ['Empty', '¼', '½', '¾', 'Full'].map((label, i) => ({ value: String(i), label }));
+const LOAD_WORDS = {
+  none: null,
+  cabin:
+    'Carries heavy loads in the cabin: angles are read as the specification asks, not as loaded.',
+  trunk: 'Carries heavy loads in the trunk: rear camber and toe are others when it is loaded.',
+  both: 'Carries heavy loads: camber and toe are others when it is loaded.',
+} as const;
+
+/** How full the tank is, and what was said of the load on arrival. */
+function FuelAndLoad() {
+  const { draft, enter } = useVisit();
+  const { fuel, load } = draft.visit?.car ?? {};
+  const said = LOAD_WORDS[load ?? 'none'];
+  return (
+    <Box sx={{ display: 'grid', gap: 0.5, mt: 0.5 }}>
+      {said && <Typography color="textSecondary">{said}</Typography>}
+      <Choice
+        label="Fuel in the tank"
+        hideLabel
+        dense
+        options={TANK}
+        value={fuel === undefined ? null : String(fuel)}
+        onChange={(value) => enter('visit.car.fuel', value === null ? null : Number(value))}
+      />
+    </Box>
+  );
+}
+
 interface SetupRowProps {
   item: SetupItem;
   state: SetupState | null;
@@ -81,6 +110,7 @@ function SetupRow({ item, state, reason, isWorthless, onChange, onReason }: Setu
     <AnswerRow>
       <Box>
         {item.words}
+        {item.point === 'load' && <FuelAndLoad />}
         {item.caution && (
           <Box sx={{ fontSize: '0.85rem' }}>
             <Box component="strong" sx={{ color: 'var(--marker)' }}>

@@ -5,9 +5,15 @@ import type {
   Cupping,
   Damage,
   Drive,
+  DriverKind,
   Feather,
+  Load,
+  Occasion,
   Play,
   Rib,
+  Suspension,
+  TirePair,
+  TroubleEvent,
   Use,
   Wheel,
 } from '@keen/contract/words';
@@ -58,8 +64,20 @@ export interface ResolvedCase {
   complaints: readonly Complaint[];
   /** Whether complaints were asked for at all; an empty answer is an answer. */
   askedComplaints: boolean;
-  angles: Record<Wheel, { camber: number | null; toe: number | null }>;
+  angles: Record<Wheel, { camber: number | null; toe: number | null; caster: number | null }>;
   play: Record<Wheel, Play>;
+  history: ResolvedHistory;
+}
+
+/** What happened to the car and how it is used; empty and null where nothing is known. */
+export interface ResolvedHistory {
+  startedAfter: readonly TroubleEvent[];
+  occasions: readonly Occasion[];
+  alignedAgoKm: number | null;
+  driver: DriverKind;
+  load: Load;
+  suspension: Record<Axle, Suspension | null>;
+  tiresDiffer: readonly TirePair[];
 }
 
 /**
@@ -99,8 +117,23 @@ export function resolveCase(file: CaseFile): ResolvedCase {
     angles: byWheel((wheel) => ({
       camber: file.angles?.[wheel]?.camber ?? null,
       toe: file.angles?.[wheel]?.toe ?? null,
+      caster: file.angles?.[wheel]?.caster ?? null,
     })),
     play: byWheel((wheel) => file.play?.[wheel] ?? 'unknown'),
+    history: resolveHistory(file),
+  };
+}
+
+function resolveHistory({ history = {}, units }: CaseFile): ResolvedHistory {
+  const { alignedAgo, suspension } = history;
+  return {
+    startedAfter: (history.startedAfter ?? []).toSorted(),
+    occasions: (history.occasions ?? []).toSorted(),
+    alignedAgoKm: alignedAgo === undefined ? null : distanceToKm(alignedAgo, units.distance),
+    driver: history.driver ?? 'usual',
+    load: history.load ?? 'none',
+    suspension: { front: suspension?.front ?? null, rear: suspension?.rear ?? null },
+    tiresDiffer: (history.tiresDiffer ?? []).toSorted(),
   };
 }
 

@@ -1,6 +1,7 @@
 import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
+import { historyFacts } from './historyFacts.ts';
 import { treadSeen } from './treadSeen.ts';
 import type { SeenWear } from './treadSeen.ts';
 
@@ -36,8 +37,10 @@ export const NAME_CAUSE_FROM = 0.3;
 export interface PlainFacts {
   /** Wear that anyone can see. */
   seen: readonly SeenWear[];
-  /** The body stands higher or lower than it was built, and no rig has found the angles in tolerance since. */
-  heightChanged: boolean;
+  /**
+   * What has moved the angles since the car was last aligned, where no rig has found them in tolerance since.
+   */
+  moved: 'height' | 'parts' | null;
 }
 
 /**
@@ -45,17 +48,17 @@ export interface PlainFacts {
  * what a fault left alone takes from the next set. Any work includes setting the pressures.
  *
  * Two facts come before the chances. A tread that is plainly uneven is not answered by fitting the next
- * one: what wore it will wear that too, so the least is to measure. After a lift or a lowering the angles
- * are others than they were, whatever the tread says yet (common practice, no source).
+ * one: what wore it will wear that too, so the least is to measure. After a lift, a lowering or new
+ * suspension parts the angles are others than they were, whatever the tread says yet (common practice, no source).
  */
 export function chooseAction(chances: GroupChances, facts: PlainFacts): Action {
   const cheapest = cheapestAction(chances);
   // Measuring comes first in any alignment: short of near certainty it is what is sold.
-  if (cheapest === 'align' && chances.alignment < ALIGN_FROM && !facts.heightChanged) {
+  if (cheapest === 'align' && chances.alignment < ALIGN_FROM && facts.moved === null) {
     return 'checkAlignment';
   }
   if (cheapest !== 'fitOnly' && cheapest !== 'inflateAndWatch') return cheapest;
-  if (facts.heightChanged) return 'align';
+  if (facts.moved !== null) return 'align';
   if (facts.seen.some(({ kind }) => kind === 'edge' || kind === 'across')) return 'checkAlignment';
   return facts.seen.length > 0 ? 'inflateAndWatch' : cheapest;
 }
@@ -87,14 +90,11 @@ function cheapestAction(chances: GroupChances): Action {
   )[0];
 }
 
-/** A body this far from its height has other angles than it was built with, mm. */
-const CHANGED_HEIGHT_MM = 15;
-
 /** Takes the plain facts out of a case. */
 export function plainFacts(resolved: ResolvedCase): PlainFacts {
-  const { front, rear } = resolved.rideHeightChangeMm;
-  const changed = Math.max(Math.abs(front), Math.abs(rear)) >= CHANGED_HEIGHT_MM;
-  return { seen: treadSeen(resolved), heightChanged: changed && !isMeasuredInOrder(resolved) };
+  const { isHeightChanged, hasNewParts } = historyFacts(resolved);
+  const moved = isHeightChanged ? 'height' : hasNewParts ? 'parts' : null;
+  return { seen: treadSeen(resolved), moved: isMeasuredInOrder(resolved) ? null : moved };
 }
 
 /** Whether a rig has found every camber and both total toes in tolerance. */

@@ -34,6 +34,9 @@ const OF_AXLE = 5;
 /** Relative scatter of a whole tire and of a rib, squared; see {@link NOISE}. */
 const TIRE_VAR = NOISE.tire * NOISE.tire;
 const RIB_VAR = NOISE.rib * NOISE.rib;
+/** What two tires of an axle that are known to differ scatter beyond that, and their axles' rates. */
+const DIFFERING_TIRE_VAR = NOISE.differingTire * NOISE.differingTire - TIRE_VAR;
+const DIFFERING_AXLE = NOISE.differingAxle / SPREAD.axleRate;
 const ODD_TIRE_VAR = NOISE.oddTire * NOISE.oddTire;
 const NEW_DEPTH_VAR = NOISE.newDepthMm * NOISE.newDepthMm;
 const ODD_READING_VAR = NOISE.oddReadingMm * NOISE.oddReadingMm;
@@ -99,8 +102,18 @@ export function createDepthLikelihood(
     readings.flatMap((tire) => readingVariances(tire, resolved.readingRoundingMm)),
     (variance) => (variance > 0 ? variance : UNREAD_VAR),
   );
-  const spreads = Float64Array.from(ORDER, (column) =>
-    known.has(FIRST + column) ? 0 : NUISANCE_SPREADS[column]!,
+  const { tiresDiffer } = resolved.history;
+  const axleWider = tiresDiffer.includes('axles') ? DIFFERING_AXLE : 1;
+  const axleRates = AGE_AT.map((at) => ORDER[at]!);
+  const spreads = Float64Array.from(ORDER, (column) => {
+    if (known.has(FIRST + column)) return 0;
+    return NUISANCE_SPREADS[column]! * (axleRates.includes(column) ? axleWider : 1);
+  });
+  const differing = Float64Array.of(
+    ...(['front', 'rear'] as const).flatMap((axle) => {
+      const extra = tiresDiffer.includes(axle) ? DIFFERING_TIRE_VAR : 0;
+      return [extra, extra];
+    }),
   );
   const shifts = Float64Array.from(ORDER, (column) => known.get(FIRST + column) ?? 0);
   const hasShifts = shifts.some((value) => value !== 0);
@@ -152,7 +165,9 @@ export function createDepthLikelihood(
     scaleColumns(sensitivity, spreads, slope);
     if (trialAge > 0) {
       const at = 3 * AGE_AT[trialAge - 1]!;
-      for (let rib = 0; rib < 3; rib++) slope[at + rib] = slope[at + rib]! * OTHER_AGE;
+      for (let rib = 0; rib < 3; rib++) {
+        slope[at + rib] = (slope[at + rib]! * OTHER_AGE) / axleWider;
+      }
     }
   }
 
@@ -184,7 +199,7 @@ export function createDepthLikelihood(
         }
         placeBlock(block, trialFactor, 3 * tire, 3 * other);
       }
-      const tireVar = TIRE_VAR * scale + (tire === oddTire ? ODD_TIRE_VAR : 0);
+      const tireVar = TIRE_VAR * scale + differing[tire]! + (tire === oddTire ? ODD_TIRE_VAR : 0);
       addScatter(trialFactor, 3 * tire, mean, tireVar, ribVar, readVar);
     }
     const oddReading = state[AT.oddReading]!;
@@ -258,7 +273,8 @@ export function createDepthLikelihood(
     const ribVar = RIB_VAR * scale * scale;
     const ribSd = Math.sqrt(ribVar);
     for (let tire = 0; tire < 4; tire++) {
-      const tireVar = TIRE_VAR * scale * scale + (tire === oddTire ? ODD_TIRE_VAR : 0);
+      const tireVar =
+        TIRE_VAR * scale * scale + differing[tire]! + (tire === oddTire ? ODD_TIRE_VAR : 0);
       const ofTire = Math.sqrt(tireVar) * random.normal();
       const newDepth = NOISE.newDepthMm * random.normal();
       for (let rib = 0; rib < 3; rib++) {
@@ -280,7 +296,8 @@ export function createDepthLikelihood(
       weights[i] = sum * factor[i * N + i]!;
     }
     for (let tire = 0; tire < 4; tire++) {
-      const tireVar = TIRE_VAR * scale * scale + (tire === oddTire ? ODD_TIRE_VAR : 0);
+      const tireVar =
+        TIRE_VAR * scale * scale + differing[tire]! + (tire === oddTire ? ODD_TIRE_VAR : 0);
       let pull = 0;
       let together = 0;
       for (let rib = 0; rib < 3; rib++) {

@@ -114,7 +114,8 @@ export function createDiagnosisRun(
 ): DiagnosisRun {
   const resolved = resolveCase(file);
   const posterior = createPosterior(resolved, known);
-  const random = createRandom(hashSeed(canonicalJson(resolved)) + stream);
+  // From the tires alone: when one more thing is told, the answer changes by what it says, not by luck.
+  const random = createRandom(hashSeed(canonicalJson(resolved.tires)) + stream);
   const readFaults = createFaultReader(resolved);
   const facts = plainFacts(resolved);
   const worst = WHEEL_ORDER.map((wheel) => worstRib(resolved, wheel));

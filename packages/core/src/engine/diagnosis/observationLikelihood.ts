@@ -7,6 +7,7 @@ import { DRIVING_SLIP } from '../wear/constants.ts';
 import { tireHistory } from '../wear/history.ts';
 import { STATE } from '../wear/state.ts';
 import { LOOSE_DEG } from '../wear/faults.ts';
+import { historyFacts } from './historyFacts.ts';
 
 /** What the hand, the gauge on the valve, the rig and the customer said, as likelihoods. */
 
@@ -31,6 +32,8 @@ const ANGLE = {
   toeSd: 0.04,
   /** Misread, or other than it was for most of the distance: a kerb, a part, an alignment since. */
   tail: 0.1,
+  /** The same when one of those is known to have happened. */
+  tailRecent: 0.4,
   camberTailSd: 0.8,
   toeTailSd: 0.4,
 } as const;
@@ -135,8 +138,8 @@ export function createObservationTerms(resolved: ResolvedCase): EvidenceTerm[] {
     }
     const camber = resolved.angles[wheel].camber;
     if (camber !== null) {
-      const { camberSd, camberTailSd, tail } = ANGLE;
-      terms.push(measured(camber, AT.camber + tire, camberSd, camberTailSd, tail));
+      const { camberSd, camberTailSd } = ANGLE;
+      terms.push(measured(camber, AT.camber + tire, camberSd, camberTailSd, angleTail(resolved)));
     }
     const play = resolved.play[wheel];
     if (play !== 'unknown') {
@@ -156,6 +159,7 @@ export function createObservationTerms(resolved: ResolvedCase): EvidenceTerm[] {
     if (term) terms.push(term);
   }
   if (resolved.askedComplaints) terms.push(complaintTerm(resolved));
+  if (resolved.history.occasions.length > 0) terms.push(occasionTerm(resolved));
   return terms;
 }
 
@@ -217,7 +221,36 @@ function toeTerm(resolved: ResolvedCase, axle: number): EvidenceTerm | null {
   const both = left !== null && right !== null;
   const total = both ? left + right : 2 * (left ?? right ?? 0);
   const sd = both ? ANGLE.toeSd * Math.SQRT2 : OTHER_WHEEL_TOE_SD;
-  return measured(total, AT.toe + axle, sd, ANGLE.toeTailSd, ANGLE.tail);
+  return measured(total, AT.toe + axle, sd, ANGLE.toeTailSd, angleTail(resolved));
+}
+
+/** Chance that an angle measured today is not what it was for most of the distance. */
+function angleTail(resolved: ResolvedCase): number {
+  return historyFacts(resolved).areAnglesRecent ? ANGLE.tailRecent : ANGLE.tail;
+}
+
+/** What is known of a pull beside camber and pressure. */
+export interface KnownPull {
+  /** Measured caster, left less right, degrees; 0 when not measured. The car pulls to the side with less. */
+  crossCasterDeg: number;
+  /** Chance of a pull from something else altogether. */
+  other: number;
+}
+const NO_KNOWN_PULL: KnownPull = { crossCasterDeg: 0, other: 0.03 };
+/** New tires pull by themselves now and then; a pull only while braking is the brakes'. */
+const OTHER_PULL = { newTires: 0.2, braking: 0.3 } as const;
+
+function knownPull({ history, angles }: ResolvedCase): KnownPull {
+  const { lf, rf } = angles;
+  const onlyBraking = history.occasions.length === 1 && history.occasions[0] === 'braking';
+  return {
+    crossCasterDeg: lf.caster === null || rf.caster === null ? 0 : lf.caster - rf.caster,
+    other: onlyBraking
+      ? OTHER_PULL.braking
+      : history.startedAfter.includes('newTires')
+        ? OTHER_PULL.newTires
+        : NO_KNOWN_PULL.other,
+  };
 }
 
 /** Chance that a customer says this about a car in this state (common practice, no source). */
@@ -225,14 +258,15 @@ export function complaintChance(
   complaint: Complaint,
   state: Float64Array,
   toeRanges: readonly (readonly [number, number])[],
+  pull: KnownPull = NO_KNOWN_PULL,
 ): number {
   const camberPull = state[AT.camber]! - state[AT.camber + 1]!;
   const pressurePull = state[AT.pressure + 1]! - state[AT.pressure]!;
   switch (complaint) {
     case 'pullsLeft':
-      return pullChance(camberPull, pressurePull);
+      return pullChance(camberPull, pressurePull, -pull.crossCasterDeg, pull.other);
     case 'pullsRight':
-      return pullChance(-camberPull, -pressurePull);
+      return pullChance(-camberPull, -pressurePull, pull.crossCasterDeg, pull.other);
     case 'wheelOffLeft':
     case 'wheelOffRight':
       return 0.04 + 0.12 * toeOut(state, toeRanges, 0) + 0.12 * toeOut(state, toeRanges, 1);
@@ -255,6 +289,7 @@ function complaintTerm(resolved: ResolvedCase): EvidenceTerm {
   const said = COMPLAINTS.map((complaint) => resolved.complaints.includes(complaint));
   const count = said.length;
   const ask = COMPLAINTS.map((complaint) => complaint);
+  const pull = knownPull(resolved);
   return {
     elements: [
       ...[0, 1].flatMap((axle) => [AT.toe + axle, AT.looseness + axle]),
@@ -264,7 +299,7 @@ function complaintTerm(resolved: ResolvedCase): EvidenceTerm {
     log: (state) => {
       let product = 1;
       for (let i = 0; i < count; i++) {
-        const chance = complaintChance(ask[i]!, state, ranges);
+        const chance = complaintChance(ask[i]!, state, ranges, pull);
         product *= said[i]! ? chance : 1 - chance;
       }
       return log(product);
@@ -272,10 +307,33 @@ function complaintTerm(resolved: ResolvedCase): EvidenceTerm {
   };
 }
 
-function pullChance(camberDeg: number, pressure: number): number {
+/** A cross caster beyond half a degree pulls, 0.3 does not (common practice, no source). */
+function pullChance(camberDeg: number, pressure: number, casterDeg: number, other: number): number {
   return (
-    0.03 + 0.3 * logistic((camberDeg - 0.8) / 0.15) + 0.25 * logistic((pressure - 0.15) / 0.03)
+    other +
+    0.3 * logistic((camberDeg - 0.8) / 0.15) +
+    0.25 * logistic((pressure - 0.15) / 0.03) +
+    (casterDeg > 0 ? 0.25 * logistic((casterDeg - 0.5) / 0.06) : 0)
   );
+}
+
+/** Chances that trouble is said to show over bumps, and at a speed (common practice, no source). */
+const OVER_BUMPS = { loose: 0.4, tight: 0.15 } as const;
+const AT_A_SPEED = { bouncing: 0.6, quiet: 0.3 } as const;
+
+/** When the trouble shows: over bumps speaks for loose joints, at a speed for balance and dampers. */
+function occasionTerm({ history }: ResolvedCase): EvidenceTerm {
+  const bumps = history.occasions.includes('bumps');
+  const speed = history.occasions.includes('speed');
+  const logOf = (chance: number, said: boolean) => log(said ? chance : 1 - chance);
+  const loose = logOf(OVER_BUMPS.loose, bumps);
+  const tight = logOf(OVER_BUMPS.tight, bumps);
+  const bouncing = logOf(AT_A_SPEED.bouncing, speed);
+  const quiet = logOf(AT_A_SPEED.quiet, speed);
+  return {
+    elements: [AT.looseness, AT.looseness + 1, ...[0, 1, 2, 3].map((tire) => AT.bounce + tire)],
+    log: (state) => (isLoose(state) ? loose : tight) + (isBouncing(state) ? bouncing : quiet),
+  };
 }
 
 function toeOut(

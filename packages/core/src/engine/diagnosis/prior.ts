@@ -1,5 +1,8 @@
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { exp, log as ln } from '../math/elementary.ts';
+import type { Axle } from '@keen/contract/words';
+import { historyFacts } from './historyFacts.ts';
+import type { HistoryFacts } from './historyFacts.ts';
 import { NOISE } from '../wear/constants.ts';
 import { FIRST_NUISANCE, SPREAD, STATE } from '../wear/state.ts';
 import { HARD_CORNERING, LOOSE_DEG } from '../wear/faults.ts';
@@ -46,9 +49,18 @@ const LOOSE_SD_DEG = 0.05;
 const CORNERING_SD = 0.2;
 const LOWEST_PRESSURE = 0.3;
 const HARD_CORNERING_ON_TRACK = 0.6;
-/** A changed ride height makes camber out likelier; leaned on weakly. */
-const RIDE_HEIGHT_FACTOR = 1.5;
-const RIDE_HEIGHT_THRESHOLD_MM = 15;
+/** How often a driver who is said to drive so corners hard (common practice, no source). */
+const HARD_CORNERING_BY_DRIVER = { gentle: 0.03, usual: null, hard: 0.4 } as const;
+/** A changed ride height or a knock makes an angle out likelier; leaned on weakly. */
+const HEIGHT_FACTOR = 1.5;
+const KNOCK_FACTOR = 1.5;
+/** Of camber that is out on a car that has sunk, the part that is too negative. */
+const NEGATIVE_WHEN_SUNK = 0.85;
+/** The same when lifted, by the arms that carry the wheel: struts lean out, two arms lean in. */
+const NEGATIVE_WHEN_LIFTED = { strut: 0.45, twoArms: 0.8 } as const;
+/** Aligned before most of this wear: the angles are likelier right, and what moves them likelier worn. */
+const ALIGNED_BEFORE = { angles: 0.5, looseness: 2 } as const;
+const HIGHEST_RATE = 0.8;
 
 // Looked up once: some loaders resolve an imported name at every use, and this runs very often.
 const AT = { ...STATE };
@@ -75,24 +87,37 @@ export interface PriorRates {
 /** The rates for this car, given that it is not one of the well kept. */
 export function priorRates(resolved: ResolvedCase): PriorRates {
   const rest = 1 - WELL_KEPT;
-  const { front, rear } = resolved.rideHeightChangeMm;
-  const changed = Math.max(Math.abs(front), Math.abs(rear)) >= RIDE_HEIGHT_THRESHOLD_MM;
+  const facts = historyFacts(resolved);
   const onTrack = resolved.use === 'track' || resolved.use === 'drift';
+  const byDriver = HARD_CORNERING_BY_DRIVER[resolved.history.driver];
+  const knocked = facts.isKnocked ? KNOCK_FACTOR : 1;
+  const aligned = facts.isAlignedBefore ? ALIGNED_BEFORE : { angles: 1, looseness: 1 };
+  const moved = facts.stands.front !== 'asBuilt' || facts.stands.rear !== 'asBuilt';
+  const rate = (usual: number, factor: number) => Math.min(HIGHEST_RATE, (usual / rest) * factor);
   return {
     wellKept: WELL_KEPT,
-    frontToe: FAULT_RATE.frontToe / rest,
-    rearToe: FAULT_RATE.rearToe / rest,
-    camber: Math.min(0.8, (FAULT_RATE.camber / rest) * (changed ? RIDE_HEIGHT_FACTOR : 1)),
-    camberNegative: [negativeShare(front), negativeShare(rear)],
+    frontToe: rate(FAULT_RATE.frontToe, knocked * aligned.angles),
+    rearToe: rate(FAULT_RATE.rearToe, knocked * aligned.angles),
+    camber: rate(FAULT_RATE.camber, (moved ? HEIGHT_FACTOR : 1) * knocked * aligned.angles),
+    camberNegative: [
+      negativeShare(resolved, facts, 'front'),
+      negativeShare(resolved, facts, 'rear'),
+    ],
     pressure: FAULT_RATE.pressure / rest,
     bounce: FAULT_RATE.bounce / rest,
-    looseness: FAULT_RATE.looseness / rest,
-    hardCornering: onTrack ? HARD_CORNERING_ON_TRACK : FAULT_RATE.hardCornering / rest,
+    looseness: rate(FAULT_RATE.looseness, aligned.looseness),
+    hardCornering: onTrack
+      ? HARD_CORNERING_ON_TRACK
+      : (byDriver ?? FAULT_RATE.hardCornering) / rest,
   };
 }
 
-function negativeShare(changeMm: number): number {
-  return changeMm <= -RIDE_HEIGHT_THRESHOLD_MM ? 0.85 : CAMBER_NEGATIVE;
+function negativeShare(resolved: ResolvedCase, { stands }: HistoryFacts, axle: Axle): number {
+  if (stands[axle] === 'lower') return NEGATIVE_WHEN_SUNK;
+  const suspension = resolved.history.suspension[axle];
+  return stands[axle] === 'higher' && (suspension === 'strut' || suspension === 'twoArms')
+    ? NEGATIVE_WHEN_LIFTED[suspension]
+    : CAMBER_NEGATIVE;
 }
 
 /** Elements that {@link createLogPrior} looks at: everything that can be out. */

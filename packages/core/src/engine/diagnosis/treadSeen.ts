@@ -46,6 +46,8 @@ export function treadSeen(resolved: ResolvedCase): SeenWear[] {
     const [a, b] = [left, right].map((wheel) => lossOf(resolved, wheel)) as [Mean, Mean];
     if (a === null || b === null) continue;
     if (resolved.tires[left].distanceKm !== resolved.tires[right].distanceKm) continue;
+    // Tires of different line or age wear at different rates: that is no sign of a fault.
+    if (resolved.history.tiresDiffer.includes(where)) continue;
     if (Math.abs(a - b) >= SEEN_FROM_MM) {
       seen.push({ kind: 'across', where, lower: a > b ? left : right, mm: Math.abs(a - b) });
     }

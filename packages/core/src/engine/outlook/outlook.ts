@@ -89,7 +89,7 @@ const LEAST_FACTOR = 0.3;
  * @returns what is needed to weigh the courses against one another; the same case gives the same one
  */
 export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar[]): Outlook {
-  const random = createRandom(hashSeed(`outlook ${canonicalJson(resolved)}`));
+  const random = createRandom(hashSeed(`outlook ${canonicalJson(resolved.tires)}`));
   const limitMm = resolved.limitsMm.legal;
   const paths = aheadPaths(resolved);
   // Half way between new and the limit, as a part of the new depth.

@@ -59,6 +59,10 @@ export const NOISE = {
   rib: 0.035,
   /** Log sd of a car's own scale of scatter. */
   scale: 0.35,
+  /** The same for the two tires of an axle that are known to be of different line or age. */
+  differingTire: 0.18,
+  /** Relative sd of an axle's rate where its tires are known to differ from the other axle's. */
+  differingAxle: 0.3,
   /** A tire that is odd for reasons the model does not know: relative sd of its factor. */
   oddTire: 0.35,
   /** Chance that a tire is odd. */

@@ -9,6 +9,14 @@ import { causeWords, whereWords } from '../../words/causeWords.ts';
 /** A part is named when it is this likely to be worn. */
 const NAME_PART_FROM = 0.4;
 
+const MOVED = {
+  height: [
+    'The car stands higher or lower than it was built, so its angles have moved: align it.',
+    'Look first at what else has moved: ball joints and drive shafts at a steeper angle, bump stops, brake hoses, and room for the wheels at full lock and full travel.',
+  ],
+  parts: ['New suspension parts since the last alignment: the angles have moved, so align it.'],
+} as const;
+
 /** The whole recommendation, with the tires to replace and the parts to look at. */
 export function recommend(
   chances: GroupChances,
@@ -68,11 +76,7 @@ function reasonsFor(
       `No single angle stands out, but that one of them is out is ${percent(chances.alignment)} likely.`,
     );
   }
-  if (facts.heightChanged) {
-    reasons.push(
-      'The car stands higher or lower than it was built, so its angles have moved: align it.',
-    );
-  }
+  if (facts.moved !== null) reasons.push(...MOVED[facts.moved]);
   if (!named && facts.seen.length > 0) reasons.push(ENGLISH.verdict.seen(facts.seen[0]!));
   if (reasons.length === 0) {
     reasons.push('The tread looks like that of a car with nothing out.');

@@ -127,7 +127,7 @@ describe('words for chances', () => {
 
 describe('chooseAction', () => {
   const none = { alignment: 0, looseness: 0, bounce: 0, pressure: 0 };
-  const plain = { seen: [], heightChanged: false };
+  const plain = { seen: [], moved: null };
   it('does what costs least on average', () => {
     expect(chooseAction(none, plain)).toBe('fitOnly');
     expect(chooseAction({ ...none, alignment: 0.95 }, plain)).toBe('align');
@@ -153,6 +153,7 @@ describe('chooseAction', () => {
   });
 
   it('aligns after a lift or a lowering, whatever the tread says yet', () => {
-    expect(chooseAction(none, { ...plain, heightChanged: true })).toBe('align');
+    expect(chooseAction(none, { ...plain, moved: 'height' })).toBe('align');
+    expect(chooseAction(none, { ...plain, moved: 'parts' })).toBe('align');
   });
 });

@@ -1,0 +1,215 @@
+import type { TirePair, Wheel } from '@keen/contract';
+import {
+  depthFromMm,
+  depthToMm,
+  distanceFromKm,
+  distanceRun,
+  distanceToKm,
+  WHEEL_ORDER,
+  WHEELS_OF_AXLE,
+} from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { Choice } from '../../shared/Choice.tsx';
+import { DEPTH_UNIT_WORDS, showDistance } from '../../shared/format.ts';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { ManyChoice } from './ManyChoice.tsx';
+
+/** How finely the distances are known: one for the car, one an axle, one a tire. */
+export type Grain = 'car' | 'axle' | 'tire';
+
+const GRAIN_OPTIONS: readonly { value: Grain; label: string }[] = [
+  { value: 'car', label: 'The same on all four' },
+  { value: 'axle', label: 'By axle' },
+  { value: 'tire', label: 'Each tire' },
+];
+const DIFFER_OPTIONS: readonly { value: TirePair; label: string }[] = [
+  { value: 'axles', label: 'Fronts from rears' },
+  { value: 'front', label: 'The two fronts' },
+  { value: 'rear', label: 'The two rears' },
+];
+const FIELDS: Record<Grain, readonly { label: string; wheels: readonly Wheel[] }[]> = {
+  car: [{ label: 'Distance on these tires', wheels: WHEEL_ORDER }],
+  axle: [
+    { label: 'Distance on the fronts', wheels: WHEELS_OF_AXLE.front },
+    { label: 'Distance on the rears', wheels: WHEELS_OF_AXLE.rear },
+  ],
+  tire: WHEEL_ORDER.map((wheel) => ({ label: WHEEL_LABELS[wheel], wheels: [wheel] })),
+};
+
+/** The grain chosen, or the one that what was entered needs. */
+export function useGrain(): [Grain, (grain: Grain) => void] {
+  const { draft } = useVisit();
+  const [chosen, setChosen] = useState<Grain | null>(null);
+  const unlike = (a: Wheel, b: Wheel) =>
+    (['distance', 'newDepth'] as const).some((field) => {
+      const [one, other] = [draft.tires?.[a]?.[field], draft.tires?.[b]?.[field]];
+      return one !== undefined && other !== undefined && one !== other;
+    });
+  const needed: Grain =
+    unlike('lf', 'rf') || unlike('lr', 'rr')
+      ? 'tire'
+      : draft.tires?.lf?.distance !== draft.tires?.lr?.distance
+        ? 'axle'
+        : 'car';
+  return [chosen ?? needed, setChosen];
+}
+
+/** What each tire has run, typed or from the odometer, and which tires are known to differ. */
+export function TireDistances({ grain, onGrain }: { grain: Grain; onGrain: (to: Grain) => void }) {
+  const { draft, enter, units } = useVisit();
+  const odometer = draft.visit?.odometer;
+  const fromKm = (km: number | undefined) =>
+    km === undefined ? null : distanceFromKm(km, units.distance);
+  const toKm = (value: number | null) =>
+    value === null ? null : distanceToKm(value, units.distance);
+
+  function choose(next: Grain): void {
+    onGrain(next);
+    // One number for several tires: that of the first of them.
+    for (const { wheels } of FIELDS[next]) {
+      const km = draft.tires?.[wheels[0]!]?.distance;
+      for (const wheel of wheels) {
+        if (km !== undefined && draft.tires?.[wheel]?.distance !== km) {
+          enter(`tires.${wheel}.distance`, km);
+        }
+      }
+    }
+  }
+
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Choice
+        label="Distance on these tires is"
+        options={GRAIN_OPTIONS}
+        value={grain}
+        onChange={(next) => choose(next ?? 'car')}
+      />
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1.25,
+          gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1fr 1fr' },
+        }}
+      >
+        <NumberField
+          label="Odometer"
+          unit={units.distance}
+          decimals={0}
+          max={3_000_000}
+          value={fromKm(odometer)}
+          onChange={(value) => enter('visit.odometer', toKm(value))}
+        />
+        {grain !== 'tire' &&
+          FIELDS[grain].map(({ label, wheels }) => (
+            <NumberField
+              key={label}
+              label={label}
+              unit={units.distance}
+              decimals={0}
+              max={1_000_000}
+              value={fromKm(draft.tires?.[wheels[0]!]?.distance)}
+              onChange={(value) => {
+                for (const wheel of wheels) enter(`tires.${wheel}.distance`, toKm(value));
+              }}
+            />
+          ))}
+      </Box>
+      <FromTheOdometer />
+      {grain === 'tire' && <EachTire />}
+      <ManyChoice
+        label="Different make, tread pattern or age"
+        options={DIFFER_OPTIONS}
+        values={draft.visit?.tiresDiffer ?? []}
+        onChange={(pairs) => enter('visit.tiresDiffer', pairs)}
+      />
+    </Box>
+  );
+}
+
+/** The car's distances by the odometer then and now, in one press. */
+function FromTheOdometer() {
+  const { draft, detail, enter, units } = useVisit();
+  const odometer = draft.visit?.odometer;
+  if (odometer === undefined) return null;
+  const earlier = detail.history.filter(({ arrivedAt }) => arrivedAt < detail.visit.arrivedAt);
+  const run = distanceRun(odometer, earlier);
+  if (!run) return null;
+  const { sinceKm, sameTiresKm } = run;
+  const show = (km: number) => `${showDistance(km, units.distance)} ${units.distance}`;
+  const use = (km: (wheel: Wheel) => number) => {
+    for (const wheel of WHEEL_ORDER) enter(`tires.${wheel}.distance`, km(wheel));
+  };
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
+      <Typography color="textSecondary">
+        {show(sinceKm)} since {dayjs(run.readAt).format('D MMM YYYY')}:
+      </Typography>
+      {sameTiresKm && (
+        <Button onClick={() => use((wheel) => sameTiresKm[wheel])}>
+          Same tires, {show(sameTiresKm.lf)}
+        </Button>
+      )}
+      <Button onClick={() => use(() => sinceKm)}>New ones went on then, {show(sinceKm)}</Button>
+    </Box>
+  );
+}
+
+/** Distance and new depth of each tire by itself. */
+function EachTire() {
+  const { draft, enter, units } = useVisit();
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1.25,
+        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+        columnGap: 3,
+      }}
+    >
+      {WHEEL_ORDER.map((wheel) => {
+        const { distance, newDepth } = draft.tires?.[wheel] ?? {};
+        return (
+          <Box key={wheel} role="group" aria-label={WHEEL_LABELS[wheel]}>
+            <Typography variant="h3" component="div" color="textSecondary" sx={{ mb: 0.75 }}>
+              {WHEEL_LABELS[wheel]}
+            </Typography>
+            <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: '1.4fr 1fr' }}>
+              <NumberField
+                label="Distance"
+                unit={units.distance}
+                decimals={0}
+                max={1_000_000}
+                value={distance === undefined ? null : distanceFromKm(distance, units.distance)}
+                onChange={(value) =>
+                  enter(
+                    `tires.${wheel}.distance`,
+                    value === null ? null : distanceToKm(value, units.distance),
+                  )
+                }
+              />
+              <NumberField
+                label="New depth"
+                unit={DEPTH_UNIT_WORDS[units.depth]}
+                max={units.depth === 'mm' ? 60 : 75}
+                min={0.1}
+                value={newDepth === undefined ? null : depthFromMm(newDepth, units.depth)}
+                onChange={(value) =>
+                  enter(
+                    `tires.${wheel}.newDepth`,
+                    value === null ? null : depthToMm(value, units.depth),
+                  )
+                }
+              />
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
