@@ -125,7 +125,13 @@ export { FURTHEST_KM, createOutlook } from './engine/outlook/outlook.ts';
 export type { CourseOutlook, DepthCurve, Outlook, Span } from './engine/outlook/outlook.ts';
 export { weigh } from './engine/outlook/choices.ts';
 export { weighVisit, workPrices } from './steps/decide/weighVisit.ts';
-export type { Choice, Constraints, Weighing, WorkPrices } from './engine/outlook/choices.ts';
+export type {
+  CheckWorth,
+  Choice,
+  Constraints,
+  Weighing,
+  WorkPrices,
+} from './engine/outlook/choices.ts';
 export { changeLines, lineMinor, roundMinor, sumEstimate } from './steps/decide/estimate.ts';
 export type { EstimateSum } from './steps/decide/estimate.ts';
 export { formatMoney, minorDigits, parseMoney, plainMoney } from './steps/decide/money.ts';

@@ -94,7 +94,8 @@ async function keptVisits(
         file,
         personId: visit.id,
       });
-      const advised = weighVisit(outlook, DEFAULT_PRICES, draft).advised.course;
+      const advised = weighVisit(outlook, DEFAULT_PRICES, draft, diagnosis.recommendation.replace)
+        .advised.course;
       progress(`working out the demo shop's past: ${++done} of ${total}`);
       return {
         visit,

@@ -5,11 +5,12 @@ import { useVisit } from './visitContext.ts';
 
 /** The courses of work weighed at the shop's prices; null while there is no answer to weigh. */
 export function useWeighing(): Weighing | null {
-  const { diagnosing, session, draft } = useVisit();
-  const outlook = diagnosing.answer?.outlook;
+  const { diagnosing, session, draft, detail } = useVisit();
+  const { outlook, diagnosis } = diagnosing.answer ?? {};
+  const replace = detail.decisions.at(-1)?.replace ?? diagnosis?.recommendation.replace;
   const { prices } = session.shop.settings;
   return useMemo(
-    () => (outlook ? weighVisit(outlook, prices, draft) : null),
-    [outlook, prices, draft],
+    () => (outlook && replace ? weighVisit(outlook, prices, draft, replace) : null),
+    [outlook, prices, draft, replace],
   );
 }

@@ -214,6 +214,14 @@ export const ENGLISH: Texts = {
     inflateAndWatch: 'Set the pressures and watch them',
     balanceOrDampers: 'Balance the wheels and look at the dampers before new tires go on',
   },
+  actionsAlone: {
+    fitOnly: 'Nothing needs doing now',
+    checkAlignment: 'Have the alignment checked',
+    align: 'Align the wheels',
+    partsThenAlign: 'Worn parts first, then align',
+    inflateAndWatch: 'Set the pressures and watch them',
+    balanceOrDampers: 'Balance the wheels and look at the dampers',
+  },
   verdict,
   reasons,
 };

@@ -261,6 +261,14 @@ export const SPANISH: Texts = {
     balanceOrDampers:
       'Equilibrar las ruedas y mirar los amortiguadores antes de montar neumáticos nuevos',
   },
+  actionsAlone: {
+    fitOnly: 'De momento no hace falta nada',
+    checkAlignment: 'Medir la alineación',
+    align: 'Alinear las ruedas',
+    partsThenAlign: 'Primero las piezas gastadas, después alinear',
+    inflateAndWatch: 'Poner las presiones y vigilarlas',
+    balanceOrDampers: 'Equilibrar las ruedas y mirar los amortiguadores',
+  },
   verdict,
   reasons,
 };

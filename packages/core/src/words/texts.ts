@@ -93,7 +93,10 @@ export interface Texts {
   /** One for each of SURE_BANDS. */
   sure: readonly [string, string, string, string, string, string, string];
   inHundred: { under: string; over: string; of(n: number): string };
+  /** What to do before new tires go on. */
   actions: Record<Action, string>;
+  /** The same where the tires stay on. */
+  actionsAlone: Record<Action, string>;
   verdict: VerdictTexts;
   reasons: ReasonTexts;
 }

@@ -37,7 +37,12 @@ export async function paperFacts(
     diagnosis,
     expectedMm,
     outlook,
-    weighing: weighVisit(outlook, settings.prices, draft),
+    weighing: weighVisit(
+      outlook,
+      settings.prices,
+      draft,
+      decision?.replace ?? diagnosis.recommendation.replace,
+    ),
     decision: decision ?? null,
     declined: declinedBefore(earlier, draft, diagnosis, settings.prices),
     language: asked.language ?? draft.visit?.handOver?.language ?? 'en',

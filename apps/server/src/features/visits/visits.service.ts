@@ -375,7 +375,7 @@ export async function decide(
   const known = detail.decisions.find((decision) => decision.id === order.id);
   if (known) return known;
   const { diagnosis, outlook } = await diagnose(caseOf(detail.visit));
-  const advised = weighVisit(outlook, prices, detail.visit.draft).advised.course;
+  const advised = weighVisit(outlook, prices, detail.visit.draft, order.replace).advised.course;
   if (order.action !== advised && order.reason === '') {
     throw invalid([
       { path: 'reason', expected: 'a reason for choosing something else than what is advised' },

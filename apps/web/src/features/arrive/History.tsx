@@ -43,7 +43,8 @@ export function History() {
           </Box>
           {visit.decision && (
             <Box sx={{ color: 'text.secondary' }}>
-              {actionWords(visit.decision.action)}: {ANSWER_WORDS[visit.decision.answer]}
+              {actionWords(visit.decision.action, visit.decision.replace.length > 0)}:{' '}
+              {ANSWER_WORDS[visit.decision.answer]}
             </Box>
           )}
         </Box>

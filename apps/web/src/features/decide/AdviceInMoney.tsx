@@ -8,8 +8,14 @@ import { useVisit } from '../../shared/visitContext.ts';
 const CLOSE = 0.03;
 const THOUSAND = 1000;
 
+interface AdviceInMoneyProps {
+  weighing: Weighing;
+  /** Whether new tires go on now. */
+  fitsTires: boolean;
+}
+
 /** What is advised, how close the call is, and what knowing more would be worth. */
-export function AdviceInMoney({ weighing }: { weighing: Weighing }) {
+export function AdviceInMoney({ weighing, fitsTires }: AdviceInMoneyProps) {
   const { session, units } = useVisit();
   const { currency, items } = session.shop.settings.prices;
   const { advised, next, worthOfMeasuring, horizonKm, sure } = weighing;
@@ -20,12 +26,13 @@ export function AdviceInMoney({ weighing }: { weighing: Weighing }) {
   return (
     <Typography component="div">
       {next === null ? (
-        <>Nothing else may be done first: worn joints do not hold an alignment.</>
+        <>Nothing else may be done first.</>
       ) : (
         <>
           {isClose ? 'A close call. Over' : 'Over'} {span}, work and tires together, the next best,
-          “{actionWords(next.choice.course).toLowerCase()}”, would cost {money(next.dearer)} more.
-          For {showPercent(sure)} of the cars that fit this tread it is the cheapest course.
+          “{actionWords(next.choice.course, fitsTires).toLowerCase()}”, would cost{' '}
+          {money(next.dearer)} more. For {showPercent(sure)} of the cars that fit this tread it is
+          the cheapest course.
         </>
       )}
       {advised.course !== 'checkAlignment' && worthOfMeasuring > 0.5 * items.check && (

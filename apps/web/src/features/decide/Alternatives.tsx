@@ -12,15 +12,17 @@ interface AlternativesProps {
   weighing: Weighing;
   /** What the estimate is made for already. */
   course: Action;
+  /** Whether new tires go on now. */
+  fitsTires: boolean;
   linesFor: (course: Action) => EstimateLine[];
   onTake: (lines: EstimateLine[]) => void;
 }
 
 /** Other courses as an estimate, the one that is best for the customer first. */
-export function Alternatives({ weighing, course, linesFor, onTake }: AlternativesProps) {
+export function Alternatives({ weighing, course, fitsTires, linesFor, onTake }: AlternativesProps) {
   const { prices } = useVisit().session.shop.settings;
   const others = weighing.choices
-    .filter((choice) => !choice.isBarred && choice.course !== course)
+    .filter((choice) => choice.bar === null && choice.course !== course)
     .toSorted((a, b) => a.perThousandKm - b.perThousandKm)
     .slice(0, MOST_ALTERNATIVES);
   if (others.length === 0) return null;
@@ -39,7 +41,7 @@ export function Alternatives({ weighing, course, linesFor, onTake }: Alternative
             sx={{ px: 0.5, textAlign: 'left' }}
             onClick={() => onTake(lines)}
           >
-            {actionWords(choice.course)}: {formatMoney(total, prices.currency)} now
+            {actionWords(choice.course, fitsTires)}: {formatMoney(total, prices.currency)} now
           </Button>
         );
       })}

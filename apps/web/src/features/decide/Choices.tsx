@@ -13,19 +13,27 @@ interface ChoicesProps {
   weighing: Weighing;
   /** How far the tires on the car still go; null where nobody knows. */
   oldKm: Outlook['oldKm'];
+  /** How many tires are replaced now. */
+  replaced: number;
 }
 
 /** The courses side by side: what the new tires would live, what it costs now and over their life. */
-export function Choices({ weighing, oldKm }: ChoicesProps) {
+export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
   const { units, session } = useVisit();
+  const fitsTires = replaced > 0;
   const { currency } = session.shop.settings.prices;
   const longest = Math.max(...weighing.choices.map(({ outlook }) => outlook.lifeKm.high));
   const rows = weighing.choices.toSorted((a, b) =>
-    a.isBarred === b.isBarred ? a.perThousandKm - b.perThousandKm : a.isBarred ? 1 : -1,
+    (a.bar === null) === (b.bar === null)
+      ? a.perThousandKm - b.perThousandKm
+      : a.bar === null
+        ? -1
+        : 1,
   );
   // What 1000 of the person's own distance units cost.
-  const perThousand = ({ perThousandKm }: Choice) =>
+  const perThousand = (perThousandKm: number) =>
     (perThousandKm / THOUSAND) * distanceToKm(THOUSAND, units.distance);
+  const money = (minor: number, isWhole = true) => formatMoney(minor, currency, 'en', isWhole);
   return (
     <Box
       component="table"
@@ -67,10 +75,12 @@ export function Choices({ weighing, oldKm }: ChoicesProps) {
     >
       <thead>
         <tr>
-          <th scope="col">Before the new tires</th>
-          <th scope="col">Expected life, {units.distance}</th>
+          <th scope="col">{fitsTires ? 'Before the new tires' : 'What can be done'}</th>
+          <th scope="col">
+            {fitsTires ? 'Expected life' : 'Life of a new set'}, {units.distance}
+          </th>
           <th scope="col" className="figure">
-            Now, with 4 tires
+            {fitsTires ? `Now, with ${replaced} ${replaced === 1 ? 'tire' : 'tires'}` : 'Now'}
           </th>
           <th scope="col" className="figure">
             Per 1000 {units.distance}
@@ -79,14 +89,14 @@ export function Choices({ weighing, oldKm }: ChoicesProps) {
       </thead>
       <tbody>
         {rows.map((choice) => {
-          const { course, outlook, isBarred } = choice;
+          const { course, outlook, bar } = choice;
           const isAdvised = course === weighing.advised.course;
           return (
             <Box
               component="tr"
               key={course}
               data-advised={isAdvised || undefined}
-              sx={{ opacity: isBarred ? 0.62 : 1 }}
+              sx={{ opacity: bar === null ? 1 : 0.62 }}
             >
               <Box
                 component="th"
@@ -99,10 +109,10 @@ export function Choices({ weighing, oldKm }: ChoicesProps) {
                       ▸{' '}
                     </Box>
                   )}
-                  {actionWords(course)}
+                  {actionWords(course, fitsTires)}
                 </Box>
                 <Box sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
-                  {isBarred ? 'Left out: worn joints come first.' : doubts(choice)}
+                  {bar === null ? doubts(choice, money) : BAR_WORDS[bar]}
                 </Box>
               </Box>
               <td>
@@ -114,29 +124,65 @@ export function Choices({ weighing, oldKm }: ChoicesProps) {
               </td>
               <td className="figure">
                 <span className="named small">now</span>
-                {formatMoney(choice.now, currency, 'en', true)}
+                {money(choice.now)}
               </td>
               <Box component="td" className="figure" sx={{ fontWeight: isAdvised ? 700 : 400 }}>
                 <span className="named small">per 1000 {units.distance}</span>
-                {formatMoney(perThousand(choice), currency)}
+                {money(perThousand(choice.perThousandKm), false)}
+                <Box className="small" sx={{ fontWeight: 400 }}>
+                  {money(perThousand(choice.perThousandKmSpan.low))} to{' '}
+                  {money(perThousand(choice.perThousandKmSpan.high))}
+                </Box>
               </Box>
             </Box>
           );
         })}
-        <NothingYet oldKm={oldKm} longest={longest} />
+        {fitsTires && <NothingYet oldKm={oldKm} longest={longest} />}
       </tbody>
     </Box>
   );
 }
 
-function doubts({ outlook, course }: Choice): string {
+const BAR_WORDS: Record<NonNullable<Choice['bar']>, string> = {
+  partsFirst: 'Left out: worn joints come first.',
+  seen: 'Left out: what wore this tread would wear the next one too.',
+  moved: 'Left out: the angles have moved, whatever the tread says yet.',
+  measureFirst: 'Left out: not certain enough to set angles without measuring them first.',
+  measured: 'Left out: the angles have been measured.',
+  unlikely: 'Left out: nothing but a suspicion of worn joints.',
+};
+
+const STEP_WORDS: Record<Choice['steps'][number]['price'], string> = {
+  check: 'to measure',
+  align: 'to align',
+  inspect: 'to look under the car',
+  parts: 'for parts',
+  balance: 'to balance',
+  inflate: 'for air',
+};
+
+/** What it comes to step by step, what it saves, and how it can turn out. */
+function doubts(choice: Choice, money: (minor: number) => string): string {
+  const { outlook, course, steps, saves } = choice;
   const parts: string[] = [];
   // Figure and sign stay on one line.
   const percent = (chance: number) => showPercent(chance).replaceAll(' ', '\u00a0');
-  if (course !== 'fitOnly')
-    parts.push(`${percent(outlook.needless)} chance that the work is not needed`);
-  parts.push(`${percent(outlook.comesBack)} chance that the wear comes back`);
-  return parts.join(', ');
+  if (steps.length > 1) {
+    const words = steps.map(({ price, minor, chance }) =>
+      chance === 1
+        ? `${money(minor)} ${STEP_WORDS[price]}`
+        : `${money(minor)} ${STEP_WORDS[price]} (${percent(chance)})`,
+    );
+    parts.push(`${words.join(', then ')}.`);
+  }
+  if (course !== 'fitOnly') {
+    parts.push(
+      `Against leaving it: ${saves.mean >= 0 ? 'saves' : 'costs'} ${money(Math.abs(saves.mean))} (${money(saves.low)} to ${money(saves.high)}).`,
+      `${percent(outlook.needless)} chance that the work is not needed,`,
+    );
+  }
+  parts.push(`${percent(outlook.comesBack)} that the wear comes back.`);
+  return parts.join(' ');
 }
 
 interface LifeScaleProps {

@@ -40,11 +40,13 @@ export function DecideStep() {
       <Typography role="status">Working out the answer…</Typography>
     );
   }
+  const replace = detail.decisions.at(-1)?.replace ?? answer.diagnosis.recommendation.replace;
+  const fitsTires = replace.length > 0;
   return (
     <Box sx={{ display: 'grid', gap: 2.5, maxWidth: 860 }}>
-      <Advice diagnosis={answer.diagnosis} weighing={weighing} />
+      <Advice diagnosis={answer.diagnosis} weighing={weighing} fitsTires={fitsTires} />
       <Declined diagnosis={answer.diagnosis} />
-      <Choices weighing={weighing} oldKm={answer.outlook.oldKm} />
+      <Choices weighing={weighing} oldKm={answer.outlook.oldKm} replaced={replace.length} />
       <OutlookChart outlook={answer.outlook} />
       {diagnosing.state === 'full' ? (
         <DecisionForm
@@ -61,7 +63,7 @@ export function DecideStep() {
       <Estimate
         weighing={weighing}
         course={detail.decisions.at(-1)?.action ?? weighing.advised.course}
-        replace={detail.decisions.at(-1)?.replace ?? answer.diagnosis.recommendation.replace}
+        replace={replace}
       />
       <DecisionList />
       <Box sx={{ borderTop: '1px solid var(--line)', pt: 2 }}>
@@ -74,9 +76,10 @@ export function DecideStep() {
 interface AdviceProps {
   diagnosis: Diagnosis;
   weighing: Weighing;
+  fitsTires: boolean;
 }
 
-function Advice({ diagnosis, weighing }: AdviceProps) {
+function Advice({ diagnosis, weighing, fitsTires }: AdviceProps) {
   const { reasons, parts } = diagnosis.recommendation;
   const action = weighing.advised.course;
   return (
@@ -85,9 +88,9 @@ function Advice({ diagnosis, weighing }: AdviceProps) {
         Advised, by the tread and the shop’s prices
       </Typography>
       <Typography variant="h1" component="h2">
-        {actionWords(action)}.
+        {actionWords(action, fitsTires)}.
       </Typography>
-      <AdviceInMoney weighing={weighing} />
+      <AdviceInMoney weighing={weighing} fitsTires={fitsTires} />
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.25 }}>
         {reasons.map((reason) => (
           <li key={reason}>{reason}</li>

@@ -93,7 +93,7 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
                 key={one}
                 value={one}
                 control={<Radio size="small" />}
-                label={`${actionWords(one)}${one === advised ? ' (advised)' : ''}`}
+                label={`${actionWords(one, replace.length > 0)}${one === advised ? ' (advised)' : ''}`}
               />
             ))}
           </RadioGroup>

@@ -17,18 +17,20 @@ export function DecisionList() {
   return (
     <Box component="section" aria-label="Saved decisions">
       <Typography variant="h3" color="textSecondary" sx={{ mb: 0.5 }}>
-        Kept
+        Decided
       </Typography>
       {detail.decisions.toReversed().map((decision) => {
         const advised = decision.advised ?? decision.diagnosis.recommendation.action;
         const person = session.people.find(({ id }) => id === decision.personId)?.name;
         return (
           <Box key={decision.id} sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>
-            <strong>{actionWords(decision.action)}</strong>, {ANSWER_WORDS[decision.answer]}
+            <strong>{actionWords(decision.action, decision.replace.length > 0)}</strong>,{' '}
+            {ANSWER_WORDS[decision.answer]}
             {decision.replace.length > 0 && `, new: ${decision.replace.map(whereWords).join(', ')}`}
             {advised !== decision.action && (
               <Box>
-                Advised was: {actionWords(advised)}. Reason given: {decision.reason}
+                Advised was: {actionWords(advised, decision.replace.length > 0)}. Reason given:{' '}
+                {decision.reason}
               </Box>
             )}
             <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>

@@ -28,7 +28,7 @@ export function Declined({ diagnosis }: { diagnosis: Diagnosis }) {
         Declined at visit {number}, {dayjs(arrivedAt).format('D MMM YYYY')}
       </Typography>
       <Typography>
-        Advised then: {lower(actionWords(advised))}. {reason && `“${reason}” `}
+        Advised then: {lower(actionWords(advised, false))}. {reason && `“${reason}” `}
         Since then what it would have put right took about{' '}
         {lost
           .map(

@@ -49,6 +49,7 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
         <Alternatives
           weighing={weighing}
           course={course}
+          fitsTires={replace.length > 0}
           linesFor={linesFor}
           onTake={(lines) => keep(newEstimate(prices, lines))}
         />
@@ -124,7 +125,13 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
             </Box>
           );
         })}
-      <Alternatives weighing={weighing} course={course} linesFor={linesFor} onTake={setLines} />
+      <Alternatives
+        weighing={weighing}
+        course={course}
+        fitsTires={replace.length > 0}
+        linesFor={linesFor}
+        onTake={setLines}
+      />
       <Box
         sx={{
           borderTop: '2px solid var(--ink)',

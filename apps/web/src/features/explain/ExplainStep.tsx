@@ -9,6 +9,7 @@ import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ExplainedBy } from '../../shared/ExplainedBy.tsx';
 import { Notice } from '../../shared/Notice.tsx';
+import { useWeighing } from '../../shared/useWeighing.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AnswerState } from './AnswerState.tsx';
 import { CausePosture } from './CausePosture.tsx';
@@ -29,6 +30,7 @@ const ASSUMED_WORDS: Record<string, string> = {
 /** Which angle, pressure or part made this pattern, how sure that is, and why. */
 export function ExplainStep() {
   const { diagnosing, ribsRead, goTo, assumed } = useVisit();
+  const weighing = useWeighing();
   useHotkeys('enter', () => goTo('decide'));
   if (ribsRead < 3) return <NothingYet ribsRead={ribsRead} onRead={() => goTo('read')} />;
   const { answer, file, failure } = diagnosing;
@@ -50,7 +52,11 @@ export function ExplainStep() {
           Not entered, so assumed: {assumed.map((field) => ASSUMED_WORDS[field]).join(', ')}.
         </Notice>
       )}
-      <NextCheckBar checks={answer.diagnosis.nextChecks} onDecide={() => goTo('decide')} />
+      <NextCheckBar
+        checks={answer.diagnosis.nextChecks}
+        worths={weighing?.checks ?? null}
+        onDecide={() => goTo('decide')}
+      />
       <AnswerState diagnosing={diagnosing} />
     </Box>
   );

@@ -1,5 +1,6 @@
 import type { NextCheck, Wheel } from '@keen/contract';
-import { WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import { formatMoney, WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import type { CheckWorth } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -9,6 +10,8 @@ import { useVisit } from '../../shared/visitContext.ts';
 
 /** A check that would tell less than this is not worth asking for, bits. */
 const ASK_FROM_BITS = 0.04;
+/** Nor one that changes the advice less often than this. */
+const ASK_FROM_CHANCE = 0.03;
 const MOST_OFFERED = 4;
 
 interface Answerable {
@@ -26,16 +29,27 @@ interface Answerable {
 /** The most useful next check, with its answers as buttons; answering updates at once. */
 export function NextCheckBar({
   checks,
+  worths,
   onDecide,
 }: {
   checks: readonly NextCheck[];
+  /** What each is worth in money; null while that is worked out. */
+  worths: readonly CheckWorth[] | null;
   onDecide: () => void;
 }) {
   const { enter, goTo, undo } = useVisit();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [picked, setPicked] = useState<string | null>(null);
+  const worthOf = ({ check, where }: NextCheck) =>
+    worths?.find((one) => one.check === check && one.where === where);
   const worthIt = checks
-    .filter((one) => one.gain >= ASK_FROM_BITS && answerable(one) && !skipped.includes(keyOf(one)))
+    .filter(
+      (one) =>
+        one.gain >= ASK_FROM_BITS &&
+        answerable(one) &&
+        !skipped.includes(keyOf(one)) &&
+        (worthOf(one)?.changes ?? 0) >= ASK_FROM_CHANCE,
+    )
     .slice(0, MOST_OFFERED);
   const next = worthIt.find((check) => keyOf(check) === picked) ?? worthIt[0];
   const others = worthIt.filter((check) => check !== next);
@@ -45,18 +59,21 @@ export function NextCheckBar({
     <Box sx={{ borderTop: '2px solid var(--ink)', pt: 1.5 }}>
       {next && asked ? (
         <Typography sx={{ mb: 1 }}>
-          <strong>Most useful next check: {asked.question}</strong>
-          {measuring && measuring.gain > next.gain && (
-            <Box component="span" sx={{ color: 'text.secondary' }}>
-              {' '}
-              Measuring the {measuring.where} angles would tell more.
-            </Box>
-          )}
+          <strong>Most useful next check: {asked.question}.</strong>{' '}
+          <CheckValue worth={worthOf(next)} />
         </Typography>
       ) : (
-        <Typography sx={{ mb: 1 }}>
-          <strong>Nothing left to feel or look at would tell much more.</strong>
-          {measuring && ` Measuring the ${measuring.where} angles would.`}
+        <Typography sx={{ mb: 1 }} role="status">
+          <strong>
+            {worths
+              ? 'Nothing left to feel or look at would change the advice.'
+              : 'Working out what to check next…'}
+          </strong>
+        </Typography>
+      )}
+      {measuring && worths && (worthOf(measuring)?.changes ?? 0) >= ASK_FROM_CHANCE && (
+        <Typography color="textSecondary" sx={{ mb: 1 }}>
+          Measuring the {measuring.where} angles <CheckValue worth={worthOf(measuring)} isRest />
         </Typography>
       )}
       {asked?.caution && (
@@ -108,6 +125,46 @@ export function NextCheckBar({
     </Box>
   );
 }
+
+/** How often a check changes the advice, and what that is worth to this car. */
+function CheckValue({
+  worth,
+  isRest = false,
+}: {
+  worth: CheckWorth | undefined;
+  /** It goes on with a sentence that has begun. */
+  isRest?: boolean;
+}) {
+  const { currency } = useVisit().session.shop.settings.prices;
+  if (!worth) return null;
+  const verb = isRest ? 'changes' : 'Changes';
+  return (
+    <Box component="span" sx={{ color: 'text.secondary' }}>
+      {verb} the advice {oneTimeIn(worth.changes)}, worth about{' '}
+      {formatMoney(worth.minor, currency, 'en', true)} to this car.
+    </Box>
+  );
+}
+
+/** A chance as people say it. */
+function oneTimeIn(chance: number): string {
+  if (chance >= 0.85) return 'nearly always';
+  if (chance >= 0.6) return 'two times in three';
+  const count = Math.round(1 / chance);
+  return `one time in ${WHOLE_WORDS[count] ?? (count < 15 ? 'ten' : 'twenty')}`;
+}
+
+const WHOLE_WORDS: Record<number, string> = {
+  2: 'two',
+  3: 'three',
+  4: 'four',
+  5: 'five',
+  6: 'six',
+  7: 'seven',
+  8: 'eight',
+  9: 'nine',
+  10: 'ten',
+};
 
 function keyOf({ check, where }: NextCheck): string {
   return `${check}.${where}`;

@@ -104,6 +104,13 @@ describe('NextCheckBar', () => {
     where,
     gain,
   });
+  const bar = (checks: NextCheck[], changes = 0.24, minor = 3_120) => (
+    <NextCheckBar
+      checks={checks}
+      worths={checks.map((one) => ({ check: one.check, where: one.where, changes, minor }))}
+      onDecide={vi.fn()}
+    />
+  );
 
   it.each<[NextCheck, string, [string, unknown][]]>([
     [check('feelFeather', 'lf'), 'Catches out', [['tires.lf.feather', 'catchesOutward']]],
@@ -125,26 +132,19 @@ describe('NextCheckBar', () => {
       ],
     ],
   ])('takes the answer to %o by %s', async (next, answer, entries) => {
-    const { enter } = showStep(<NextCheckBar checks={[next]} onDecide={vi.fn()} />);
+    const { enter } = showStep(bar([next]));
     await userEvent.click(screen.getByRole('button', { name: answer }));
     expect(enter.mock.calls).toEqual(entries);
   });
 
   it('leads to the step where buttons cannot answer', async () => {
-    const { goTo } = showStep(
-      <NextCheckBar checks={[check('checkPressure', 'lf')]} onDecide={vi.fn()} />,
-    );
+    const { goTo } = showStep(bar([check('checkPressure', 'lf')]));
     await userEvent.click(screen.getByRole('button', { name: 'Enter the pressure' }));
     expect(goTo).toHaveBeenCalledWith('arrive');
   });
 
   it('takes another check up when it is asked for, with its caution', async () => {
-    showStep(
-      <NextCheckBar
-        checks={[check('feelFeather', 'lf'), check('checkPlay', 'front', 0.2)]}
-        onDecide={vi.fn()}
-      />,
-    );
+    showStep(bar([check('feelFeather', 'lf'), check('checkPlay', 'front', 0.2)]));
     expect(screen.queryByRole('alert')).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: /or shake both front wheels/ }));
     expect(screen.getByRole('button', { name: 'Too much' })).toBeVisible();
@@ -152,26 +152,39 @@ describe('NextCheckBar', () => {
   });
 
   it('goes on to the next check when one is skipped', async () => {
-    showStep(
-      <NextCheckBar
-        checks={[check('feelFeather', 'lf'), check('feelWaves', 'lf', 0.2)]}
-        onDecide={vi.fn()}
-      />,
-    );
+    showStep(bar([check('feelFeather', 'lf'), check('feelWaves', 'lf', 0.2)]));
     expect(screen.getByText(/stroke the left front tire/)).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Skip' }));
     expect(screen.getByText(/feel the left front tire for waves/)).toBeVisible();
   });
 
   it('does not send anyone for next to nothing', () => {
-    showStep(
-      <NextCheckBar
-        checks={[check('feelFeather', 'lf', 0.01), check('measureAngles', 'front', 0.7)]}
-        onDecide={vi.fn()}
-      />,
-    );
+    showStep(bar([check('feelFeather', 'lf', 0.01), check('measureAngles', 'front', 0.7)]));
     expect(screen.getByText(/Nothing left to feel or look at/)).toBeVisible();
-    expect(screen.getByText(/Measuring the front angles would\./)).toBeVisible();
+    expect(screen.getByText(/Measuring the front angles/)).toHaveTextContent(
+      'Measuring the front angles changes the advice one time in four, worth about €31 to this car.',
+    );
+    expect(screen.queryByRole('button', { name: 'Smooth' })).toBeNull();
+  });
+
+  it('says what a check is worth in words and money', () => {
+    showStep(bar([check('feelFeather', 'lf')], 0.65, 1_240));
+    expect(screen.getByText(/Most useful next check/).parentElement).toHaveTextContent(
+      'stroke the left front tire across the ribs. Changes the advice two times in three, worth about €12 to this car.',
+    );
+  });
+
+  it('does not ask for what would not change the advice', () => {
+    showStep(bar([check('checkPlay', 'front')], 0.01, 4));
+    expect(screen.getByText(/Nothing left to feel or look at would change/)).toBeVisible();
+    expect(screen.queryByRole('button', { name: 'No play' })).toBeNull();
+  });
+
+  it('asks for nothing while that is worked out', () => {
+    showStep(
+      <NextCheckBar checks={[check('feelFeather', 'lf')]} worths={null} onDecide={vi.fn()} />,
+    );
+    expect(screen.getByRole('status')).toHaveTextContent('Working out what to check next…');
     expect(screen.queryByRole('button', { name: 'Smooth' })).toBeNull();
   });
 });

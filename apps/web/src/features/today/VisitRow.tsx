@@ -120,7 +120,9 @@ function NextLine({
   if (visit.decision) {
     return (
       <Box>
-        <Box sx={{ fontWeight: 550 }}>{actionWords(visit.decision.action)}</Box>
+        <Box sx={{ fontWeight: 550 }}>
+          {actionWords(visit.decision.action, visit.decision.replace.length > 0)}
+        </Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
           Customer {ANSWER_WORDS[visit.decision.answer]}
           {by && `, ${by}`}

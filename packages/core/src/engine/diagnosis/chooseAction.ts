@@ -1,7 +1,8 @@
 import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
-import { WHEEL_ORDER } from '../case/wheels.ts';
+import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
 import { historyFacts } from './historyFacts.ts';
+import type { Bar } from '../outlook/outlook.ts';
 import { treadSeen } from './treadSeen.ts';
 import type { SeenWear } from './treadSeen.ts';
 
@@ -41,29 +42,55 @@ export interface PlainFacts {
    * What has moved the angles since the car was last aligned, where no rig has found them in tolerance since.
    */
   moved: 'height' | 'parts' | null;
+  /** What a rig has found today: every camber and both total toes in tolerance, one of them out, or not all read. */
+  measured: 'inOrder' | 'out' | null;
 }
 
 /**
- * What to do before new tires go on: the action with the least expected cost, counting the work and
- * what a fault left alone takes from the next set. Any work includes setting the pressures.
+ * The courses that are left out before anything is weighed in money, each with its reason.
  *
- * Two facts come before the chances. A tread that is plainly uneven is not answered by fitting the next
- * one: what wore it will wear that too, so the least is to measure. After a lift, a lowering or new
- * suspension parts the angles are others than they were, whatever the tread says yet (common practice, no source).
+ * A tread that is plainly uneven is not answered by fitting the next one: what wore it will wear that
+ * too, so the least is to measure. After a lift, a lowering or new suspension parts the angles are others
+ * than they were, whatever the tread says yet. Measuring comes first in any alignment: short of near
+ * certainty it is what is sold. Parts are not advised on a suspicion (common practice, no source).
  */
-export function chooseAction(chances: GroupChances, facts: PlainFacts): Action {
-  const cheapest = cheapestAction(chances);
-  // Measuring comes first in any alignment: short of near certainty it is what is sold.
-  if (cheapest === 'align' && chances.alignment < ALIGN_FROM && facts.moved === null) {
-    return 'checkAlignment';
+export function barredCourses(
+  { alignment, looseness }: GroupChances,
+  { seen, moved, measured }: PlainFacts,
+): Partial<Record<Action, Bar>> {
+  const bars: Partial<Record<Action, Bar>> = {};
+  if (looseness < NAME_CAUSE_FROM) bars.partsThenAlign = 'unlikely';
+  if (moved !== null) {
+    return {
+      ...bars,
+      fitOnly: 'moved',
+      inflateAndWatch: 'moved',
+      checkAlignment: 'moved',
+      balanceOrDampers: 'moved',
+    };
   }
-  if (cheapest !== 'fitOnly' && cheapest !== 'inflateAndWatch') return cheapest;
-  if (facts.moved !== null) return 'align';
-  if (facts.seen.some(({ kind }) => kind === 'edge' || kind === 'across')) return 'checkAlignment';
-  return facts.seen.length > 0 ? 'inflateAndWatch' : cheapest;
+  if (measured !== null) bars.checkAlignment = 'measured';
+  if (measured === 'inOrder') return bars;
+  if (measured === null && alignment < ALIGN_FROM) bars.align = 'measureFirst';
+  if (seen.length > 0) bars.fitOnly = 'seen';
+  if (seen.some(({ kind }) => kind === 'edge' || kind === 'across')) bars.inflateAndWatch = 'seen';
+  return bars;
 }
 
-function cheapestAction(chances: GroupChances): Action {
+/**
+ * What to do before new tires go on: of the courses that are not barred, the one with the least expected
+ * cost, counting the work and what a fault left alone takes from the next set. Any work includes setting
+ * the pressures.
+ */
+export function chooseAction(chances: GroupChances, facts: PlainFacts): Action {
+  const bars = barredCourses(chances, facts);
+  const costs = Object.entries(expectedCosts(chances)) as [Action, number][];
+  return costs
+    .filter(([course]) => bars[course] === undefined)
+    .reduce((best, entry) => (entry[1] < best[1] ? entry : best))[0];
+}
+
+function expectedCosts(chances: GroupChances): Record<Action, number> {
   const { alignment, looseness, bounce, pressure } = chances;
   const left = {
     alignment: alignment * LEFT_ALONE.alignment,
@@ -74,7 +101,7 @@ function cheapestAction(chances: GroupChances): Action {
   // An alignment on loose parts does not hold: the part of it that is lost counts as left alone.
   const alignsFor = (work: number) =>
     work + left.looseness + left.bounce + left.alignment * looseness;
-  const costs: Record<Action, number> = {
+  return {
     fitOnly: left.alignment + left.looseness + left.bounce + left.pressure,
     inflateAndWatch: WORK.air + left.alignment + left.looseness + left.bounce,
     checkAlignment: alignsFor(WORK.check + alignment * WORK.align),
@@ -83,32 +110,26 @@ function cheapestAction(chances: GroupChances): Action {
       WORK.check + looseness * (WORK.parts - WORK.check) + alignment * WORK.align + left.bounce,
     balanceOrDampers: WORK.balance + left.alignment + left.looseness,
   };
-  // Looking under the car costs little, but the answer "parts" needs more than a suspicion.
-  if (looseness < NAME_CAUSE_FROM) costs.partsThenAlign = Number.POSITIVE_INFINITY;
-  return (Object.entries(costs) as [Action, number][]).reduce((best, entry) =>
-    entry[1] < best[1] ? entry : best,
-  )[0];
 }
 
 /** Takes the plain facts out of a case. */
 export function plainFacts(resolved: ResolvedCase): PlainFacts {
   const { isHeightChanged, hasNewParts } = historyFacts(resolved);
+  const measured = measuredAngles(resolved);
   const moved = isHeightChanged ? 'height' : hasNewParts ? 'parts' : null;
-  return { seen: treadSeen(resolved), moved: isMeasuredInOrder(resolved) ? null : moved };
+  return { seen: treadSeen(resolved), moved: measured === null ? moved : null, measured };
 }
 
-/** Whether a rig has found every camber and both total toes in tolerance. */
-function isMeasuredInOrder({ angles, tolerances }: ResolvedCase): boolean {
-  const within = (value: number | null, [low, high]: readonly [number, number]) =>
-    value !== null && value >= low && value <= high;
-  const cambers = WHEEL_ORDER.every((wheel, i) =>
-    within(angles[wheel].camber, tolerances.camber[i < 2 ? 'front' : 'rear']),
-  );
+function measuredAngles({ angles, tolerances }: ResolvedCase): PlainFacts['measured'] {
   const total = (left: number | null, right: number | null) =>
     left === null || right === null ? null : left + right;
-  return (
-    cambers &&
-    within(total(angles.lf.toe, angles.rf.toe), tolerances.totalToe.front) &&
-    within(total(angles.lr.toe, angles.rr.toe), tolerances.totalToe.rear)
-  );
+  const read = [
+    ...WHEEL_ORDER.map(
+      (wheel) => [angles[wheel].camber, tolerances.camber[axleOf(wheel)]] as const,
+    ),
+    [total(angles.lf.toe, angles.rf.toe), tolerances.totalToe.front] as const,
+    [total(angles.lr.toe, angles.rr.toe), tolerances.totalToe.rear] as const,
+  ];
+  if (read.some(([value]) => value === null)) return null;
+  return read.every(([value, [low, high]]) => value! >= low && value! <= high) ? 'inOrder' : 'out';
 }

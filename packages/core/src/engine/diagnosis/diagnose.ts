@@ -5,7 +5,7 @@ import { byWheel, resolveCase } from '../case/resolveCase.ts';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import { createOutlook } from '../outlook/outlook.ts';
-import type { Outlook } from '../outlook/outlook.ts';
+import type { CheckAnswers, Outlook } from '../outlook/outlook.ts';
 import { canonicalJson } from '../random/canonicalJson.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
 import {
@@ -18,10 +18,10 @@ import {
 import { STATE, STATE_SIZE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import { createAttribution } from './attribution.ts';
-import { plainFacts } from './chooseAction.ts';
+import { barredCourses, plainFacts } from './chooseAction.ts';
 import type { CauseChance, GroupChances, PlainFacts } from './chooseAction.ts';
 import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
-import { nextChecks } from './nextChecks.ts';
+import { checkAnswers, nextChecks } from './nextChecks.ts';
 import type { Draw } from './nextChecks.ts';
 import { moments } from './moments.ts';
 import { countOddities } from './oddities.ts';
@@ -98,7 +98,8 @@ export interface DiagnosisWords {
 export function diagnose(file: CaseFile, words: DiagnosisWords): FullAnswer {
   const run = createDiagnosisRun(file, words);
   run.step(FULL_SWEEPS);
-  return { ...run.answer(), outlook: run.outlook() };
+  const answer = run.answer();
+  return { ...answer, outlook: answer.outlook ?? run.outlook() };
 }
 
 /**
@@ -190,8 +191,22 @@ export function createDiagnosisRun(
     depths.count++;
   }
 
-  function outlook(): Outlook {
-    return createOutlook(resolved, thinned(draws));
+  function groupChances(): GroupChances {
+    return {
+      alignment: groups.alignment / sweeps,
+      looseness: groups.looseness / sweeps,
+      bounce: groups.bounce / sweeps,
+      pressure: groups.pressure / sweeps,
+    };
+  }
+
+  function outlook(cars = thinned(draws), checks = answersTo(cars)): Outlook {
+    const bars = barredCourses(groupChances(), facts);
+    return { ...createOutlook(resolved, cars), bars, checks };
+  }
+
+  function answersTo(cars: readonly Draw[]): CheckAnswers[] {
+    return checkAnswers(resolved, posterior, cars);
   }
 
   function answer(): Answer {
@@ -221,12 +236,8 @@ export function createDiagnosisRun(
       [...counts.keys()].map(chance),
       attribution.excess(),
     );
-    const groupChances = {
-      alignment: groups.alignment / sweeps,
-      looseness: groups.looseness / sweeps,
-      bounce: groups.bounce / sweeps,
-      pressure: groups.pressure / sweeps,
-    };
+    const cars = thinned(draws);
+    const checks = answersTo(cars);
     const statuses = byWheel((wheel) => wheels[wheel].status);
     return {
       diagnosis: {
@@ -235,9 +246,9 @@ export function createDiagnosisRun(
         wheels,
         axles: { front: axleAnswer(0), rear: axleAnswer(1) },
         ranked,
-        nextChecks: nextChecks(resolved, posterior, thinned(draws)),
+        nextChecks: nextChecks(checks, cars),
         oddities: oddities.likely(sweeps),
-        recommendation: words.recommend(groupChances, facts, ranked, statuses),
+        recommendation: words.recommend(groupChances(), facts, ranked, statuses),
       },
       expectedMm: byWheel((_, tire) => {
         const [inner, centre, outer] = RIBS.map((_rib, rib) => depths.estimate(3 * tire + rib)) as [
@@ -247,7 +258,7 @@ export function createDiagnosisRun(
         ];
         return { inner, centre, outer };
       }),
-      outlook: sweeps >= FULL_SWEEPS ? outlook() : null,
+      outlook: sweeps >= FULL_SWEEPS ? outlook(cars, checks) : null,
       typical: Array.from({ length: STATE_SIZE }, (_, element) => whole.estimate(element).mean),
       sweeps,
     };
@@ -262,7 +273,7 @@ export function createDiagnosisRun(
     },
     step,
     answer,
-    outlook,
+    outlook: () => outlook(),
   };
 }
 

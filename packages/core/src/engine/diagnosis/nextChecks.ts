@@ -15,6 +15,7 @@ import {
   swingMovesChance,
   waveChances,
 } from './observationLikelihood.ts';
+import type { CheckAnswers } from '../outlook/outlook.ts';
 import type { Posterior } from './posterior.ts';
 import { normalCdf } from './prior.ts';
 
@@ -40,6 +41,19 @@ const PRESSURE_SD = 0.055;
 const CAMBER_SD = 0.11;
 const TOE_SD = 0.06;
 
+/** The checks that have not been made, looked ahead at. */
+export function checkAnswers(
+  resolved: ResolvedCase,
+  posterior: Posterior,
+  draws: readonly Draw[],
+): CheckAnswers[] {
+  return candidates(resolved, posterior, draws).map(({ check, where, outcomes }) => ({
+    check,
+    where,
+    chances: draws.map(({ state }) => outcomes(state)),
+  }));
+}
+
 /**
  * What would settle most: for every check that has not been made, the expected drop in the summed
  * uncertainty of the faults, in bits.
@@ -48,15 +62,11 @@ const TOE_SD = 0.06;
  * and the chance of each answer in each of them (Lindley 1956, expected information of an experiment).
  * @returns checks from the most telling to the least
  */
-export function nextChecks(
-  resolved: ResolvedCase,
-  posterior: Posterior,
-  draws: readonly Draw[],
-): NextCheck[] {
-  const checks = candidates(resolved, posterior, draws).map(({ check, where, outcomes }) => ({
+export function nextChecks(answers: readonly CheckAnswers[], draws: readonly Draw[]): NextCheck[] {
+  const checks = answers.map(({ check, where, chances }) => ({
     check,
     where,
-    gain: expectedGain(draws, outcomes),
+    gain: expectedGain(draws, chances),
   }));
   return checks.filter(({ gain }) => gain >= LEAST_GAIN_BITS).toSorted((a, b) => b.gain - a.gain);
 }
@@ -190,16 +200,16 @@ function worstOf([none, some]: readonly [number, number, number], wheels: 1 | 2)
   return [noneOfAll, atMostSome - noneOfAll, 1 - atMostSome];
 }
 
-function expectedGain(draws: readonly Draw[], outcomes: Outcomes): number {
+function expectedGain(draws: readonly Draw[], chancesOf: CheckAnswers['chances']): number {
   const first = draws[0];
   if (!first) return 0;
-  const answers = outcomes(first.state).length;
+  const answers = chancesOf[0]!.length;
   const columns = first.faults.length;
   const total = new Float64Array(answers);
   const withFault = new Float64Array(answers * columns);
   const prevalence = new Float64Array(columns);
-  for (const { state, faults } of draws) {
-    const chances = outcomes(state);
+  for (const [draw, { faults }] of draws.entries()) {
+    const chances = chancesOf[draw]!;
     for (let a = 0; a < answers; a++) total[a]! += chances[a]!;
     for (let column = 0; column < columns; column++) {
       if (faults[column] === 0) continue;

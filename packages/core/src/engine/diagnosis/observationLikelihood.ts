@@ -34,6 +34,8 @@ const ANGLE = {
   tail: 0.1,
   /** The same when one of those is known to have happened. */
   tailRecent: 0.4,
+  /** The same where the car was aligned before most of this wear and nothing is known to have happened since. */
+  tailAligned: 0.03,
   camberTailSd: 0.8,
   toeTailSd: 0.4,
 } as const;
@@ -221,12 +223,32 @@ function toeTerm(resolved: ResolvedCase, axle: number): EvidenceTerm | null {
   const both = left !== null && right !== null;
   const total = both ? left + right : 2 * (left ?? right ?? 0);
   const sd = both ? ANGLE.toeSd * Math.SQRT2 : OTHER_WHEEL_TOE_SD;
-  return measured(total, AT.toe + axle, sd, ANGLE.toeTailSd, angleTail(resolved));
+  const tail = angleTail(resolved);
+  const { toeTailSd } = ANGLE;
+  const far = tail / toeTailSd;
+  const farHalf = -0.5 / (toeTailSd * toeTailSd);
+  const toe = AT.toe + axle;
+  const looseness = AT.looseness + axle;
+  return {
+    elements: [toe, looseness],
+    log: (state) => {
+      const off = total - state[toe]!;
+      const square = off * off;
+      // Worn joints take up their play under way: the wheels run elsewhere than they stand on the rig.
+      const variance = sd * sd + state[looseness]! * state[looseness]!;
+      return log(
+        ((1 - tail) / Math.sqrt(variance)) * exp((-0.5 * square) / variance) +
+          far * exp(farHalf * square),
+      );
+    },
+  };
 }
 
 /** Chance that an angle measured today is not what it was for most of the distance. */
 function angleTail(resolved: ResolvedCase): number {
-  return historyFacts(resolved).areAnglesRecent ? ANGLE.tailRecent : ANGLE.tail;
+  const { areAnglesRecent, isAlignedBefore } = historyFacts(resolved);
+  if (areAnglesRecent) return ANGLE.tailRecent;
+  return isAlignedBefore ? ANGLE.tailAligned : ANGLE.tail;
 }
 
 /** What is known of a pull beside camber and pressure. */

@@ -3,7 +3,7 @@ import { ACTIONS } from '@keen/contract/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { weigh } from './choices.ts';
-import type { WorkPrices } from './choices.ts';
+import type { Constraints, WorkPrices } from './choices.ts';
 import type { CourseOutlook, Outlook } from './outlook.ts';
 
 const PRICES: WorkPrices = {
@@ -15,6 +15,7 @@ const PRICES: WorkPrices = {
   inflate: 0,
   tire: { front: 11_000, rear: 11_000 },
 };
+const FREE: Constraints = { partsFirst: false, replaced: { front: 2, rear: 2 } };
 const CURVE = { km: [], mm: [] };
 
 /** An outlook with the given lives of a pair, km, for each possible car and course. */
@@ -45,6 +46,8 @@ function outlookOf(
     oldKm: null,
     curves: { oldAsIs: null, newAsIs: CURVE, newPutRight: CURVE },
     cars,
+    bars: {},
+    checks: [],
   };
 }
 
@@ -88,7 +91,7 @@ describe('weigh', () => {
       fc.property(someCars, somePrices, (drawn, prices) => {
         const cars = drawn.map(({ isOut, isLoose }) => ({ isOut, isLoose }));
         const outlook = outlookOf(cars, (course, i) => drawn[i]!.lives[ACTIONS.indexOf(course)]!);
-        const weighing = weigh(outlook, prices, { partsFirst: false });
+        const weighing = weigh(outlook, prices, FREE);
         const horizon = Math.max(...outlook.courses.map(({ lifeKm }) => lifeKm.median));
         const cost = (course: Action, i: number) => {
           const { front, rear } = drawn[i]!.lives[ACTIONS.indexOf(course)]!;
@@ -137,11 +140,7 @@ describe('weigh', () => {
     // Over the 50,000 km the fronts are bought 2.5 times instead of once: 1.5 pairs at 220.00.
     const breakEven = 1.5 * 2 * PRICES.tire.front;
     const at = (align: number) =>
-      weigh(
-        outlook,
-        { ...PRICES, align, check: align, inflate: 100_000, balance: 100_000 },
-        { partsFirst: false },
-      );
+      weigh(outlook, { ...PRICES, align, check: align, inflate: 100_000, balance: 100_000 }, FREE);
     expect(at(breakEven - 1).advised.course).toMatch(/align|checkAlignment/);
     expect(at(breakEven + 1).advised.course).toBe('fitOnly');
     // Found by halving, from outside, as the tests of the screen would.
@@ -162,13 +161,96 @@ describe('weigh', () => {
       rear: 40_000,
     }));
     const dear = { ...PRICES, parts: 900_000 };
-    const free = weigh(outlook, dear, { partsFirst: false });
+    const free = weigh(outlook, dear, FREE);
     expect(free.advised.course).toBe('fitOnly');
-    const barred = weigh(outlook, dear, { partsFirst: true });
+    const barred = weigh(outlook, dear, { ...FREE, partsFirst: true });
     expect(barred.advised.course).toBe('partsThenAlign');
     expect(barred.next).toBeNull();
-    expect(barred.choices.filter(({ isBarred }) => isBarred)).toHaveLength(ACTIONS.length - 1);
+    expect(barred.choices.filter(({ bar }) => bar === 'partsFirst')).toHaveLength(
+      ACTIONS.length - 1,
+    );
     expect(barred.worthOfMeasuring).toBe(0);
+  });
+
+  it('leaves out what the tread and the facts bar, whatever it costs', () => {
+    const outlook = outlookOf([{ isOut: false, isLoose: false }], () => ({
+      front: 40_000,
+      rear: 40_000,
+    }));
+    const bars = { fitOnly: 'seen', inflateAndWatch: 'seen' } as const;
+    const dear = { ...PRICES, balance: 90_000 };
+    const barred = weigh({ ...outlook, bars }, dear, FREE);
+    expect(barred.advised.course).toBe('partsThenAlign');
+    expect(barred.choices.find(({ course }) => course === 'fitOnly')!.bar).toBe('seen');
+  });
+
+  it('counts the tires that are replaced, and the steps of a course by their chances', () => {
+    const cars = [
+      { isOut: true, isLoose: false },
+      { isOut: false, isLoose: false },
+    ];
+    const outlook = outlookOf(cars, () => ({ front: 40_000, rear: 40_000 }));
+    const { choices } = weigh(outlook, PRICES, { ...FREE, replaced: { front: 2, rear: 0 } });
+    const check = choices.find(({ course }) => course === 'checkAlignment')!;
+    expect(check.steps).toEqual([
+      { price: 'check', minor: 3_000, chance: 1 },
+      { price: 'align', minor: 9_000, chance: 0.5 },
+    ]);
+    expect(check.workNow).toBe(7_500);
+    expect(check.now).toBe(7_500 + 2 * PRICES.tire.front);
+  });
+
+  it('puts intervals to what a course costs and saves', () => {
+    const cars = Array.from({ length: 11 }, () => ({ isOut: true, isLoose: false }));
+    // Aligned every car does 40,000 km; as it is the fronts of car i do 10,000 + 3,000 i.
+    const outlook = outlookOf(cars, (course, i) => ({
+      front: course === 'align' ? 40_000 : 10_000 + 3_000 * i,
+      rear: 40_000,
+    }));
+    const align = weigh(outlook, PRICES, FREE).choices.find(({ course }) => course === 'align')!;
+    const saved = cars.map((_car, i) => 22_000 * (40_000 / (10_000 + 3_000 * i) - 1) - 9_000);
+    expect(align.saves.mean).toBeCloseTo(saved.reduce((sum, one) => sum + one) / 11, 6);
+    // Of eleven values the second and the tenth hold eight in ten.
+    expect(align.saves.low).toBeCloseTo(saved[9]!, 6);
+    expect(align.saves.high).toBeCloseTo(saved[1]!, 6);
+    expect(align.perThousandKmSpan.low).toBeCloseTo(align.perThousandKmSpan.high, 9);
+  });
+
+  it('prices a check by writing every answer out', () => {
+    const twoAnswers = fc.array(fc.double({ min: 0, max: 1, noNaN: true }), {
+      minLength: 6,
+      maxLength: 6,
+    });
+    fc.assert(
+      fc.property(someCars, twoAnswers, (drawn, chance) => {
+        const outlook = outlookOf(
+          drawn.map(({ isOut, isLoose }) => ({ isOut, isLoose })),
+          (course, i) => drawn[i]!.lives[ACTIONS.indexOf(course)]!,
+        );
+        const chances = drawn.map((_car, i) => [chance[i]!, 1 - chance[i]!]);
+        const checks = [{ check: 'checkPlay', where: 'front', chances }] as const;
+        const weighing = weigh({ ...outlook, checks: [...checks] }, PRICES, FREE);
+        const horizon = weighing.horizonKm;
+        const cost = (course: Action, i: number) => {
+          const { front, rear } = drawn[i]!.lives[ACTIONS.indexOf(course)]!;
+          const tires = 2 * 11_000 * (horizon / front + horizon / rear);
+          return workByHand(course, outlook.cars[i]!, PRICES) + tires;
+        };
+        const best = (weight: (car: number) => number) =>
+          Math.min(
+            ...ACTIONS.map((course) =>
+              drawn.reduce((sum, _car, i) => sum + weight(i) * cost(course, i), 0),
+            ),
+          );
+        const after = [0, 1].reduce((sum, a) => sum + best((i) => chances[i]![a]!), 0);
+        const [worth] = weighing.checks;
+        expect(worth!.minor).toBeCloseTo((best(() => 1) - after) / drawn.length, 3);
+        expect(worth!.minor).toBeGreaterThanOrEqual(0);
+        expect(worth!.changes).toBeLessThanOrEqual(1);
+        // An answer that changes nothing is worth nothing.
+        if (worth!.changes === 0) expect(worth!.minor).toBeCloseTo(0, 6);
+      }),
+    );
   });
 
   it('refuses to weigh when no car is possible', () => {
@@ -176,7 +258,7 @@ describe('weigh', () => {
       weigh(
         outlookOf([], () => ({ front: 1, rear: 1 })),
         PRICES,
-        { partsFirst: false },
+        FREE,
       ),
     ).toThrow(RangeError);
   });

@@ -1,6 +1,7 @@
-import type { Action, Axle } from '@keen/contract/words';
+import type { Action, Axle, Check, Wheel } from '@keen/contract/words';
 import { ACTIONS } from '@keen/contract/words';
-import type { CourseOutlook, Outlook, Span } from './outlook.ts';
+import { span } from './outlook.ts';
+import type { Bar, CheckAnswers, CourseOutlook, Outlook, Span } from './outlook.ts';
 
 /** What the shop asks, in minor units of its currency. */
 export interface WorkPrices {
@@ -20,10 +21,12 @@ export interface WorkPrices {
   tire: Record<Axle, number>;
 }
 
-/** What must hold whatever it costs. */
+/** What holds for this car whatever it costs. */
 export interface Constraints {
   /** Excessive play was found by hand: parts come before anything else. */
   partsFirst: boolean;
+  /** Tires that are replaced now, by axle. */
+  replaced: Record<Axle, number>;
 }
 
 /** One course of work with its price. */
@@ -32,12 +35,35 @@ export interface Choice {
   outlook: CourseOutlook;
   /** The work, without tires, as far as it is expected, minor units. */
   workNow: number;
-  /** With four new tires, minor units. */
+  /** What the work comes to, step by step: what each step costs and how likely it is to come to it. */
+  steps: WorkStep[];
+  /** With the new tires that go on now, minor units. */
   now: number;
   /** Expected cost of the work and the tires used up for each 1000 km, minor units. */
   perThousandKm: number;
-  /** Left out because something unsafe has to come first. */
-  isBarred: boolean;
+  /** The same with what holds it eight times in ten. */
+  perThousandKmSpan: Span;
+  /** What it saves over the horizon against fitting tires and nothing else: the mean, and eight times in ten. */
+  saves: { mean: number; low: number; high: number };
+  /** Why it is left out, or null. */
+  bar: Bar | 'partsFirst' | null;
+}
+
+/** A step of a course: always done when its chance is 1. */
+export interface WorkStep {
+  price: keyof Omit<WorkPrices, 'tire'>;
+  minor: number;
+  chance: number;
+}
+
+/** What a check is worth before it is made. */
+export interface CheckWorth {
+  check: Check;
+  where: Wheel | Axle;
+  /** Chance that its answer changes what is the cheapest course. */
+  changes: number;
+  /** What deciding after it saves, minor units, before its own price. */
+  minor: number;
 }
 
 export interface Weighing {
@@ -50,6 +76,8 @@ export interface Weighing {
   sure: number;
   /** What knowing whether an angle is out, before deciding, would be worth, minor units. */
   worthOfMeasuring: number;
+  /** What each check that is open would be worth, in the order of the outlook. */
+  checks: CheckWorth[];
   /** The distance over which costs are compared, km: what a set lives on a car that was put right. */
   horizonKm: number;
 }
@@ -73,21 +101,34 @@ export function weigh(outlook: Outlook, prices: WorkPrices, constraints: Constra
   const costs = new Map(
     outlook.courses.map((one) => [one.course, costsOf(one, outlook, prices, horizonKm)]),
   );
-  const fourTires = TIRES_OF_AXLE * (prices.tire.front + prices.tire.rear);
+  const { replaced, partsFirst } = constraints;
+  const tiresNow = replaced.front * prices.tire.front + replaced.rear * prices.tire.rear;
+  const asIs = costs.get('fitOnly')!;
+  const barOf = (course: Action): Choice['bar'] => {
+    if (partsFirst) return course === 'partsThenAlign' ? null : 'partsFirst';
+    return outlook.bars[course] ?? null;
+  };
   const choices = outlook.courses.map((one): Choice => {
-    const works = outlook.cars.map((car) => workOf(one.course, car, prices));
-    const workNow = mean(works);
+    const cost = costs.get(one.course)!;
+    const steps = stepsOf(one.course, outlook, prices);
+    const perKm = KM_PER_THOUSAND_KM / horizonKm;
+    const saved = cost.map((minor, i) => asIs[i]! - minor);
+    const { low, high } = span(Float64Array.from(saved));
+    const workNow = steps.reduce((sum, { minor, chance }) => sum + minor * chance, 0);
     return {
       course: one.course,
       outlook: one,
       workNow,
-      now: workNow + fourTires,
-      perThousandKm: (mean(costs.get(one.course)!) / horizonKm) * KM_PER_THOUSAND_KM,
-      isBarred: constraints.partsFirst && one.course !== 'partsThenAlign',
+      steps,
+      now: workNow + tiresNow,
+      perThousandKm: mean(cost) * perKm,
+      perThousandKmSpan: span(Float64Array.from(cost, (minor) => minor * perKm)),
+      saves: { mean: mean(saved), low, high },
+      bar: barOf(one.course),
     };
   });
   const allowed = choices
-    .filter(({ isBarred }) => !isBarred)
+    .filter(({ bar }) => bar === null)
     .toSorted((a, b) => a.perThousandKm - b.perThousandKm);
   const advised = allowed[0]!;
   const second = allowed[1];
@@ -101,6 +142,7 @@ export function weigh(outlook: Outlook, prices: WorkPrices, constraints: Constra
         allowed.every((other) => of(other)[i]! >= of(advised)[i]! - 1e-9),
       ).length / outlook.cars.length,
     worthOfMeasuring: worthOfMeasuring(outlook, constraints, costs),
+    checks: partsFirst ? [] : outlook.checks.map((check) => worthOf(check, outlook, costs)),
     horizonKm,
   };
 }
@@ -121,36 +163,88 @@ function costsOf(
   });
 }
 
-/** The work that a course comes to on a car: what is found needless on the way is not done. */
-function workOf(
-  course: Action,
-  { isOut, isLoose }: { isOut: boolean; isLoose: boolean },
-  prices: WorkPrices,
-): number {
-  switch (course) {
-    case 'fitOnly':
-      return 0;
-    case 'inflateAndWatch':
-      return prices.inflate;
-    case 'checkAlignment':
-      return prices.check + (isOut ? prices.align : 0);
-    case 'align':
-      return prices.align;
-    case 'partsThenAlign':
-      return prices.inspect + (isLoose ? prices.parts : 0) + (isOut || isLoose ? prices.align : 0);
-    case 'balanceOrDampers':
-      return prices.balance;
+/** The steps of a course: what is found needless on the way is not done. */
+const STEPS: Record<
+  Action,
+  readonly { price: WorkStep['price']; when: (car: Outlook['cars'][number]) => boolean }[]
+> = {
+  fitOnly: [],
+  inflateAndWatch: [{ price: 'inflate', when: () => true }],
+  checkAlignment: [
+    { price: 'check', when: () => true },
+    { price: 'align', when: ({ isOut }) => isOut },
+  ],
+  align: [{ price: 'align', when: () => true }],
+  partsThenAlign: [
+    { price: 'inspect', when: () => true },
+    { price: 'parts', when: ({ isLoose }) => isLoose },
+    { price: 'align', when: ({ isOut, isLoose }) => isOut || isLoose },
+  ],
+  balanceOrDampers: [{ price: 'balance', when: () => true }],
+};
+
+function stepsOf(course: Action, { cars }: Outlook, prices: WorkPrices): WorkStep[] {
+  return STEPS[course].map(({ price, when }) => ({
+    price,
+    minor: prices[price],
+    chance: cars.filter(when).length / cars.length,
+  }));
+}
+
+/** The work that a course comes to on a car. */
+function workOf(course: Action, car: Outlook['cars'][number], prices: WorkPrices): number {
+  return STEPS[course].reduce((sum, { price, when }) => sum + (when(car) ? prices[price] : 0), 0);
+}
+
+/** Bars that stand whatever a check finds; the others fall once it is known what is the matter. */
+const FIRM: readonly (Bar | undefined)[] = ['seen', 'moved'];
+
+/**
+ * What a check is worth: how much cheaper the best course after each of its answers is than the best
+ * without (expected value of sample information, Raiffa and Schlaifer 1961).
+ */
+function worthOf(
+  { check, where, chances }: CheckAnswers,
+  { bars }: Outlook,
+  costs: ReadonlyMap<Action, readonly number[]>,
+): CheckWorth {
+  const courses = ACTIONS.filter((course) => !FIRM.includes(bars[course]));
+  const bestOf = (weight: (car: number) => number) => {
+    const sums = courses.map((course) =>
+      costs.get(course)!.reduce((sum, cost, car) => sum + weight(car) * cost, 0),
+    );
+    const least = Math.min(...sums);
+    return { least, course: courses[sums.indexOf(least)]! };
+  };
+  const count = chances.length;
+  const blind = bestOf(() => 1);
+  let after = 0;
+  let changes = 0;
+  for (let answer = 0; answer < (chances[0]?.length ?? 0); answer++) {
+    const best = bestOf((car) => chances[car]![answer]!);
+    after += best.least;
+    if (best.course !== blind.course) {
+      changes += chances.reduce((sum, row) => sum + row[answer]!, 0);
+    }
   }
+  return {
+    check,
+    where,
+    changes: changes / count,
+    minor: Math.max(0, blind.least - after) / count,
+  };
 }
 
 /** How much deciding with it known whether an angle is out is cheaper than deciding without. */
 function worthOfMeasuring(
-  { cars }: Outlook,
+  { cars, bars }: Outlook,
   { partsFirst }: Constraints,
   costs: ReadonlyMap<Action, readonly number[]>,
 ): number {
   if (partsFirst) return 0;
-  const blind = ACTIONS.filter((course) => course !== 'checkAlignment');
+  const blind = ACTIONS.filter(
+    (course) => course !== 'checkAlignment' && !FIRM.includes(bars[course]),
+  );
   const least = (among: readonly number[]) =>
     among.length === 0
       ? 0

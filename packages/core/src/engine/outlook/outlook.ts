@@ -1,4 +1,4 @@
-import type { Action, Axle, Rib, Wheel } from '@keen/contract/words';
+import type { Action, Axle, Check, Rib, Wheel } from '@keen/contract/words';
 import { ACTIONS, RIBS } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
@@ -50,8 +50,29 @@ export interface DepthCurve {
   mm: Span[];
 }
 
+/** Why a course is left out of the weighing, whatever it would cost. */
+export type Bar =
+  /** What anyone can see on this tread would come back on the next one. */
+  | 'seen'
+  /** The angles have moved since they were last set. */
+  | 'moved'
+  /** Likely as it is that an angle is out, it is measured before it is set. */
+  | 'measureFirst'
+  /** They have been measured. */
+  | 'measured'
+  /** Worn joints need more than a suspicion. */
+  | 'unlikely';
+
+/** A check that has not been made, with the chance of each of its answers in each possible car. */
+export interface CheckAnswers {
+  check: Check;
+  where: Wheel | Axle;
+  /** One row a car. */
+  chances: (readonly number[])[];
+}
+
 /** The wear model run ahead from what the tread says. */
-export interface Outlook {
+export interface Forecast {
   limitMm: number;
   newDepthMm: number;
   courses: CourseOutlook[];
@@ -60,6 +81,12 @@ export interface Outlook {
   curves: { oldAsIs: DepthCurve | null; newAsIs: DepthCurve; newPutRight: DepthCurve };
   /** For each possible car, whether an angle is out and whether a joint is loose. */
   cars: { isOut: boolean; isLoose: boolean }[];
+}
+
+/** The forecast with what bears on choosing: courses left out, and what the open checks would say. */
+export interface Outlook extends Forecast {
+  bars: Partial<Record<Action, Bar>>;
+  checks: CheckAnswers[];
 }
 
 /** The 80 % interval. */
@@ -88,7 +115,7 @@ const LEAST_FACTOR = 0.3;
  * @param cars - draws from the posterior of the case
  * @returns what is needed to weigh the courses against one another; the same case gives the same one
  */
-export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar[]): Outlook {
+export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar[]): Forecast {
   const random = createRandom(hashSeed(`outlook ${canonicalJson(resolved.tires)}`));
   const limitMm = resolved.limitsMm.legal;
   const paths = aheadPaths(resolved);
@@ -315,7 +342,8 @@ function depthCurve(
   };
 }
 
-function span(values: Float64Array): Span {
+/** Median and 80 % interval of some values. */
+export function span(values: Float64Array): Span {
   const sorted = values.toSorted();
   return {
     low: quantileOf(sorted, LOW),

@@ -1,5 +1,6 @@
 import type { PriceList, VisitDraft } from '@keen/contract';
-import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
+import type { Axle, Wheel } from '@keen/contract/words';
+import { axleOf, WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { playAt } from '../../visit/wornParts.ts';
 import { weigh } from '../../engine/outlook/choices.ts';
 import type { Weighing, WorkPrices } from '../../engine/outlook/choices.ts';
@@ -20,9 +21,19 @@ export function workPrices({ items }: PriceList): WorkPrices {
   };
 }
 
-/** Weighs the courses for a visit at its shop's prices; excessive play bars all but the parts. */
-export function weighVisit(outlook: Outlook, prices: PriceList, draft: VisitDraft): Weighing {
+/**
+ * Weighs the courses for a visit at its shop's prices; excessive play bars all but the parts.
+ * @param replace - tires that are replaced now
+ */
+export function weighVisit(
+  outlook: Outlook,
+  prices: PriceList,
+  draft: VisitDraft,
+  replace: readonly Wheel[],
+): Weighing {
+  const count = (axle: Axle) => replace.filter((wheel) => axleOf(wheel) === axle).length;
   return weigh(outlook, workPrices(prices), {
     partsFirst: WHEEL_ORDER.some((wheel) => playAt(draft, wheel) === 'excessive'),
+    replaced: { front: count('front'), rear: count('rear') },
   });
 }

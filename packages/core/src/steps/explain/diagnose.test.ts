@@ -130,10 +130,19 @@ describe('diagnose', () => {
     expect(good.toeTooFarIn).toBeLessThan(
       answers.toeIn.diagnosis.axles.front.probability.toeTooFarIn,
     );
-    // Toe-like wear with good static toe points to play.
-    expect(good.looseness).toBeGreaterThan(
-      answers.toeIn.diagnosis.axles.front.probability.looseness,
+  });
+
+  it('points to play for toe wear that came back although the toe is right and was set before it', () => {
+    const aligned = (alignedAgo: number | undefined) =>
+      diagnose({
+        ...toeIn,
+        angles: { lf: { toe: 0.05 }, rf: { toe: 0.05 } },
+        ...(alignedAgo === undefined ? {} : { history: { alignedAgo } }),
+      }).diagnosis.axles.front.probability.looseness;
+    expect(aligned(29_000)).toBeGreaterThan(
+      2 * answers.toeIn.diagnosis.axles.front.probability.looseness,
     );
+    expect(aligned(29_000)).toBeGreaterThan(aligned(undefined));
   });
 
   it('moves the blame to where the tire was before a rotation', () => {

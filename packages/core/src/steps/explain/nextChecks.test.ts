@@ -4,7 +4,7 @@ import { exampleCase } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
 import { STATE } from '../../engine/wear/state.ts';
 import { createFaultReader, FAULT_COUNT } from '../../engine/diagnosis/faultsOf.ts';
-import { nextChecks } from '../../engine/diagnosis/nextChecks.ts';
+import { checkAnswers, nextChecks } from '../../engine/diagnosis/nextChecks.ts';
 import type { Draw } from '../../engine/diagnosis/nextChecks.ts';
 import { createPosterior } from '../../engine/diagnosis/posterior.ts';
 
@@ -23,7 +23,7 @@ function checksFor(
     read(state, faults);
     return { state, faults, factors: new Float64Array(12).fill(1), lossMm: new Float64Array(12) };
   });
-  return nextChecks(resolved, posterior, draws);
+  return nextChecks(checkAnswers(resolved, posterior, draws), draws);
 }
 
 const gainOf = (checks: ReturnType<typeof checksFor>, check: string, where: string) =>

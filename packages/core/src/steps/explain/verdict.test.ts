@@ -95,7 +95,7 @@ describe('verdictOf', () => {
     for (const cause of WHEEL_CAUSES) expect(told({ cause, where: 'lf' }).headline).toMatch(/\.$/);
     for (const cause of AXLE_CAUSES)
       expect(told({ cause, where: 'front' }).headline).toMatch(/\.$/);
-    for (const action of ACTIONS) expect(actionWords(action).length).toBeGreaterThan(10);
+    for (const action of ACTIONS) expect(actionWords(action, true).length).toBeGreaterThan(10);
   });
 });
 
@@ -127,7 +127,7 @@ describe('words for chances', () => {
 
 describe('chooseAction', () => {
   const none = { alignment: 0, looseness: 0, bounce: 0, pressure: 0 };
-  const plain = { seen: [], moved: null };
+  const plain = { seen: [], moved: null, measured: null };
   it('does what costs least on average', () => {
     expect(chooseAction(none, plain)).toBe('fitOnly');
     expect(chooseAction({ ...none, alignment: 0.95 }, plain)).toBe('align');

@@ -193,7 +193,10 @@ function tookOf(
   return texts.verdict.took(shown(partMm), shown(totalMm), unit);
 }
 
-/** What to do, in words. */
-export function actionWords(action: Action): string {
-  return ENGLISH.actions[action];
+/**
+ * What to do, in words.
+ * @param fitsTires - whether new tires go on afterwards
+ */
+export function actionWords(action: Action, fitsTires: boolean, texts: Texts = ENGLISH): string {
+  return (fitsTires ? texts.actions : texts.actionsAlone)[action];
 }

@@ -9,6 +9,7 @@ import { nextLooks } from './nextLooks.ts';
 import type { NextLook } from './nextLooks.ts';
 import { angleBlock } from './angleBlock.ts';
 import { estimateBlock, worthLines } from './moneyBlocks.ts';
+import { actionWords } from '../explain/verdict.ts';
 import {
   advisedCourse,
   dangerLine,
@@ -95,7 +96,7 @@ function advice(facts: PaperFacts, writer: Writer): PaperLines {
   const replace = decision ? decision.replace : diagnosis.recommendation.replace;
   return lines(papers.heads.advice, [
     line(
-      `${texts.actions[course]}.`,
+      `${actionWords(course, replace.length > 0, texts)}.`,
       course === 'partsThenAlign' ? `${papers.lookUnder} ${papers.partsHold}` : '',
     ),
     ...(replace.length > 0 ? [line(papers.replace(places(replace)))] : []),
@@ -109,7 +110,7 @@ function decided(facts: PaperFacts, { papers, texts }: Writer): PaperLines | nul
   const isOwn = decision.action !== advisedCourse(facts) && decision.reason !== '';
   return lines('', [
     line(
-      papers.decided(texts.actions[decision.action]),
+      papers.decided(lower(actionWords(decision.action, decision.replace.length > 0, texts))),
       [isOwn ? papers.because(decision.reason) : '', papers.answers[decision.answer]]
         .filter(Boolean)
         .join(' '),
@@ -126,7 +127,7 @@ function declinedLine({ declined, shop }: PaperFacts, writer: Writer): PaperLine
     line(
       '',
       papers.declined(
-        lower(texts.actions[advised]),
+        lower(texts.actionsAlone[advised]),
         date(arrivedAt),
         number(tires, 1),
         money(cost, shop.settings.prices.currency, true),
@@ -167,7 +168,7 @@ function watch(facts: PaperFacts, { papers, texts }: Writer): PaperLines {
   const course = advisedCourse(facts);
   const isUndone = decision?.answer === 'no' && course !== 'fitOnly';
   return lines(papers.heads.watch, [
-    ...(isUndone ? [line('', papers.watch.undone(lower(texts.actions[course])))] : []),
+    ...(isUndone ? [line('', papers.watch.undone(lower(texts.actionsAlone[course])))] : []),
     line('', papers.watch.pressure),
     line('', papers.watch.change),
   ]);

@@ -10,6 +10,8 @@ const outlook = (low: number | null): Outlook => ({
   oldKm: low === null ? null : { low, median: low * 1.2, high: low * 1.5 },
   curves: { oldAsIs: null, newAsIs: CURVE, newPutRight: CURVE },
   cars: [],
+  bars: {},
+  checks: [],
 });
 /** Tires that stay where they are. */
 const fixed = { vehicle: { rotatable: false } };

@@ -36,7 +36,12 @@ const facts = (language: Language, change: Partial<PaperFacts> = {}): PaperFacts
   diagnosis,
   expectedMm,
   outlook,
-  weighing: weighVisit(outlook, DEFAULT_SHOP_SETTINGS.prices, draft),
+  weighing: weighVisit(
+    outlook,
+    DEFAULT_SHOP_SETTINGS.prices,
+    draft,
+    diagnosis.recommendation.replace,
+  ),
   decision: null,
   declined: null,
   language,
@@ -59,7 +64,7 @@ describe('customerPaper', () => {
     } as const;
     const refused = customerPaper(facts('en', { decision: { ...decision, replace: [] } }));
     expect(refused.unsafe!.text).toContain('declined the work');
-    expect(everything(refused)).toContain('Advised and not done: align before new tires go on');
+    expect(everything(refused)).toContain('Advised and not done: align the wheels');
   });
 
   it.each([
@@ -130,7 +135,7 @@ describe('customerPaper', () => {
       work: 8_900,
     } as const;
     expect(everything(customerPaper(facts('en', { declined })))).toContain(
-      'Advised on 1 March 2025 and declined: align before new tires go on. What it would have put right has taken the rubber of about 0.8 tires since, some €94.',
+      'Advised on 1 March 2025 and declined: align the wheels. What it would have put right has taken the rubber of about 0.8 tires since, some €94.',
     );
   });
 });

@@ -2,6 +2,7 @@ import type { Paper, PaperBlock, PaperLines, PaperTable } from '@keen/contract';
 import { ANGLE_KINDS, CLOSING_POINTS, RIBS, SET_STEPS } from '@keen/contract/words';
 import type { SetStep, Wheel } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
+import { actionWords } from '../explain/verdict.ts';
 import { methodOf } from '../measure/methods.ts';
 import { depthFromMm, pressureFromKpa } from '../../engine/units/units.ts';
 import { wornParts } from '../../visit/wornParts.ts';
@@ -13,6 +14,8 @@ import type { PaperFacts, Writer } from './paperFacts.ts';
 export function technicianPaper(facts: PaperFacts): Paper {
   const writer = writerFor(facts);
   const { papers, texts } = writer;
+  const course = facts.decision?.action ?? facts.weighing.advised.course;
+  const replace = facts.decision?.replace ?? facts.diagnosis.recommendation.replace;
   const angles = angleBlock(facts, writer, true);
   return {
     language: facts.language,
@@ -20,7 +23,7 @@ export function technicianPaper(facts: PaperFacts): Paper {
     ...paperHead(facts, writer),
     unsafe: dangerLine(facts.visit.draft, writer),
     headline: papers.technicianTitle,
-    intro: line(`${texts.actions[facts.decision?.action ?? facts.weighing.advised.course]}.`),
+    intro: line(`${actionWords(course, replace.length > 0, texts)}.`),
     drawing: null,
     blocks: [
       readings(facts, writer),
