@@ -2,13 +2,16 @@ import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { comeIn, headline, newPlate, open, step, takeIn, TOE_IN_KEYS } from './shop.ts';
 
+/** Less than 2/32 in from edge to edge: what is plainly uneven is measured at any price. */
+const MILD_TOE_IN_KEYS = ['37', '44', '51', '62', '62', '61', '62', '62', '61', '37', '44', '51'];
+
 /** Takes a car in whose front tread says toe-in, up to Decide. */
-async function toeIn(page: Page): Promise<void> {
+async function toeIn(page: Page, keys = TOE_IN_KEYS): Promise<void> {
   await takeIn(page, newPlate());
   await page.getByRole('button', { name: 'Front', exact: true }).click();
   await page.getByLabel('Distance on these tires').fill('31400');
   await step(page, 'Read');
-  for (const key of TOE_IN_KEYS.join('')) await page.keyboard.press(key);
+  for (const key of keys.join('')) await page.keyboard.press(key);
   await step(page, 'Inspect');
   for (const key of 'osso') await page.keyboard.press(key);
   await step(page, 'Decide');
@@ -19,13 +22,13 @@ test('a healthy car: just fit, and what a set of tires lives', async ({ page }) 
   await comeIn(page);
   await open(page, 'FR 81 L');
   await step(page, 'Decide');
-  await expect(headline(page)).toHaveText('Fit the new tires, nothing else is needed.');
+  await expect(headline(page)).toHaveText('Nothing needs doing now.');
   const choices = page.getByRole('table', { name: 'Choices' });
   const rows = choices.getByRole('row');
-  await expect(rows).toHaveCount(8);
-  await expect(rows.nth(1)).toContainText('Fit the new tires, nothing else is needed');
+  await expect(rows).toHaveCount(7);
+  await expect(rows.nth(1)).toContainText('Nothing needs doing now');
   await expect(rows.nth(1)).toContainText(/\d\d 000/);
-  await expect(rows.last()).toContainText(/Nothing yet.*\d 000.*on the tires it has.*€0/s);
+  await expect(rows.nth(1)).toContainText('€0');
   await expect(page.getByRole('img', { name: /New tires reach the legal limit/ })).toBeVisible();
 });
 
@@ -35,8 +38,8 @@ test('toe wear: aligning pays at the shop’s prices, and not any more when it c
   // The full answer is worked out after each of four page loads.
   test.slow();
   await comeIn(page, 'Ansa');
-  await toeIn(page);
-  await expect(headline(page)).toHaveText('Align before new tires go on.');
+  await toeIn(page, MILD_TOE_IN_KEYS);
+  await expect(headline(page)).toHaveText('Align the wheels.');
   const visit = page.url();
   const setAlign = async (price: string) => {
     await page.goto('/shop');
@@ -52,7 +55,7 @@ test('toe wear: aligning pays at the shop’s prices, and not any more when it c
   await setAlign('9000');
   await expect(headline(page)).not.toHaveText(/Align|alignment/);
   await setAlign('89');
-  await expect(headline(page)).toHaveText('Align before new tires go on.');
+  await expect(headline(page)).toHaveText('Align the wheels.');
   await page.goto('/shop');
   await page.getByLabel('Measure all wheel angles, EUR').fill('29');
   await page.getByLabel('Measure all wheel angles, EUR').blur();

@@ -26,7 +26,7 @@ export function AdviceInMoney({ weighing, fitsTires }: AdviceInMoneyProps) {
   return (
     <Typography component="div">
       {next === null ? (
-        <>Nothing else may be done first.</>
+        <>Everything else is left out, for the reasons below.</>
       ) : (
         <>
           {isClose ? 'A close call. Over' : 'Over'} {span}, work and tires together, the next best,

@@ -149,7 +149,7 @@ const BAR_WORDS: Record<NonNullable<Choice['bar']>, string> = {
   moved: 'Left out: the angles have moved, whatever the tread says yet.',
   measureFirst: 'Left out: not certain enough to set angles without measuring them first.',
   measured: 'Left out: the angles have been measured.',
-  unlikely: 'Left out: nothing but a suspicion of worn joints.',
+  unlikely: 'Left out: nothing here asks for it.',
 };
 
 const STEP_WORDS: Record<Choice['steps'][number]['price'], string> = {
@@ -166,6 +166,8 @@ function doubts(choice: Choice, money: (minor: number) => string): string {
   const { outlook, course, steps, saves } = choice;
   const parts: string[] = [];
   // Figure and sign stay on one line.
+  const against = (saved: number) =>
+    `${money(Math.abs(saved))}\u00a0${saved < 0 ? 'more' : 'less'}`;
   const percent = (chance: number) => showPercent(chance).replaceAll(' ', '\u00a0');
   if (steps.length > 1) {
     const words = steps.map(({ price, minor, chance }) =>
@@ -177,7 +179,7 @@ function doubts(choice: Choice, money: (minor: number) => string): string {
   }
   if (course !== 'fitOnly') {
     parts.push(
-      `Against leaving it: ${saves.mean >= 0 ? 'saves' : 'costs'} ${money(Math.abs(saves.mean))} (${money(saves.low)} to ${money(saves.high)}).`,
+      `In all ${against(saves.mean)} than leaving it (${against(saves.low)} to ${against(saves.high)}).`,
       `${percent(outlook.needless)} chance that the work is not needed,`,
     );
   }

@@ -180,10 +180,10 @@ describe('packages, hours and alternatives', () => {
 
   it('offers other courses, cheapest over the tires’ life first, without those that are barred', () => {
     const shown = showWith([
-      { course: 'fitOnly', perThousandKm: 900, isBarred: false },
-      { course: 'balanceOrDampers', perThousandKm: 700, isBarred: true },
-      { course: 'checkAlignment', perThousandKm: 800, isBarred: false },
-      { course: 'align', perThousandKm: 600, isBarred: false },
+      { course: 'fitOnly', perThousandKm: 900, bar: null },
+      { course: 'balanceOrDampers', perThousandKm: 700, bar: 'unlikely' },
+      { course: 'checkAlignment', perThousandKm: 800, bar: null },
+      { course: 'align', perThousandKm: 600, bar: null },
     ]);
     const offered = screen.getAllByRole('button', { name: / now$/ });
     expect(offered.map((button) => button.textContent)).toEqual([

@@ -37,7 +37,7 @@ describe('Declined', () => {
     const detail = { ...visitDetail(draft), history: [earlier('no')] };
     showStep(<Declined diagnosis={worn} />, { draft, detail });
     const told = screen.getByRole('region', { name: 'Declined at visit 3, 1 Mar 2025' });
-    expect(told).toHaveTextContent('Advised then: align before new tires go on. “next year”');
+    expect(told).toHaveTextContent('Advised then: align the wheels. “next year”');
     expect(told).toHaveTextContent('1.5 mm at the left front');
     expect(told).toHaveTextContent(
       /the rubber of about 0\.\d tires, some €\d+\. The work costs €89\./,

@@ -123,7 +123,7 @@ describe('an earlier decline on the sheet', () => {
     const detail = { ...visitDetail(draft), history: [earlier] };
     showStep(<HandOverStep />, { draft, detail, diagnosing: { ...worked, answer: lost } });
     expect(screen.getByRole('article')).toHaveTextContent(
-      /Advised on 1 March 2025 and declined: align before new tires go on\./,
+      /Advised on 1 March 2025 and declined: align the wheels\./,
     );
   });
 });

@@ -45,7 +45,7 @@ describe('VisitRow', () => {
         at: '2026-03-01T10:00:00.000Z',
       },
     });
-    expect(link).toHaveTextContent('Align before new tires go on');
+    expect(link).toHaveTextContent('Align the wheels');
     expect(link).toHaveTextContent('Customer said no, Mira');
   });
 

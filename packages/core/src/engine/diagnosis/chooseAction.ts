@@ -52,14 +52,15 @@ export interface PlainFacts {
  * A tread that is plainly uneven is not answered by fitting the next one: what wore it will wear that
  * too, so the least is to measure. After a lift, a lowering or new suspension parts the angles are others
  * than they were, whatever the tread says yet. Measuring comes first in any alignment: short of near
- * certainty it is what is sold. Parts are not advised on a suspicion (common practice, no source).
+ * certainty it is what is sold. Parts and dampers are not advised on a suspicion (common practice, no source).
  */
 export function barredCourses(
-  { alignment, looseness }: GroupChances,
+  { alignment, looseness, bounce }: GroupChances,
   { seen, moved, measured }: PlainFacts,
 ): Partial<Record<Action, Bar>> {
   const bars: Partial<Record<Action, Bar>> = {};
   if (looseness < NAME_CAUSE_FROM) bars.partsThenAlign = 'unlikely';
+  if (bounce < NAME_CAUSE_FROM) bars.balanceOrDampers = 'unlikely';
   if (moved !== null) {
     return {
       ...bars,

@@ -60,7 +60,7 @@ export type Bar =
   | 'measureFirst'
   /** They have been measured. */
   | 'measured'
-  /** Worn joints need more than a suspicion. */
+  /** Worn joints or dampers need more than a suspicion. */
   | 'unlikely';
 
 /** A check that has not been made, with the chance of each of its answers in each possible car. */
