@@ -1,4 +1,16 @@
-import type { Complaint, Cupping, Drive, Play, Use, Waits, Wheel } from '@keen/contract';
+import type {
+  Complaint,
+  Cupping,
+  Drive,
+  DriverKind,
+  Load,
+  Occasion,
+  Play,
+  TroubleEvent,
+  Use,
+  Waits,
+  Wheel,
+} from '@keen/contract';
 
 /** How far a made-up visit has come. */
 export type Stage = 'arrived' | 'reading' | 'read' | 'felt' | 'decided';
@@ -22,6 +34,17 @@ export interface DemoCar {
   size: { front: string; rear: string };
   newDepthMm: number;
   distanceKm: number;
+  /** Of the rear tires, where they are older. */
+  rearDistanceKm?: number;
+  /** What its sidewalls say where front and rear differ. */
+  lines?: { front: string; rear: string };
+  /** What the odometer shows. */
+  odometerKm: number;
+  /** Since the last alignment. */
+  events?: readonly TroubleEvent[];
+  occasions?: readonly Occasion[];
+  driver?: DriverKind;
+  load?: Load;
   targetKpa: { front: number; rear: number };
   truth: Truth;
   stage: Stage;
@@ -62,6 +85,7 @@ export const CARS: readonly DemoCar[] = [
     size: VAN,
     newDepthMm: 8.2,
     distanceKm: 26_400,
+    odometerKm: 96_400,
     targetKpa: { front: 260, rear: 300 },
     truth: { toe: { front: 0.62 } },
     stage: 'felt',
@@ -81,6 +105,7 @@ export const CARS: readonly DemoCar[] = [
     size: SALOON,
     newDepthMm: 8,
     distanceKm: 42_000,
+    odometerKm: 212_000,
     targetKpa: BOTH_KPA(230),
     truth: { pressure: { lf: 0.76, rf: 0.78, lr: 0.8, rr: 0.77 } },
     stage: 'read',
@@ -99,6 +124,7 @@ export const CARS: readonly DemoCar[] = [
     size: COMPACT,
     newDepthMm: 8,
     distanceKm: 27_500,
+    odometerKm: 61_300,
     targetKpa: BOTH_KPA(220),
     truth: {},
     stage: 'decided',
@@ -117,6 +143,8 @@ export const CARS: readonly DemoCar[] = [
     size: TRUCK,
     newDepthMm: 11,
     distanceKm: 36_000,
+    odometerKm: 118_000,
+    events: ['lift'],
     targetKpa: BOTH_KPA(280),
     truth: { camber: { lf: -2.6, rf: -2.3 }, toe: { front: 0.55 } },
     stage: 'felt',
@@ -137,6 +165,9 @@ export const CARS: readonly DemoCar[] = [
     size: TRUCK,
     newDepthMm: 11,
     distanceKm: 33_000,
+    odometerKm: 104_500,
+    events: ['lift'],
+    occasions: ['bumps'],
     targetKpa: BOTH_KPA(280),
     truth: { looseness: { front: 0.42 } },
     stage: 'felt',
@@ -157,6 +188,8 @@ export const CARS: readonly DemoCar[] = [
     size: SPORT,
     newDepthMm: 7,
     distanceKm: 9_500,
+    odometerKm: 41_200,
+    driver: 'hard',
     targetKpa: BOTH_KPA(220),
     truth: { camber: { lf: -2.2, rf: -2.2, lr: -2, rr: -2 }, cornering: 2.6 },
     stage: 'read',
@@ -177,6 +210,7 @@ export const CARS: readonly DemoCar[] = [
     size: CART,
     newDepthMm: 6,
     distanceKm: 4_000,
+    odometerKm: 4_000,
     targetKpa: BOTH_KPA(150),
     truth: { toe: { front: 1.6 } },
     stage: 'read',
@@ -195,6 +229,8 @@ export const CARS: readonly DemoCar[] = [
     size: VAN,
     newDepthMm: 8.2,
     distanceKm: 38_000,
+    odometerKm: 88_300,
+    occasions: ['speed'],
     targetKpa: { front: 260, rear: 300 },
     truth: { bounce: ['lr'], pressure: { lr: 0.92 } },
     stage: 'felt',
@@ -215,6 +251,8 @@ export const CARS: readonly DemoCar[] = [
     size: COMPACT,
     newDepthMm: 8,
     distanceKm: 24_000,
+    odometerKm: 73_900,
+    events: ['lift'],
     targetKpa: BOTH_KPA(230),
     truth: { camber: { lr: -3.4, rr: -3.2 }, toe: { rear: -0.45 } },
     stage: 'decided',
@@ -235,6 +273,7 @@ export const CARS: readonly DemoCar[] = [
     size: VAN,
     newDepthMm: 8.2,
     distanceKm: 22_000,
+    odometerKm: 22_000,
     targetKpa: { front: 260, rear: 300 },
     truth: { pressure: { lf: 1.24, rf: 1.26, lr: 1.22, rr: 1.25 } },
     stage: 'read',
@@ -254,6 +293,8 @@ export const CARS: readonly DemoCar[] = [
     size: SALOON,
     newDepthMm: 8,
     distanceKm: 35_000,
+    odometerKm: 66_800,
+    events: ['kerb'],
     targetKpa: BOTH_KPA(230),
     truth: { camber: { rf: -3.1 } },
     stage: 'decided',
@@ -273,6 +314,7 @@ export const CARS: readonly DemoCar[] = [
     size: VAN,
     newDepthMm: 8,
     distanceKm: 29_000,
+    odometerKm: 81_000,
     targetKpa: { front: 250, rear: 290 },
     truth: { toe: { front: -0.6 } },
     stage: 'reading',
@@ -291,6 +333,7 @@ export const CARS: readonly DemoCar[] = [
     size: SALOON,
     newDepthMm: 8,
     distanceKm: 51_000,
+    odometerKm: 187_400,
     targetKpa: BOTH_KPA(230),
     truth: { cornering: 1.1 },
     stage: 'reading',
@@ -309,6 +352,7 @@ export const CARS: readonly DemoCar[] = [
     size: COMPACT,
     newDepthMm: 8,
     distanceKm: 18_000,
+    odometerKm: 18_000,
     targetKpa: BOTH_KPA(220),
     truth: {},
     stage: 'arrived',
@@ -327,6 +371,8 @@ export const CARS: readonly DemoCar[] = [
     size: SALOON,
     newDepthMm: 8,
     distanceKm: 24_000,
+    odometerKm: 97_500,
+    load: 'trunk',
     targetKpa: BOTH_KPA(240),
     truth: { toe: { rear: 0.72 }, pressure: { rr: 0.85 } },
     stage: 'felt',
@@ -340,5 +386,27 @@ export const CARS: readonly DemoCar[] = [
       distanceKm: 6_000,
       words: 'After the season, the boat has to go in.',
     },
+  },
+  {
+    plate: 'WG 58 N',
+    label: 'Second-hand wagon',
+    customer: 'Tobias Renn',
+    drive: 'fwd',
+    use: 'street',
+    size: COMPACT,
+    newDepthMm: 8,
+    distanceKm: 12_000,
+    rearDistanceKm: 58_000,
+    lines: { front: 'Harbour Touring', rear: 'Fell All-Road' },
+    odometerKm: 74_200,
+    targetKpa: BOTH_KPA(220),
+    truth: {},
+    stage: 'felt',
+    words: 'Bought in spring; the seller put new ones on the front.',
+    complaints: [],
+    waits: 'counter',
+    play: { lf: 'none', rf: 'none' },
+    arrivedMinutesAgo: 33,
+    history: [],
   },
 ];

@@ -21,7 +21,12 @@ const HAND = 0.02;
 export type Depths = Record<Wheel, Record<Rib, number>>;
 
 /** Wears a made-up car's tires by the wear model and reads them as a gauge would, mm. */
-export function demoDepths(car: DemoCar, distanceKm: number, truth: Truth, random: Random): Depths {
+export function demoDepths(
+  car: DemoCar,
+  distanceKm: Record<Wheel, number>,
+  truth: Truth,
+  random: Random,
+): Depths {
   const file = caseFor(car, distanceKm);
   const resolved = resolveCase(file);
   const state = stateOf(truth);
@@ -41,11 +46,11 @@ export function demoDepths(car: DemoCar, distanceKm: number, truth: Truth, rando
   });
 }
 
-function caseFor(car: DemoCar, distanceKm: number): CaseFile {
+function caseFor(car: DemoCar, distanceKm: Record<Wheel, number>): CaseFile {
   return draftToCase(
     {
       vehicle: { drive: car.drive, use: car.use },
-      tires: byWheel(() => ({ newDepth: car.newDepthMm, distance: distanceKm })),
+      tires: byWheel((wheel) => ({ newDepth: car.newDepthMm, distance: distanceKm[wheel] })),
     },
     car.label,
   ).file;

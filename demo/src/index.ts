@@ -1,6 +1,6 @@
-import type { Entry, NewDecision, Role, ShopSettings, SpecSheet } from '@keen/contract';
+import type { Entry, NewDecision, Role, ShopSettings, SpecSheet, Wheel } from '@keen/contract';
 import { WHEELS } from '@keen/contract';
-import { axleOf, createRandom, readingOrder } from '@keen/core';
+import { axleOf, byWheel, createRandom, hashSeed, readingOrder } from '@keen/core';
 import type { Random } from '@keen/core';
 import { CARS } from './cars.ts';
 import type { DemoCar, Stage } from './cars.ts';
@@ -91,7 +91,7 @@ function presentVisit(make: Make, at: number): DemoVisit {
     personId: make.personId,
     arrivedAt: new Date(at).toISOString(),
     closedAt: null,
-    entries: visitEntries(make, at, car.distanceKm, car.stage, true),
+    entries: visitEntries(make, at, { distanceKm: car.distanceKm, monthsAgo: 0, stage: car.stage }),
     decision: decided ? { id: uuidFrom(random), answer: 'yes', reason: '' } : null,
   };
 }
@@ -108,7 +108,12 @@ function declinedVisits(make: Make, now: number): DemoVisit[] {
       personId: make.personId,
       arrivedAt: new Date(at).toISOString(),
       closedAt: new Date(at + 60 * MINUTE_MS).toISOString(),
-      entries: visitEntries(make, at, declined.distanceKm, 'felt', true),
+      entries: visitEntries(
+        make,
+        at,
+        { distanceKm: declined.distanceKm, monthsAgo: declined.monthsAgo, stage: 'felt' },
+        true,
+      ),
       decision: { id: uuidFrom(make.random), answer: 'no', reason: declined.words },
     },
   ];
@@ -128,7 +133,11 @@ function pastVisit(make: Make, at: number, months: number): DemoVisit {
     personId: make.personId,
     arrivedAt: new Date(at).toISOString(),
     closedAt: new Date(at + 90 * MINUTE_MS).toISOString(),
-    entries: visitEntries(make, at, Math.round(distance / 100) * 100, 'felt', false),
+    entries: visitEntries(make, at, {
+      distanceKm: Math.round(distance / 100) * 100,
+      monthsAgo: months,
+      stage: 'felt',
+    }),
     decision: {
       id: uuidFrom(random),
       answer: declined ? 'no' : 'yes',
@@ -137,12 +146,18 @@ function pastVisit(make: Make, at: number, months: number): DemoVisit {
   };
 }
 
+interface When {
+  distanceKm: number;
+  monthsAgo: number;
+  stage: Stage;
+}
+
+/** @param hasFault - whether what is wrong today was wrong then */
 function visitEntries(
   { car, random }: Make,
   start: number,
-  distanceKm: number,
-  stage: Stage,
-  isPresent: boolean,
+  { distanceKm, monthsAgo, stage }: When,
+  hasFault = monthsAgo === 0,
 ): Entry[] {
   const list: Entry[] = [];
   let at = start;
@@ -150,6 +165,8 @@ function visitEntries(
     at += 2_000;
     list.push({ id: uuidFrom(random), path, value, at: new Date(at).toISOString() });
   };
+  const runOf = (wheel: Wheel) =>
+    axleOf(wheel) === 'rear' ? (car.rearDistanceKm ?? distanceKm) : distanceKm;
   const reached = (needed: Stage) => STAGES.indexOf(stage) >= STAGES.indexOf(needed);
 
   put('vehicle.drive', car.drive);
@@ -159,21 +176,33 @@ function visitEntries(
     put('vehicle.rideHeightChange.front', car.rideHeightMm.front);
     put('vehicle.rideHeightChange.rear', car.rideHeightMm.rear);
   }
-  if (isPresent) {
+  if (hasFault) {
     put('visit.words', car.words);
     put('visit.waits', car.waits);
     put('complaints', [...car.complaints]);
+    if (car.events) put('visit.events', [...car.events]);
+    if (car.occasions) put('visit.occasions', [...car.occasions]);
+    if (car.driver) put('visit.car.driver', car.driver);
+    if (car.load) put('visit.car.load', car.load);
+  }
+  // Read at every visit but where the car has just rolled in.
+  if (monthsAgo > 0 || reached('felt')) {
+    put('visit.odometer', Math.max(distanceKm, car.odometerKm - monthsAgo * KM_A_MONTH));
   }
   for (const wheel of WHEELS) {
     put(`tires.${wheel}.size`, car.size[axleOf(wheel)]);
     put(`tires.${wheel}.newDepth`, car.newDepthMm);
-    put(`tires.${wheel}.distance`, distanceKm);
+    put(`tires.${wheel}.distance`, runOf(wheel));
+    const line = car.lines?.[axleOf(wheel)];
+    if (line) put(`visit.tires.${wheel}.line`, line);
     put(`tires.${wheel}.pressure.target`, car.targetKpa[axleOf(wheel)]);
   }
   if (!reached('reading')) return list;
 
   if (car.readIn) put('units.depth', car.readIn);
-  const depths = demoDepths(car, distanceKm, isPresent ? car.truth : {}, random);
+  // A stream of its own: another car in the list leaves the others' treads as they are.
+  const scatter = createRandom(hashSeed(`${car.plate} ${distanceKm}`));
+  const depths = demoDepths(car, byWheel(runOf), hasFault ? car.truth : {}, scatter);
   const slots = readingOrder('walkRound');
   const count = reached('read') ? slots.length : RIBS_READ_WHILE_READING;
   for (const { wheel, rib } of slots.slice(0, count)) {
@@ -181,21 +210,21 @@ function visitEntries(
   }
   if (!reached('felt')) return list;
 
-  const truth = isPresent ? car.truth : {};
+  const truth = hasFault ? car.truth : {};
   for (const wheel of WHEELS) {
     const toe = (truth.toe?.[axleOf(wheel)] ?? 0) / 2;
     put(
       `tires.${wheel}.feather`,
       toe > 0.2 ? 'catchesOutward' : toe < -0.2 ? 'catchesInward' : 'none',
     );
-    put(`tires.${wheel}.cupping`, (isPresent && car.cupping?.[wheel]) || 'none');
+    put(`tires.${wheel}.cupping`, (hasFault && car.cupping?.[wheel]) || 'none');
     const target = car.targetKpa[axleOf(wheel)];
     put(
       `tires.${wheel}.pressure.measured`,
       Math.round((target * (truth.pressure?.[wheel] ?? 0.98)) / 5) * 5,
     );
-    if (isPresent && car.play?.[wheel]) put(`play.${wheel}`, car.play[wheel]);
-    const damage = isPresent ? car.damage?.[wheel] : undefined;
+    if (hasFault && car.play?.[wheel]) put(`play.${wheel}`, car.play[wheel]);
+    const damage = hasFault ? car.damage?.[wheel] : undefined;
     if (damage) put(`tires.${wheel}.damage`, [...damage]);
   }
   return list;

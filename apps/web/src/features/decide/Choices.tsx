@@ -121,6 +121,11 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
                 <Box className="small">
                   {whereWords(outlook.first.wheel)} {outlook.first.rib} first
                 </Box>
+                {course === 'fitOnly' && !fitsTires && oldKm && (
+                  <Box className="small">
+                    the tires it has: <Life km={oldKm} />
+                  </Box>
+                )}
               </td>
               <td className="figure">
                 <span className="named small">now</span>
