@@ -68,7 +68,7 @@ for (const plate of PLATES) {
     const screen = await onTheScreen(page);
     const said = await headline(page).textContent();
     const visit = /visits\/([^/]+)/.exec(page.url())![1]!;
-    const get = async (what: string) =>
+    const get = async (what: string): Promise<unknown> =>
       (await page.request.get(`/api/visits/${visit}/${what}`)).json();
     expect(await get('diagnosis')).toEqual(screen);
     expect(byTheCommand((await get('case')) as CaseFile)).toEqual(screen);

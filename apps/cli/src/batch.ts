@@ -3,6 +3,7 @@ import { createReadStream } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { createInterface } from 'node:readline';
 import { Worker } from 'node:worker_threads';
+import type { PriceList } from '@keen/contract';
 import { calculateLine } from './calculateCall.ts';
 import type { Streams } from './streams.ts';
 
@@ -15,6 +16,7 @@ export async function runBatch(
   command: 'diagnose' | 'calc',
   file: string,
   streams: Streams,
+  prices?: PriceList,
 ): Promise<void> {
   const input = file === '-' ? streams.stdin : createReadStream(file, 'utf8');
   if (input !== streams.stdin) await once(input, 'open');
@@ -29,7 +31,7 @@ export async function runBatch(
     }
     return;
   }
-  await diagnoseLines(lines, write, progressTo(streams));
+  await diagnoseLines(lines, write, progressTo(streams), prices);
 }
 
 async function* nonEmpty(lines: AsyncIterable<string>): AsyncIterable<string> {
@@ -40,8 +42,9 @@ async function diagnoseLines(
   lines: AsyncIterable<string>,
   write: (line: string) => Promise<void>,
   progress: (done: number) => void,
+  prices: PriceList | undefined,
 ): Promise<void> {
-  const pool = createPool(availableParallelism());
+  const pool = createPool(availableParallelism(), { prices });
   const waiting: Promise<string>[] = [];
   let done = 0;
   const settleFirst = async () => {
@@ -61,13 +64,13 @@ async function diagnoseLines(
   }
 }
 
-function createPool(size: number) {
+function createPool(size: number, workerData: object) {
   type Job = { line: string; resolve: (answer: string) => void; reject: (error: Error) => void };
   const queue: Job[] = [];
   const idle: Worker[] = [];
   const running = new Map<Worker, Job>();
   const workers = Array.from({ length: size }, () => {
-    const worker = new Worker(new URL('./worker.mjs', import.meta.url));
+    const worker = new Worker(new URL('./worker.mjs', import.meta.url), { workerData });
     worker.on('message', (answer: string) => {
       running.get(worker)?.resolve(answer);
       running.delete(worker);

@@ -1,13 +1,34 @@
-import { parseCaseFile } from '@keen/contract';
-import { diagnose } from '@keen/core';
+import { parseCaseFile, priceListSchema, refusalOf } from '@keen/contract';
+import type { PriceList, Refusal } from '@keen/contract';
+import { adviseAtPrices, diagnose } from '@keen/core';
 import { parseJson, refusing } from './outcome.ts';
 import type { Outcome } from './outcome.ts';
 
-/** The full answer to one case file given as text. */
-export function diagnoseCase(text: string): Outcome {
+/**
+ * The full answer to one case file given as text.
+ * @param prices - to weigh the advice at, before those that the case may bring
+ */
+export function diagnoseCase(text: string, prices?: PriceList): Outcome {
   const json = parseJson(text);
   if (!json.ok) return json.outcome;
   const parsed = parseCaseFile(json.value);
   if (!parsed.ok) return { error: parsed.error };
-  return refusing(() => diagnose(parsed.value).diagnosis);
+  const file = parsed.value;
+  return refusing(() => {
+    const answer = diagnose(file);
+    const given = prices ?? file.prices;
+    return given ? adviseAtPrices(file, answer, given) : answer.diagnosis;
+  });
+}
+
+/** A price list given as text. */
+export function readPrices(text: string): { prices: PriceList } | { error: Refusal } {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return { error: { path: '', expected: 'a price list in JSON' } };
+  }
+  const parsed = priceListSchema.safeParse(value);
+  return parsed.success ? { prices: parsed.data } : { error: refusalOf(parsed.error) };
 }

@@ -2,12 +2,13 @@ import { readFile } from 'node:fs/promises';
 import { text } from 'node:stream/consumers';
 import { runBatch } from './batch.ts';
 import { calculateCall } from './calculateCall.ts';
-import { diagnoseCase } from './diagnoseCase.ts';
+import { diagnoseCase, readPrices } from './diagnoseCase.ts';
 import type { Outcome } from './outcome.ts';
 import type { Streams } from './streams.ts';
 
 const USAGE = `keen diagnose FILE          one case file, or - for standard input
 keen diagnose --batch FILE  one case a line (NDJSON), one result a line
+    --prices FILE           either: weigh the advice at this price list
 keen calc NAME '{...}'      one calculator
 keen calc --batch FILE      one {"name": ..., "in": {...}} a line
 `;
@@ -19,14 +20,16 @@ const REFUSED = 2;
  * @returns the exit code: 0, or 2 when the case, the call or the command line is refused
  */
 export async function run(args: readonly string[], streams: Streams): Promise<number> {
-  const [command, ...rest] = args;
+  const [command, ...given] = args;
   try {
+    const { rest, prices } = await takePrices(given, streams);
+    if (prices && 'error' in prices) return print(prices, streams);
     if ((command === 'diagnose' || command === 'calc') && rest[0] === '--batch' && rest[1]) {
-      await runBatch(command, rest[1], streams);
+      await runBatch(command, rest[1], streams, prices?.prices);
       return 0;
     }
     if (command === 'diagnose' && rest.length === 1 && rest[0]) {
-      return print(diagnoseCase(await read(rest[0], streams)), streams);
+      return print(diagnoseCase(await read(rest[0], streams), prices?.prices), streams);
     }
     if (command === 'calc' && rest.length === 2 && rest[0] && rest[1]) {
       return print(calculateCall(rest[0], rest[1]), streams);
@@ -40,6 +43,14 @@ export async function run(args: readonly string[], streams: Streams): Promise<nu
   }
   streams.stderr.write(USAGE);
   return command === '--help' || command === 'help' ? 0 : REFUSED;
+}
+
+/** Takes `--prices FILE` out of the arguments. */
+async function takePrices(args: readonly string[], streams: Streams) {
+  const at = args.indexOf('--prices');
+  const file = at < 0 ? undefined : args[at + 1];
+  if (file === undefined) return { rest: args, prices: undefined };
+  return { rest: args.toSpliced(at, 2), prices: readPrices(await read(file, streams)) };
 }
 
 function print(outcome: Outcome, { stdout, stderr }: Streams): number {

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
-import { diagnosisSchema } from '@keen/contract';
+import { DEFAULT_PRICES, diagnosisSchema } from '@keen/contract';
 
 const root = fileURLToPath(new URL('../../..', import.meta.url));
 const dir = mkdtempSync(join(tmpdir(), 'keen-cli-'));
@@ -48,6 +48,38 @@ describe('keen diagnose', () => {
     expect(first.status).toBe(0);
     expect(diagnosisSchema.safeParse(JSON.parse(first.stdout)).success).toBe(true);
     expect(keen(['diagnose', '-'], text).stdout).toBe(first.stdout);
+  });
+
+  it('weighs the advice at prices from a flag or the case, and says whose it used', () => {
+    const even = exampleCase(5);
+    const plain = diagnosisSchema.parse(
+      JSON.parse(keen(['diagnose', '-'], JSON.stringify(even)).stdout),
+    );
+    expect(plain.recommendation.prices).toBe('usual');
+    const list = file('prices.json', JSON.stringify(DEFAULT_PRICES));
+    const flagged = keen(['diagnose', '-', '--prices', list], JSON.stringify(even)).stdout;
+    const { recommendation, ...rest } = diagnosisSchema.parse(JSON.parse(flagged));
+    expect(recommendation.prices).toBe('given');
+    const [cheapest] = recommendation.courses!.filter(({ bar }) => bar === null);
+    expect(recommendation.action).toBe(cheapest!.course);
+    expect(rest).toEqual({ ...plain, recommendation: undefined });
+    const inCase = keen(
+      ['diagnose', '-'],
+      JSON.stringify({ ...even, prices: DEFAULT_PRICES }),
+    ).stdout;
+    expect(inCase).toBe(flagged);
+    const batch = keen(
+      ['diagnose', '--batch', '-', '--prices', list],
+      `${JSON.stringify(even)}\n`,
+    ).stdout;
+    expect(batch).toBe(flagged);
+  });
+
+  it('refuses a wrong price list with its path', () => {
+    const list = file('wrong.json', JSON.stringify({ ...DEFAULT_PRICES, taxPercent: 90 }));
+    const result = keen(['diagnose', '-', '--prices', list], JSON.stringify(exampleCase()));
+    expect(result.status).toBe(2);
+    expect(JSON.parse(result.stderr)).toMatchObject({ error: { path: 'taxPercent' } });
   });
 
   it('refuses a wrong case on standard error with its path and exits 2', () => {

@@ -26,6 +26,7 @@ import {
 } from './words.ts';
 import type { Wheel } from './words.ts';
 import { FIELD_LIMITS } from './fieldLimits.ts';
+import { priceListSchema } from './prices.ts';
 import { refusalOf } from './refusal.ts';
 import type { Refusal } from './refusal.ts';
 import { unstorable } from './storable.ts';
@@ -148,6 +149,8 @@ export const caseFileSchema = z
     angles: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
     play: z.partialRecord(wheelSchema, z.enum(PLAYS)).optional(),
     history: historySchema.optional(),
+    /** What work and tires cost, so that the advice can be weighed in money. */
+    prices: priceListSchema.optional(),
     visit: z.record(z.string(), z.unknown()).optional(),
   })
   .superRefine((file, ctx) => {

@@ -75,6 +75,22 @@ export const recommendationSchema = z.strictObject({
   unsafe: z.array(wheelSchema),
   parts: z.array(z.strictObject({ part: z.string(), where: whereSchema, why: z.string() })),
   reasons: z.array(z.string()),
+  /** Whose prices the action was weighed at: those of the case or the command line, or usual ratios. */
+  prices: z.enum(['given', 'usual']).optional(),
+  /** The courses weighed, cheapest first, when prices were given; money in minor units of their currency. */
+  courses: z
+    .array(
+      z.strictObject({
+        course: z.enum(ACTIONS),
+        workNow: z.number(),
+        now: z.number(),
+        perThousandKm: z.strictObject({ mean: z.number(), low: z.number(), high: z.number() }),
+        saves: z.strictObject({ mean: z.number(), low: z.number(), high: z.number() }),
+        /** Why it is left out, or null. */
+        bar: z.string().nullable(),
+      }),
+    )
+    .optional(),
 });
 
 /** What the tread says, version 1; see the field notes in docs/formats.md. */

@@ -124,6 +124,7 @@ export type { ProfileFault } from './steps/read/profileTable.ts';
 export { FURTHEST_KM, createOutlook } from './engine/outlook/outlook.ts';
 export type { CourseOutlook, DepthCurve, Outlook, Span } from './engine/outlook/outlook.ts';
 export { weigh } from './engine/outlook/choices.ts';
+export { adviseAtPrices } from './steps/decide/adviseAtPrices.ts';
 export { weighVisit, workPrices } from './steps/decide/weighVisit.ts';
 export type {
   CheckWorth,

@@ -85,7 +85,7 @@ export function TireDistances({ grain, onGrain }: { grain: Grain; onGrain: (to: 
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Choice
-        label="Distance on these tires is"
+        label="How the distance is known"
         options={GRAIN_OPTIONS}
         value={grain}
         onChange={(next) => choose(next ?? 'car')}

@@ -1,4 +1,4 @@
-import type { PriceList, VisitDraft } from '@keen/contract';
+import type { CaseFile, PriceList, VisitDraft } from '@keen/contract';
 import type { Axle, Wheel } from '@keen/contract/words';
 import { axleOf, WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { playAt } from '../../visit/wornParts.ts';
@@ -31,9 +31,27 @@ export function weighVisit(
   draft: VisitDraft,
   replace: readonly Wheel[],
 ): Weighing {
+  const play = Object.fromEntries(
+    WHEEL_ORDER.flatMap((wheel) => {
+      const found = playAt(draft, wheel);
+      return found === undefined ? [] : [[wheel, found]];
+    }),
+  ) as Play;
+  return weighCase(outlook, prices, play, replace);
+}
+
+type Play = CaseFile['play'];
+
+/** The same for a case: weighs its courses with the play that was found. */
+export function weighCase(
+  outlook: Outlook,
+  prices: PriceList,
+  play: Play,
+  replace: readonly Wheel[],
+): Weighing {
   const count = (axle: Axle) => replace.filter((wheel) => axleOf(wheel) === axle).length;
   return weigh(outlook, workPrices(prices), {
-    partsFirst: WHEEL_ORDER.some((wheel) => playAt(draft, wheel) === 'excessive'),
+    partsFirst: WHEEL_ORDER.some((wheel) => play?.[wheel] === 'excessive'),
     replaced: { front: count('front'), rear: count('rear') },
   });
 }

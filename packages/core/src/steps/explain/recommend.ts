@@ -1,5 +1,5 @@
 import type { Recommendation } from '@keen/contract';
-import type { Wheel, WheelStatus } from '@keen/contract/words';
+import type { Action, Wheel, WheelStatus } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { chooseAction, NAME_CAUSE_FROM } from '../../engine/diagnosis/chooseAction.ts';
 import type { CauseChance, GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
@@ -29,12 +29,18 @@ export function recommend(
   const replace = WHEEL_ORDER.filter((wheel) => ['unsafe', 'replace'].includes(statuses[wheel]));
   return {
     action,
-    beforeFitting: !['fitOnly', 'inflateAndWatch'].includes(action),
+    beforeFitting: isBeforeFitting(action),
     replace,
     unsafe,
     parts: causes.flatMap(partOf),
+    prices: 'usual',
     reasons: reasonsFor(chances, facts, causes, replace, unsafe),
   };
+}
+
+/** Whether the work comes before new tires go on. */
+export function isBeforeFitting(action: Action): boolean {
+  return action !== 'fitOnly' && action !== 'inflateAndWatch';
 }
 
 function partOf({ cause, where, probability }: CauseChance): Recommendation['parts'] {
