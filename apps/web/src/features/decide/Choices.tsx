@@ -96,7 +96,7 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
               component="tr"
               key={course}
               data-advised={isAdvised || undefined}
-              sx={{ opacity: bar === null ? 1 : 0.62 }}
+              sx={{ color: bar === null ? undefined : 'text.secondary' }}
             >
               <Box
                 component="th"
@@ -116,7 +116,11 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
                 </Box>
               </Box>
               <td>
-                <LifeScale life={outlook.lifeKm} longest={longest} isAdvised={isAdvised} />
+                <LifeScale
+                  life={outlook.lifeKm}
+                  longest={longest}
+                  ink={isAdvised ? 'marker' : bar === null ? 'rubber' : 'soft'}
+                />
                 <Life km={outlook.lifeKm} />
                 <Box className="small">
                   {whereWords(outlook.first.wheel)} {outlook.first.rib} first
@@ -195,7 +199,8 @@ function doubts(choice: Choice, money: (minor: number) => string): string {
 interface LifeScaleProps {
   life: Span;
   longest: number;
-  isAdvised: boolean;
+  /** Which of the inks of the page. */
+  ink: 'marker' | 'rubber' | 'soft';
 }
 
 /** A distance and what holds it eight times in ten. */
@@ -223,7 +228,7 @@ function NothingYet({ oldKm, longest }: NothingYetProps) {
   const { currency } = session.shop.settings.prices;
   const [danger] = dangerWords(draft);
   return (
-    <Box component="tr" sx={{ opacity: danger ? 0.62 : 1 }}>
+    <Box component="tr" sx={{ color: danger ? 'text.secondary' : undefined }}>
       <Box component="th" scope="row" sx={{ fontWeight: 400 }}>
         <Box sx={{ fontWeight: 550 }}>Nothing yet</Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
@@ -233,7 +238,7 @@ function NothingYet({ oldKm, longest }: NothingYetProps) {
       <td>
         {!danger && oldKm && (
           <>
-            <LifeScale life={oldKm} longest={longest} isAdvised={false} />
+            <LifeScale life={oldKm} longest={longest} ink="rubber" />
             <Life km={oldKm} />
             <Box className="small">on the tires it has</Box>
           </>
@@ -249,9 +254,9 @@ function NothingYet({ oldKm, longest }: NothingYetProps) {
 }
 
 /** The life as a dot with its 80 % whisker, all rows on one scale. */
-function LifeScale({ life, longest, isAdvised }: LifeScaleProps) {
+function LifeScale({ life, longest, ink: name }: LifeScaleProps) {
   const x = (km: number) => 4 + (km / longest) * (SCALE_WIDTH - 8);
-  const ink = isAdvised ? 'var(--marker)' : 'var(--rubber)';
+  const ink = `var(--${name})`;
   return (
     <svg viewBox={`0 0 ${SCALE_WIDTH} 14`} width={SCALE_WIDTH} height={14} aria-hidden>
       <line x1={0} x2={SCALE_WIDTH} y1={13} y2={13} stroke="var(--hairline)" />

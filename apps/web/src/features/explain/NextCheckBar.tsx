@@ -10,8 +10,9 @@ import { useVisit } from '../../shared/visitContext.ts';
 
 /** A check that would tell less than this is not worth asking for, bits. */
 const ASK_FROM_BITS = 0.04;
-/** Nor one that changes the advice less often than this. */
+/** Nor one that changes the advice less often than this, unless it tells a good deal of the cause, bits. */
 const ASK_FROM_CHANCE = 0.03;
+const ASK_ANYWAY_FROM_BITS = 0.2;
 const MOST_OFFERED = 4;
 
 interface Answerable {
@@ -48,7 +49,8 @@ export function NextCheckBar({
         one.gain >= ASK_FROM_BITS &&
         answerable(one) &&
         !skipped.includes(keyOf(one)) &&
-        (worthOf(one)?.changes ?? 0) >= ASK_FROM_CHANCE,
+        worths !== null &&
+        (one.gain >= ASK_ANYWAY_FROM_BITS || (worthOf(one)?.changes ?? 0) >= ASK_FROM_CHANCE),
     )
     .slice(0, MOST_OFFERED);
   const next = worthIt.find((check) => keyOf(check) === picked) ?? worthIt[0];
@@ -137,6 +139,13 @@ function CheckValue({
 }) {
   const { currency } = useVisit().session.shop.settings.prices;
   if (!worth) return null;
+  if (worth.changes < ASK_FROM_CHANCE) {
+    return (
+      <Box component="span" sx={{ color: 'text.secondary' }}>
+        Tells more of the cause; the advice would hardly change.
+      </Box>
+    );
+  }
   const verb = isRest ? 'changes' : 'Changes';
   return (
     <Box component="span" sx={{ color: 'text.secondary' }}>

@@ -175,9 +175,17 @@ describe('NextCheckBar', () => {
   });
 
   it('does not ask for what would not change the advice', () => {
-    showStep(bar([check('checkPlay', 'front')], 0.01, 4));
+    showStep(bar([check('checkPlay', 'front', 0.1)], 0.01, 4));
     expect(screen.getByText(/Nothing left to feel or look at would change/)).toBeVisible();
     expect(screen.queryByRole('button', { name: 'No play' })).toBeNull();
+  });
+
+  it('asks for what tells a good deal of the cause, and says that the advice would stay', () => {
+    showStep(bar([check('feelFeather', 'lf', 0.5)], 0.01, 4));
+    expect(
+      screen.getByText(/Tells more of the cause; the advice would hardly change/),
+    ).toBeVisible();
+    expect(screen.getByRole('button', { name: 'Smooth' })).toBeVisible();
   });
 
   it('asks for nothing while that is worked out', () => {
