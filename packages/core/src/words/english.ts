@@ -60,6 +60,9 @@ const verdict: VerdictTexts = {
   noneStandsOut: 'No cause stands out.',
   likeliest: (cause, where, chance) =>
     `The likeliest fault is ${lower(causes[cause])} at the ${places[where]}, at ${chance}.`,
+  eats: (angle, wheel, rib) =>
+    `${angle === 'camber' ? 'Camber' : 'Toe'} is eating the ${rib} edge of the ${places[wheel]} tire.`,
+  outsideLimits: (chance) => `That it is outside its limits: ${chance}.`,
   unclear: (cause, where) =>
     `Not clear yet. The best guess is ${lower(causes[cause])} at the ${places[where]}.`,
   happened(cause, list, isOutright) {

@@ -85,6 +85,9 @@ const verdict: VerdictTexts = {
   noneStandsOut: 'No destaca ninguna causa.',
   likeliest: (cause, where, chance) =>
     `El fallo más probable es ${lower(causes[cause])} ${at(where)}: ${chance}.`,
+  eats: (angle, wheel, rib) =>
+    `${angle === 'camber' ? 'La caída' : 'La convergencia'} se está comiendo el borde ${rib === 'inner' ? 'interior' : 'exterior'} del neumático ${ofTire[wheel]}.`,
+  outsideLimits: (chance) => `Que esté fuera de sus límites: ${chance}.`,
   unclear: (cause, where) =>
     `Aún no está claro. Lo más probable es ${lower(causes[cause])} ${at(where)}.`,
   happened(cause, list, isOutright) {

@@ -27,6 +27,10 @@ export interface VerdictTexts {
   noneStandsOut: string;
   likeliest(cause: Cause, where: Wheel | Axle, chance: string): string;
   unclear(cause: Cause, where: Wheel | Axle): string;
+  /** An angle that made the wear one sees, whether or not it is out. */
+  eats(angle: 'camber' | 'toe', wheel: Wheel, rib: Rib): string;
+  /** How likely that angle is outside its limits, as a sentence. */
+  outsideLimits(chance: string): string;
   /**
    * What happened, and what it is eating; no surer than the chance behind it.
    * @param isOutright - whether it is said outright, or as what it looks like

@@ -1,3 +1,4 @@
+import { evenCar } from '../../../tests/evenCar.ts';
 import { describe, expect, it } from 'vitest';
 import type { Diagnosis, RankedCause } from '@keen/contract';
 import { ACTIONS, AXLE_CAUSES, WHEEL_CAUSES } from '@keen/contract/words';
@@ -96,6 +97,22 @@ describe('verdictOf', () => {
     for (const cause of AXLE_CAUSES)
       expect(told({ cause, where: 'front' }).headline).toMatch(/\.$/);
     for (const action of ACTIONS) expect(actionWords(action, true).length).toBeGreaterThan(10);
+  });
+});
+
+describe('an angle inside its limits that eats an edge', () => {
+  const said = (front: [number, number] | undefined) => {
+    const file = evenCar({ lf: [3.9, 4.8, 5.6] }, (change) => {
+      if (front) change.tolerances = { camber: { front } };
+    });
+    return verdictOf(diagnose(file).diagnosis, file);
+  };
+
+  it('is named as what made the wear, and its chance of being out is said apart', () => {
+    for (const { headline, sure } of [said(undefined), said([-2.6, 0])]) {
+      expect(headline).toBe('Camber is eating the inner edge of the left front tire.');
+      expect(sure).toMatch(/^That it is outside its limits: \d+ in 100\.$/);
+    }
   });
 });
 

@@ -1,5 +1,5 @@
 import type { CaseFile, Diagnosis, RankedCause } from '@keen/contract';
-import type { Action, Axle, DepthUnit, Wheel } from '@keen/contract/words';
+import type { Action, Axle, Cause, DepthUnit, Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
 import { axleOf } from '../../engine/case/wheels.ts';
@@ -50,14 +50,17 @@ export function verdictOf(
   if (!top || top.probability < GUESSED_FROM) {
     const [worst] = treadSeen(resolveCase(file));
     const odd = diagnosis.oddities?.find(({ kind }) => kind === 'reading');
+    const [eaten] = odd ? [] : anglesThatEat(diagnosis, file);
     return {
       // A tread that is plainly uneven is not one with nothing out, whatever the chances.
       headline: odd?.rib
         ? say.oddReading(odd.where as Wheel, odd.rib)
-        : worst
-          ? say.seen(worst)
-          : say.healthy,
-      sure: '',
+        : eaten
+          ? say.eats(eaten.angle, eaten.wheel, eaten.rib)
+          : worst
+            ? say.seen(worst)
+            : say.healthy,
+      sure: eaten ? say.outsideLimits(hundredIn(texts, eaten.probability)) : '',
       detail: top
         ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
         : say.noneStandsOut,
@@ -67,12 +70,21 @@ export function verdictOf(
     };
   }
   const alike = headlinePlaces(diagnosis.ranked);
+  const chance = hundredIn(texts, top.probability);
+  const isSaid = top.probability >= SAID_FROM;
+  // What made the wear and whether it is out are two questions: the first can be plain, the second open.
+  const eaten = isSaid
+    ? undefined
+    : anglesThatEat(diagnosis, file).find(
+        ({ cause, where }) => cause === top.cause && where === top.where,
+      );
   return {
-    headline:
-      top.probability >= SAID_FROM
-        ? headlineOf(top, alike, file, texts)
+    headline: isSaid
+      ? headlineOf(top, alike, file, texts)
+      : eaten
+        ? say.eats(eaten.angle, eaten.wheel, eaten.rib)
         : say.unclear(top.cause, top.where),
-    sure: `${sureIn(texts, top.probability)}, ${hundredIn(texts, top.probability)}.`,
+    sure: eaten ? say.outsideLimits(chance) : `${sureIn(texts, top.probability)}, ${chance}.`,
     detail: [estimateOf(diagnosis, file, top, texts), tookOf(diagnosis, unit, alike, texts)]
       .filter((sentence) => sentence !== '')
       .join(' '),
@@ -80,6 +92,41 @@ export function verdictOf(
     causes: alike,
     isHealthy: false,
   };
+}
+
+/** Less rubber than this is no eating, mm. */
+const EATEN_MM = 0.4;
+
+interface Eaten {
+  angle: 'camber' | 'toe';
+  wheel: Wheel;
+  rib: Rib;
+  cause: Cause;
+  where: Wheel | Axle;
+  /** That the angle is out on that side. */
+  probability: number;
+}
+
+/** For each edge that one sees worn, the angle that took most of what is uneven there, the worst edge first. */
+function anglesThatEat(diagnosis: Diagnosis, file: CaseFile): Eaten[] {
+  return treadSeen(resolveCase(file)).flatMap((seen): Eaten[] => {
+    if (seen.kind !== 'edge') return [];
+    const { where: wheel, rib } = seen;
+    const axle = axleOf(wheel);
+    const { camber, toe, pressure, cornering, bounce } = diagnosis.wheels[wheel].wear;
+    const uneven = camber + toe + pressure + cornering + bounce;
+    const took = Math.max(camber, toe);
+    if (took < EATEN_MM || took < uneven / 2) return [];
+    const isInner = rib === 'inner';
+    if (camber >= toe) {
+      const cause = isInner ? 'camberTooNegative' : 'camberTooPositive';
+      const probability = diagnosis.wheels[wheel].probability[cause];
+      return [{ angle: 'camber', wheel, rib, cause, where: wheel, probability }];
+    }
+    const cause = isInner ? 'toeTooFarOut' : 'toeTooFarIn';
+    const probability = diagnosis.axles[axle].probability[cause];
+    return [{ angle: 'toe', wheel, rib, cause, where: axle, probability }];
+  });
 }
 
 /** The cause that the answer leads with: of those as good as certain the one that took most, else the likeliest. */
