@@ -1,6 +1,6 @@
 import type { CaseFile, Diagnosis } from '@keen/contract';
 import { caseFileSchema } from '@keen/contract';
-import { WHEELS } from '@keen/contract/words';
+import { RIBS, WHEELS } from '@keen/contract/words';
 import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
 import { diagnose } from '../src/steps/explain/diagnose.ts';
@@ -91,6 +91,44 @@ function in32nds({ name, file, expected }: Pattern): Pattern {
     file: { ...file, units: { ...file.units, depth: 'in32' }, tires },
     expected,
   };
+}
+
+/** The tire whose lowest rib is the lowest of the car. */
+function worstTire({ tires }: CaseFile): Wheel {
+  const lowest = (wheel: Wheel) =>
+    Math.min(...tires[wheel].stations.flatMap((station) => RIBS.map((rib) => station[rib] ?? 99)));
+  return WHEELS.toSorted((a, b) => lowest(a) - lowest(b))[0]!;
+}
+
+/**
+ * The same car with the middle of its worst tire unread, or an edge where the middle is the lowest: the same
+ * causes, said less surely.
+ */
+function withoutCentre({ name, file, expected }: Pattern): Pattern {
+  const { lead, atMost, actions } = expected;
+  const tires = structuredClone(file.tires);
+  for (const station of tires[worstTire(file)].stations) {
+    const { inner, centre, outer } = station;
+    const isCentreLowest = (centre ?? 99) < Math.min(inner ?? 99, outer ?? 99);
+    station[isCentreLowest ? 'inner' : 'centre'] = null;
+  }
+  return {
+    name: `${name}, a rib unread`,
+    file: { ...file, tires },
+    expected: {
+      ...(lead ? { lead } : {}),
+      ...(atMost ? { atMost } : {}),
+      ...(actions ? { actions } : {}),
+    },
+  };
+}
+
+/** The same car with the pressure across from its worst tire unread. */
+function withoutPressure({ name, file, expected }: Pattern): Pattern {
+  const tires = structuredClone(file.tires);
+  const across = tires[OTHER_SIDE[worstTire(file)] as Wheel];
+  if (across.pressure) delete across.pressure.measured;
+  return { name: `${name}, a pressure unread`, file: { ...file, tires }, expected };
 }
 
 function chanceOf({ wheels, axles }: Diagnosis, cause: Cause, where: Place): number {
@@ -201,6 +239,9 @@ describe.each(ALL)('$name', (pattern) => {
   it('is told as it is', () => hold(pattern));
   it('is told the same in a mirror', () => hold(mirrored(pattern)));
   it('is told the same in 32nds', () => hold(in32nds(pattern)));
+  it('is told the same, less surely, with a rib of its worst tire unread', () =>
+    hold(withoutCentre(pattern)));
+  it('is told the same with a pressure unread', () => hold(withoutPressure(pattern)));
 });
 
 describe('a tread that is plainly uneven', () => {
