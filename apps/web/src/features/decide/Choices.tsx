@@ -109,7 +109,9 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
                       ▸{' '}
                     </Box>
                   )}
-                  {actionWords(course, fitsTires)}
+                  {course === 'fitOnly' && !fitsTires && !isAdvised
+                    ? 'Leave it as it is'
+                    : actionWords(course, fitsTires)}
                 </Box>
                 <Box sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
                   {bar === null ? doubts(choice, money) : BAR_WORDS[bar]}
