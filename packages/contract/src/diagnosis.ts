@@ -42,6 +42,13 @@ export const axleDiagnosisSchema = z.strictObject({
   }),
 });
 
+/** A reason as a code with what stands in its sentence, so that any language can say it; depths in mm. */
+export const reasonCodeSchema = z.strictObject({
+  code: z.string(),
+  figures: z.array(z.union([z.number(), z.string(), z.boolean()])),
+});
+export type ReasonCode = z.infer<typeof reasonCodeSchema>;
+
 export const rankedCauseSchema = z.strictObject({
   cause: z.enum([...WHEEL_CAUSES, ...AXLE_CAUSES]),
   where: whereSchema,
@@ -49,6 +56,10 @@ export const rankedCauseSchema = z.strictObject({
   excess: z.number(),
   because: z.array(z.string()),
   against: z.array(z.string()),
+  /** The reasons as codes, in the order of their sentences. */
+  codes: z
+    .strictObject({ because: z.array(reasonCodeSchema), against: z.array(reasonCodeSchema) })
+    .optional(),
 });
 
 export const nextCheckSchema = z.strictObject({

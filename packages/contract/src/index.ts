@@ -56,6 +56,7 @@ export type {
   NextCheck,
   Oddity,
   RankedCause,
+  ReasonCode,
   Recommendation,
   WheelDiagnosis,
 } from './diagnosis.ts';

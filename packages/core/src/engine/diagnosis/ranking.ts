@@ -6,8 +6,8 @@ import type { Fault } from '../wear/faults.ts';
 const LIST_PROBABILITY = 0.03;
 const LIST_EXCESS_MM = 0.05;
 
-/** For and against a fault, in sentences. */
-export type ReasonsFor = (fault: Fault) => Pick<RankedCause, 'because' | 'against'>;
+/** For and against a fault, in sentences and as codes. */
+export type ReasonsFor = (fault: Fault) => Pick<RankedCause, 'because' | 'against' | 'codes'>;
 
 /**
  * The causes worth listing, most excess first.

@@ -4,6 +4,7 @@ import type { Cause, Wheel, Axle } from '@keen/contract/words';
 import { exampleCase, wear } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
 import { FAULTS } from '../../engine/wear/faults.ts';
+import { SPANISH } from '../../words/spanish.ts';
 import { createReasons } from './reasons.ts';
 
 function reasons(
@@ -28,6 +29,35 @@ describe('createReasons', () => {
     );
     expect(because).toContain('The slope is smooth under the hand, not feathered.');
     expect(against).toEqual([]);
+  });
+
+  it('gives each reason as a code with its figures, so that another language can say it', () => {
+    const toe = (unit: 'mm' | 'in32') =>
+      reasons(
+        'toeTooFarIn',
+        'front',
+        (file) => {
+          wear(file, 'lf', [5.2, 4.4, 3.3]);
+          wear(file, 'rf', [5.2, 4.4, 3.5]);
+          file.tires.lf.feather = 'catchesOutward';
+          file.tires.rf.feather = 'none';
+        },
+        unit,
+      );
+    const { because, against, codes } = toe('mm');
+    expect(codes).toEqual({
+      because: [
+        { code: 'bothEdgesLower', figures: ['outer', 1.9, 1.7] },
+        { code: 'catches', figures: ['lf', true] },
+      ],
+      against: [{ code: 'isSmooth', figures: ['rf'] }],
+    });
+    expect([because.length, against.length]).toEqual([2, 1]);
+    // Figures stay in mm whatever the sentence is in.
+    expect(toe('in32').codes).toEqual(codes);
+    expect(toe('in32').because[0]).toContain('/32 in');
+    const spanish = SPANISH.reasons;
+    expect(codes.because.every(({ code }) => code in spanish)).toBe(true);
   });
 
   it('speaks against camber when both tires slope and the ribs are feathered', () => {

@@ -1,3 +1,4 @@
+import type { ReasonCode } from '@keen/contract';
 import type { Axle, DepthUnit, Rib, Wheel } from '@keen/contract/words';
 import type { ResolvedCase } from '../../engine/case/resolveCase.ts';
 import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
@@ -6,11 +7,21 @@ import type { Texts } from '../../words/texts.ts';
 import { depthIn, numberIn } from '../../words/texts.ts';
 import { depthFromMm } from '../../engine/units/units.ts';
 import type { Fault } from '../../engine/wear/faults.ts';
+import { sayingsOf } from './saidReasons.ts';
+import type { Figure, Said } from './saidReasons.ts';
 
 /** For and against a cause, in sentences made from this car's numbers. */
 export interface Reasons {
   because: string[];
   against: string[];
+  /** The same as codes with their figures, in the same order. */
+  codes: { because: ReasonCode[]; against: ReasonCode[] };
+}
+
+/** The same while it is gathered. */
+interface Gathered {
+  because: Said[];
+  against: Said[];
 }
 
 /** A difference in depth that is worth a sentence, mm. */
@@ -27,10 +38,15 @@ type Depths = Record<Rib, number | null>;
  * @param texts - the language it speaks
  */
 export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Texts = ENGLISH) {
-  const say = texts.reasons;
-  const depth = (mm: number) => depthIn(texts, depthFromMm(mm, unit), unit);
-  const signed = (value: number, digits: number) =>
-    `${value < 0 ? '' : '+'}${numberIn(texts, value, digits)}`;
+  const say = sayingsOf(texts.reasons);
+  const depth = (mm: number): Figure => ({
+    value: rounded(mm),
+    text: depthIn(texts, depthFromMm(mm, unit), unit),
+  });
+  const signed = (value: number, digits: number): Figure => ({
+    value: rounded(value),
+    text: `${value < 0 ? '' : '+'}${numberIn(texts, value, digits)}`,
+  });
   const ribs = Object.fromEntries(
     WHEEL_ORDER.map((wheel) => [wheel, meanDepths(resolved, wheel)]),
   ) as Record<Wheel, Depths>;
@@ -48,7 +64,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
       : centre - (inner + outer) / 2;
   };
 
-  function camber(wheel: Wheel, positive: boolean): Reasons {
+  function camber(wheel: Wheel, positive: boolean): Gathered {
     const reasons = blank();
     const sign = positive ? 1 : -1;
     const edge = positive ? 'outer' : 'inner';
@@ -86,7 +102,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
     return reasons;
   }
 
-  function toe(axle: Axle, isIn: boolean): Reasons {
+  function toe(axle: Axle, isIn: boolean): Gathered {
     const reasons = blank();
     const sign = isIn ? 1 : -1;
     const edge = isIn ? 'outer' : 'inner';
@@ -119,7 +135,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
     return reasons;
   }
 
-  function pressure(wheel: Wheel, high: boolean): Reasons {
+  function pressure(wheel: Wheel, high: boolean): Gathered {
     const reasons = blank();
     const sign = high ? -1 : 1;
     const own = crown(wheel);
@@ -139,7 +155,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
     return reasons;
   }
 
-  function looseness(axle: Axle): Reasons {
+  function looseness(axle: Axle): Gathered {
     const reasons = blank();
     const wheels = WHEELS_OF_AXLE[axle];
     for (const wheel of wheels) {
@@ -182,7 +198,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
       : null;
   }
 
-  function bounce(wheel: Wheel): Reasons {
+  function bounce(wheel: Wheel): Gathered {
     const reasons = blank();
     const { cupping, readMm } = resolved.tires[wheel];
     if (cupping === 'some' || cupping === 'heavy') {
@@ -206,7 +222,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
     return reasons;
   }
 
-  function cornering(): Reasons {
+  function cornering(): Gathered {
     const reasons = blank();
     const slopes = WHEELS_OF_AXLE.front.map(slope);
     if (slopes.every((value) => value !== null && value >= TELLING_MM)) {
@@ -223,7 +239,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
     return reasons;
   }
 
-  return function reasonsFor({ cause, where }: Pick<Fault, 'cause' | 'where'>): Reasons {
+  function gather({ cause, where }: Pick<Fault, 'cause' | 'where'>): Gathered {
     switch (cause) {
       case 'camberTooNegative':
         return camber(where as Wheel, false);
@@ -244,10 +260,21 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
       case 'hardCornering':
         return cornering();
     }
+  }
+
+  return function reasonsFor(fault: Pick<Fault, 'cause' | 'where'>): Reasons {
+    const { because, against } = gather(fault);
+    const texted = (list: readonly Said[]) => list.map(({ text }) => text);
+    const coded = (list: readonly Said[]) => list.map(({ code, figures }) => ({ code, figures }));
+    return {
+      because: texted(because),
+      against: texted(against),
+      codes: { because: coded(because), against: coded(against) },
+    };
   };
 }
 
-function blank(): Reasons {
+function blank(): Gathered {
   return { because: [], against: [] };
 }
 
@@ -260,4 +287,9 @@ function meanDepths(resolved: ResolvedCase, wheel: Wheel): Depths {
     depths.length === 0 ? null : depths.reduce((sum, value) => sum + value, 0) / depths.length;
   const { inner, centre, outer } = resolved.tires[wheel].readMm;
   return { inner: mean(inner), centre: mean(centre), outer: mean(outer) };
+}
+
+/** Without the last bits of a difference: 1.9, not 1.9000000000000004. */
+function rounded(value: number): number {
+  return Number(value.toFixed(4));
 }
