@@ -19,6 +19,63 @@ describe('ArriveStep', () => {
     expect(enter.mock.calls[0]?.[1]).toBeCloseTo(16_093.44, 6);
   });
 
+  it('takes a distance for each axle, or for each tire with its new depth', async () => {
+    const { enter } = showStep(<ArriveStep />, {
+      draft: { tires: { lf: { distance: 12_000 }, lr: { distance: 58_000 } } },
+    });
+    // What was entered is by axle already.
+    const rears = screen.getByLabelText('Distance on the rears');
+    expect(rears).toHaveValue('58000');
+    await userEvent.clear(rears);
+    await userEvent.type(rears, '60000');
+    await userEvent.tab();
+    expect(enter.mock.calls).toEqual([
+      ['tires.lr.distance', 60_000],
+      ['tires.rr.distance', 60_000],
+    ]);
+    enter.mockClear();
+    await userEvent.click(screen.getByRole('button', { name: 'Each tire' }));
+    expect(enter).not.toHaveBeenCalled();
+    const tire = within(screen.getByRole('group', { name: 'Right rear' }));
+    await userEvent.type(tire.getByLabelText('New depth'), '7.5');
+    await userEvent.tab();
+    expect(enter.mock.calls).toEqual([['tires.rr.newDepth', 7.5]]);
+  });
+
+  it('gives all four the distance of the left front when they are said to be the same', async () => {
+    const { enter } = showStep(<ArriveStep />, {
+      draft: { tires: { lf: { distance: 12_000 }, rf: { distance: 12_000 }, lr: { distance: 9 } } },
+    });
+    await userEvent.click(screen.getByRole('button', { name: 'The same on all four' }));
+    expect(enter.mock.calls).toEqual([
+      ['tires.lr.distance', 12_000],
+      ['tires.rr.distance', 12_000],
+    ]);
+  });
+
+  it('works the distance out from the odometer then and now', async () => {
+    const tires = { lf: 30_000, rf: 30_000, lr: 30_000, rr: 30_000 };
+    const earlier = visitDetail({
+      visit: { odometer: 83_000 },
+      tires: Object.fromEntries(
+        Object.entries(tires).map(([wheel, km]) => [wheel, { distance: km }]),
+      ),
+    }).visit;
+    const now = visitDetail();
+    const { enter } = showStep(<ArriveStep />, {
+      draft: { visit: { odometer: 91_200 } },
+      detail: { ...now, history: [{ ...earlier, arrivedAt: '2025-03-12T09:00:00.000Z' }] },
+    });
+    expect(screen.getByText(/8 200 km since 12 Mar 2025/)).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Same tires, 38 200 km' }));
+    expect(enter.mock.calls.map(([, km]) => km as number)).toEqual([
+      38_200, 38_200, 38_200, 38_200,
+    ]);
+    enter.mockClear();
+    await userEvent.click(screen.getByRole('button', { name: /New ones went on then, 8 200 km/ }));
+    expect(enter.mock.calls.at(-1)).toEqual(['tires.rr.distance', 8_200]);
+  });
+
   it('keeps a size it cannot read at its field and enters nothing', async () => {
     const { enter } = showStep(<ArriveStep />);
     await userEvent.type(screen.getByLabelText('Front size'), 'round');
