@@ -85,6 +85,11 @@ export function HowItWorksPage() {
             them that have it. Toe against play, camber against handed driving, low pressure against
             cornering: where two explanations fit, both keep their share.
           </Typography>
+          <Typography sx={{ maxWidth: '68ch', mt: 1 }}>
+            What is told on arrival counts too: a kerb or a lift makes angles likelier out, and
+            today’s angles say less of what wore the tread; an alignment before most of the wear
+            makes worn joints likelier; tires of different make or age may wear at different rates.
+          </Typography>
           <Box
             sx={{
               display: 'grid',
@@ -100,6 +105,15 @@ export function HowItWorksPage() {
             <FactTable title="How far the formula and the hand are trusted" facts={noiseFacts()} />
           </Box>
         </Section>
+        <Section title="From causes to advice">
+          <Typography sx={{ maxWidth: '68ch' }}>
+            Some courses are left out first: fitting new tires where the tread is plainly uneven,
+            setting angles that nobody has measured, parts on a suspicion. The others are priced at
+            the shop’s own prices over the life of a set, for each of the cars drawn: the work, and
+            the tires used up. The cheapest on average is advised. A check is worth what deciding
+            after it saves; one that would change nothing is not asked for.
+          </Typography>
+        </Section>
         <Section title="Sources">
           <Box component="ul" sx={{ m: 0, pl: 2.5, maxWidth: '76ch', display: 'grid', gap: 0.5 }}>
             <li>
@@ -113,6 +127,10 @@ export function HowItWorksPage() {
               differences of past draws, ter Braak and Vrugt (2008).
             </li>
             <li>What a check would tell: Lindley (1956), expected information of an experiment.</li>
+            <li>
+              What it is worth in money: Raiffa and Schlaifer (1961), expected value of sample
+              information.
+            </li>
           </Box>
         </Section>
         <Notice>
