@@ -160,6 +160,7 @@ const BAR_WORDS: Record<NonNullable<Choice['bar']>, string> = {
   moved: 'Left out: the angles have moved, whatever the tread says yet.',
   measureFirst: 'Left out: not certain enough to set angles without measuring them first.',
   measured: 'Left out: the angles have been measured.',
+  inOrder: 'Left out: the angles were measured and are in order.',
   unlikely: 'Left out: nothing here asks for it.',
 };
 

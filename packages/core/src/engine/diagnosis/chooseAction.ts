@@ -42,7 +42,7 @@ export interface PlainFacts {
    * What has moved the angles since the car was last aligned, where no rig has found them in tolerance since.
    */
   moved: 'height' | 'parts' | null;
-  /** What a rig has found today: every camber and both total toes in tolerance, one of them out, or not all read. */
+  /** What a rig has found today: all in tolerance or within its own error, one of them out, or not all read. */
   measured: 'inOrder' | 'out' | null;
 }
 
@@ -71,7 +71,7 @@ export function barredCourses(
     };
   }
   if (measured !== null) bars.checkAlignment = 'measured';
-  if (measured === 'inOrder') return bars;
+  if (measured === 'inOrder') return { ...bars, align: 'inOrder' };
   if (measured === null && alignment < ALIGN_FROM) bars.align = 'measureFirst';
   if (seen.length > 0) bars.fitOnly = 'seen';
   if (seen.some(({ kind }) => kind === 'edge' || kind === 'across')) bars.inflateAndWatch = 'seen';
@@ -121,16 +121,23 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
   return { seen: treadSeen(resolved), moved: measured === null ? moved : null, measured };
 }
 
+/** A rig's reading is out only by more than its own error, degrees: one camber, the toe of two wheels. */
+const CAMBER_ERROR = 0.1;
+const TOTAL_TOE_ERROR = 0.06;
+
 function measuredAngles({ angles, tolerances }: ResolvedCase): PlainFacts['measured'] {
   const total = (left: number | null, right: number | null) =>
     left === null || right === null ? null : left + right;
   const read = [
     ...WHEEL_ORDER.map(
-      (wheel) => [angles[wheel].camber, tolerances.camber[axleOf(wheel)]] as const,
+      (wheel) => [angles[wheel].camber, tolerances.camber[axleOf(wheel)], CAMBER_ERROR] as const,
     ),
-    [total(angles.lf.toe, angles.rf.toe), tolerances.totalToe.front] as const,
-    [total(angles.lr.toe, angles.rr.toe), tolerances.totalToe.rear] as const,
+    [total(angles.lf.toe, angles.rf.toe), tolerances.totalToe.front, TOTAL_TOE_ERROR] as const,
+    [total(angles.lr.toe, angles.rr.toe), tolerances.totalToe.rear, TOTAL_TOE_ERROR] as const,
   ];
   if (read.some(([value]) => value === null)) return null;
-  return read.every(([value, [low, high]]) => value! >= low && value! <= high) ? 'inOrder' : 'out';
+  const isOut = read.some(
+    ([value, [low, high], error]) => value! < low - error || value! > high + error,
+  );
+  return isOut ? 'out' : 'inOrder';
 }

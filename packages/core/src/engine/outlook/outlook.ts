@@ -60,6 +60,8 @@ export type Bar =
   | 'measureFirst'
   /** They have been measured. */
   | 'measured'
+  /** Measured, and in tolerance. */
+  | 'inOrder'
   /** Worn joints or dampers need more than a suspicion. */
   | 'unlikely';
 

@@ -169,6 +169,12 @@ describe('chooseAction', () => {
     );
   });
 
+  it('neither measures nor aligns again what a rig has found in order today', () => {
+    const likely = { ...none, alignment: 0.95 };
+    expect(chooseAction(likely, { ...plain, measured: 'inOrder' })).not.toMatch(/align/i);
+    expect(chooseAction(likely, { ...plain, measured: 'out' })).toBe('align');
+  });
+
   it('aligns after a lift or a lowering, whatever the tread says yet', () => {
     expect(chooseAction(none, { ...plain, moved: 'height' })).toBe('align');
     expect(chooseAction(none, { ...plain, moved: 'parts' })).toBe('align');
