@@ -41,9 +41,10 @@ function placed(list: readonly (Wheel | Axle)[], noun: 'wheel' | 'tire'): string
 
 const verdict: VerdictTexts = {
   healthy: 'This tread fits a car with nothing out.',
-  seen(seen) {
-    const then =
-      'Whatever did that will do it to the next tire: measure the alignment before fitting.';
+  seen(seen, isMeasured) {
+    const then = isMeasured
+      ? 'The angles are in order today: look at joints and bushings before new tires go on.'
+      : 'Whatever did that will do it to the next tire: measure the alignment before fitting.';
     switch (seen.kind) {
       case 'edge':
         return `The ${places[seen.where]} tire is worn on its ${seen.rib} edge, and no single cause stands out. ${then}`;

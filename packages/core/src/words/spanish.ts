@@ -66,9 +66,10 @@ function placed(list: readonly (Wheel | Axle)[], noun: 'wheel' | 'tire'): string
 
 const verdict: VerdictTexts = {
   healthy: 'Este desgaste corresponde a un coche sin nada fuera de medida.',
-  seen(seen) {
-    const then =
-      'Lo que lo ha gastado así gastará igual el siguiente: mida la alineación antes de montar.';
+  seen(seen, isMeasured) {
+    const then = isMeasured
+      ? 'Hoy los ángulos están bien: mire rótulas y silentblocks antes de montar neumáticos nuevos.'
+      : 'Lo que lo ha gastado así gastará igual el siguiente: mida la alineación antes de montar.';
     switch (seen.kind) {
       case 'edge':
         return `El neumático ${ofTire[seen.where]} está gastado en el borde ${seen.rib === 'inner' ? 'interior' : 'exterior'} y no destaca ninguna causa. ${then}`;

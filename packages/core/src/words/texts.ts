@@ -20,8 +20,8 @@ export const SURE_BANDS = [0.97, 0.85, 0.6, 0.45, 0.2, 0.05, 0] as const;
 
 export interface VerdictTexts {
   healthy: string;
-  /** Wear that anyone can see and no known cause explains well. */
-  seen(seen: SeenWear): string;
+  /** Wear that anyone can see and no known cause explains well. @param isMeasured - whether a rig found the angles in order */
+  seen(seen: SeenWear, isMeasured: boolean): string;
   /** A reading that is likely wrong, where nothing else is to be said. */
   oddReading(wheel: Wheel, rib: Rib): string;
   noneStandsOut: string;

@@ -44,6 +44,8 @@ export interface PlainFacts {
   moved: 'height' | 'parts' | null;
   /** What a rig has found today: all in tolerance or within its own error, one of them out, or not all read. */
   measured: 'inOrder' | 'out' | null;
+  /** The angles were set, or parts put in, late in the tires' life: today's are not those that wore them. */
+  isSetSince: boolean;
 }
 
 /**
@@ -52,11 +54,12 @@ export interface PlainFacts {
  * A tread that is plainly uneven is not answered by fitting the next one: what wore it will wear that
  * too, so the least is to measure. After a lift, a lowering or new suspension parts the angles are others
  * than they were, whatever the tread says yet. Measuring comes first in any alignment: short of near
- * certainty it is what is sold. Parts and dampers are not advised on a suspicion (common practice, no source).
+ * certainty it is what is sold; a tread plainly one-sided with angles in order has its joints looked through.
+ * Parts and dampers are not advised on a suspicion (common practice, no source).
  */
 export function barredCourses(
   { alignment, looseness, bounce }: GroupChances,
-  { seen, moved, measured }: PlainFacts,
+  { seen, moved, measured, isSetSince }: PlainFacts,
 ): Partial<Record<Action, Bar>> {
   const bars: Partial<Record<Action, Bar>> = {};
   if (looseness < NAME_CAUSE_FROM) bars.partsThenAlign = 'unlikely';
@@ -71,10 +74,16 @@ export function barredCourses(
     };
   }
   if (measured !== null) bars.checkAlignment = 'measured';
-  if (measured === 'inOrder') return { ...bars, align: 'inOrder' };
+  if (measured === 'inOrder') bars.align = 'inOrder';
   if (measured === null && alignment < ALIGN_FROM) bars.align = 'measureFirst';
+  // What wore the tread has been put right since.
+  if (measured === 'inOrder' && isSetSince) return bars;
   if (seen.length > 0) bars.fitOnly = 'seen';
-  if (seen.some(({ kind }) => kind === 'edge' || kind === 'across')) bars.inflateAndWatch = 'seen';
+  if (seen.some(({ kind }) => kind === 'edge' || kind === 'across')) {
+    bars.inflateAndWatch = 'seen';
+    // One-sided wear with angles in order points to what moves them under way.
+    if (measured === 'inOrder') delete bars.partsThenAlign;
+  }
   return bars;
 }
 
@@ -115,10 +124,15 @@ function expectedCosts(chances: GroupChances): Record<Action, number> {
 
 /** Takes the plain facts out of a case. */
 export function plainFacts(resolved: ResolvedCase): PlainFacts {
-  const { isHeightChanged, hasNewParts } = historyFacts(resolved);
+  const { isHeightChanged, hasNewParts, areAnglesRecent } = historyFacts(resolved);
   const measured = measuredAngles(resolved);
   const moved = isHeightChanged ? 'height' : hasNewParts ? 'parts' : null;
-  return { seen: treadSeen(resolved), moved: measured === null ? moved : null, measured };
+  return {
+    seen: treadSeen(resolved),
+    moved: measured === null ? moved : null,
+    measured,
+    isSetSince: areAnglesRecent,
+  };
 }
 
 /** A rig's reading is out only by more than its own error, degrees: one camber, the toe of two wheels. */

@@ -1,3 +1,5 @@
+import { TIRE_PAIRS } from '@keen/contract/words';
+import type { TirePair } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
 import * as fc from 'fast-check';
 import { exampleCase, wear } from '../../../tests/exampleCase.ts';
@@ -48,16 +50,16 @@ function denseLog(file: ReturnType<typeof exampleCase>, state: Float64Array): nu
   const loss = lossesAt(state);
   const step = 1e-3;
   const otherAge = state[STATE.otherAge]!;
+  const { tiresDiffer } = resolved.history;
   const slopes = [...NUISANCE_SPREADS.keys()].map((k) => {
     const moved = state.slice();
     moved[FIRST_NUISANCE + k] = step;
-    const wider =
-      otherAge > 0 && FIRST_NUISANCE + k === STATE.axleRate + otherAge - 1
-        ? NOISE.otherAge / NUISANCE_SPREADS[k]!
-        : 1;
-    return lossesAt(moved).map(
-      (mm, at) => ((mm - loss[at]!) / step) * NUISANCE_SPREADS[k]! * wider,
-    );
+    const axle = FIRST_NUISANCE + k - STATE.axleRate;
+    const ofRate = tiresDiffer.includes('axles') ? NOISE.differingAxle : NUISANCE_SPREADS[k]!;
+    // Of another age the rate is as uncertain as that says, whatever is known of the make.
+    const rate = axle === otherAge - 1 ? NOISE.otherAge : ofRate;
+    const spread = axle === 0 || axle === 1 ? rate : NUISANCE_SPREADS[k]!;
+    return lossesAt(moved).map((mm, at) => ((mm - loss[at]!) / step) * spread);
   });
   const readings = WHEEL_ORDER.map((wheel) => tireReadings(resolved.tires[wheel]));
   const rounding = resolved.readingRoundingMm ** 2 / 12;
@@ -78,8 +80,11 @@ function denseLog(file: ReturnType<typeof exampleCase>, state: Float64Array): nu
       const tire = Math.floor(a.at / 3);
       if (tire !== Math.floor(b.at / 3)) return common;
       const odd = state[STATE.oddTire] === tire + 1 ? NOISE.oddTire ** 2 : 0;
-      const both =
-        ((NOISE.tire * scale) ** 2 + odd) * loss[a.at]! * loss[b.at]! + NOISE.newDepthMm ** 2;
+      const differs = tiresDiffer.includes(tire < 2 ? 'front' : 'rear')
+        ? NOISE.differingTire ** 2 - NOISE.tire ** 2
+        : 0;
+      const ofTire = (NOISE.tire * scale) ** 2 + differs + odd;
+      const both = ofTire * loss[a.at]! * loss[b.at]! + NOISE.newDepthMm ** 2;
       if (a.at !== b.at) return common + both;
       const wrong = state[STATE.oddReading] === a.at + 1 ? NOISE.oddReadingMm ** 2 : 0;
       return common + both + (NOISE.rib * scale * loss[a.at]!) ** 2 + a.variance + wrong;
@@ -129,11 +134,15 @@ const state = fc
     return made;
   });
 
+const differing = fc.subarray([...TIRE_PAIRS]);
+
 describe('createDepthLikelihood', () => {
   it('is the dense normal density, for any depths, ribs unread and state', () => {
     fc.assert(
-      fc.property(fc.tuple(depth, depth, depth), state, ([inner, centre, outer], one) => {
+      fc.property(fc.tuple(depth, depth, depth), state, differing, (lf, one, tiresDiffer) => {
+        const [inner, centre, outer] = lf;
         const file = exampleCase();
+        file.history = { tiresDiffer };
         file.tires.lf.stations = [{ inner, centre, outer }];
         const unread = [inner, centre, outer].filter((mm) => mm === null).length;
         // An unread rib is one read to a metre: the rest of its entries is nothing beside that.
@@ -192,6 +201,30 @@ describe('createDepthLikelihood', () => {
     const meanLost = lost.reduce((sum, mm) => sum + mm, 0) / lost.length;
     expect(meanLost).toBeGreaterThan(2.75);
     expect(meanLost).toBeLessThan(3.25);
+  });
+
+  it('draws the rate of an axle of another age as widely, whether its make is known to differ or not', () => {
+    const random = createRandom(5);
+    const ribs = { factors: new Float64Array(12), lossMm: new Float64Array(12) };
+    const sdOf = (tiresDiffer: TirePair[]) => {
+      const file = exampleCase();
+      file.history = { tiresDiffer };
+      for (const wheel of ['lr', 'rr'] as const) {
+        file.tires[wheel].stations = [{ inner: null, centre: null, outer: null }];
+      }
+      const resolved = resolveCase(file);
+      const likelihood = createDepthLikelihood(resolved, tirePaths(resolved));
+      const one = healthyState([0, 0], [0, 0]);
+      one[STATE.otherAge] = 2;
+      const drawn = Array.from({ length: 4000 }, () => {
+        likelihood.drawNuisances(one, random, ribs);
+        return one[STATE.axleRate + 1]!;
+      });
+      return Math.sqrt(drawn.reduce((sum, value) => sum + value ** 2, 0) / drawn.length);
+    };
+    // Nothing was read there, so what is drawn is the prior.
+    expect(sdOf([])).toBeCloseTo(NOISE.otherAge, 1);
+    expect(sdOf(['axles'])).toBeCloseTo(NOISE.otherAge, 1);
   });
 
   it('says nothing about a tire that was not read', () => {

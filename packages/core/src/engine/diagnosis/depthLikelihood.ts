@@ -3,10 +3,12 @@ import { WHEEL_ORDER } from '../case/wheels.ts';
 import { exp, log } from '../math/elementary.ts';
 import type { Random } from '../random/random.ts';
 import { NOISE } from '../wear/constants.ts';
-import { FIRST_NUISANCE, NUISANCE_COUNT, NUISANCE_SPREADS, SPREAD, STATE } from '../wear/state.ts';
+import { FIRST_NUISANCE, NUISANCE_COUNT, STATE } from '../wear/state.ts';
 import { plainLoss, tireSensitivity } from '../wear/tireLoss.ts';
 import type { TirePath } from '../wear/tireLoss.ts';
 import { factorAndSolve, SIZE, solve, squareOf } from './blockCholesky.ts';
+import { addScatter, COLUMNS, couple, placeBlock, RATE_AT, scaleColumns } from './depthBlocks.ts';
+import { depthScatter } from './depthScatter.ts';
 import { readingVariances, tireReadings } from './tireReadings.ts';
 
 // Looked up once: some loaders resolve an imported name at every use, and this runs very often.
@@ -14,34 +16,8 @@ const AT = { ...STATE };
 const Z = NUISANCE_COUNT;
 const N = SIZE;
 const FIRST = FIRST_NUISANCE;
-/**
- * Columns of the sensitivities in the order in which they are kept: those of the whole car first, then
- * those of the front axle and of the rear, which tires of different axles do not share.
- */
-const ORDER: readonly number[] = [
-  ...Array.from({ length: STATE.tilt - FIRST_NUISANCE }, (_, column) => column),
-  ...[0, 1].flatMap((axle) =>
-    [STATE.tilt, STATE.axleCrown, STATE.drivingSlip, STATE.corneringSlip, STATE.axleRate].map(
-      (element) => element - FIRST_NUISANCE + axle,
-    ),
-  ),
-];
-/** Where the rate of each axle stands in that order. */
-const AGE_AT = [0, 1].map((axle) => ORDER.indexOf(STATE.axleRate - FIRST_NUISANCE + axle));
-/** Columns of the whole car, and of each axle; see {@link ORDER}. */
-const OF_CAR = STATE.tilt - FIRST_NUISANCE;
-const OF_AXLE = 5;
-/** Relative scatter of a whole tire and of a rib, squared; see {@link NOISE}. */
-const TIRE_VAR = NOISE.tire * NOISE.tire;
-const RIB_VAR = NOISE.rib * NOISE.rib;
-/** What two tires of an axle that are known to differ scatter beyond that, and their axles' rates. */
-const DIFFERING_TIRE_VAR = NOISE.differingTire * NOISE.differingTire - TIRE_VAR;
-const DIFFERING_AXLE = NOISE.differingAxle / SPREAD.axleRate;
-const ODD_TIRE_VAR = NOISE.oddTire * NOISE.oddTire;
 const NEW_DEPTH_VAR = NOISE.newDepthMm * NOISE.newDepthMm;
 const ODD_READING_VAR = NOISE.oddReadingMm * NOISE.oddReadingMm;
-/** By how much the rate of an axle of another age may be off beyond an ordinary one. */
-const OTHER_AGE = NOISE.otherAge / SPREAD.axleRate;
 const UNREAD_VAR = 1e6;
 
 /** All four tires, as a mask. */
@@ -102,20 +78,8 @@ export function createDepthLikelihood(
     readings.flatMap((tire) => readingVariances(tire, resolved.readingRoundingMm)),
     (variance) => (variance > 0 ? variance : UNREAD_VAR),
   );
-  const { tiresDiffer } = resolved.history;
-  const axleWider = tiresDiffer.includes('axles') ? DIFFERING_AXLE : 1;
-  const axleRates = AGE_AT.map((at) => ORDER[at]!);
-  const spreads = Float64Array.from(ORDER, (column) => {
-    if (known.has(FIRST + column)) return 0;
-    return NUISANCE_SPREADS[column]! * (axleRates.includes(column) ? axleWider : 1);
-  });
-  const differing = Float64Array.of(
-    ...(['front', 'rear'] as const).flatMap((axle) => {
-      const extra = tiresDiffer.includes(axle) ? DIFFERING_TIRE_VAR : 0;
-      return [extra, extra];
-    }),
-  );
-  const shifts = Float64Array.from(ORDER, (column) => known.get(FIRST + column) ?? 0);
+  const scatter = depthScatter(resolved, known);
+  const { spreads, shifts } = scatter;
   const hasShifts = shifts.some((value) => value !== 0);
   /** Columns that two tires share: those of the whole car, and of the axles that both have been on. */
   const shares = paths.map(({ positions }, tire) =>
@@ -157,26 +121,24 @@ export function createDepthLikelihood(
     tireSensitivity(state, paths[tire]!, mean, sensitivity);
     if (hasShifts) {
       for (let k = 0; k < Z; k++) {
-        const from = 3 * ORDER[k]!;
+        const from = 3 * COLUMNS[k]!;
         for (let rib = 0; rib < 3; rib++)
           mean[rib] = mean[rib]! + sensitivity[from + rib]! * shifts[k]!;
       }
     }
     scaleColumns(sensitivity, spreads, slope);
     if (trialAge > 0) {
-      const at = 3 * AGE_AT[trialAge - 1]!;
-      for (let rib = 0; rib < 3; rib++) {
-        slope[at + rib] = (slope[at + rib]! * OTHER_AGE) / axleWider;
-      }
+      const at = 3 * RATE_AT[trialAge - 1]!;
+      for (let rib = 0; rib < 3; rib++) slope[at + rib] = slope[at + rib]! * scatter.otherAge;
     }
   }
 
   function propose(state: Float64Array, tires: number): number {
     trialAge = state[AT.otherAge]!;
     proposed = trialAge === otherAge ? tires : ALL_TIRES;
-    const scale = exp(2 * state[AT.noise]!);
+    const scaleSquared = exp(2 * state[AT.noise]!);
     const oddTire = state[AT.oddTire]! - 1;
-    const ribVar = RIB_VAR * scale;
+    const ribVar = scatter.ofRib(scaleSquared);
     for (let tire = 0; tire < 4; tire++) {
       const isNew = (proposed & (1 << tire)) !== 0;
       if (isNew) runTire(state, tire);
@@ -199,7 +161,7 @@ export function createDepthLikelihood(
         }
         placeBlock(block, trialFactor, 3 * tire, 3 * other);
       }
-      const tireVar = TIRE_VAR * scale + differing[tire]! + (tire === oddTire ? ODD_TIRE_VAR : 0);
+      const tireVar = scatter.ofTire(tire, scaleSquared, tire === oddTire);
       addScatter(trialFactor, 3 * tire, mean, tireVar, ribVar, readVar);
     }
     const oddReading = state[AT.oddReading]!;
@@ -266,15 +228,14 @@ export function createDepthLikelihood(
   function drawNuisances(state: Float64Array, random: Random, { factors, lossMm }: RibDraws): void {
     propose(state, ALL_TIRES);
     accept();
-    const scale = exp(state[AT.noise]!);
+    const scaleSquared = exp(2 * state[AT.noise]!);
     const oddTire = state[AT.oddTire]! - 1;
     const oddReading = state[AT.oddReading]! - 1;
     for (let k = 0; k < Z; k++) drawn[k] = random.normal();
-    const ribVar = RIB_VAR * scale * scale;
+    const ribVar = scatter.ofRib(scaleSquared);
     const ribSd = Math.sqrt(ribVar);
     for (let tire = 0; tire < 4; tire++) {
-      const tireVar =
-        TIRE_VAR * scale * scale + differing[tire]! + (tire === oddTire ? ODD_TIRE_VAR : 0);
+      const tireVar = scatter.ofTire(tire, scaleSquared, tire === oddTire);
       const ofTire = Math.sqrt(tireVar) * random.normal();
       const newDepth = NOISE.newDepthMm * random.normal();
       for (let rib = 0; rib < 3; rib++) {
@@ -296,8 +257,7 @@ export function createDepthLikelihood(
       weights[i] = sum * factor[i * N + i]!;
     }
     for (let tire = 0; tire < 4; tire++) {
-      const tireVar =
-        TIRE_VAR * scale * scale + differing[tire]! + (tire === oddTire ? ODD_TIRE_VAR : 0);
+      const tireVar = scatter.ofTire(tire, scaleSquared, tire === oddTire);
       let pull = 0;
       let together = 0;
       for (let rib = 0; rib < 3; rib++) {
@@ -322,108 +282,12 @@ export function createDepthLikelihood(
       }
     }
     for (let k = 0; k < Z; k++) {
-      const wider = otherAge > 0 && k === AGE_AT[otherAge - 1] ? OTHER_AGE : 1;
-      state[FIRST + ORDER[k]!] = shifts[k]! + spreads[k]! * wider * drawn[k]!;
+      const wider = otherAge > 0 && k === RATE_AT[otherAge - 1] ? scatter.otherAge : 1;
+      state[FIRST + COLUMNS[k]!] = shifts[k]! + spreads[k]! * wider * drawn[k]!;
     }
   }
 
   return { propose, screen, screenBack, accept, drawNuisances };
-}
-
-/** Sensitivities in the order they are kept, each column times its nuisance's spread. */
-function scaleColumns(from: Float64Array, spreads: Float64Array, to: Float64Array): void {
-  for (let k = 0; k < Z; k++) {
-    const at = 3 * ORDER[k]!;
-    const sd = spreads[k]!;
-    to[3 * k] = from[at]! * sd;
-    to[3 * k + 1] = from[at + 1]! * sd;
-    to[3 * k + 2] = from[at + 2]! * sd;
-  }
-}
-
-/** The 3 x 3 block of J S J' between two tires. */
-function couple(
-  a: Float64Array,
-  b: Float64Array,
-  front: boolean,
-  rear: boolean,
-  block: Float64Array,
-): void {
-  let c00 = 0;
-  let c01 = 0;
-  let c02 = 0;
-  let c10 = 0;
-  let c11 = 0;
-  let c12 = 0;
-  let c20 = 0;
-  let c21 = 0;
-  let c22 = 0;
-  const end = rear ? 3 * Z : front ? 3 * (OF_CAR + OF_AXLE) : 3 * OF_CAR;
-  for (let k = 0; k < end; k += 3) {
-    if (k === 3 * OF_CAR && !front) k += 3 * OF_AXLE;
-    const a0 = a[k]!;
-    const a1 = a[k + 1]!;
-    const a2 = a[k + 2]!;
-    const b0 = b[k]!;
-    const b1 = b[k + 1]!;
-    const b2 = b[k + 2]!;
-    c00 += a0 * b0;
-    c01 += a0 * b1;
-    c02 += a0 * b2;
-    c10 += a1 * b0;
-    c11 += a1 * b1;
-    c12 += a1 * b2;
-    c20 += a2 * b0;
-    c21 += a2 * b1;
-    c22 += a2 * b2;
-  }
-  block[0] = c00;
-  block[1] = c01;
-  block[2] = c02;
-  block[3] = c10;
-  block[4] = c11;
-  block[5] = c12;
-  block[6] = c20;
-  block[7] = c21;
-  block[8] = c22;
-}
-
-/** Puts a block at a row and a column of a 12 x 12 matrix. */
-function placeBlock(block: Float64Array, into: Float64Array, row: number, column: number): void {
-  const at = row * N + column;
-  into[at] = block[0]!;
-  into[at + 1] = block[1]!;
-  into[at + 2] = block[2]!;
-  into[at + N] = block[3]!;
-  into[at + N + 1] = block[4]!;
-  into[at + N + 2] = block[5]!;
-  into[at + 2 * N] = block[6]!;
-  into[at + 2 * N + 1] = block[7]!;
-  into[at + 2 * N + 2] = block[8]!;
-}
-
-/** Adds to a tire's own block what it and its ribs and their readings scatter by themselves. */
-function addScatter(
-  f: Float64Array,
-  start: number,
-  mean: Float64Array,
-  tireVar: number,
-  ribVar: number,
-  readVar: Float64Array,
-): void {
-  const both = tireVar + ribVar;
-  const m0 = mean[0]!;
-  const m1 = mean[1]!;
-  const m2 = mean[2]!;
-  const at = start * N + start;
-  const second = at + N;
-  const third = second + N;
-  f[at] = f[at]! + both * m0 * m0 + NEW_DEPTH_VAR + readVar[start]!;
-  f[second] = f[second]! + tireVar * m1 * m0 + NEW_DEPTH_VAR;
-  f[second + 1] = f[second + 1]! + both * m1 * m1 + NEW_DEPTH_VAR + readVar[start + 1]!;
-  f[third] = f[third]! + tireVar * m2 * m0 + NEW_DEPTH_VAR;
-  f[third + 1] = f[third + 1]! + tireVar * m2 * m1 + NEW_DEPTH_VAR;
-  f[third + 2] = f[third + 2]! + both * m2 * m2 + NEW_DEPTH_VAR + readVar[start + 2]!;
 }
 
 function swap(a: Float64Array[], b: Float64Array[], at: number): void {

@@ -23,8 +23,10 @@ export interface HistoryFacts {
 
 /** A body this far from its height has other angles than it was built with, mm. */
 const CHANGED_HEIGHT_MM = 15;
-/** Aligned before this part of the distance at least: most of the wear came after. */
+/** Aligned before this part of the tires' distance at least: most of the wear came after. */
 const MOST = 0.7;
+/** An alignment longer ago than this many times their distance says nothing of it any more. */
+const LONG_AGO = 1.5;
 
 /** Reads the facts out of a case. */
 export function historyFacts(resolved: ResolvedCase): HistoryFacts {
@@ -49,7 +51,7 @@ export function historyFacts(resolved: ResolvedCase): HistoryFacts {
     hasNewParts,
     stands: { front: stands('front'), rear: stands('rear') },
     isHeightChanged,
-    isAlignedBefore: since !== null && since >= MOST,
+    isAlignedBefore: since !== null && since >= MOST && since <= LONG_AGO,
     areAnglesRecent:
       isKnocked || hasNewParts || said('lift') || (since !== null && since < 1 - MOST),
   };

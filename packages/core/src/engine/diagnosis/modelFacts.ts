@@ -13,7 +13,8 @@ import {
 } from '../wear/constants.ts';
 import { SPREAD } from '../wear/state.ts';
 import { pressureRate } from '../wear/tireLoss.ts';
-import { EXCESS, FAULT_RATE, WELL_KEPT } from './prior.ts';
+import { FAULT_RATE, WELL_KEPT } from './faultRates.ts';
+import { EXCESS } from './prior.ts';
 
 /** The model's own figures, for a page that explains it: taken from the code that runs. */
 

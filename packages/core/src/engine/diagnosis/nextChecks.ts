@@ -17,7 +17,7 @@ import {
 } from './observationLikelihood.ts';
 import type { CheckAnswers } from '../outlook/outlook.ts';
 import type { Posterior } from './posterior.ts';
-import { normalCdf } from './prior.ts';
+import { normalCdf } from '../math/normal.ts';
 
 /** A draw kept for looking ahead: the state and what is out in it. */
 export interface Draw {

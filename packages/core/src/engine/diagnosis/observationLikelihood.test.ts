@@ -4,7 +4,6 @@ import { exampleCase } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../case/resolveCase.ts';
 import { healthyState, STATE } from '../wear/state.ts';
 import {
-  complaintChance,
   createObservationTerms,
   featherChances,
   featherPath,
@@ -151,50 +150,7 @@ describe('gauge and rig', () => {
   });
 });
 
-describe('complaintChance', () => {
-  const ranges = [
-    [-0.1, 0.3],
-    [-0.1, 0.4],
-  ] as const;
-  const chance = (
-    complaint: Parameters<typeof complaintChance>[0],
-    change: (state: Float64Array) => void,
-  ) => complaintChance(complaint, stateWith(change), ranges);
-
-  it('pulls to the side with the more positive camber', () => {
-    const leftMorePositive = (state: Float64Array) => (state[STATE.camber] = 1.5);
-    expect(chance('pullsLeft', leftMorePositive)).toBeGreaterThan(
-      chance('pullsRight', leftMorePositive) + 0.2,
-    );
-  });
-
-  it('pulls to the side with the softer tire', () => {
-    const leftSoft = (state: Float64Array) => (state[STATE.pressure] = 0.7);
-    expect(chance('pullsLeft', leftSoft)).toBeGreaterThan(chance('pullsRight', leftSoft) + 0.15);
-  });
-
-  it('hears of bounce, play and soft front tires', () => {
-    const calm = () => undefined;
-    expect(chance('vibration', (s) => (s[STATE.bounce + 3] = 1))).toBeGreaterThan(
-      chance('vibration', calm) * 4,
-    );
-    expect(chance('noise', (s) => (s[STATE.bounce] = 1))).toBeGreaterThan(
-      chance('noise', calm) * 4,
-    );
-    expect(chance('wander', (s) => (s[STATE.looseness + 1] = 0.4))).toBeGreaterThan(
-      chance('wander', calm) * 4,
-    );
-    expect(
-      chance('heavySteering', (s) => {
-        s[STATE.pressure] = 0.7;
-        s[STATE.pressure + 1] = 0.7;
-      }),
-    ).toBeGreaterThan(chance('heavySteering', calm));
-    expect(chance('wheelOffLeft', (s) => (s[STATE.toe] = 1))).toBeGreaterThan(
-      chance('wheelOffLeft', calm),
-    );
-  });
-
+describe('complaints', () => {
   it('counts silence only where the customer was asked', () => {
     const bouncing = stateWith((state) => (state[STATE.bounce] = 1));
     expect(evidence(() => undefined, bouncing)).toBe(0);

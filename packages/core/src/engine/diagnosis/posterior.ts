@@ -6,7 +6,7 @@ import type { TirePath } from '../wear/tireLoss.ts';
 import { createDepthLikelihood } from './depthLikelihood.ts';
 import type { DepthLikelihood } from './depthLikelihood.ts';
 import { createObservationTerms } from './observationLikelihood.ts';
-import type { EvidenceTerm } from './observationLikelihood.ts';
+import type { EvidenceTerm } from './evidenceTerm.ts';
 import { scatterLog, tireReadings } from './tireReadings.ts';
 import { createLogOddities, createLogPrior, FAULT_ELEMENTS, ODDITY_ELEMENTS } from './prior.ts';
 

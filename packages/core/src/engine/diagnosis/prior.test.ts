@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { bouncePatterns, camberPatterns, normalCdf, pressurePatterns } from './prior.ts';
+import { normalCdf } from '../math/normal.ts';
+import { bouncePatterns, camberPatterns, pressurePatterns } from './faultPatterns.ts';
 
 const total = (table: Float64Array) => table.reduce((sum, chance) => sum + chance, 0);
 

@@ -83,7 +83,8 @@ function reasonsFor(
     );
   }
   if (facts.moved !== null) reasons.push(...MOVED[facts.moved]);
-  if (!named && facts.seen.length > 0) reasons.push(ENGLISH.verdict.seen(facts.seen[0]!));
+  if (!named && facts.seen.length > 0)
+    reasons.push(ENGLISH.verdict.seen(facts.seen[0]!, facts.measured === 'inOrder'));
   if (reasons.length === 0) {
     reasons.push('The tread looks like that of a car with nothing out.');
   }

@@ -1,5 +1,7 @@
 import { evenCar } from '../../../tests/evenCar.ts';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { SeenWear } from '../../engine/diagnosis/treadSeen.ts';
 import type { Diagnosis, RankedCause } from '@keen/contract';
 import { ACTIONS, AXLE_CAUSES, WHEEL_CAUSES } from '@keen/contract/words';
 import { exampleCase, wear } from '../../../tests/exampleCase.ts';
@@ -144,7 +146,7 @@ describe('words for chances', () => {
 
 describe('chooseAction', () => {
   const none = { alignment: 0, looseness: 0, bounce: 0, pressure: 0 };
-  const plain = { seen: [], moved: null, measured: null };
+  const plain = { seen: [], moved: null, measured: null, isSetSince: false };
   it('does what costs least on average', () => {
     expect(chooseAction(none, plain)).toBe('fitOnly');
     expect(chooseAction({ ...none, alignment: 0.95 }, plain)).toBe('align');
@@ -173,6 +175,44 @@ describe('chooseAction', () => {
     const likely = { ...none, alignment: 0.95 };
     expect(chooseAction(likely, { ...plain, measured: 'inOrder' })).not.toMatch(/align/i);
     expect(chooseAction(likely, { ...plain, measured: 'out' })).toBe('align');
+  });
+
+  it('has the joints looked through where an edge is worn and the angles are in order', () => {
+    const edge = { kind: 'edge', where: 'lf', rib: 'inner', mm: 2.6 } as const;
+    const found = { ...plain, seen: [edge], measured: 'inOrder' } as const;
+    expect(chooseAction(none, found)).toBe('partsThenAlign');
+    // But not where they were set since: then what wore it is put right.
+    expect(chooseAction(none, { ...found, isSetSince: true })).toBe('fitOnly');
+  });
+
+  it('always leaves something to do', () => {
+    const chance = fc.double({ min: 0, max: 1, noNaN: true });
+    const seen = fc.subarray<SeenWear>([
+      { kind: 'edge', where: 'lf', rib: 'inner', mm: 2 },
+      { kind: 'across', where: 'rear', lower: 'rr', mm: 2 },
+      { kind: 'shoulders', where: 'rf', mm: 2 },
+    ]);
+    const facts = fc.record({
+      seen,
+      moved: fc.constantFrom('height' as const, 'parts' as const, null),
+      measured: fc.constantFrom('inOrder' as const, 'out' as const, null),
+      isSetSince: fc.boolean(),
+    });
+    const chances = fc.record({
+      alignment: chance,
+      looseness: chance,
+      bounce: chance,
+      pressure: chance,
+    });
+    fc.assert(
+      fc.property(chances, facts, (given, plainly) => {
+        const action = chooseAction(given, plainly);
+        expect(ACTIONS).toContain(action);
+        if (plainly.seen.length > 0 && !(plainly.measured === 'inOrder' && plainly.isSetSince)) {
+          expect(action).not.toBe('fitOnly');
+        }
+      }),
+    );
   });
 
   it('aligns after a lift or a lowering, whatever the tread says yet', () => {

@@ -3,6 +3,7 @@ import type { Action, Axle, Cause, DepthUnit, Rib, Wheel } from '@keen/contract/
 import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
 import { axleOf } from '../../engine/case/wheels.ts';
+import { plainFacts } from '../../engine/diagnosis/chooseAction.ts';
 import { treadSeen } from '../../engine/diagnosis/treadSeen.ts';
 import { ENGLISH } from '../../words/english.ts';
 import type { Texts } from '../../words/texts.ts';
@@ -48,7 +49,8 @@ export function verdictOf(
   const say = texts.verdict;
   const top = headlineCause(diagnosis.ranked);
   if (!top || top.probability < GUESSED_FROM) {
-    const [worst] = treadSeen(resolveCase(file));
+    const { seen, measured } = plainFacts(resolveCase(file));
+    const [worst] = seen;
     const odd = diagnosis.oddities?.find(({ kind }) => kind === 'reading');
     const [eaten] = odd ? [] : anglesThatEat(diagnosis, file);
     return {
@@ -58,7 +60,7 @@ export function verdictOf(
         : eaten
           ? say.eats(eaten.angle, eaten.wheel, eaten.rib)
           : worst
-            ? say.seen(worst)
+            ? say.seen(worst, measured === 'inOrder')
             : say.healthy,
       sure: eaten ? say.outsideLimits(hundredIn(texts, eaten.probability)) : '',
       detail: top
