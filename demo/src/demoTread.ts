@@ -11,7 +11,7 @@ import {
   WHEEL_ORDER,
 } from '@keen/core';
 import type { Random } from '@keen/core';
-import type { DemoCar, Truth } from './cars.ts';
+import type { DemoCar, Truth } from './demoCar.ts';
 
 const MM_PER_IN32 = 0.79375;
 /** Scatter of a tire, of a rib, and of the gauge: gentler than the model allows for. */

@@ -3,7 +3,7 @@ import { WHEELS } from '@keen/contract';
 import { axleOf, byWheel, createRandom, hashSeed, readingOrder } from '@keen/core';
 import type { Random } from '@keen/core';
 import { CARS } from './cars.ts';
-import type { DemoCar, Stage } from './cars.ts';
+import type { DemoCar, Stage } from './demoCar.ts';
 import { demoDepths } from './demoTread.ts';
 import { SETTINGS, SHEETS } from './sheets.ts';
 import { SHOP, STAFF } from './shop.ts';

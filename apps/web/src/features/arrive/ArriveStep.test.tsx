@@ -1,7 +1,8 @@
 import type { VisitDraft } from '@keen/contract';
 import { ROTATION_MOVES } from '@keen/core';
-import { fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import dayjs from 'dayjs';
 import { describe, expect, it } from 'vitest';
 import { SESSION, showStep, visitDetail } from '../../../tests/visitBench.tsx';
 import { ArriveStep } from './ArriveStep.tsx';
@@ -131,6 +132,27 @@ describe('what is folded away on arrival', () => {
     fireEvent.change(field, { target: { value: text } });
     fireEvent.blur(field);
   };
+
+  it('guesses what was run since an alignment, until it is typed', async () => {
+    const yearsAgo = (years: number) => dayjs().subtract(years, 'year').format('YYYY-MM-DD');
+    const saved = async (lastAlignment: object | undefined, date: string) => {
+      const { enter } = showStep(<ArriveStep />, {
+        draft: lastAlignment ? { visit: { lastAlignment } } : {},
+      });
+      await unfold(/Rotations/);
+      type(/Last aligned on/, date);
+      cleanup();
+      return enter.mock.calls.at(-1);
+    };
+    const guess = (years: number) => ({ date: yearsAgo(years), agoKm: years * 15_000 });
+    expect(await saved(undefined, yearsAgo(4))).toEqual(['visit.lastAlignment', guess(4)]);
+    // The day corrected, the guess follows; what somebody typed stays.
+    expect(await saved(guess(4), yearsAgo(8))).toEqual(['visit.lastAlignment', guess(8)]);
+    expect(await saved({ date: yearsAgo(4), agoKm: 22_000 }, yearsAgo(8))).toEqual([
+      'visit.lastAlignment',
+      { date: yearsAgo(8), agoKm: 22_000 },
+    ]);
+  });
 
   it('reads a date code, says the age, and refuses a week that was not', async () => {
     const { enter } = showStep(<ArriveStep />, {

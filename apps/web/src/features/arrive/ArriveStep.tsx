@@ -2,8 +2,6 @@ import type { Axle, Occasion, TroubleEvent } from '@keen/contract';
 import { COMPLAINTS } from '@keen/contract';
 import {
   coldPressure,
-  depthFromMm,
-  depthToMm,
   InputError,
   parseTireSize,
   pressureFromKpa,
@@ -20,7 +18,6 @@ import { COMPLAINT_WORDS } from '../../shared/complaintWords.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
-import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Folded } from '../../shared/Folded.tsx';
 import { CarCard } from './CarCard.tsx';
@@ -30,6 +27,7 @@ import { ManyChoice } from './ManyChoice.tsx';
 import { QuickChecks } from './QuickChecks.tsx';
 import { Rotations } from './Rotations.tsx';
 import { TireDetails } from './TireDetails.tsx';
+import { NewDepthField } from './TireNumbers.tsx';
 import { TireDistances, useGrain } from './TireDistances.tsx';
 
 /** A tire after some kilometres of road (common practice, no source). */
@@ -238,18 +236,7 @@ function AxleFields({ axle, hasDepth }: { axle: Axle; hasDepth: boolean }) {
         check={sizeFault}
         onChange={(size) => both('size', size)}
       />
-      {hasDepth && (
-        <NumberField
-          label="New depth"
-          unit={DEPTH_UNIT_WORDS[units.depth]}
-          max={units.depth === 'mm' ? 60 : 75}
-          min={0.1}
-          value={inUnit(first?.newDepth, (mm) => depthFromMm(mm, units.depth))}
-          onChange={(value) =>
-            both('newDepth', value === null ? null : depthToMm(value, units.depth))
-          }
-        />
-      )}
+      {hasDepth && <NewDepthField label="New depth" wheels={wheels} />}
       <NumberField
         label="Placard"
         unit={units.pressure}

@@ -148,15 +148,11 @@ export function Rotations() {
               ? null
               : 'Year-month-day, such as 2025-04-30'
           }
-          onChange={(date) =>
-            saveAlignment({
-              date,
-              // A guess that can be typed over, so that the date counts for something.
-              ...(date && lastAlignment.agoKm === undefined
-                ? { agoKm: usualDistance(date, dayjs().format('YYYY-MM-DD')) }
-                : {}),
-            })
-          }
+          onChange={(date) => {
+            // A guess that can be typed over, so that the date counts for something.
+            const isGuess = lastAlignment.agoKm === guessFrom(lastAlignment.date);
+            saveAlignment(isGuess ? { date, agoKm: guessFrom(date) ?? null } : { date });
+          }}
         />
         <NumberField
           label="Run since then"
@@ -193,6 +189,11 @@ export function Rotations() {
     );
     enter('visit.lastAlignment', Object.keys(next).length > 0 ? next : null);
   }
+}
+
+/** About what was run since a day, km; undefined without one. */
+function guessFrom(date: string | null | undefined): number | undefined {
+  return date ? usualDistance(date, dayjs().format('YYYY-MM-DD')) : undefined;
 }
 
 function patternWords(moves: object): string {

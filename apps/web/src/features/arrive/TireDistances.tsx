@@ -1,24 +1,17 @@
 import type { TirePair, Wheel } from '@keen/contract';
-import {
-  depthFromMm,
-  depthToMm,
-  distanceFromKm,
-  distanceRun,
-  distanceToKm,
-  WHEEL_ORDER,
-  WHEELS_OF_AXLE,
-} from '@keen/core';
+import { distanceFromKm, distanceRun, distanceToKm, WHEEL_ORDER, WHEELS_OF_AXLE } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
-import { DEPTH_UNIT_WORDS, showDistance } from '../../shared/format.ts';
+import { showDistance } from '../../shared/format.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { ManyChoice } from './ManyChoice.tsx';
+import { DistanceField, NewDepthField } from './TireNumbers.tsx';
 
 /** How finely the distances are known: one for the car, one an axle, one a tire. */
 export type Grain = 'car' | 'axle' | 'tire';
@@ -64,10 +57,6 @@ export function useGrain(): [Grain, (grain: Grain) => void] {
 export function TireDistances({ grain, onGrain }: { grain: Grain; onGrain: (to: Grain) => void }) {
   const { draft, enter, units } = useVisit();
   const odometer = draft.visit?.odometer;
-  const fromKm = (km: number | undefined) =>
-    km === undefined ? null : distanceFromKm(km, units.distance);
-  const toKm = (value: number | null) =>
-    value === null ? null : distanceToKm(value, units.distance);
 
   function choose(next: Grain): void {
     onGrain(next);
@@ -102,23 +91,13 @@ export function TireDistances({ grain, onGrain }: { grain: Grain; onGrain: (to: 
           unit={units.distance}
           decimals={0}
           max={3_000_000}
-          value={fromKm(odometer)}
-          onChange={(value) => enter('visit.odometer', toKm(value))}
+          value={odometer === undefined ? null : distanceFromKm(odometer, units.distance)}
+          onChange={(value) =>
+            enter('visit.odometer', value === null ? null : distanceToKm(value, units.distance))
+          }
         />
         {grain !== 'tire' &&
-          FIELDS[grain].map(({ label, wheels }) => (
-            <NumberField
-              key={label}
-              label={label}
-              unit={units.distance}
-              decimals={0}
-              max={1_000_000}
-              value={fromKm(draft.tires?.[wheels[0]!]?.distance)}
-              onChange={(value) => {
-                for (const wheel of wheels) enter(`tires.${wheel}.distance`, toKm(value));
-              }}
-            />
-          ))}
+          FIELDS[grain].map((field) => <DistanceField key={field.label} {...field} />)}
       </Box>
       <FromTheOdometer />
       {grain === 'tire' && <EachTire />}
@@ -162,7 +141,6 @@ function FromTheOdometer() {
 
 /** Distance and new depth of each tire by itself. */
 function EachTire() {
-  const { draft, enter, units } = useVisit();
   return (
     <Box
       sx={{
@@ -172,44 +150,17 @@ function EachTire() {
         columnGap: 3,
       }}
     >
-      {WHEEL_ORDER.map((wheel) => {
-        const { distance, newDepth } = draft.tires?.[wheel] ?? {};
-        return (
-          <Box key={wheel} role="group" aria-label={WHEEL_LABELS[wheel]}>
-            <Typography variant="h3" component="div" color="textSecondary" sx={{ mb: 0.75 }}>
-              {WHEEL_LABELS[wheel]}
-            </Typography>
-            <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: '1.4fr 1fr' }}>
-              <NumberField
-                label="Distance"
-                unit={units.distance}
-                decimals={0}
-                max={1_000_000}
-                value={distance === undefined ? null : distanceFromKm(distance, units.distance)}
-                onChange={(value) =>
-                  enter(
-                    `tires.${wheel}.distance`,
-                    value === null ? null : distanceToKm(value, units.distance),
-                  )
-                }
-              />
-              <NumberField
-                label="New depth"
-                unit={DEPTH_UNIT_WORDS[units.depth]}
-                max={units.depth === 'mm' ? 60 : 75}
-                min={0.1}
-                value={newDepth === undefined ? null : depthFromMm(newDepth, units.depth)}
-                onChange={(value) =>
-                  enter(
-                    `tires.${wheel}.newDepth`,
-                    value === null ? null : depthToMm(value, units.depth),
-                  )
-                }
-              />
-            </Box>
+      {WHEEL_ORDER.map((wheel) => (
+        <Box key={wheel} role="group" aria-label={WHEEL_LABELS[wheel]}>
+          <Typography variant="h3" component="div" color="textSecondary" sx={{ mb: 0.75 }}>
+            {WHEEL_LABELS[wheel]}
+          </Typography>
+          <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: '1.4fr 1fr' }}>
+            <DistanceField label="Distance" wheels={[wheel]} />
+            <NewDepthField label="New depth" wheels={[wheel]} />
           </Box>
-        );
-      })}
+        </Box>
+      ))}
     </Box>
   );
 }

@@ -45,7 +45,12 @@ export function ExplainStep() {
   if (!answer || !file) return <Working />;
   return (
     <Box sx={{ display: 'grid', gap: 2.25, maxWidth: 760 }}>
-      <Explained answer={answer} file={file} verdict={verdictOf(answer.diagnosis, file)} />
+      <Explained
+        answer={answer}
+        file={file}
+        verdict={verdictOf(answer.diagnosis, file)}
+        isFull={diagnosing.state === 'full'}
+      />
       <FromTheAngles answer={answer} file={file} />
       {assumed.length > 0 && (
         <Notice>
@@ -78,9 +83,11 @@ interface ExplainedProps {
   answer: Answer;
   file: CaseFile;
   verdict: Verdict;
+  /** Whether it is the answer that is kept, or the quick one that is still being refined. */
+  isFull: boolean;
 }
 
-function Explained({ answer, file, verdict }: ExplainedProps) {
+function Explained({ answer, file, verdict, isFull }: ExplainedProps) {
   const groups = causeGroups(answer.diagnosis);
   const [chosen, setChosen] = useState<string | null>(null);
   // With nothing out no cause is put forward; one can still be looked into.
@@ -96,6 +103,7 @@ function Explained({ answer, file, verdict }: ExplainedProps) {
         </Typography>
         <Typography sx={{ mt: 1, color: 'text.secondary' }}>
           <Box component="strong" sx={{ color: 'var(--ink)' }}>
+            {!isFull && 'So far: '}
             {verdict.sure}
           </Box>{' '}
           {verdict.detail} {verdict.also}
