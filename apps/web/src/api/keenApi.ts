@@ -36,7 +36,7 @@ import {
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { KEPT_HEADER, noteKept } from './keptAnswers.ts';
-import { clearSignedOut, isMarkedSignedOut } from './signOutMark.ts';
+import { clearSignedOut, isMarkedSignedOut, noteSignedIn } from './signOutMark.ts';
 
 /** A session that a sign-in answers with is the current one, without asking again. */
 async function enterWith(
@@ -87,7 +87,7 @@ const askNotingOld: typeof ask = async (args, api, extra) => {
     return { error: NOBODY };
   }
   const result = await ask(args, api, extra);
-  if (ENTERING.has(api.endpoint) && !result.error) clearSignedOut();
+  if (ENTERING.has(api.endpoint) && !result.error) noteSignedIn();
   if (result.meta?.response?.headers.has(KEPT_HEADER)) noteKept();
   return result;
 };

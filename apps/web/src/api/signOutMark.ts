@@ -4,7 +4,21 @@
  */
 const MARK = 'keen-signed-out';
 
+let hasLeft = false;
+
+/** Whether the last person here signed out, so that the next one starts at Today and not where they were. */
+export function hasSignedOut(): boolean {
+  return hasLeft;
+}
+
+/** Somebody has come in: where a session that runs out was, they go on. */
+export function noteSignedIn(): void {
+  hasLeft = false;
+  clearSignedOut();
+}
+
 export function markSignedOut(): void {
+  hasLeft = true;
   try {
     localStorage.setItem(MARK, '1');
   } catch {

@@ -16,6 +16,7 @@ export function useLive(): void {
   useEffect(() => {
     const source = new EventSource('/api/live');
     let wasOpen = false;
+    let isOver = false;
     source.onopen = () => {
       // After a break there may be changes nobody told us of.
       if (wasOpen) dispatch(keenApi.util.invalidateTags(['Visits', 'Visit', 'Sheets']));
@@ -49,7 +50,8 @@ export function useLive(): void {
       if (source.readyState !== EventSource.CLOSED) return;
       void fetch('/api/session').then(
         async ({ status }) => {
-          if (status !== 401) return;
+          // By the time of the answer the next person may be signing in here.
+          if (status !== 401 || isOver) return;
           dispatch(outbox.signedOut());
           await forgetOffline();
           dispatch(keenApi.util.resetApiState());
@@ -67,6 +69,7 @@ export function useLive(): void {
       );
     });
     return () => {
+      isOver = true;
       source.close();
       ignore();
       clearTimeout(timer);

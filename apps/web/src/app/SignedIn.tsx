@@ -7,7 +7,7 @@ import { useApiDispatch } from '../api/hooks.ts';
 import { keenApi, useSessionQuery } from '../api/keenApi.ts';
 import { outbox } from '../api/outboxSlice.ts';
 import { failureOf } from '../api/problem.ts';
-import { onSignedOutElsewhere } from '../api/signOutMark.ts';
+import { hasSignedOut, onSignedOutElsewhere } from '../api/signOutMark.ts';
 import { useLive } from '../api/useLive.ts';
 
 /** Everything behind the front door: needs a session, and listens to live changes. */
@@ -21,7 +21,8 @@ export function SignedIn() {
   if (isLoading) return <Box role="status" aria-label="Loading" sx={{ p: 4 }} />;
   const failure = failureOf(error);
   if (failure.status === 401) {
-    return <Navigate to="/sign-in" replace state={{ from: location.pathname }} />;
+    const state = hasSignedOut() ? null : { from: location.pathname };
+    return <Navigate to="/sign-in" replace state={state} />;
   }
   return (
     <Box sx={{ p: 4, maxWidth: 520 }} role="alert">

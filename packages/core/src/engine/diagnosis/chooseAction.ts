@@ -29,7 +29,7 @@ const WORK = { check: 0.25, align: 0.8, parts: 1.6, balance: 0.7, air: 0.05 } as
 const LEFT_ALONE = { alignment: 1.5, looseness: 2, bounce: 1.2, pressure: 0.6 } as const;
 
 /** An alignment is sold without measuring first from this chance on that an angle is out. */
-const ALIGN_FROM = 0.8;
+const ALIGN_FROM = 0.9;
 
 /** A reason is given for each cause at least this likely. */
 export const NAME_CAUSE_FROM = 0.3;

@@ -31,6 +31,7 @@ import { rank } from './ranking.ts';
 import type { ReasonsFor } from './ranking.ts';
 import { createChain } from './sampler.ts';
 import type { MarkovChain } from './sampler.ts';
+import { treadSeen } from './treadSeen.ts';
 import { wheelAnswer, worstRib } from './wheelAnswer.ts';
 
 /** Sweeps of the quick answer and of the full one; fixed, so that a case gives the same bytes. */
@@ -118,7 +119,7 @@ export function createDiagnosisRun(
   // From the tires alone: when one more thing is told, the answer changes by what it says, not by luck.
   const random = createRandom(hashSeed(canonicalJson(resolved.tires)) + stream);
   const readFaults = createFaultReader(resolved);
-  const facts = plainFacts(resolved);
+  const plain = plainFacts(resolved);
   const worst = WHEEL_ORDER.map((wheel) => worstRib(resolved, wheel));
   const attribution = createAttribution(posterior, worst);
   const perChain = FULL_SWEEPS / CHAINS;
@@ -200,8 +201,14 @@ export function createDiagnosisRun(
     };
   }
 
+  /** What is plain; with angles found in order, a reading that is likely wrong shows no wear. */
+  function factsNow(): PlainFacts {
+    const doubted = plain.measured === 'inOrder' ? oddities.doubted(sweeps) : [];
+    return doubted.length === 0 ? plain : { ...plain, seen: treadSeen(resolved, doubted) };
+  }
+
   function outlook(cars = thinned(draws), checks = answersTo(cars)): Outlook {
-    const bars = barredCourses(groupChances(), facts);
+    const bars = barredCourses(groupChances(), factsNow());
     return { ...createOutlook(resolved, cars), bars, checks };
   }
 
@@ -248,7 +255,7 @@ export function createDiagnosisRun(
         ranked,
         nextChecks: nextChecks(checks, cars),
         oddities: oddities.likely(sweeps),
-        recommendation: words.recommend(groupChances(), facts, ranked, statuses),
+        recommendation: words.recommend(groupChances(), factsNow(), ranked, statuses),
       },
       expectedMm: byWheel((_, tire) => {
         const [inner, centre, outer] = RIBS.map((_rib, rib) => depths.estimate(3 * tire + rib)) as [

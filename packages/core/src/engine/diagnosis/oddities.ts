@@ -2,6 +2,7 @@ import type { Oddity } from '@keen/contract';
 import { RIBS } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import { STATE } from '../wear/state.ts';
+import type { Doubted } from './treadSeen.ts';
 
 /** An oddity is named from this chance on: wrong readings and odd tires are rare, so this is much. */
 const SAY_ODDITY_FROM = 0.3;
@@ -37,5 +38,14 @@ export function countOddities() {
     ];
   }
 
-  return { add, likely };
+  /** Ribs whose reading is more likely wrong than right. @param draws - how many were counted */
+  function doubted(draws: number): Doubted[] {
+    return [...readings.slice(1)].flatMap((count, at) =>
+      count / draws > 0.5
+        ? [{ wheel: WHEEL_ORDER[Math.floor(at / 3)]!, rib: RIBS[at % 3]! }]
+        : [],
+    );
+  }
+
+  return { add, likely, doubted };
 }

@@ -12,17 +12,30 @@ export type SeenWear =
   /** One tire of an axle worn more than the other over the same distance. */
   | { kind: 'across'; where: Axle; lower: Wheel; mm: number };
 
+/** A rib whose reading is doubted. */
+export interface Doubted {
+  wheel: Wheel;
+  rib: Rib;
+}
+
 /**
  * From this difference on a tread cannot be called even: 2/32 in (common practice, no source), a little
  * less so that a reading in 32nds and one in tenths of a mm agree.
  */
 export const SEEN_FROM_MM = 1.55;
 
-/** What of a car's tread is plainly uneven, the worst first. */
-export function treadSeen(resolved: ResolvedCase): SeenWear[] {
+/**
+ * What of a car's tread is plainly uneven, the worst first.
+ *
+ * @param doubted - ribs whose reading is more likely wrong than right: they show nothing
+ */
+export function treadSeen(resolved: ResolvedCase, doubted: readonly Doubted[] = []): SeenWear[] {
+  const meanAt = (wheel: Wheel, rib: Rib): Mean =>
+    doubted.some((at) => at.wheel === wheel && at.rib === rib)
+      ? null
+      : meanOf(resolved.tires[wheel].readMm[rib]);
   const means = WHEEL_ORDER.map((wheel) => {
-    const { readMm } = resolved.tires[wheel];
-    const [inner, centre, outer] = RIBS.map((rib) => meanOf(readMm[rib])) as [Mean, Mean, Mean];
+    const [inner, centre, outer] = RIBS.map((rib) => meanAt(wheel, rib)) as [Mean, Mean, Mean];
     return { inner, centre, outer };
   });
   const seen: SeenWear[] = [];
@@ -43,7 +56,14 @@ export function treadSeen(resolved: ResolvedCase): SeenWear[] {
   });
   for (const where of ['front', 'rear'] as const) {
     const [left, right] = WHEELS_OF_AXLE[where];
-    const [a, b] = [left, right].map((wheel) => lossOf(resolved, wheel)) as [Mean, Mean];
+    const lossOf = (wheel: Wheel): Mean => {
+      const ribs = RIBS.map((rib) => meanAt(wheel, rib));
+      if (ribs.some((mean) => mean === null)) return null;
+      return (
+        resolved.tires[wheel].newDepthMm - ribs.reduce<number>((sum, mean) => sum + mean!, 0) / 3
+      );
+    };
+    const [a, b] = [lossOf(left), lossOf(right)];
     if (a === null || b === null) continue;
     if (resolved.tires[left].distanceKm !== resolved.tires[right].distanceKm) continue;
     // Tires of different line or age wear at different rates: that is no sign of a fault.
@@ -59,12 +79,4 @@ type Mean = number | null;
 
 function meanOf(values: readonly number[]): Mean {
   return values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
-}
-
-/** Mean loss over all three ribs, mm; null unless all were read. */
-function lossOf(resolved: ResolvedCase, wheel: Wheel): Mean {
-  const { newDepthMm, readMm } = resolved.tires[wheel];
-  const means = RIBS.map((rib) => meanOf(readMm[rib]));
-  if (means.some((mean) => mean === null)) return null;
-  return newDepthMm - means.reduce<number>((sum, mean) => sum + mean!, 0) / 3;
 }
