@@ -13,6 +13,7 @@ import { FIELD_LIMITS } from './fieldLimits.ts';
 import { draftHandOverSchema } from './handOver.ts';
 import { estimateSchema } from './prices.ts';
 import { usedSheetSchema } from './specSheet.ts';
+import { momentSchema } from './storable.ts';
 import {
   ADJUSTERS,
   ANGLE_KINDS,
@@ -39,6 +40,7 @@ import {
   SETUP_POINTS,
   SETUP_STATES,
   SET_STEPS,
+  STEERING_WHEEL,
   SUSPENSIONS,
   THREADS,
   TIRE_PAIRS,
@@ -123,6 +125,36 @@ export const draftTireSchema = z.strictObject({
 });
 export type DraftTire = z.infer<typeof draftTireSchema>;
 
+/** One reading of an angle by one method, degrees, with how it was taken. */
+export const takenSchema = z.strictObject({
+  value: angleSchema,
+  at: momentSchema,
+  resolution: resolutionSchema.optional(),
+  repeats: readingsSchema.optional(),
+});
+export type Taken = z.infer<typeof takenSchema>;
+
+/** An angle that is left as it is, with the value that was left: another value is judged anew. */
+export const leftSchema = z
+  .array(z.strictObject({ key: z.string().max(40), value: z.number() }))
+  .max(40);
+
+/** A turn of the hand: what was turned by how much, and what it did; `to` once it was read again. */
+export const turnMadeSchema = z.strictObject({
+  at: momentSchema,
+  /** Turns, notches or holes; positive the way the step's own words say. */
+  amount: z.number().min(-100).max(100),
+  from: z.number(),
+  to: z.number().optional(),
+});
+export type TurnMade = z.infer<typeof turnMadeSchema>;
+export const turnsSchema = z.array(turnMadeSchema).max(20);
+
+export const steeringWheelSchema = z.strictObject({
+  state: z.enum(STEERING_WHEEL),
+  at: momentSchema,
+});
+
 export const draftMeasureSchema = z.strictObject({
   repeat: z.enum(REPEATS).optional(),
   method: z.partialRecord(z.enum(ANGLE_KINDS), z.enum(METHODS)).optional(),
@@ -132,6 +164,12 @@ export const draftMeasureSchema = z.strictObject({
   resolution: z.partialRecord(z.enum(ANGLE_KINDS), resolutionSchema).optional(),
   readings: z
     .partialRecord(wheelSchema, z.partialRecord(z.enum(ANGLE_KINDS), readingsSchema))
+    .optional(),
+  taken: z
+    .partialRecord(
+      wheelSchema,
+      z.partialRecord(z.enum(ANGLE_KINDS), z.partialRecord(z.enum(METHODS), takenSchema)),
+    )
     .optional(),
   setback: setbackSchema.optional(),
   turning: z.strictObject({ left: turnSchema.optional(), right: turnSchema.optional() }).optional(),
@@ -145,6 +183,12 @@ export const draftSetRightSchema = z.strictObject({
   closing: z.partialRecord(z.enum(CLOSING_POINTS), z.enum(SETUP_STATES)).optional(),
   complaintGone: z.partialRecord(z.enum(COMPLAINTS), z.boolean()).optional(),
   recheckKm: recheckKmSchema.optional(),
+  moved: z
+    .partialRecord(wheelSchema, z.partialRecord(z.enum(ANGLE_KINDS), momentSchema))
+    .optional(),
+  turns: z.partialRecord(z.enum(SET_STEPS), turnsSchema).optional(),
+  left: leftSchema.optional(),
+  steeringWheel: steeringWheelSchema.optional(),
 });
 export type DraftSetRight = z.infer<typeof draftSetRightSchema>;
 

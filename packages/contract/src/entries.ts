@@ -27,6 +27,10 @@ import {
   ADJUSTABLE,
   heightSchema,
   recheckKmSchema,
+  leftSchema,
+  steeringWheelSchema,
+  takenSchema,
+  turnsSchema,
   tireExtras,
 } from './draft.ts';
 import { FIELD_LIMITS } from './fieldLimits.ts';
@@ -143,6 +147,8 @@ const carFields = {
   /** The angles as they were when setting right began. */
   'visit.setRight.before': z.partialRecord(wheelSchema, wheelAnglesSchema),
   'visit.setRight.recheckKm': recheckKmSchema,
+  'visit.setRight.left': leftSchema,
+  'visit.setRight.steeringWheel': steeringWheelSchema,
   'visit.other': z.record(z.string(), z.unknown()),
 } as const;
 
@@ -154,6 +160,7 @@ for (const kind of ANGLE_KINDS) {
 for (const step of SET_STEPS) {
   schemas.set(`visit.setRight.adjuster.${step}`, z.enum(ADJUSTERS));
   schemas.set(`visit.setRight.reach.${step}`, reachSchema);
+  schemas.set(`visit.setRight.turns.${step}`, turnsSchema);
 }
 for (const point of SETUP_POINTS) {
   schemas.set(`visit.measure.setup.${point}`, z.enum(SETUP_STATES));
@@ -191,6 +198,11 @@ for (const wheel of WHEELS) {
   schemas.set(`visit.heights.${wheel}`, heightSchema);
   for (const kind of ANGLE_KINDS) {
     schemas.set(`visit.measure.readings.${wheel}.${kind}`, readingsSchema);
+    /** When an angle was last moved by hand. */
+    schemas.set(`visit.setRight.moved.${wheel}.${kind}`, momentSchema);
+    for (const method of METHODS) {
+      schemas.set(`visit.measure.taken.${wheel}.${kind}.${method}`, takenSchema);
+    }
   }
 }
 

@@ -81,6 +81,8 @@ export type {
   DraftSetRight,
   DraftTire,
   Reading,
+  Taken,
+  TurnMade,
   VisitDraft,
   Waits,
 } from './draft.ts';

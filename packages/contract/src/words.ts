@@ -169,6 +169,9 @@ export const SET_STEPS = [
   'toe-rf',
   'toe-lr',
   'toe-rr',
+  /** Where only the sum of both wheels is known. */
+  'toe-front',
+  'toe-rear',
   'steeringWheel',
 ] as const;
 export type SetStep = (typeof SET_STEPS)[number];
@@ -183,8 +186,12 @@ export const CLOSING_POINTS = [
 ] as const;
 export type ClosingPoint = (typeof CLOSING_POINTS)[number];
 
-/** How an angle stands against its limits. */
-export const LEDGER_STATES = ['in', 'out', 'tooClose', 'noLimit'] as const;
+/** How the steering wheel stands while the car goes straight. */
+export const STEERING_WHEEL = ['straight', 'left', 'right'] as const;
+export type SteeringWheel = (typeof STEERING_WHEEL)[number];
+
+/** How an angle stands against its limits; stale: something that moves it was set since it was read. */
+export const LEDGER_STATES = ['in', 'out', 'tooClose', 'noLimit', 'stale'] as const;
 export type LedgerState = (typeof LEDGER_STATES)[number];
 
 /** Whose figures a specification sheet holds. */

@@ -70,16 +70,30 @@ export type { Limit, Limits, LimitSource } from './steps/measure/limits.ts';
 export {
   METHOD_FACTS,
   RESOLUTIONS,
-  angleSd,
   methodOf,
   methodsFor,
   repeatOf,
   standardUncertainty,
 } from './steps/measure/methods.ts';
 export type { MethodFacts } from './steps/measure/methods.ts';
+export {
+  angleSd,
+  readingInUse,
+  readingPairs,
+  readingsOf,
+  takeReadings,
+  tellsWheels,
+} from './steps/measure/readings.ts';
+export type { NewReading, Reading, ReadingPair } from './steps/measure/readings.ts';
+export { MAKES_STALE, staleAngles } from './steps/measure/stale.ts';
+export type { StaleAngles } from './steps/measure/stale.ts';
+export { alignmentState, namesOf } from './steps/setRight/alignmentState.ts';
+export type { AlignmentState } from './steps/setRight/alignmentState.ts';
+export { leaveRows, leftRows } from './steps/setRight/leftRows.ts';
+export { steeringOpen } from './steps/setRight/steeringWheel.ts';
 export { setupDoubts, setupList, undermined } from './steps/measure/setupList.ts';
 export type { SetupItem } from './steps/measure/setupList.ts';
-export { setRightPlan } from './steps/setRight/setRightPlan.ts';
+export { setRightPlan, wrongWheel } from './steps/setRight/setRightPlan.ts';
 export type { PlanStep } from './steps/setRight/setRightPlan.ts';
 export { reachOf, usualAdjuster } from './steps/setRight/reach.ts';
 export type { Reach } from './steps/setRight/reach.ts';

@@ -12,6 +12,7 @@ const STATE_WORDS: Record<LedgerState, string> = {
   out: 'out',
   tooClose: 'can’t tell yet',
   noLimit: 'no limit',
+  stale: 'measure again',
 };
 const FROM_MARKS = { sheet: '', file: '', usual: ' ¹', custom: ' ²' } as const;
 

@@ -145,7 +145,7 @@ export const ENGLISH_PAPERS: PaperTexts = {
     setback: 'Setback',
     toeOut: 'Toe-out on turns',
   },
-  states: { in: 'in', out: 'out', tooClose: 'can’t tell yet', noLimit: '' },
+  states: { in: 'in', out: 'out', tooClose: 'can’t tell yet', noLimit: '', stale: 'measure again' },
   to: (low, high) => `${low} to ${high}`,
   noAngles: 'No angle was measured.',
   doubt: '± is twice the standard uncertainty of method, gauge and repeats.',
@@ -235,7 +235,12 @@ export const ENGLISH_PAPERS: PaperTexts = {
     adjustableArm: 'adjustable arm',
     none: 'nothing',
   },
-  steps: { parts: 'Parts', steeringWheel: 'Steering wheel' },
+  steps: {
+    parts: 'Parts',
+    'toe-front': 'Total toe, front',
+    'toe-rear': 'Total toe, rear',
+    steeringWheel: 'Steering wheel',
+  },
   measuredBy: (what, method) => `${what} by ${method}`,
   recheckAfter: (distance) => `Fasteners and angles are looked at again after ${distance}.`,
   rotation: {

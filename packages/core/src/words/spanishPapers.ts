@@ -153,7 +153,13 @@ export const SPANISH_PAPERS: PaperTexts = {
     setback: 'Retraso de rueda',
     toeOut: 'Divergencia en giro',
   },
-  states: { in: 'bien', out: 'fuera', tooClose: 'demasiado justo', noLimit: '' },
+  states: {
+    in: 'bien',
+    out: 'fuera',
+    tooClose: 'demasiado justo',
+    noLimit: '',
+    stale: 'medir de nuevo',
+  },
   to: (low, high) => `de ${low} a ${high}`,
   noAngles: 'No se ha medido ningún ángulo.',
   doubt: '± es dos veces la incertidumbre típica del método, el aparato y las repeticiones.',
@@ -243,7 +249,12 @@ export const SPANISH_PAPERS: PaperTexts = {
     adjustableArm: 'brazo regulable',
     none: 'nada',
   },
-  steps: { parts: 'Piezas', steeringWheel: 'Volante' },
+  steps: {
+    parts: 'Piezas',
+    'toe-front': 'Convergencia total delante',
+    'toe-rear': 'Convergencia total detrás',
+    steeringWheel: 'Volante',
+  },
   measuredBy: (what, method) => `${what}: ${method}`,
   recheckAfter: (distance) => `Los tornillos y los ángulos se vuelven a mirar a los ${distance}.`,
   rotation: {

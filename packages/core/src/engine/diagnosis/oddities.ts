@@ -41,9 +41,7 @@ export function countOddities() {
   /** Ribs whose reading is more likely wrong than right. @param draws - how many were counted */
   function doubted(draws: number): Doubted[] {
     return [...readings.slice(1)].flatMap((count, at) =>
-      count / draws > 0.5
-        ? [{ wheel: WHEEL_ORDER[Math.floor(at / 3)]!, rib: RIBS[at % 3]! }]
-        : [],
+      count / draws > 0.5 ? [{ wheel: WHEEL_ORDER[Math.floor(at / 3)]!, rib: RIBS[at % 3]! }] : [],
     );
   }
 

@@ -2,9 +2,11 @@ import type { DraftMeasure, VisitDraft } from '@keen/contract';
 import type { AngleKind, Axle, LedgerState, Wheel } from '@keen/contract/words';
 import type { Range } from '../../engine/case/resolveCase.ts';
 import { WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
-import { halfOf, limitsOf } from './limits.ts';
+import { halfOf, isSideAgainstSide, limitsOf } from './limits.ts';
 import type { Limit, Limits, LimitSource } from './limits.ts';
-import { angleSd, METHOD_FACTS, methodOf } from './methods.ts';
+import { angleSd, tellsWheels } from './readings.ts';
+import { staleAngles } from './stale.ts';
+import type { StaleAngles } from './stale.ts';
 
 /** A value nearer to a limit than this many standard uncertainties cannot be told in from out. */
 export const CLOSE_SD = 2;
@@ -26,6 +28,8 @@ export interface LedgerRow {
   limits: Range | null;
   target: number | null;
   state: LedgerState;
+  /** Why it must be measured again; null where it stands. */
+  staleBecause: string | null;
   limitsFrom: LimitSource | null;
 }
 
@@ -35,16 +39,47 @@ export type Angles = NonNullable<VisitDraft['angles']>;
  * Everything the angles measured so far say, each with its doubt: in, out, or too close to tell with
  * this method. Derived angles carry the root of the sum of squares of what they are made of.
  * @param draft - the visit: its method, readings and sheet
- * @param angles - the angles to judge; those before, or the visit's own
+ * @param angles - the angles to judge; those before, or the visit's own. Only its own can be stale.
  */
-export function angleLedger(draft: VisitDraft, angles: Angles = draft.angles ?? {}): LedgerRow[] {
+export function angleLedger(draft: VisitDraft, angles?: Angles): LedgerRow[] {
   const measure = draft.visit?.measure ?? {};
   const limits = limitsOf(draft);
+  const stale = angles ? {} : staleAngles(draft);
+  const judged = angles ?? draft.angles ?? {};
   return [
-    ...(['front', 'rear'] as const).flatMap((axle) => axleRows(axle, angles, draft, limits)),
+    ...(['front', 'rear'] as const).flatMap((axle) =>
+      axleRows(axle, judged, draft, limits).map((row) => withStale(row, axle, stale)),
+    ),
     ...carRows(measure, limits),
   ];
 }
+
+/** A figure made of a stale reading is not judged. */
+function withStale(row: LedgerRow, axle: Axle, stale: StaleAngles): LedgerRow {
+  const kinds = KINDS_IN[row.key.split('.')[0]!] ?? [];
+  const isAxle = row.where === axle || row.where === null;
+  const wheels = isAxle ? WHEELS_OF_AXLE[axle] : [row.where as Wheel];
+  for (const wheel of wheels) {
+    for (const kind of kinds) {
+      const because = stale[wheel]?.[kind];
+      if (because) return { ...row, state: 'stale', staleBecause: because };
+    }
+  }
+  return row;
+}
+
+/** The readings that a row is made of. */
+const KINDS_IN: Partial<Record<string, readonly AngleKind[]>> = {
+  camber: ['camber'],
+  crossCamber: ['camber'],
+  caster: ['caster'],
+  crossCaster: ['caster'],
+  sai: ['caster'],
+  included: ['caster', 'camber'],
+  toe: ['toe'],
+  totalToe: ['toe'],
+  thrust: ['toe'],
+};
 
 function axleRows(axle: Axle, angles: Angles, draft: VisitDraft, limits: Limits): LedgerRow[] {
   const rows: LedgerRow[] = [];
@@ -68,11 +103,10 @@ function axleRows(axle: Axle, angles: Angles, draft: VisitDraft, limits: Limits)
     );
   });
   const cambers = both('camber');
-  if (cambers && axle === 'front') {
+  if (cambers) {
+    const key = axle === 'front' ? 'crossCamber' : 'crossCamber.rear';
     const value = cambers[0] - cambers[1];
-    rows.push(
-      row('crossCamber', 'Cross camber', axle, value, pairSd('camber'), limits.crossCamber),
-    );
+    rows.push(row(key, 'Cross camber', axle, value, pairSd('camber'), limits.crossCamber));
   }
   each('caster', (wheel, value) => {
     rows.push(row(`caster.${wheel}`, 'Caster', wheel, value, sd(wheel, 'caster'), limits.caster));
@@ -94,10 +128,10 @@ function axleRows(axle: Axle, angles: Angles, draft: VisitDraft, limits: Limits)
       rows.push(row(`included.${wheel}`, 'Included angle', wheel, value + camber, doubt, null));
     }
   });
-  const tellsWheels = !METHOD_FACTS[methodOf(draft, 'toe')].tellsTotalOnly;
-  if (tellsWheels) {
+  const isByWheel = tellsWheels(draft, wheels);
+  if (isByWheel) {
+    const limit = isSideAgainstSide(draft) ? null : halfOf(limits.totalToe[axle]);
     each('toe', (wheel, value) => {
-      const limit = halfOf(limits.totalToe[axle]);
       rows.push(row(`toe.${wheel}`, 'Toe', wheel, value, sd(wheel, 'toe'), limit));
     });
   }
@@ -107,7 +141,7 @@ function axleRows(axle: Axle, angles: Angles, draft: VisitDraft, limits: Limits)
     rows.push(
       row(`totalToe.${axle}`, 'Total toe', axle, total, pairSd('toe'), limits.totalToe[axle]),
     );
-    if (axle === 'rear' && tellsWheels) {
+    if (axle === 'rear' && isByWheel) {
       const value = (toes[0] - toes[1]) / 2;
       rows.push(row('thrust', 'Thrust', null, value, pairSd('toe') / 2, limits.thrust));
     }
@@ -155,6 +189,7 @@ function row(
     target: limit?.target ?? null,
     limitsFrom: limit?.from ?? null,
     state: stateOf(value, sd, limit),
+    staleBecause: null,
   };
 }
 

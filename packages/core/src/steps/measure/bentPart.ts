@@ -2,7 +2,7 @@ import type { VisitDraft } from '@keen/contract';
 import type { Wheel } from '@keen/contract/words';
 import { sideOf } from '../../engine/case/wheels.ts';
 import { limitsOf } from './limits.ts';
-import { angleSd } from './methods.ts';
+import { angleSd } from './readings.ts';
 
 /** A part that the steering axis says is bent. */
 export interface BentPart {
@@ -30,14 +30,16 @@ export function bentParts(draft: VisitDraft): BentPart[] {
     ['rf', rf, lf],
   ] as const) {
     if (own?.camber === undefined || own.sai === undefined) continue;
+    const { front } = limits.camber;
+    if (!front) continue;
     const should = limits.sai
-      ? { camber: limits.camber.front.target, sai: limits.sai.target, against: 'the sheet' }
+      ? { camber: front.target, sai: limits.sai.target, against: 'the sheet' }
       : other?.camber !== undefined && other.sai !== undefined
         ? { camber: other.camber, sai: other.sai, against: 'the other side' }
         : null;
     if (!should) continue;
     // Against one another both sides deviate: the one whose camber is out of its limits is the bent one.
-    const [low, high] = limits.camber.front.range;
+    const [low, high] = front.range;
     if (!limits.sai && own.camber >= low && own.camber <= high) continue;
     const enough = Math.max(
       LEAST_DEG,

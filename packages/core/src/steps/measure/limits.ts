@@ -16,7 +16,8 @@ export interface Limit {
 
 /** What every angle of a car should be; null where nobody knows. */
 export interface Limits {
-  camber: Record<Axle, Limit>;
+  /** None on a cart without a sheet of its own: there the sides are held against one another. */
+  camber: Record<Axle, Limit | null>;
   caster: Limit | null;
   sai: Limit | null;
   totalToe: Record<Axle, Limit>;
@@ -32,6 +33,15 @@ const CUSTOM = { crossCamber: 0.5, crossCaster: 0.5, thrust: 0.15, setback: 6 } 
 
 /** Road limits mean nothing on a cart. */
 const CART = STARTING_POINTS.find(({ id }) => id === 'cart')!.sheet;
+
+/**
+ * Whether the wheels of a visit are held against one another, without limits of their own: a cart that no
+ * sheet speaks of (common practice, no source).
+ */
+export function isSideAgainstSide(draft: VisitDraft): boolean {
+  const { sheet } = draft.visit?.sheet ?? {};
+  return draft.vehicle?.use === 'cart' && (!sheet || sheet.kind === 'startingPoint');
+}
 
 /**
  * The limits that a visit is judged by: its specification sheet first, then what its case file carries,
@@ -50,6 +60,7 @@ export function limitsOf(draft: VisitDraft): Limits {
     if (forCart) return { ...ofSheet(forCart), from: 'usual' };
     return around(DEFAULT_TOLERANCES[kind][axle], 'usual');
   };
+  const camber = (axle: Axle) => (isSideAgainstSide(draft) ? null : usual('camber', axle));
   const custom = (kind: keyof typeof CUSTOM): Limit => {
     const given = kind === 'setback' ? undefined : sheet?.[kind];
     const most = given ?? CUSTOM[kind];
@@ -57,7 +68,7 @@ export function limitsOf(draft: VisitDraft): Limits {
   };
   const optional = (given: AngleLimits | undefined) => (given ? ofSheet(given) : null);
   return {
-    camber: { front: usual('camber', 'front'), rear: usual('camber', 'rear') },
+    camber: { front: camber('front'), rear: camber('rear') },
     caster: optional(sheet?.caster?.front),
     sai: optional(sheet?.sai?.front),
     totalToe: { front: usual('totalToe', 'front'), rear: usual('totalToe', 'rear') },

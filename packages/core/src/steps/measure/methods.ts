@@ -1,5 +1,5 @@
 import type { CalculatorName, VisitDraft } from '@keen/contract';
-import type { AngleKind, Method, Wheel } from '@keen/contract/words';
+import type { AngleKind, Method } from '@keen/contract/words';
 
 /** What a way to measure can and cannot tell. */
 export interface MethodFacts {
@@ -104,16 +104,6 @@ const USUAL_CART: Record<AngleKind, Method> = {
 export function methodOf(draft: VisitDraft, kind: AngleKind): Method {
   const usual = draft.vehicle?.use === 'cart' ? USUAL_CART : USUAL;
   return draft.visit?.measure?.method?.[kind] ?? usual[kind];
-}
-
-/** Standard uncertainty of one wheel's angle as it was measured in a visit, degrees. */
-export function angleSd(draft: VisitDraft, wheel: Wheel, kind: AngleKind): number {
-  const measure = draft.visit?.measure ?? {};
-  return standardUncertainty({
-    methodSd: METHOD_FACTS[methodOf(draft, kind)].sd[kind] ?? 0,
-    resolution: measure.resolution?.[kind],
-    repeats: measure.readings?.[wheel]?.[kind],
-  });
 }
 
 /**

@@ -53,7 +53,7 @@ describe('limitsOf', () => {
     const limits = limitsOf({ ...used(sheet), tolerances: { camber: { rear: [-9, 9] } } });
     expect(limits.camber.front).toEqual({ range: [-1, 0], target: -0.2, from: 'sheet' });
     // With a sheet the file's figures no longer count: they may be of another sheet.
-    expect(limits.camber.rear.from).toBe('usual');
+    expect(limits.camber.rear?.from).toBe('usual');
     expect(limits.thrust).toMatchObject({ target: 0, from: 'custom' });
   });
 

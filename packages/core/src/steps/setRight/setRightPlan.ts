@@ -7,20 +7,33 @@ import { angleLedger, CLOSE_SD } from '../measure/angleLedger.ts';
 import type { Angles, LedgerRow } from '../measure/angleLedger.ts';
 import { limitsOf } from '../measure/limits.ts';
 import type { Limits } from '../measure/limits.ts';
+import { ROUNDING, tellsWheels } from '../measure/readings.ts';
+import { staleAngles } from '../measure/stale.ts';
+import type { StaleAngles } from '../measure/stale.ts';
+import { leftRows } from './leftRows.ts';
+import { steeringOpen } from './steeringWheel.ts';
 
 /** One thing to do, in its place in the order. */
 export interface PlanStep {
   key: SetStep;
   title: string;
+  /** What the hand does: set it, or only measure it again since something that moves it was or will be set. */
+  needs: 'set' | 'measure';
   /** What is set; null for parts and the steering wheel. */
   kind: AngleKind | null;
   axle: Axle | null;
+  /** The wheel at which it is set; null where both share it, or for the whole car. */
   where: Wheel | null;
-  /** From what was measured to the target, degrees; null where no angle is set. */
+  /** Where it stands and where it should, degrees; null where no angle is set or its reading is stale. */
+  now: number | null;
+  target: number | null;
+  /** From where it stands to the target, degrees; null where no angle is set or its reading is stale. */
   change: number | null;
   why: string;
   /** What it can be set with; the first is the usual. */
   adjusters: readonly Adjuster[];
+  /** Rows of the ledger that it answers. */
+  rows: readonly string[];
 }
 
 const CAMBER_ADJUSTERS: Record<Axle, readonly Adjuster[]> = {
@@ -33,54 +46,79 @@ const TOE_ADJUSTERS: Record<Axle, readonly Adjuster[]> = {
 };
 const CASTER_ADJUSTERS: readonly Adjuster[] = ['cam', 'armShims', 'slots', 'adjustableArm', 'none'];
 
-/** Angles are shown to hundredths of a degree; what stands at its target to that is not set. */
-const ROUNDING = 0.005;
+/** What the steps are made from. */
+interface Standing {
+  draft: VisitDraft;
+  angles: Angles;
+  limits: Limits;
+  stale: StaleAngles;
+  /** Whether a row of the ledger has to be set. */
+  isOut: (key: string) => boolean;
+}
 
 /**
- * What to set, in order: worn parts, the rear axle before the front, camber before toe (in front
- * caster, camber, toe), the steering wheel last; only what is out or cannot be told from out. Changing
- * camber moves toe, so an axle whose camber is set gets its toe measured again even when it was in.
+ * What to do, in order: worn parts, the rear axle before the front, camber before toe (in front caster,
+ * camber, toe), the steering wheel last; only what is out, and what has to be measured again. Setting
+ * camber or caster moves toe, so an axle whose camber is set gets its toe measured again even when it was in.
  *
- * What was out when setting began is set until it is plainly in.
+ * What was out when setting began is set until it is plainly in, or stands at its target as far as the
+ * method can tell. A row that was left as it is makes no step.
  */
 export function setRightPlan(draft: VisitDraft): PlanStep[] {
-  const angles = draft.angles ?? {};
   const rows = angleLedger(draft);
   const wereOut = angleLedger(draft, draft.visit?.setRight?.before ?? {})
     .filter(({ state }) => state === 'out')
     .map(({ key }) => key);
-  const limits = limitsOf(draft);
-  const isOut = (key: string) =>
-    rows.some(
-      (row) =>
-        row.key === key &&
-        (row.state === 'out' ||
-          // A coarse method may never tell it plainly in: the target, as far as it can tell, will do.
-          (row.state === 'tooClose' && wereOut.includes(key) && !isAtTarget(row))),
-    );
+  const left = leftRows(draft, rows);
+  const standing: Standing = {
+    draft,
+    angles: draft.angles ?? {},
+    limits: limitsOf(draft),
+    stale: staleAngles(draft),
+    isOut: (key) =>
+      rows.some(
+        (row) =>
+          row.key === key &&
+          !left.includes(key) &&
+          (row.state === 'out' ||
+            (row.state === 'tooClose' && wereOut.includes(key) && !isAtTarget(row))),
+      ),
+  };
   const steps = [...partsFirst(draft)];
   for (const axle of ['rear', 'front'] as const) {
-    const turned = axle === 'front' ? casterSteps(angles, limits, isOut) : [];
-    const leaning = camberSteps(axle, angles, limits, isOut);
-    steps.push(...turned, ...leaning);
-    steps.push(...toeSteps(axle, angles, limits, isOut, turned.length + leaning.length > 0));
+    const turned = axle === 'front' ? casterSteps(standing) : [];
+    const leaning = camberSteps(axle, standing);
+    const moves = [...turned, ...leaning].some(({ needs }) => needs === 'set');
+    steps.push(...turned, ...leaning, ...toeSteps(axle, standing, moves));
   }
-  if (steps.some(({ change }) => change !== null)) {
+  const open = steeringOpen(draft);
+  if (open !== null || steps.some(({ kind, needs }) => kind !== null && needs === 'set')) {
     steps.push({
+      ...NO_ANGLE,
       key: 'steeringWheel',
       title: 'Steering wheel',
-      kind: null,
-      axle: null,
-      where: null,
-      change: null,
-      why: 'Last of all: what one rod gives, the other takes, so the total toe stays.',
+      needs: 'set',
+      why: open ?? 'Last of all: what one rod gives, the other takes, so the total toe stays.',
       adjusters: ['tieRod', 'turnbuckle'],
     });
   }
   return steps;
 }
 
-type IsOut = (key: string) => boolean;
+/** A row that a coarse method may never tell plainly in: the target, as far as it can tell, will do. */
+export function isAtTarget({ value, sd, target }: LedgerRow): boolean {
+  return target !== null && Math.abs(value - target) <= CLOSE_SD * sd;
+}
+
+const NO_ANGLE = {
+  kind: null,
+  axle: null,
+  where: null,
+  now: null,
+  target: null,
+  change: null,
+  rows: [],
+} as const;
 
 function partsFirst(draft: VisitDraft): PlanStep[] {
   const loose = WHEELS.some((wheel) => playAt(draft, wheel) === 'excessive');
@@ -88,12 +126,10 @@ function partsFirst(draft: VisitDraft): PlanStep[] {
   if (!loose && !moves) return [];
   return [
     {
+      ...NO_ANGLE,
       key: 'parts',
       title: 'Worn parts',
-      kind: null,
-      axle: null,
-      where: null,
-      change: null,
+      needs: 'set',
       why: moves
         ? 'The reading did not come back: an alignment on loose joints does not hold.'
         : 'There is excessive play: an alignment on loose joints does not hold.',
@@ -102,79 +138,154 @@ function partsFirst(draft: VisitDraft): PlanStep[] {
   ];
 }
 
-function angleStep(
-  kind: AngleKind,
-  axle: Axle,
-  where: Wheel,
-  rest: Pick<PlanStep, 'change' | 'why' | 'adjusters'>,
-): PlanStep {
-  const title = { camber: 'Camber', toe: 'Toe', caster: 'Caster' }[kind];
-  return { key: `${kind}-${where}` as SetStep, title, kind, axle, where, ...rest };
+const TITLES: Record<AngleKind, string> = { camber: 'Camber', toe: 'Toe', caster: 'Caster' };
+
+type Setting = Pick<PlanStep, 'now' | 'target' | 'why' | 'adjusters' | 'rows'>;
+
+/** A step that sets an angle, or null where nothing is left to turn. */
+function setStep(kind: AngleKind, axle: Axle, where: Wheel, setting: Setting): PlanStep | null {
+  const { now, target } = setting;
+  const change = now === null || target === null ? null : target - now;
+  if (change !== null && Math.abs(change) < ROUNDING) return null;
+  const key: SetStep = `${kind}-${where}` as SetStep;
+  return { key, title: TITLES[kind], needs: 'set', kind, axle, where, change, ...setting };
+}
+
+/** A step that only reads an angle again. */
+function againStep(kind: AngleKind, axle: Axle, where: Wheel, because: string): PlanStep {
+  return {
+    ...NO_ANGLE,
+    key: `${kind}-${where}` as SetStep,
+    title: TITLES[kind],
+    needs: 'measure',
+    kind,
+    axle,
+    where,
+    why: `Measure it again: ${because}.`,
+    adjusters: [],
+    rows: [`${kind}.${where}`],
+  };
 }
 
 /** Caster where it is out of the sheet's limits, or left and right stand too far apart. */
-function casterSteps(angles: Angles, limits: Limits, isOut: IsOut): PlanStep[] {
+function casterSteps({ angles, limits, stale, isOut }: Standing): PlanStep[] {
   const casters = WHEELS_OF_AXLE.front.map((wheel) => angles[wheel]?.caster);
   const known = casters.filter((value) => value !== undefined);
   const mean = known.reduce((sum, value) => sum + value, 0) / known.length;
   return WHEELS_OF_AXLE.front.flatMap((wheel, i) => {
     const caster = casters[i];
     if (caster === undefined) return [];
-    const apart = isOut('crossCaster');
-    // Without a sheet nobody knows the figure; alike on both sides is what stops the pull.
-    const change = (limits.caster?.target ?? mean) - caster;
-    if ((!isOut(`caster.${wheel}`) && !apart) || Math.abs(change) < ROUNDING) return [];
-    return angleStep('caster', 'front', wheel, {
-      change,
-      why: isOut(`caster.${wheel}`) ? 'Out of its limits.' : 'Left and right stand too far apart.',
-      adjusters: CASTER_ADJUSTERS,
-    });
+    const because = stale[wheel]?.caster;
+    if (because) return againStep('caster', 'front', wheel, because);
+    const isOff = isOut(`caster.${wheel}`);
+    if (!isOff && !isOut('crossCaster')) return [];
+    return (
+      setStep('caster', 'front', wheel, {
+        now: caster,
+        // Without a sheet nobody knows the figure; alike on both sides is what stops the pull.
+        target: limits.caster?.target ?? mean,
+        why: isOff ? 'Out of its limits.' : 'Left and right stand too far apart.',
+        adjusters: CASTER_ADJUSTERS,
+        rows: [`caster.${wheel}`, 'crossCaster'],
+      }) ?? []
+    );
   });
 }
 
-function camberSteps(axle: Axle, angles: Angles, limits: Limits, isOut: IsOut): PlanStep[] {
-  const { target } = limits.camber[axle];
-  return WHEELS_OF_AXLE[axle].flatMap((wheel) => {
+function camberSteps(axle: Axle, { draft, angles, limits, stale, isOut }: Standing): PlanStep[] {
+  const limit = limits.camber[axle];
+  const cross = axle === 'front' ? 'crossCamber' : 'crossCamber.rear';
+  const wheels = WHEELS_OF_AXLE[axle];
+  const wrong = wrongWheel(draft, axle);
+  // Where one wheel is out by itself, setting it brings the two together as well.
+  const isCrossAlone = isOut(cross) && !wheels.some((wheel) => isOut(`camber.${wheel}`));
+  return wheels.flatMap((wheel, i) => {
     const camber = angles[wheel]?.camber;
+    if (camber === undefined) return [];
+    const because = stale[wheel]?.camber;
+    if (because) return againStep('camber', axle, wheel, because);
     const isOff = isOut(`camber.${wheel}`);
-    if (camber === undefined || (!isOff && !(axle === 'front' && isOut('crossCamber')))) return [];
-    const change = target - camber;
-    if (Math.abs(change) < ROUNDING) return [];
-    return angleStep('camber', axle, wheel, {
-      change,
-      why: isOff ? 'Out of its limits.' : 'Left and right stand too far apart.',
-      adjusters: CAMBER_ADJUSTERS[axle],
-    });
+    if (!isOff && !isCrossAlone) return [];
+    const other = angles[wheels[1 - i]!]?.camber ?? camber;
+    // Side against side, the wheel found wrong takes it all; where nobody looked, each takes half.
+    const likeTheOther = wrong === null ? (camber + other) / 2 : wrong === wheel ? other : camber;
+    return (
+      setStep('camber', axle, wheel, {
+        now: camber,
+        target: limit?.target ?? likeTheOther,
+        why: isOff ? 'Out of its limits.' : 'Left and right stand too far apart.',
+        adjusters: CAMBER_ADJUSTERS[axle],
+        rows: [`camber.${wheel}`, cross],
+      }) ?? []
+    );
   });
 }
 
-function toeSteps(
-  axle: Axle,
-  angles: Angles,
-  limits: Limits,
-  isOut: IsOut,
-  camberMoves: boolean,
-): PlanStep[] {
-  const toeOut = isOut(`totalToe.${axle}`) || (axle === 'rear' && isOut('thrust'));
-  if (!toeOut && !camberMoves) return [];
-  const half = limits.totalToe[axle].target / 2;
-  return WHEELS_OF_AXLE[axle].flatMap((wheel) => {
-    const toe = angles[wheel]?.toe;
-    if (toe === undefined) return [];
-    return angleStep('toe', axle, wheel, {
-      change: half - toe,
-      why: toeWhy(camberMoves, axle),
-      adjusters: TOE_ADJUSTERS[axle],
-    });
+function toeSteps(axle: Axle, standing: Standing, camberMoves: boolean): PlanStep[] {
+  const { draft, angles, limits, stale, isOut } = standing;
+  const wheels = WHEELS_OF_AXLE[axle];
+  const { target } = limits.totalToe[axle];
+  const total = `totalToe.${axle}`;
+  const adjusters = TOE_ADJUSTERS[axle];
+  const read = wheels.filter((wheel) => angles[wheel]?.toe !== undefined);
+  if (read.length === 0) return [];
+  const willMove = 'camber is set first, and it moves toe';
+  if (read.length === 2 && !tellsWheels(draft, wheels)) {
+    const because = stale[wheels[0]]?.toe ?? stale[wheels[1]]?.toe ?? (camberMoves && willMove);
+    const key: SetStep = `toe-${axle}`;
+    const shared = {
+      key,
+      title: 'Total toe',
+      axle,
+      where: null,
+      rows: [total],
+      kind: 'toe',
+    } as const;
+    if (because) {
+      const why = `Measure it again: ${because}.`;
+      return [{ ...NO_ANGLE, ...shared, needs: 'measure', why, adjusters: [] }];
+    }
+    const now = read.reduce((sum, wheel) => sum + angles[wheel]!.toe!, 0);
+    if (!isOut(total) || Math.abs(target - now) < ROUNDING) return [];
+    const wrong = wrongWheel(draft, axle);
+    const why = wrong
+      ? `All of it at the ${wrong.startsWith('l') ? 'left' : 'right'} wheel, the one that is wrong.`
+      : 'Half at each wheel; the steering wheel comes last.';
+    return [{ ...shared, needs: 'set', now, target, change: target - now, why, adjusters }];
+  }
+  const isTogether = isOut(total) || (axle === 'rear' && isOut('thrust'));
+  return read.flatMap((wheel) => {
+    const because = stale[wheel]?.toe;
+    if (because) return againStep('toe', axle, wheel, because);
+    if (camberMoves) {
+      // The reading of before still tells a shim that sets both together what toe it must give.
+      const now = angles[wheel]!.toe!;
+      const half = target / 2;
+      const change = half - now;
+      const again = againStep('toe', axle, wheel, willMove);
+      return { ...again, now, target: half, change, adjusters };
+    }
+    if (!isTogether && !isOut(`toe.${wheel}`)) return [];
+    return (
+      setStep('toe', axle, wheel, {
+        now: angles[wheel]!.toe!,
+        target: target / 2,
+        why:
+          axle === 'rear' && isTogether
+            ? 'Both to the same value: that takes the thrust out too.'
+            : isTogether
+              ? 'Each wheel to half of the total; the steering wheel comes last.'
+              : 'This wheel is out, the total is not.',
+        adjusters,
+        rows: [`toe.${wheel}`, total, ...(axle === 'rear' ? ['thrust'] : [])],
+      }) ?? []
+    );
   });
 }
 
-function toeWhy(camberMoves: boolean, axle: Axle): string {
-  if (camberMoves) return 'Setting camber moves it: measure it again first.';
-  if (axle === 'rear') return 'Both to the same value: that takes the thrust out too.';
-  return 'Each wheel to half of the total; the steering wheel comes last.';
-}
-
-function isAtTarget({ value, sd, target }: LedgerRow): boolean {
-  return target !== null && Math.abs(value - target) <= CLOSE_SD * sd;
+/** The front wheel that was seen to stand wrong with the steering straight, as on a cart; null where none was. */
+export function wrongWheel(draft: VisitDraft, axle: Axle): Wheel | null {
+  const crooked = draft.visit?.inspect?.crookedWheel;
+  if (axle !== 'front' || draft.vehicle?.use !== 'cart') return null;
+  return crooked === 'left' ? 'lf' : crooked === 'right' ? 'rf' : null;
 }

@@ -1,0 +1,192 @@
+import type { DraftMeasure, Taken, VisitDraft } from '@keen/contract';
+import type { AngleKind, Method, Wheel } from '@keen/contract/words';
+import { METHODS } from '@keen/contract/words';
+import type { FieldChange } from '../../visit/foldEntries.ts';
+import { METHOD_FACTS, methodOf, standardUncertainty } from './methods.ts';
+
+/** One reading of one wheel's angle, with what it was taken with. */
+export interface Reading {
+  method: Method;
+  /** Degrees; of a method that tells totals only, half of the total. */
+  value: number;
+  /** Standard uncertainty, degrees. */
+  sd: number;
+  /** When it was taken, UTC; null where nobody wrote it down. */
+  at: string | null;
+  /** Smallest step of the gauge, degrees. */
+  resolution: number | undefined;
+  /** The single readings whose mean it is, degrees. */
+  repeats: readonly number[] | undefined;
+}
+
+/** Two angles closer than this are the same figure written twice, degrees. */
+const SAME = 1e-6;
+/** Angles are shown to hundredths; one that changed by less was not moved, degrees. */
+export const ROUNDING = 0.005;
+
+/** The readings of one wheel's angle, one a method at most, the latest first. */
+export function readingsOf(draft: VisitDraft, wheel: Wheel, kind: AngleKind): Reading[] {
+  const taken = draft.visit?.measure?.taken?.[wheel]?.[kind] ?? {};
+  return METHODS.flatMap((method) => {
+    const one = taken[method];
+    return one ? readingOf(method, kind, one) : [];
+  }).toSorted((a, b) => (b.at ?? '').localeCompare(a.at ?? ''));
+}
+
+/** The reading that an angle of the visit comes from; null where the angle was not measured. */
+export function readingInUse(draft: VisitDraft, wheel: Wheel, kind: AngleKind): Reading | null {
+  const value = draft.angles?.[wheel]?.[kind];
+  if (value === undefined) return null;
+  const found = readingsOf(draft, wheel, kind).find((one) => Math.abs(one.value - value) < SAME);
+  if (found) return found;
+  // Readings from a file, from another program or from before methods were kept with them.
+  const { resolution, readings } = draft.visit?.measure ?? ({} as DraftMeasure);
+  return readingOf(methodOf(draft, kind), kind, {
+    value,
+    at: null,
+    resolution: resolution?.[kind],
+    repeats: readings?.[wheel]?.[kind],
+  });
+}
+
+/** Standard uncertainty of one wheel's angle as it was measured in a visit, degrees. */
+export function angleSd(draft: VisitDraft, wheel: Wheel, kind: AngleKind): number {
+  return readingInUse(draft, wheel, kind)?.sd ?? METHOD_FACTS[methodOf(draft, kind)].sd[kind] ?? 0;
+}
+
+/** Whether the toe of both wheels of an axle was read each by itself, not as one total. */
+export function tellsWheels(draft: VisitDraft, wheels: readonly Wheel[]): boolean {
+  return wheels.every((wheel) => {
+    const method = readingInUse(draft, wheel, 'toe')?.method ?? methodOf(draft, 'toe');
+    return !METHOD_FACTS[method].tellsTotalOnly;
+  });
+}
+
+/** A reading to be written down. */
+export interface NewReading {
+  wheel: Wheel;
+  kind: AngleKind;
+  method: Method;
+  /** Degrees; null takes the reading of this method away. */
+  value: number | null;
+  /** Now, UTC. */
+  at: string;
+  repeats?: readonly number[] | undefined;
+}
+
+/**
+ * What is entered for new readings: each beside those by other methods, the angle they make the visit
+ * go by, and, once setting has begun, that the angle was moved.
+ * @param draft - the visit before
+ */
+export function takeReadings(draft: VisitDraft, readings: readonly NewReading[]): FieldChange[] {
+  const angles = { ...draft.angles };
+  const wheels = new Set<Wheel>();
+  const changes: FieldChange[] = [];
+  for (const reading of readings) {
+    const { wheel, kind, method, at, repeats } = reading;
+    const value = reading.value === null ? null : Number(reading.value.toFixed(4));
+    const resolution = draft.visit?.measure?.resolution?.[kind];
+    changes.push({
+      path: `visit.measure.taken.${wheel}.${kind}.${method}`,
+      value:
+        value === null
+          ? null
+          : {
+              value,
+              at,
+              ...(resolution === undefined ? {} : { resolution }),
+              ...(repeats && repeats.length > 1 ? { repeats: [...repeats] } : {}),
+            },
+    });
+    const next = value ?? fallBack(draft, reading);
+    if (value !== null && hasMoved(draft, reading, value)) {
+      changes.push({ path: `visit.setRight.moved.${wheel}.${kind}`, value: at });
+    }
+    const own = { ...angles[wheel] };
+    if (next === null) delete own[kind];
+    else own[kind] = next;
+    angles[wheel] = own;
+    wheels.add(wheel);
+  }
+  for (const wheel of wheels) {
+    const own = angles[wheel]!;
+    changes.push({ path: `angles.${wheel}`, value: Object.keys(own).length > 0 ? own : null });
+  }
+  return changes;
+}
+
+/** What an angle goes by once a reading is taken away: the latest by another method, if any. */
+function fallBack(draft: VisitDraft, { wheel, kind, method }: NewReading): number | null {
+  const inUse = readingInUse(draft, wheel, kind);
+  if (inUse && inUse.method !== method) return inUse.value;
+  return readingsOf(draft, wheel, kind).find((one) => one.method !== method)?.value ?? null;
+}
+
+/**
+ * Whether a new reading says that the angle was moved by hand since the last one. By the same method any
+ * change that shows does; by another one only what both uncertainties do not explain.
+ */
+function hasMoved(draft: VisitDraft, { wheel, kind, method }: NewReading, value: number): boolean {
+  if (!draft.visit?.setRight?.before) return false;
+  const last = readingInUse(draft, wheel, kind);
+  if (!last) return false;
+  const apart = Math.abs(value - last.value);
+  if (last.method === method) return apart > ROUNDING;
+  return apart > 2 * Math.hypot(last.sd, METHOD_FACTS[method].sd[kind] ?? 0);
+}
+
+/** Two methods that read one angle, and whether they agree. */
+export interface ReadingPair {
+  wheel: Wheel;
+  kind: AngleKind;
+  /** The one the visit goes by, and the other. */
+  used: Reading;
+  other: Reading;
+  apart: number;
+  /** As far as chance lets them differ, twice the standard deviation of their difference. */
+  allowed: number;
+  agree: boolean;
+}
+
+/**
+ * The readings of an angle by other methods than the one in use, each with whether it agrees. A reading
+ * from before the angle was moved is of another car, and is left out.
+ */
+export function readingPairs(draft: VisitDraft, wheel: Wheel, kind: AngleKind): ReadingPair[] {
+  const used = readingInUse(draft, wheel, kind);
+  if (!used) return [];
+  const moved = draft.visit?.setRight?.moved?.[wheel]?.[kind] ?? '';
+  return readingsOf(draft, wheel, kind)
+    .filter((one) => one.method !== used.method && (one.at ?? '') >= moved)
+    .map((other) => {
+      const apart = Math.abs(used.value - other.value);
+      const allowed = 2 * Math.hypot(used.sd, other.sd);
+      return { wheel, kind, used, other, apart, allowed, agree: apart <= allowed + ROUNDING };
+    });
+}
+
+function readingOf(
+  method: Method,
+  kind: AngleKind,
+  taken: Omit<Taken, 'at'> & { at: string | null },
+): Reading {
+  const { value, at, resolution, repeats } = taken;
+  const own = repeats && Math.abs(meanOf(repeats) - value) < 1e-3 ? repeats : undefined;
+  return {
+    method,
+    value,
+    at,
+    resolution,
+    repeats: own,
+    sd: standardUncertainty({
+      methodSd: METHOD_FACTS[method].sd[kind] ?? 0,
+      resolution,
+      repeats: own,
+    }),
+  };
+}
+
+function meanOf(values: readonly number[]): number {
+  return values.reduce((sum, value) => sum + value, 0) / values.length;
+}
