@@ -126,7 +126,7 @@ describe('alignmentState', () => {
   });
 
   it('says that it cannot tell, until it is left as it is, and judges another value anew', () => {
-    const shop = car({ lr: { camber: -1.46 }, rr: { camber: -1.2 } });
+    const shop = car({ lr: { camber: -1.71 }, rr: { camber: -1.4 } });
     expect(shop.state).toMatchObject({
       kind: 'undecided',
       headline: 'Cannot tell yet: left rear camber.',
@@ -136,7 +136,7 @@ describe('alignmentState', () => {
     const { path, value } = leaveRows(shop.draft, rows, true);
     shop.enter(path, value);
     expect(shop.state).toMatchObject({ kind: 'done', detail: 'Left as it is: left rear camber.' });
-    shop.read('lr', 'camber', -1.44);
+    shop.read('lr', 'camber', -1.69);
     expect(shop.state.kind).toBe('undecided');
   });
 
