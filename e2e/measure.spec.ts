@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { comeIn, newPlate, step, takeIn } from './shop.ts';
+import { comeIn, headline, newPlate, step, takeIn } from './shop.ts';
 
 test.describe('measuring', () => {
   test('from strings to the ledger, and against the tread', async ({ page }) => {
@@ -60,12 +60,26 @@ test.describe('measuring', () => {
     await expect(rod.getByRole('status')).toContainText('anticlockwise, looking in');
     await rod.getByRole('button', { name: 'Back to the plan' }).click();
     // The other wheel's dialog knows this car's arm and thread.
+    await steps.nth(1).getByRole('button', { name: 'Toe right front' }).click();
     await steps.nth(1).getByRole('button', { name: 'Work out the tie rod' }).click();
     await expect(rod.getByLabel('Steering arm')).toHaveValue('140');
     await rod.getByRole('button', { name: 'Back to the plan' }).click();
-    await steps.nth(0).getByLabel('Now reads').fill('0.05');
-    await steps.nth(1).getByLabel('Now reads').fill('0.06');
-    await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
+    // In place, by the strings that hang already: two readings a wheel, three keys each.
+    for (const wheel of ['Right front', 'Left front']) {
+      const row = steps.filter({ hasText: `Toe ${wheel.toLowerCase()}` });
+      const closed = row.getByRole('button', { name: `Toe ${wheel.toLowerCase()}` });
+      if (await closed.isVisible()) await closed.click();
+      await row.getByLabel(`${wheel}, ahead of the hub`).fill('');
+      await page.keyboard.type('152');
+      await row.getByLabel(`${wheel}, behind it`).fill('');
+      await page.keyboard.type('151');
+      // asin(1 / 440)
+      await expect(row.getByRole('status').last()).toHaveText('Reads +0.13°');
+      await page.keyboard.press('Enter');
+      await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    }
+    await expect(total).toContainText('+0.26°');
+    await expect(headline(page)).toHaveText(/Cannot tell yet|Angles are in/);
   });
 
   test('from a rig’s own table, its signs and units said once, to the ledger', async ({ page }) => {
@@ -173,13 +187,18 @@ test.describe('measuring', () => {
     await expect(page.getByText('The right side is fine')).toBeVisible();
     await page.getByRole('button', { name: 'Begin' }).click();
     const steps = page.getByRole('list', { name: 'What to set' }).getByRole('listitem');
-    await expect(steps).toHaveText([/Toe left front/, /Toe right front/, /Steering wheel/]);
-    await expect(steps.last()).toContainText(
-      'half a turn out of one rod, half a turn into the other',
-    );
-    await steps.nth(0).getByLabel('Now reads').fill('0.15');
-    await steps.nth(1).getByLabel('Now reads').fill('0.15');
-    await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
+    // A total is set as one, all of it at the wheel that is wrong.
+    await expect(steps).toHaveText([/Total toe front.*at the left wheel/, /Steering wheel/]);
+    await expect(steps.first()).not.toContainText('the same on both sides');
+    // By the same tape, in inches as before: two entries.
+    await steps.first().getByLabel('Ahead of the axle').fill('38 15/16');
+    await steps.first().getByLabel('Behind the axle').fill('39 1/32');
+    await expect(steps.first().getByRole('status').last()).toHaveText('Reads +0.30°');
+    await steps.first().getByRole('button', { name: 'Save' }).click();
+    await expect(steps).toHaveText([/Steering wheel/]);
+    await expect(steps).toContainText('half a turn out of one rod, half a turn into the other');
+    await steps.getByRole('button', { name: 'Straight', exact: true }).click();
+    await expect(headline(page)).toHaveText(/is in\./);
   });
 
   test('stops where the reading does not come back', async ({ page }) => {

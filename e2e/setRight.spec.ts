@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, newPlate, step, takeIn } from './shop.ts';
+import { comeIn, headline, newPlate, step, takeIn } from './shop.ts';
 
 /** Takes a new car in, up to the angles. */
 async function readyToMeasure(page: Page): Promise<void> {
@@ -8,6 +8,20 @@ async function readyToMeasure(page: Page): Promise<void> {
   await takeIn(page, newPlate());
   await step(page, 'Measure');
   await page.getByRole('button', { name: 'Comes back' }).click();
+}
+
+/** Brings a step of the plan to hand and types what it reads now. */
+async function readNow(page: Page, title: string, value: string): Promise<void> {
+  const row = page
+    .getByRole('list', { name: 'What to set' })
+    .getByRole('listitem')
+    .filter({ hasText: title });
+  const closed = row.getByRole('button', { name: title });
+  if (await closed.isVisible()) await closed.click();
+  const field = row.getByLabel('Now reads');
+  await field.fill(value);
+  await field.blur();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 }
 
 test.describe('setting right', () => {
@@ -49,12 +63,26 @@ test.describe('setting right', () => {
     await dialog.getByRole('button', { name: 'Back to the plan' }).click();
 
     // Measured again, step by step; the plan shrinks with each.
-    await steps.nth(0).getByLabel('Now reads').fill('0.08');
-    await steps.nth(1).getByLabel('Now reads').fill('0.07');
-    await expect(steps).toHaveText([/left front/, /right front/, /Steering wheel/]);
-    await steps.nth(0).getByLabel('Now reads').fill('0.05');
-    await steps.nth(1).getByLabel('Now reads').fill('0.05');
-    await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
+    await readNow(page, 'Toe left rear', '0.08');
+    await readNow(page, 'Toe right rear', '0.07');
+    // The front goes by where the rear points: its readings are stale, and are not judged.
+    await expect(headline(page)).toHaveText('Measure again: front toe.');
+    await expect(page.getByRole('row', { name: /Toe left front/ })).toContainText('measure again');
+    await readNow(page, 'Toe left front', '0.45');
+    await readNow(page, 'Toe right front', '0.4');
+    await expect(headline(page)).toHaveText('Front toe is out.');
+    // Learned from the hand: half a turn took 0.2 of the 0.4 that are too much.
+    const hand = steps.filter({ hasText: 'Toe left front' });
+    await hand.getByLabel(/Turned by/).fill('1/2');
+    await hand.getByRole('button', { name: 'Turned', exact: true }).click();
+    await expect(headline(page)).toContainText('out');
+    await readNow(page, 'Toe left front', '0.25');
+    await expect(hand.getByText('½ turn more, the same way')).toBeVisible();
+    await readNow(page, 'Toe left front', '0.05');
+    await readNow(page, 'Toe right front', '0.05');
+    await expect(headline(page)).toHaveText('Angles are in. Now the steering wheel.');
+    await steps.getByRole('button', { name: 'Straight', exact: true }).click();
+    await expect(headline(page)).toHaveText(/What was measured is in/);
     await expect(page.getByText(/Hollow: before/)).toBeVisible();
     // The closing list is answered, and kept.
     for (const answer of await page.getByRole('button', { name: 'Done', exact: true }).all()) {
@@ -98,6 +126,7 @@ test.describe('setting right', () => {
     await give(0.05, 'after.json');
     await expect(total).toContainText('+0.10°');
     await step(page, 'Set right');
+    await page.getByRole('button', { name: 'Straight', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'All angles are in.' })).toBeVisible();
     // Before, now, and the limits in one row.
     await expect(total).toContainText('+0.84°');
@@ -121,6 +150,7 @@ test.describe('setting right', () => {
     await page.getByRole('button', { name: 'Begin' }).click();
     const steps = page.getByRole('list', { name: 'What to set' }).getByRole('listitem');
     const toe = steps.filter({ hasText: 'Toe right rear' });
+    await toe.getByRole('button', { name: 'Toe right rear' }).click();
     await expect(toe).toContainText('+0.40°');
     await toe.getByRole('button', { name: 'Hub shim' }).click();
     await toe.getByRole('button', { name: 'Work out the rear hub shim' }).click();
@@ -140,8 +170,7 @@ test.describe('setting right', () => {
     await expect(dialog.getByText('right rear hub, seen from outside')).toBeVisible();
     await dialog.getByRole('button', { name: 'Back to the plan' }).click();
 
-    await toe.getByLabel('Now reads').fill('0.075');
-    await toe.getByLabel('Now reads').blur();
+    await readNow(page, 'Toe right rear', '0.075');
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     // What was typed as stock is the shop's from now on.
     await page.goto('/sheets');

@@ -29,7 +29,7 @@ const HEADINGS = {
   Explain: /./,
   Decide: /./,
   Measure: /Measure the alignment/,
-  'Set right': /set|in\.|measured/,
+  'Set right': /set|in\.|measured|out\.|again|tell|wheel|first/,
   'Hand over': /customer’s sheet/,
 } as const;
 

@@ -74,6 +74,7 @@ export function showStep(
     detail: visitDetail(draft),
     draft,
     enter,
+    enterAll: (changes) => changes.forEach(({ path, value }) => enter(path, value)),
     undo: null,
     redo: null,
     diagnosing: IDLE,
@@ -83,6 +84,7 @@ export function showStep(
     setActiveSlot: vi.fn(),
     setSpokenOf: vi.fn(),
     setTried,
+    setAtHand: vi.fn(),
     goTo,
     ...given,
   };

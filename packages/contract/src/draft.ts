@@ -9,6 +9,7 @@ import {
   wheelAnglesSchema,
   wheelSchema,
 } from './caseFile.ts';
+import { TOE_UNITS } from './calculators.ts';
 import { FIELD_LIMITS } from './fieldLimits.ts';
 import { draftHandOverSchema } from './handOver.ts';
 import { estimateSchema } from './prices.ts';
@@ -26,6 +27,7 @@ import {
   DRIVES,
   EVENTS,
   FEATHERS,
+  GAUGE_CALCULATORS,
   KNOWN,
   LAMPS,
   LOADS,
@@ -46,6 +48,10 @@ import {
   TIRE_PAIRS,
   USES,
 } from './words.ts';
+
+/** No wheel is smaller or larger than this, mm. */
+const MIN_TOE_DIAMETER_MM = 100;
+const MAX_TOE_DIAMETER_MM = 1_500;
 
 /** Where the customer is while the car is looked at. */
 export const WAITS = ['counter', 'phone', 'later'] as const;
@@ -139,6 +145,15 @@ export const leftSchema = z
   .array(z.strictObject({ key: z.string().max(40), value: z.number() }))
   .max(40);
 
+/** What stands in the fields of a gauge's form, so that it is asked once: sign, unit, distances, readings. */
+export const gaugeTextsSchema = z.record(z.string().max(60), z.string().max(200));
+/** What toe is typed and shown in, with the diameter that a length is taken at, mm. */
+export const toeInSchema = z.strictObject({
+  unit: z.enum(TOE_UNITS),
+  diameter: z.number().min(MIN_TOE_DIAMETER_MM).max(MAX_TOE_DIAMETER_MM).optional(),
+});
+export type ToeIn = z.infer<typeof toeInSchema>;
+
 /** A turn of the hand: what was turned by how much, and what it did; `to` once it was read again. */
 export const turnMadeSchema = z.strictObject({
   at: momentSchema,
@@ -171,6 +186,8 @@ export const draftMeasureSchema = z.strictObject({
       z.partialRecord(z.enum(ANGLE_KINDS), z.partialRecord(z.enum(METHODS), takenSchema)),
     )
     .optional(),
+  gauge: z.partialRecord(z.enum(GAUGE_CALCULATORS), gaugeTextsSchema).optional(),
+  toeIn: toeInSchema.optional(),
   setback: setbackSchema.optional(),
   turning: z.strictObject({ left: turnSchema.optional(), right: turnSchema.optional() }).optional(),
 });

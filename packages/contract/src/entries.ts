@@ -29,6 +29,8 @@ import {
   recheckKmSchema,
   leftSchema,
   steeringWheelSchema,
+  gaugeTextsSchema,
+  toeInSchema,
   takenSchema,
   turnsSchema,
   tireExtras,
@@ -52,6 +54,7 @@ import {
   DRIVES,
   EVENTS,
   FEATHERS,
+  GAUGE_CALCULATORS,
   KNOWN,
   LAMPS,
   LOADS,
@@ -113,6 +116,7 @@ const carFields = {
   'visit.measure.repeat': z.enum(REPEATS),
   'visit.measure.repeatReadings': repeatReadingsSchema,
   'visit.measure.setback': setbackSchema,
+  'visit.measure.toeIn': toeInSchema,
   'visit.measure.turning.left': turnSchema,
   'visit.measure.turning.right': turnSchema,
   /** The specification sheet that the visit goes by, as it was when it was chosen. */
@@ -156,6 +160,9 @@ const schemas = new Map<string, z.ZodType>(Object.entries(carFields));
 for (const kind of ANGLE_KINDS) {
   schemas.set(`visit.measure.method.${kind}`, z.enum(METHODS));
   schemas.set(`visit.measure.resolution.${kind}`, resolutionSchema);
+}
+for (const gauge of GAUGE_CALCULATORS) {
+  schemas.set(`visit.measure.gauge.${gauge}`, gaugeTextsSchema);
 }
 for (const step of SET_STEPS) {
   schemas.set(`visit.setRight.adjuster.${step}`, z.enum(ADJUSTERS));

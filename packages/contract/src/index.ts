@@ -82,6 +82,7 @@ export type {
   DraftTire,
   Reading,
   Taken,
+  ToeIn,
   TurnMade,
   VisitDraft,
   Waits,

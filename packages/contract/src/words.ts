@@ -125,6 +125,16 @@ export type Method = (typeof METHODS)[number];
 /** Angles that a method is noted for. */
 export const ANGLE_KINDS = ['camber', 'toe', 'caster'] as const;
 export type AngleKind = (typeof ANGLE_KINDS)[number];
+/** The calculators that turn the readings of a gauge into angles. */
+export const GAUGE_CALCULATORS = [
+  'toeFromTape',
+  'toeFromStrings',
+  'toeFromGauges',
+  'camberFromLevel',
+  'camberFromSquare',
+  'casterFromSwing',
+] as const;
+export type GaugeCalculator = (typeof GAUGE_CALCULATORS)[number];
 /** What comes before the first reading. */
 export const SETUP_POINTS = [
   'pressures',

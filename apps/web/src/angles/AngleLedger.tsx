@@ -48,7 +48,7 @@ export function AngleLedger({
             <Head>Angle</Head>
             {hasBefore && <Head isNumber>Before</Head>}
             <Head isNumber>{hasBefore ? 'Now' : 'Measured'}</Head>
-            <Head isWide>Limits</Head>
+            {!hasBefore && <Head isWide>Limits</Head>}
             <Head isWide>Against the limits</Head>
             <Head>
               <span className="visually-hidden">State</span>
@@ -63,6 +63,9 @@ export function AngleLedger({
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   {row.where ? whereWords(row.where) : ''}
                 </Box>
+                {hasBefore && (
+                  <Box sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>{limitWords(row)}</Box>
+                )}
               </Box>
               {hasBefore && <Before row={was(row.key)} />}
               <Box component="td" sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
@@ -77,19 +80,19 @@ export function AngleLedger({
                   ± {(2 * row.sd).toFixed(row.unit === 'mm' ? 0 : 2)}
                 </Box>
               </Box>
-              <Box
-                component="td"
-                sx={{
-                  whiteSpace: 'nowrap',
-                  color: 'text.secondary',
-                  fontSize: '0.85rem',
-                  display: { xs: 'none', sm: 'table-cell' },
-                }}
-              >
-                {row.limits && row.limitsFrom
-                  ? `${showAngle(row.limits[0], row)} to ${showAngle(row.limits[1], row)}${FROM_MARKS[row.limitsFrom]}`
-                  : ''}
-              </Box>
+              {!hasBefore && (
+                <Box
+                  component="td"
+                  sx={{
+                    whiteSpace: 'nowrap',
+                    color: 'text.secondary',
+                    fontSize: '0.85rem',
+                    display: { xs: 'none', sm: 'table-cell' },
+                  }}
+                >
+                  {limitWords(row)}
+                </Box>
+              )}
               <Box component="td" sx={{ width: '30%', display: { xs: 'none', sm: 'table-cell' } }}>
                 <ToleranceScale row={row} before={was(row.key)?.value} />
               </Box>
@@ -97,7 +100,7 @@ export function AngleLedger({
                 component="td"
                 sx={{
                   whiteSpace: 'nowrap',
-                  fontWeight: row.state === 'out' ? 700 : 450,
+                  fontWeight: row.state === 'out' || row.state === 'stale' ? 700 : 450,
                   color: row.state === 'out' ? 'var(--marker)' : 'var(--soft)',
                   fontSize: '0.85rem',
                 }}
@@ -116,6 +119,12 @@ export function AngleLedger({
       </Typography>
     </Box>
   );
+}
+
+function limitWords(row: LedgerRow): string {
+  const { limits, limitsFrom } = row;
+  if (!limits || !limitsFrom) return '';
+  return `${showAngle(limits[0], row)} to ${showAngle(limits[1], row)}${FROM_MARKS[limitsFrom]}`;
 }
 
 interface HeadProps {

@@ -1,5 +1,5 @@
 import type { ThunkDispatch, UnknownAction } from '@reduxjs/toolkit';
-import { useDispatch, useSelector } from 'react-redux';
+import { useDispatch, useSelector, useStore } from 'react-redux';
 import type { keenApi } from './keenApi.ts';
 import type { OutboxState } from './outboxSlice.ts';
 
@@ -12,3 +12,4 @@ export type ApiState = { outbox: OutboxState } & Record<
 export const useApiDispatch =
   useDispatch.withTypes<ThunkDispatch<ApiState, unknown, UnknownAction>>();
 export const useApiSelector = useSelector.withTypes<ApiState>();
+export const useApiStore: () => { getState: () => ApiState } = useStore<ApiState>;

@@ -27,6 +27,8 @@ export interface Change {
   path: string;
   before: unknown;
   after: unknown;
+  /** Changes of one act bear one name, and are taken back together. */
+  act?: string | undefined;
 }
 
 export interface OutboxState {
@@ -96,10 +98,14 @@ export const outboxSlice = createSlice({
       state.undone = [];
       state.waiting = null;
     },
-    entered(state, { payload }: PayloadAction<{ pending: Pending; before: unknown }>) {
-      const { visitId, entry } = payload.pending;
-      state.pending.push({ ...payload.pending, owner: state.owner ?? undefined });
-      state.done.push({ visitId, path: entry.path, before: payload.before, after: entry.value });
+    entered(
+      state,
+      { payload }: PayloadAction<{ pending: Pending; before: unknown; act?: string | undefined }>,
+    ) {
+      const { pending, before, act } = payload;
+      const { visitId, entry } = pending;
+      state.pending.push({ ...pending, owner: state.owner ?? undefined });
+      state.done.push({ visitId, path: entry.path, before, after: entry.value, act });
       if (state.done.length > MOST_CHANGES) state.done.shift();
       state.undone = [];
     },

@@ -5,19 +5,27 @@ const WIDTH = 62;
 const HEIGHT = 30;
 const BETWEEN = 12;
 
-/** The twelve ribs of a car as one small picture: front axle, then rear. */
-export function TreadMiniature({ draft }: { draft: VisitDraft }) {
+/**
+ * The twelve ribs of a car as one small picture: front axle, then rear.
+ * @param width - on the page, px; as it is drawn where none is given
+ */
+export function TreadMiniature({
+  draft,
+  width = 2 * WIDTH + BETWEEN,
+}: {
+  draft: VisitDraft;
+  width?: number;
+}) {
   const tires = sectionTires(draft, null);
   const legalMm = draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
   const read = countRead(draft);
   return (
     <svg
       viewBox={`0 0 ${2 * WIDTH + BETWEEN} ${HEIGHT + 2}`}
-      width={2 * WIDTH + BETWEEN}
-      height={HEIGHT + 2}
+      width={width}
       role="img"
       aria-label={read === 0 ? 'Tread not read yet' : `Tread, ${read} of 12 ribs read`}
-      style={{ display: 'block' }}
+      style={{ display: 'block', flexShrink: 0 }}
     >
       {(['front', 'rear'] as const).map((axle, index) => {
         const section = axleSection(axle, tires, {

@@ -1,7 +1,23 @@
-import type { Preferences, Session, Units, VisitDetail, VisitDraft } from '@keen/contract';
-import type { ExpectedDepths, Slot } from '@keen/core';
+import type {
+  Axle,
+  Preferences,
+  Session,
+  Units,
+  VisitDetail,
+  VisitDraft,
+  Wheel,
+} from '@keen/contract';
+import type { ExpectedDepths, FieldChange, Slot } from '@keen/core';
 import { useOutletContext } from 'react-router';
 import type { Diagnosing } from '../workers/useDiagnosis.ts';
+
+/** An angle at a wheel, or at both of an axle, and which way it has to go. */
+export interface AtHand {
+  kind: 'camber' | 'toe' | 'caster';
+  where: Wheel | Axle;
+  /** From where it stands to its target, degrees; null where it is only read. */
+  change: number | null;
+}
 
 /** What every step of a visit works with. */
 export interface VisitContext {
@@ -13,6 +29,8 @@ export interface VisitContext {
   draft: VisitDraft;
   /** Sets a field of the visit; null clears it. */
   enter: (path: string, value: unknown) => void;
+  /** Sets several at once, taken back together. */
+  enterAll: (changes: readonly FieldChange[]) => void;
   undo: (() => void) | null;
   redo: (() => void) | null;
   diagnosing: Diagnosing;
@@ -27,6 +45,8 @@ export interface VisitContext {
   setSpokenOf: (slots: readonly Slot[]) => void;
   /** Depths that settings being tried would leave, drawn in place of what is expected. */
   setTried: (depths: ExpectedDepths | null) => void;
+  /** The angle that is measured or turned, marked at its wheel in the drawing. */
+  setAtHand: (angle: AtHand | null) => void;
   goTo: (step: string) => void;
 }
 

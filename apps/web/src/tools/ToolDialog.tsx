@@ -18,13 +18,15 @@ interface ToolDialogProps {
   start: Texts;
   /** Fields that the place decides, not the person. */
   given?: Texts;
+  /** Fills in what the form may leave out, before it is worked out. */
+  complete?: (texts: Texts) => Texts;
   /** What is asked before the fields. */
   children?: ReactNode;
   /** The answer, in words; empty while there is none. */
-  answer: (worked: Worked) => string;
+  answer: (worked: Worked, texts: Texts) => string;
   /** What follows from the answer, under it. */
   after?: (worked: Worked) => ReactNode;
-  actions: (worked: Worked) => ReactNode;
+  actions: (worked: Worked, texts: Texts) => ReactNode;
   /** Told of what stands in the fields, so that the next dialog need not ask again. */
   onTexts?: (texts: Texts) => void;
   onClose: () => void;
@@ -33,8 +35,9 @@ interface ToolDialogProps {
 /** A calculator over the page at hand, opened with what is known of the car. */
 export function ToolDialog(props: ToolDialogProps) {
   const { tool, start, given = {}, children, answer, after, actions, onTexts, onClose } = props;
+  const { complete = (same) => same } = props;
   const [texts, setTexts] = useState<Texts>(start);
-  const worked = workOut(tool, { ...texts, ...given });
+  const worked = workOut(tool, complete({ ...texts, ...given }));
   const { Drawing } = tool;
 
   function type(path: string, text: string): void {
@@ -87,13 +90,13 @@ export function ToolDialog(props: ToolDialogProps) {
             className="condensed"
             sx={{ fontSize: '1.4rem', fontWeight: 700 }}
           >
-            {answer(worked) || 'Not all numbers are there yet.'}
+            {answer(worked, texts) || 'Not all numbers are there yet.'}
           </Typography>
           {after?.(worked)}
           {worked.ok && <Drawing input={worked.input as never} output={worked.output} />}
         </Box>
       </DialogContent>
-      <DialogActions sx={{ p: 2 }}>{actions(worked)}</DialogActions>
+      <DialogActions sx={{ p: 2 }}>{actions(worked, texts)}</DialogActions>
     </Dialog>
   );
 }

@@ -1,22 +1,27 @@
-import type { AngleKind } from '@keen/contract';
+import type { AngleKind, Axle, Wheel } from '@keen/contract';
 import { ANGLE_KINDS } from '@keen/contract';
 import { METHOD_FACTS, methodsFor, RESOLUTIONS, WHEEL_ORDER } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { FromReadings } from '../../angles/FromReadings.tsx';
+import { ReadingsField } from '../../angles/ReadingsField.tsx';
 import { AngleField } from '../../shared/AngleField.tsx';
 import { Choice } from '../../shared/Choice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { AngleFileButton } from './AngleFileButton.tsx';
-import { FromReadings } from './FromReadings.tsx';
-import { ReadingsField } from './ReadingsField.tsx';
 import { RigButton } from './RigButton.tsx';
+import { ToeUnit } from './ToeUnit.tsx';
 import { useMethods } from './useMethods.ts';
 
 const KIND_WORDS: Record<AngleKind, string> = { camber: 'Camber', toe: 'Toe', caster: 'Caster' };
 const STEPS = RESOLUTIONS.map((step) => ({ value: String(step), label: `${step}°` }));
+const TOTALS: readonly { where: Axle; label: string }[] = [
+  { where: 'front', label: 'Front total' },
+  { where: 'rear', label: 'Rear total' },
+];
 
 /** The readings, kind by kind: from a rig or a file, typed as angles, or worked out from readings. */
 export function AngleEntry() {
@@ -34,12 +39,13 @@ export function AngleEntry() {
         <AngleFileButton />
       </Box>
       <Typography color="textSecondary" sx={{ mt: -1.5 }}>
-        Read twice or more? Type the readings with spaces between them: their mean counts, and how
-        far they scatter.
+        Only what is measured today; the rest may stay empty. Read twice or more? Type the readings
+        with spaces between them: their mean counts, and how far they scatter.
       </Typography>
       {ANGLE_KINDS.map((kind) => {
         const facts = METHOD_FACTS[method[kind]];
-        const wheels = kind === 'caster' ? (['lf', 'rf'] as const) : WHEEL_ORDER;
+        const wheels: readonly Wheel[] = kind === 'caster' ? ['lf', 'rf'] : WHEEL_ORDER;
+        const isTotal = kind === 'toe' && facts.tellsTotalOnly === true;
         return (
           <Box
             key={kind}
@@ -67,15 +73,26 @@ export function AngleEntry() {
                 Work it out from the readings
               </Button>
             )}
+            {kind === 'toe' && <ToeUnit />}
             <Box
               sx={{
                 display: 'grid',
                 gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' },
                 gap: 1.25,
+                alignItems: 'start',
               }}
             >
-              {wheels.map((wheel) => (
-                <ReadingsField key={wheel} wheel={wheel} kind={kind} label={WHEEL_LABELS[wheel]} />
+              {(isTotal
+                ? TOTALS
+                : wheels.map((where) => ({ where, label: WHEEL_LABELS[where] }))
+              ).map(({ where, label }) => (
+                <ReadingsField
+                  key={`${where} ${method[kind]}`}
+                  where={where}
+                  kind={kind}
+                  method={method[kind]}
+                  label={label}
+                />
               ))}
               {kind === 'caster' &&
                 wheels.map((wheel) => (
@@ -102,8 +119,8 @@ export function AngleEntry() {
       })}
       {working && (
         <FromReadings
-          kind={working}
           calculator={METHOD_FACTS[method[working]].calculator!}
+          method={method[working]}
           onClose={() => setWorking(null)}
         />
       )}

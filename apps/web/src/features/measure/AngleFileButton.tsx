@@ -132,7 +132,7 @@ function TakeOver({
   found: Pick<AngleFile, 'wheels' | 'setback' | 'turning'>;
   onClose: () => void;
 }) {
-  const { draft, enter } = useVisit();
+  const { draft, enterAll } = useVisit();
   const hasAny = Object.values(found.wheels).some((angles) => Object.keys(angles).length > 0);
   return (
     <DialogActions sx={{ p: 2 }}>
@@ -141,7 +141,7 @@ function TakeOver({
         variant="contained"
         disabled={!hasAny}
         onClick={() => {
-          takeAngles(found, draft, enter);
+          enterAll(takeAngles(found, draft, new Date().toISOString()));
           onClose();
         }}
       >

@@ -30,7 +30,7 @@ export function RigButton() {
 }
 
 function RigDialog({ onClose }: { onClose: () => void }) {
-  const { draft, enter } = useVisit();
+  const { draft, enterAll } = useVisit();
   const { data, isError } = useRigReadingQuery(undefined, { pollingInterval: LOOK_EVERY_MS });
   const canTake = !isError && data !== undefined && Object.keys(data.angles.wheels).length > 0;
   return (
@@ -63,7 +63,7 @@ function RigDialog({ onClose }: { onClose: () => void }) {
           disabled={!canTake}
           onClick={() => {
             if (!data) return;
-            takeAngles(data.angles, draft, enter);
+            enterAll(takeAngles(data.angles, draft, new Date().toISOString()));
             onClose();
           }}
         >

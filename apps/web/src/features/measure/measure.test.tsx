@@ -91,7 +91,10 @@ describe('ReadingsField', () => {
     expect(within(camber).getByText('mean −0.50° of 3 readings')).toBeVisible();
     fireEvent.blur(field);
     expect(enter).toHaveBeenCalledWith('angles.lf', { camber: -0.5 });
-    expect(enter).toHaveBeenCalledWith('visit.measure.readings.lf.camber', [-0.4, -0.6, -0.5]);
+    expect(enter).toHaveBeenCalledWith(
+      'visit.measure.taken.lf.camber.readout',
+      expect.objectContaining({ value: -0.5, repeats: [-0.4, -0.6, -0.5] }),
+    );
   });
 
   it('keeps what cannot be read in the field, and enters nothing', () => {

@@ -1,5 +1,5 @@
 import { foldEntries } from '@keen/core';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { readAngles } from './angleFile.ts';
 import { takeAngles } from './takeAngles.ts';
 
@@ -10,22 +10,24 @@ describe('takeAngles', () => {
     { path: 'visit.measure.method.camber', value: 'level' },
   ]);
 
-  it('replaces what was found, leaves the rest, and no longer counts it as taped', () => {
-    const enter = vi.fn();
-    takeAngles({ wheels: { lf: { toe: 0.1 }, rr: {} }, setback: 3 }, draft, enter);
-    expect(enter.mock.calls).toEqual([
-      ['angles.lf', { camber: -0.5, toe: 0.1 }],
-      ['visit.measure.setback', 3],
+  const at = '2026-03-01T09:00:00.000Z';
+
+  it('takes what was found as read out, leaves the rest, and no longer counts it as taped', () => {
+    const found = { wheels: { lf: { toe: 0.1, sai: 12 }, rr: {} }, setback: 3 };
+    expect(takeAngles(found, draft, at)).toEqual([
+      { path: 'visit.measure.taken.lf.toe.readout', value: { value: 0.1, at } },
+      { path: 'angles.lf', value: { camber: -0.5, toe: 0.1, sai: 12 } },
+      { path: 'visit.measure.setback', value: 3 },
       // Camber was not found: the level's stays the level's.
-      ['visit.measure.method.toe', 'readout'],
+      { path: 'visit.measure.method.toe', value: 'readout' },
     ]);
   });
 
   it('takes turning angles, each turn by itself', () => {
-    const enter = vi.fn();
     const left = { inside: 20, outside: 18.5 };
-    takeAngles({ wheels: {}, turning: { left } }, draft, enter);
-    expect(enter.mock.calls).toEqual([['visit.measure.turning.left', left]]);
+    expect(takeAngles({ wheels: {}, turning: { left } }, draft, at)).toEqual([
+      { path: 'visit.measure.turning.left', value: left },
+    ]);
   });
 });
 

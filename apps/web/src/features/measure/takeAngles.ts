@@ -1,28 +1,48 @@
 import type { AngleFile, VisitDraft, Wheel } from '@keen/contract';
+import { ANGLE_KINDS } from '@keen/contract';
+import { foldEntries, takeReadings } from '@keen/core';
+import type { FieldChange, NewReading } from '@keen/core';
 
 /**
- * Enters the angles of a rig or a file into the visit; what it does not hold stays as it is. Toe of
- * both axles then counts as read out, not as worked out from tapes or strings.
+ * What is entered for the angles of a rig or a file, all read out at one moment; what it does not hold
+ * stays as it is.
+ * @param at - now, UTC
  */
 export function takeAngles(
   found: Pick<AngleFile, 'wheels' | 'setback' | 'turning'>,
   draft: VisitDraft,
-  enter: (path: string, value: unknown) => void,
-): void {
-  for (const [wheel, angles] of Object.entries(found.wheels) as [Wheel, object][]) {
-    if (Object.keys(angles).length === 0) continue;
-    enter(`angles.${wheel}`, { ...draft.angles?.[wheel], ...angles });
+  at: string,
+): FieldChange[] {
+  const wheels = Object.entries(found.wheels) as [Wheel, Partial<Record<string, number>>][];
+  const readings = wheels.flatMap(([wheel, angles]) =>
+    ANGLE_KINDS.flatMap((kind): NewReading[] => {
+      const value = angles[kind];
+      return value === undefined ? [] : [{ wheel, kind, method: 'readout', value, at }];
+    }),
+  );
+  const changes = takeReadings(draft, readings);
+  const after = foldEntries(draft, changes);
+  for (const [wheel, { sai }] of wheels) {
+    if (sai === undefined) continue;
+    const value = { ...after.angles?.[wheel], sai };
+    const same = changes.findIndex(({ path }) => path === `angles.${wheel}`);
+    if (same >= 0) changes[same] = { path: `angles.${wheel}`, value };
+    else changes.push({ path: `angles.${wheel}`, value });
   }
-  if (found.setback !== undefined) enter('visit.measure.setback', found.setback);
+  if (found.setback !== undefined) {
+    changes.push({ path: 'visit.measure.setback', value: found.setback });
+  }
   for (const side of ['left', 'right'] as const) {
     const turn = found.turning?.[side];
-    if (turn) enter(`visit.measure.turning.${side}`, turn);
+    if (turn) changes.push({ path: `visit.measure.turning.${side}`, value: turn });
   }
+  // The next reading is expected from the same rig.
   const { method = {} } = draft.visit?.measure ?? {};
-  for (const kind of ['camber', 'toe', 'caster'] as const) {
-    const isThere = Object.values(found.wheels).some((angles) => angles[kind] !== undefined);
+  for (const kind of ANGLE_KINDS) {
+    const isThere = readings.some((reading) => reading.kind === kind);
     if (isThere && method[kind] !== undefined && method[kind] !== 'readout') {
-      enter(`visit.measure.method.${kind}`, 'readout');
+      changes.push({ path: `visit.measure.method.${kind}`, value: 'readout' });
     }
   }
+  return changes;
 }

@@ -1,5 +1,6 @@
 import type { CrookedWheel } from '@keen/contract';
-import { angleLedger, setRightPlan } from '@keen/core';
+import { alignmentState, angleLedger, setRightPlan, whereWords } from '@keen/core';
+import type { LedgerRow } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -7,10 +8,12 @@ import { AllowedOnly } from '../../shared/AllowedOnly.tsx';
 import { AngleLedger } from '../../angles/AngleLedger.tsx';
 import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
+import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { ChangedHeight } from './ChangedHeight.tsx';
 import { Closing } from './Closing.tsx';
-import { PlanRow } from './PlanRow.tsx';
+import { LeaveIt } from './LeaveIt.tsx';
+import { PlanList } from './PlanList.tsx';
 
 /** The plan: what to set, in order, with the arithmetic of each adjuster; before and after. */
 export function SetRightStep() {
@@ -34,27 +37,30 @@ export function SetRightStep() {
     );
   }
   const plan = setRightPlan(draft);
+  const state = alignmentState(draft);
+  const isDone = state.kind === 'done';
   return (
     <AllowedOnly
       session={session}
       right="setAngles"
       otherwise="A technician or the lead sets the angles; you can read along."
     >
-      <Box sx={{ display: 'grid', gap: 3, maxWidth: 760 }}>
-        <Box>
+      <Box sx={{ display: 'grid', gap: 2.5, maxWidth: 760 }}>
+        <Box role="status">
           <Typography variant="h1" component="h2">
-            {plan.length === 0 ? 'All angles are in.' : 'What to set, in this order'}
+            {state.headline}
           </Typography>
-          <Typography color="textSecondary" sx={{ mt: 0.75 }}>
-            {plan.length === 0
-              ? 'Nothing is left to set. What comes now:'
-              : 'The plan is made anew with every reading. Measure again after each step: camber moves toe.'}
-          </Typography>
+          {state.detail && (
+            <Typography color="textSecondary" sx={{ mt: 0.75 }}>
+              {state.detail}
+            </Typography>
+          )}
         </Box>
-        {plan.length > 0 && (
+        {plan.some(({ needs, kind }) => needs === 'set' && kind !== null) && (
           <Notice kind="caution">
-            Lift at the maker’s points, on stands or a lift made for it, wheels chocked. The maker’s
-            specification, torque and procedure decide, and a licensed technician does the work.
+            Lift at the maker’s points, on stands or a lift made for it, wheels chocked.
+            {!before &&
+              ' The maker’s specification, torque and procedure decide, and a licensed technician does the work.'}
           </Notice>
         )}
         {draft.vehicle?.use === 'cart' && <WhichSide />}
@@ -66,24 +72,48 @@ export function SetRightStep() {
             <Typography color="textSecondary">keeps these angles as the ones before</Typography>
           </Box>
         )}
-        {plan.length > 0 && (
-          <Box component="ol" aria-label="What to set" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-            {plan.map((step, i) => (
-              <PlanRow
-                key={step.key}
-                step={step}
-                plan={plan}
-                place={i + 1}
-                hasBegun={before !== undefined}
-              />
-            ))}
-          </Box>
-        )}
-        {plan.length === 0 && <Closing />}
+        <PlanList plan={plan} hasBegun={before !== undefined} />
+        <OpenRows rows={state.unanswered} title="No step sets this" />
+        <OpenRows rows={state.left} title="Left as it is" />
+        {isDone && <Closing />}
         <AngleLedger rows={rows} before={before ? angleLedger(draft, before) : []} />
         <ChangedHeight />
       </Box>
     </AllowedOnly>
+  );
+}
+
+/** Rows that are decided on by themselves: read again, finer, or left. */
+function OpenRows({ rows, title }: { rows: readonly LedgerRow[]; title: string }) {
+  if (rows.length === 0) return null;
+  return (
+    <Box component="section" aria-label={title}>
+      <Typography variant="h3" component="h3">
+        {title}
+      </Typography>
+      {rows.map(({ key, title: name, where, value, unit }) => (
+        <Box
+          key={key}
+          sx={{
+            display: 'flex',
+            gap: 2,
+            alignItems: 'center',
+            minHeight: 44,
+            borderTop: '1px solid var(--hairline)',
+          }}
+        >
+          <Box>
+            {name} {where ? whereWords(where) : ''}
+          </Box>
+          <Box className="condensed" sx={{ fontWeight: 700 }}>
+            {unit === '°' ? showDegrees(value, 2) : `${value.toFixed(0)} mm`}
+          </Box>
+          <Box sx={{ ml: 'auto' }}>
+            <LeaveIt keys={[key]} />
+          </Box>
+        </Box>
+      ))}
+    </Box>
   );
 }
 

@@ -1,5 +1,6 @@
 import type { Adjuster, CalculatorName, ShopSettings, VisitDraft } from '@keen/contract';
 import type { PlanStep } from '@keen/core';
+import { wrongWheel } from '@keen/core';
 import type { Texts } from '../../tools/toolInput.ts';
 
 /** The calculator of an adjuster at a step, where there is arithmetic to it. */
@@ -20,15 +21,33 @@ export function calculatorFor(step: PlanStep, adjuster: Adjuster): CalculatorNam
   }
 }
 
-const ROD_ADVICE =
-  'Jam nut free, its place marked; quarter turns, the same on both sides, so that the steering wheel stays straight; snug, settle the car, measure again.';
+/** How rods are turned; alike on both sides only where both sides want the same. */
+function rodAdvice(step: PlanStep, plan: readonly PlanStep[], draft: VisitDraft): string {
+  const other = plan.find(
+    ({ kind, axle, where }) => kind === 'toe' && axle === step.axle && where !== step.where,
+  );
+  const isAlike =
+    (step.where === null && step.axle !== null && wrongWheel(draft, step.axle) === null) ||
+    (step.change !== null &&
+      other?.change !== null &&
+      other?.change !== undefined &&
+      Math.abs(other.change - step.change) < ALIKE_DEG);
+  return `Jam nut free, its place marked; quarter turns${
+    isAlike ? ', the same on both sides, so that the steering wheel stays straight' : ''
+  }; snug, settle the car, measure again.`;
+}
+
+/** Two sides that want changes closer than this are turned alike, degrees. */
+const ALIKE_DEG = 0.03;
 
 /** How the hand goes about it (common practice, no source). */
 export function adviceFor(
   step: PlanStep,
   adjuster: Adjuster,
-  { vehicle, visit }: VisitDraft,
+  draft: VisitDraft,
+  plan: readonly PlanStep[],
 ): string | null {
+  const { vehicle, visit } = draft;
   if (step.key === 'steeringWheel') {
     const thread = visit?.inspect?.thread;
     if (thread === 'leftMore' || thread === 'rightMore') {
@@ -41,9 +60,9 @@ export function adviceFor(
   switch (adjuster) {
     case 'tieRod':
     case 'turnbuckle':
-      return ROD_ADVICE;
+      return rodAdvice(step, plan, draft);
     case 'cam':
-      return 'Lift, loosen, turn, lower, settle, measure; torque at ride height. Keep both sides alike.';
+      return 'Lift, loosen, turn, lower, settle, measure; torque at ride height.';
     case 'slots':
       return step.kind === 'caster'
         ? 'Loosen the tower nuts, move the strut’s top, tighten to the maker’s torque.'
@@ -62,7 +81,12 @@ export function startFor(
   known: { plan: readonly PlanStep[]; settings: ShopSettings; draft: VisitDraft },
 ): Texts {
   const { plan, settings, draft } = known;
-  const change = plain(step.change);
+  // A total is set at two rods, half at each, but for a cart's one wrong wheel.
+  const isShared = step.kind === 'toe' && step.where === null;
+  const isOneSided = isShared && step.axle !== null && wrongWheel(draft, step.axle) !== null;
+  const change = plain(
+    step.change !== null && isShared && !isOneSided ? step.change / 2 : step.change,
+  );
   if (step.key === 'steeringWheel') {
     const ratio = draft.visit?.sheet?.sheet.steeringRatio;
     return {

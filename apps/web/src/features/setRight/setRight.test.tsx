@@ -40,7 +40,7 @@ describe('SetRightStep', () => {
   it('works a tie rod out from the change that is wanted', async () => {
     showStep(<SetRightStep />, { draft: draftWith({ 'visit.setRight.before': ANGLES }) });
     const [first] = screen.getAllByRole('listitem');
-    expect(first).toHaveTextContent('Toe left front −0.25°');
+    expect(first).toHaveTextContent('Toe left front+0.30° → +0.05°by −0.25°');
     await userEvent.click(within(first!).getByRole('button', { name: 'Work out the tie rod' }));
     expect(screen.getByLabelText(/Change of this wheel/)).toHaveValue('-0.25');
     const type = (label: RegExp, value: string) =>
@@ -60,11 +60,16 @@ describe('SetRightStep', () => {
     expect(await screen.findByText(/the end may pull out/)).toHaveTextContent('Only 9.6 mm');
   });
 
-  it('has the rack centred first where the rods show unequal thread', () => {
+  it('has the rack centred first where the rods show unequal thread', async () => {
+    const wheel = async () => {
+      await userEvent.click(screen.getByRole('button', { name: /Steering wheel/ }));
+    };
     showStep(<SetRightStep />, { draft: draftWith({}) });
+    await wheel();
     expect(screen.getByText(/About equal thread showing/)).toBeVisible();
     cleanup();
     showStep(<SetRightStep />, { draft: draftWith({ 'visit.inspect.thread': 'leftMore' }) });
+    await wheel();
     expect(screen.getByText(/More thread showed on the left rod/)).toBeVisible();
   });
 
@@ -117,7 +122,7 @@ describe('SetRightStep', () => {
     expect(screen.getByRole('status')).toHaveTextContent(/1°, thickest at/);
   });
 
-  it('looks at a cart before it measures: the crooked wheel’s side needs the work', () => {
+  it('looks at a cart before it measures: the crooked wheel’s side needs the work', async () => {
     const cart = {
       'vehicle.use': 'cart',
       'visit.inspect.crookedWheel': 'left',
@@ -126,6 +131,7 @@ describe('SetRightStep', () => {
     };
     showStep(<SetRightStep />, { draft: draftWith(cart) });
     expect(screen.getByText(/The right side is fine/)).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: /Steering wheel/ }));
     expect(
       screen.getByText(/half a turn out of one rod, half a turn into the other/),
     ).toBeVisible();
@@ -137,6 +143,7 @@ describe('SetRightStep', () => {
       draft: draftWith({
         ...perWheel(good),
         'visit.setRight.before': ANGLES,
+        'visit.setRight.steeringWheel': { state: 'straight', at: '2026-03-01T09:00:00.000Z' },
         complaints: ['pullsLeft'],
       }),
     });
@@ -149,5 +156,68 @@ describe('SetRightStep', () => {
     expect(enter).toHaveBeenCalledWith('visit.setRight.complaintGone.pullsLeft', false);
     expect(screen.getByText(/not on the sheet: look them up/)).toBeVisible();
     expect(screen.getByText(/Hollow: before/)).toBeVisible();
+  });
+
+  it('does not call a car done with a toe from before its camber was set', () => {
+    const before = { ...ANGLES, lr: { camber: -3, toe: 0.08 } };
+    showStep(<SetRightStep />, {
+      draft: draftWith({
+        ...perWheel({ ...ANGLES, lf: { toe: 0.05 }, rf: { toe: 0.05 } }),
+        'visit.setRight.before': { ...before, lf: { toe: 0.05 }, rf: { toe: 0.05 } },
+      }),
+    });
+    expect(screen.getByRole('heading', { level: 2 })).toHaveTextContent(/^Measure again: rear toe/);
+    // The old figure is not offered as the new one.
+    expect(screen.getByLabelText('Now reads')).toHaveValue('');
+  });
+
+  it('learns from a turn what the next one has to be', async () => {
+    const draft = draftWith({ 'visit.setRight.before': ANGLES });
+    const { enter } = showStep(<SetRightStep />, { draft });
+    fireEvent.change(screen.getByLabelText(/Turned by/), { target: { value: '1/2' } });
+    await userEvent.click(screen.getByRole('button', { name: 'Turned' }));
+    expect(enter).toHaveBeenCalledWith('visit.setRight.turns.toe-lf', [
+      expect.objectContaining({ amount: 0.5, from: 0.3 }),
+    ]);
+    cleanup();
+
+    const at = '2026-03-01T09:00:00.000Z';
+    const turned = { 'visit.setRight.turns.toe-lf': [{ at, amount: 0.5, from: 0.3 }] };
+    showStep(<SetRightStep />, {
+      draft: draftWith({ 'visit.setRight.before': ANGLES, ...turned }),
+    });
+    expect(screen.getByText('Now measure it again.')).toBeVisible();
+    cleanup();
+
+    // Half a turn took 0.2 of the 0.25 that were wanted: an eighth of a turn more.
+    const read = { 'visit.setRight.turns.toe-lf': [{ at, amount: 0.5, from: 0.5, to: 0.3 }] };
+    showStep(<SetRightStep />, { draft: draftWith({ 'visit.setRight.before': ANGLES, ...read }) });
+    expect(screen.getByText('⅝ turn more, the same way')).toBeVisible();
+    expect(screen.getByText(/moved it from \+0\.50° to \+0\.30°/)).toHaveTextContent(
+      /To \+0\.05° it takes 0\.6[23] turns, give or take/,
+    );
+  });
+
+  it('leaves a row as it is, and takes that back', async () => {
+    const draft = draftWith({ 'angles.lr': { camber: -3, toe: 0.08 } });
+    const begun = foldEntries(draft, [{ path: 'visit.setRight.before', value: draft.angles }]);
+    const { enter } = showStep(<SetRightStep />, { draft: begun });
+    await userEvent.click(screen.getByRole('button', { name: 'Leave it as it is' }));
+    const left = [
+      { key: 'camber.lr', value: -3 },
+      { key: 'crossCamber.rear', value: expect.closeTo(-2.2, 9) },
+    ];
+    expect(enter).toHaveBeenCalledWith('visit.setRight.left', left);
+    cleanup();
+    const value = [
+      { key: 'camber.lr', value: -3 },
+      { key: 'crossCamber.rear', value: -2.2 },
+    ];
+    showStep(<SetRightStep />, {
+      draft: foldEntries(begun, [{ path: 'visit.setRight.left', value }]),
+    });
+    const section = within(screen.getByRole('region', { name: 'Left as it is' }));
+    expect(section.getByText(/Camber left rear/)).toBeVisible();
+    expect(section.getAllByRole('button', { name: 'Set it after all' })).toHaveLength(2);
   });
 });

@@ -4,6 +4,7 @@ import type { StepState, VisitStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import { memo, useEffect, useRef } from 'react';
 import { Link } from 'react-router';
+import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 
 const STEP_WORDS: Record<VisitStep, string> = {
   arrive: 'Arrive',
@@ -17,16 +18,21 @@ const STEP_WORDS: Record<VisitStep, string> = {
 };
 const STATE_WORDS: Record<StepState, string> = { done: 'done', partly: 'begun', open: 'open' };
 
+/** Of the tread under the steps, px. */
+const RAIL_TREAD = 114;
+
 interface StepRailProps {
   draft: VisitDraft;
   isDecided: boolean;
   visitId: string;
   current: string;
+  /** Whether the tread stands under the steps, small, where the wheels have taken its place. */
+  hasTread: boolean;
 }
 
 /** The steps as a slim rail of words; squares say what is done. */
 export const StepRail = memo(function StepRail(props: StepRailProps) {
-  const { draft, isDecided, visitId, current } = props;
+  const { draft, isDecided, visitId, current, hasTread } = props;
   const states = stepStates(draft, isDecided);
   const rail = useRef<HTMLElement>(null);
   // On a phone the steps do not all fit: the one at hand is brought into sight.
@@ -104,6 +110,11 @@ export const StepRail = memo(function StepRail(props: StepRailProps) {
           </Box>
         );
       })}
+      {hasTread && (
+        <Box sx={{ display: { xs: 'none', md: 'block' }, mt: 'auto', p: 2, pb: 3 }}>
+          <TreadMiniature draft={draft} width={RAIL_TREAD} />
+        </Box>
+      )}
     </Box>
   );
 });

@@ -11,9 +11,10 @@ import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { useSessionQuery, useVisitQuery } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
-import type { VisitContext } from '../../shared/visitContext.ts';
+import type { AtHand, VisitContext } from '../../shared/visitContext.ts';
 import { useDiagnosis } from '../../workers/useDiagnosis.ts';
 import { EvidenceColumn } from './EvidenceColumn.tsx';
+import { WheelsColumn } from './WheelsColumn.tsx';
 import { SavedState } from '../../shared/SavedState.tsx';
 import { StepRail } from './StepRail.tsx';
 import { SafetyStrip } from './SafetyStrip.tsx';
@@ -35,7 +36,10 @@ const SHORTCUTS = [
 ];
 
 /** Steps that draw what the model expects over the readings. */
-const SHOWS_ANSWER = ['explain', 'decide', 'measure', 'set', 'hand-over'];
+const SHOWS_ANSWER = ['explain', 'decide', 'hand-over'];
+
+/** Steps at the wheels, beside which the tread shrinks to its miniature. */
+const SHOWS_WHEELS = ['measure', 'set'];
 
 /** Fewer ribs than this say too little for a verdict. */
 const LEAST_RIBS = 3;
@@ -76,10 +80,11 @@ export function VisitPage() {
 
 function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetail }) {
   const { visit } = detail;
-  const { draft, enter, undo, redo } = useVisitDraft(detail);
+  const { draft, enter, enterAll, undo, redo } = useVisitDraft(detail);
   const [activeSlot, setActiveSlot] = useState<Slot | null>(null);
   const [spokenOf, setSpokenOf] = useState<readonly Slot[]>([]);
   const [tried, setTried] = useState<ExpectedDepths | null>(null);
+  const [atHand, setAtHand] = useState<AtHand | null>(null);
   const navigate = useNavigate();
   const step = useLocation().pathname.split('/').at(-1) ?? 'arrive';
   const label = [visit.vehicle.label, visit.vehicle.plate].filter(Boolean).join(', ');
@@ -108,6 +113,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
     detail,
     draft,
     enter,
+    enterAll,
     undo,
     redo,
     diagnosing,
@@ -117,6 +123,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
     setActiveSlot,
     setSpokenOf,
     setTried,
+    setAtHand,
     goTo,
   };
 
@@ -147,17 +154,22 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
           isDecided={detail.decisions.length > 0}
           visitId={visit.id}
           current={step}
+          hasTread={SHOWS_WHEELS.includes(step)}
         />
-        <EvidenceColumn
-          draft={draft}
-          // Before every rib is read, what the model expects would only lead the eye.
-          tried={tried}
-          answer={SHOWS_ANSWER.includes(step) ? diagnosing.answer : null}
-          unit={session.preferences.units.depth}
-          activeSlot={step === 'read' ? activeSlot : null}
-          spokenOf={spokenOf}
-          onPick={step === 'read' ? setActiveSlot : undefined}
-        />
+        {SHOWS_WHEELS.includes(step) ? (
+          <WheelsColumn draft={draft} atHand={atHand} />
+        ) : (
+          <EvidenceColumn
+            draft={draft}
+            // Before every rib is read, what the model expects would only lead the eye.
+            tried={tried}
+            answer={SHOWS_ANSWER.includes(step) ? diagnosing.answer : null}
+            unit={session.preferences.units.depth}
+            activeSlot={step === 'read' ? activeSlot : null}
+            spokenOf={spokenOf}
+            onPick={step === 'read' ? setActiveSlot : undefined}
+          />
+        )}
         <Box
           component="main"
           sx={{

@@ -1,7 +1,8 @@
 import type { VisitDetail, VisitDraft } from '@keen/contract';
 import { foldEntries, headsOf, keepsBoth } from '@keen/core';
+import type { FieldChange } from '@keen/core';
 import { useCallback, useMemo } from 'react';
-import { useApiDispatch, useApiSelector } from '../../api/hooks.ts';
+import { useApiDispatch, useApiSelector, useApiStore } from '../../api/hooks.ts';
 import { outbox } from '../../api/outboxSlice.ts';
 import type { Pending } from '../../api/outboxSlice.ts';
 import { fieldAt } from '../../shared/fieldAt.ts';
@@ -14,6 +15,7 @@ import { newId } from '../../shared/newId.ts';
 export function useVisitDraft(detail: VisitDetail): {
   draft: VisitDraft;
   enter: (path: string, value: unknown) => void;
+  enterAll: (changes: readonly FieldChange[]) => void;
   undo: (() => void) | null;
   redo: (() => void) | null;
 } {
@@ -22,6 +24,7 @@ export function useVisitDraft(detail: VisitDetail): {
   const pending = useApiSelector((state) => state.outbox.pending);
   const lastDone = useApiSelector((state) => state.outbox.done.at(-1));
   const lastUndone = useApiSelector((state) => state.outbox.undone.at(-1));
+  const store = useApiStore();
 
   const draft = useMemo(() => {
     const known = new Set(detail.entries.map(({ id }) => id));
@@ -46,24 +49,46 @@ export function useVisitDraft(detail: VisitDetail): {
     [visitId, detail, pending],
   );
 
-  const enter = useCallback(
-    (path: string, value: unknown) => {
+  const put = useCallback(
+    ({ path, value }: FieldChange, act?: string) => {
       const before = fieldAt(draft, path);
       // The value that stands may be entered once more: to choose it from two that differ.
       const isChoice = keepsBoth(path) && seenOf(detail, pending, path).length > 1;
       if (JSON.stringify(before) === JSON.stringify(value) && !isChoice) return;
-      dispatch(outbox.entered({ pending: entryOf(path, value), before }));
+      dispatch(outbox.entered({ pending: entryOf(path, value), before, act }));
     },
     [dispatch, draft, entryOf, detail, pending],
   );
+  const enter = useCallback((path: string, value: unknown) => put({ path, value }), [put]);
+  const enterAll = useCallback(
+    (changes: readonly FieldChange[]) => {
+      const act = newId();
+      for (const change of changes) put(change, act);
+    },
+    [put],
+  );
+
+  /** Takes back, or does again, the last change and those of the same act. */
+  function goBack(way: 'done' | 'undone'): void {
+    const last = store.getState().outbox[way].at(-1);
+    for (let next = last; next; next = store.getState().outbox[way].at(-1)) {
+      if (next !== last && (next.act === undefined || next.act !== last?.act)) return;
+      dispatch(
+        way === 'done'
+          ? outbox.undid(entryOf(next.path, next.before))
+          : outbox.redid(entryOf(next.path, next.after)),
+      );
+    }
+  }
 
   const canUndo = lastDone?.visitId === visitId;
   const canRedo = lastUndone?.visitId === visitId;
   return {
     draft,
     enter,
-    undo: canUndo ? () => dispatch(outbox.undid(entryOf(lastDone.path, lastDone.before))) : null,
-    redo: canRedo ? () => dispatch(outbox.redid(entryOf(lastUndone.path, lastUndone.after))) : null,
+    enterAll,
+    undo: canUndo ? () => goBack('done') : null,
+    redo: canRedo ? () => goBack('undone') : null,
   };
 }
 

@@ -96,7 +96,13 @@ describe('StepRail', () => {
   it('says in words what is done, begun and open', () => {
     render(
       <MemoryRouter>
-        <StepRail draft={evenDraft(6)} isDecided={false} visitId="v" current="explain" />
+        <StepRail
+          hasTread={false}
+          draft={evenDraft(6)}
+          isDecided={false}
+          visitId="v"
+          current="explain"
+        />
       </MemoryRouter>,
     );
     expect(screen.getByRole('link', { name: /^Read, done/ })).toBeVisible();

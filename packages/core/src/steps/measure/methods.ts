@@ -1,5 +1,5 @@
-import type { CalculatorName, VisitDraft } from '@keen/contract';
-import type { AngleKind, Method } from '@keen/contract/words';
+import type { VisitDraft } from '@keen/contract';
+import type { AngleKind, GaugeCalculator, Method } from '@keen/contract/words';
 
 /** What a way to measure can and cannot tell. */
 export interface MethodFacts {
@@ -11,15 +11,7 @@ export interface MethodFacts {
   /** Whether it tells the wheels of an axle apart, or only their sum. */
   tellsTotalOnly?: boolean;
   /** The bench calculator that turns its readings into angles. */
-  calculator: Extract<
-    CalculatorName,
-    | 'toeFromTape'
-    | 'toeFromStrings'
-    | 'toeFromGauges'
-    | 'camberFromLevel'
-    | 'camberFromSquare'
-    | 'casterFromSwing'
-  > | null;
+  calculator: GaugeCalculator | null;
 }
 
 /**

@@ -1,6 +1,7 @@
 import type { DraftMeasure, Taken, VisitDraft } from '@keen/contract';
-import type { AngleKind, Method, Wheel } from '@keen/contract/words';
+import type { AngleKind, Method, SetStep, Wheel } from '@keen/contract/words';
 import { METHODS } from '@keen/contract/words';
+import { axleOf, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
 import type { FieldChange } from '../../visit/foldEntries.ts';
 import { METHOD_FACTS, methodOf, standardUncertainty } from './methods.ts';
 
@@ -113,7 +114,34 @@ export function takeReadings(draft: VisitDraft, readings: readonly NewReading[])
     const own = angles[wheel]!;
     changes.push({ path: `angles.${wheel}`, value: Object.keys(own).length > 0 ? own : null });
   }
-  return changes;
+  return [...changes, ...closedTurns(draft, readings, angles)];
+}
+
+/** A turn that was made before is told what it did: where the angle stands now. */
+function closedTurns(
+  draft: VisitDraft,
+  readings: readonly NewReading[],
+  angles: NonNullable<VisitDraft['angles']>,
+): FieldChange[] {
+  const { turns } = draft.visit?.setRight ?? {};
+  if (!turns) return [];
+  return readings.flatMap(({ wheel, kind }): FieldChange[] => {
+    const axle = axleOf(wheel);
+    const total = WHEELS_OF_AXLE[axle].reduce((sum, one) => sum + (angles[one]?.toe ?? 0), 0);
+    const steps = [
+      { step: `${kind}-${wheel}` as SetStep, now: angles[wheel]?.[kind] },
+      ...(kind === 'toe' ? [{ step: `toe-${axle}` as SetStep, now: total }] : []),
+    ];
+    return steps.flatMap(({ step, now }) => {
+      const made = turns[step] ?? [];
+      const last = made.at(-1);
+      if (!last || last.to !== undefined || now === undefined) return [];
+      const to = Number(now.toFixed(4));
+      return [
+        { path: `visit.setRight.turns.${step}`, value: [...made.slice(0, -1), { ...last, to }] },
+      ];
+    });
+  });
 }
 
 /** What an angle goes by once a reading is taken away: the latest by another method, if any. */

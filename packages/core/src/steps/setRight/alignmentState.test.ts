@@ -71,7 +71,7 @@ describe('alignmentState', () => {
     const shop = car({ lr: { camber: -3 } }).begin();
     expect(shop.state).toMatchObject({
       kind: 'out',
-      headline: 'Left rear camber and rear cross camber are out.',
+      headline: 'Left rear camber is out.',
     });
     shop.read('lr', 'camber', -0.75);
     expect(shop.state).toMatchObject({

@@ -120,8 +120,8 @@ export function namesOf(rows: readonly LedgerRow[]): string {
     const name = NAMES[kind] ?? row.title.toLowerCase();
     if (row.where === null) return name;
     if (row.where === 'front' || row.where === 'rear') {
-      // The sum says nothing that the wheels do not.
-      const one = kind === 'totalToe' ? 'toe' : null;
+      // The sum or the difference says nothing that the wheels do not.
+      const one = { totalToe: 'toe', crossCamber: 'camber', crossCaster: 'caster' }[kind] ?? null;
       const wheels = row.where === 'front' ? (['lf', 'rf'] as const) : (['lr', 'rr'] as const);
       if (one && wheels.some((wheel) => has(one, wheel))) return [];
       return `${row.where} ${name}`;

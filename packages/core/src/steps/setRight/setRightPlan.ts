@@ -45,6 +45,11 @@ const TOE_ADJUSTERS: Record<Axle, readonly Adjuster[]> = {
   rear: ['cam', 'tieRod', 'turnbuckle', 'hubShim', 'adjustableArm', 'none'],
 };
 const CASTER_ADJUSTERS: readonly Adjuster[] = ['cam', 'armShims', 'slots', 'adjustableArm', 'none'];
+const ADJUSTERS: Record<AngleKind, Record<Axle, readonly Adjuster[]>> = {
+  camber: CAMBER_ADJUSTERS,
+  toe: TOE_ADJUSTERS,
+  caster: { front: CASTER_ADJUSTERS, rear: CASTER_ADJUSTERS },
+};
 
 /** What the steps are made from. */
 interface Standing {
@@ -86,10 +91,10 @@ export function setRightPlan(draft: VisitDraft): PlanStep[] {
   };
   const steps = [...partsFirst(draft)];
   for (const axle of ['rear', 'front'] as const) {
-    const turned = axle === 'front' ? casterSteps(standing) : [];
-    const leaning = camberSteps(axle, standing);
+    const turned = axle === 'front' ? againFirst(casterSteps(standing)) : [];
+    const leaning = againFirst(camberSteps(axle, standing));
     const moves = [...turned, ...leaning].some(({ needs }) => needs === 'set');
-    steps.push(...turned, ...leaning, ...toeSteps(axle, standing, moves));
+    steps.push(...turned, ...leaning, ...againFirst(toeSteps(axle, standing, moves)));
   }
   const open = steeringOpen(draft);
   if (open !== null || steps.some(({ kind, needs }) => kind !== null && needs === 'set')) {
@@ -162,9 +167,14 @@ function againStep(kind: AngleKind, axle: Axle, where: Wheel, because: string): 
     axle,
     where,
     why: `Measure it again: ${because}.`,
-    adjusters: [],
+    adjusters: ADJUSTERS[kind][axle],
     rows: [`${kind}.${where}`],
   };
+}
+
+/** What is only read again comes before what is set: one sets against both readings. */
+function againFirst(steps: readonly PlanStep[]): PlanStep[] {
+  return steps.toSorted((a, b) => Number(b.needs === 'measure') - Number(a.needs === 'measure'));
 }
 
 /** Caster where it is out of the sheet's limits, or left and right stand too far apart. */
@@ -243,7 +253,7 @@ function toeSteps(axle: Axle, standing: Standing, camberMoves: boolean): PlanSte
     } as const;
     if (because) {
       const why = `Measure it again: ${because}.`;
-      return [{ ...NO_ANGLE, ...shared, needs: 'measure', why, adjusters: [] }];
+      return [{ ...NO_ANGLE, ...shared, needs: 'measure', why, adjusters }];
     }
     const now = read.reduce((sum, wheel) => sum + angles[wheel]!.toe!, 0);
     if (!isOut(total) || Math.abs(target - now) < ROUNDING) return [];
@@ -262,8 +272,7 @@ function toeSteps(axle: Axle, standing: Standing, camberMoves: boolean): PlanSte
       const now = angles[wheel]!.toe!;
       const half = target / 2;
       const change = half - now;
-      const again = againStep('toe', axle, wheel, willMove);
-      return { ...again, now, target: half, change, adjusters };
+      return { ...againStep('toe', axle, wheel, willMove), now, target: half, change };
     }
     if (!isTogether && !isOut(`toe.${wheel}`)) return [];
     return (

@@ -1,8 +1,8 @@
 import { evenSwing } from '@keen/core';
 import Box from '@mui/material/Box';
 import { useState } from 'react';
-import { Folded } from '../../shared/Folded.tsx';
-import { NumberField } from '../../shared/NumberField.tsx';
+import { Folded } from '../shared/Folded.tsx';
+import { NumberField } from '../shared/NumberField.tsx';
 
 const FIELDS = [
   { key: 'straight', label: 'Plate, straight ahead' },

@@ -1,0 +1,54 @@
+import type { ToeIn } from '@keen/contract';
+import Box from '@mui/material/Box';
+import { tireDiameter } from '../../angles/toeIn.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+
+const UNITS = [
+  { value: 'deg', label: 'Degrees' },
+  { value: 'min', label: 'Minutes' },
+  { value: 'mm', label: 'mm' },
+  { value: 'in', label: 'Inches' },
+] as const satisfies readonly { value: ToeIn['unit']; label: string }[];
+const LEAST_MM = 100;
+const MOST_MM = 1_500;
+const MM_PER_IN = 25.4;
+
+/** What toe is typed in; a length is taken at a diameter, which is said. */
+export function ToeUnit() {
+  const { draft, enter } = useVisit();
+  const { unit = 'deg', diameter } = draft.visit?.measure?.toeIn ?? {};
+  const isLength = unit === 'mm' || unit === 'in';
+  const size = unit === 'in' ? MM_PER_IN : 1;
+  const known = tireDiameter(draft, 'front');
+  const set = (next: ToeIn) => enter('visit.measure.toeIn', next);
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end', flexWrap: 'wrap' }}>
+      <Choice
+        label="Toe is typed in"
+        dense
+        options={UNITS}
+        value={unit}
+        onChange={(next) => next && set({ unit: next, ...(diameter ? { diameter } : {}) })}
+      />
+      {isLength && (
+        <Box sx={{ width: 210 }}>
+          <NumberField
+            label={
+              diameter === undefined && known !== null
+                ? `At a diameter of (tire: ${(known / size).toFixed(unit === 'in' ? 1 : 0)})`
+                : 'At a diameter of'
+            }
+            unit={unit}
+            value={diameter === undefined ? null : diameter / size}
+            min={Math.ceil(LEAST_MM / size)}
+            max={Math.floor(MOST_MM / size)}
+            decimals={unit === 'in' ? 2 : 0}
+            onChange={(value) => set(value === null ? { unit } : { unit, diameter: value * size })}
+          />
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,203 @@
+import type { Adjuster, TurnMade } from '@keen/contract';
+import { angleSd, learnTurn, parseMeasure, turnLeft, whereWords } from '@keen/core';
+import type { PlanStep } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import type { FormEvent } from 'react';
+import { Choice } from '../../shared/Choice.tsx';
+import { showDegrees } from '../../shared/format.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+import { amountWords, unitOf } from './turnWords.ts';
+
+const MOST = 100;
+
+interface LearnedTurnProps {
+  step: PlanStep;
+  adjuster: Adjuster;
+}
+
+/**
+ * Learns from the hand: what was turned, what it did to the reading, and so how much more. No arm, pitch or
+ * throw is asked for.
+ */
+export function LearnedTurn({ step, adjuster }: LearnedTurnProps) {
+  const { draft, enter } = useVisit();
+  const unit = unitOf(adjuster);
+  const turns = draft.visit?.setRight?.turns?.[step.key] ?? [];
+  if (!unit || step.kind === null) return null;
+  const last = turns.at(-1);
+  const isWaiting = last !== undefined && last.to === undefined;
+  const sd = sdOf(draft, step);
+  const learned = learnTurn(turns, sd);
+  const left =
+    learned && step.change !== null && !isWaiting ? turnLeft(learned, step.change, sd) : null;
+  const add = (amount: number) => {
+    if (step.now === null) return;
+    const made: TurnMade = {
+      at: new Date().toISOString(),
+      amount,
+      from: Number(step.now.toFixed(4)),
+    };
+    enter(`visit.setRight.turns.${step.key}`, [...turns, made]);
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      {left && (
+        <Box>
+          <Box
+            className="condensed"
+            role="status"
+            sx={{ fontSize: { xs: '2.2rem', md: '2.8rem' }, fontWeight: 700, lineHeight: 1.05 }}
+          >
+            {amountWords(left.amount, adjuster)} {left.amount > 0 ? 'more, the same way' : 'back'}
+          </Box>
+          <Box sx={{ color: 'text.secondary' }}>
+            {didWords(turns, adjuster)} To {showDegrees(step.target!, 2)} it takes{' '}
+            {Math.abs(left.amount).toFixed(2)} {unit.more}, give or take{' '}
+            {Math.max(0.01, left.giveOrTake).toFixed(2)}.
+          </Box>
+        </Box>
+      )}
+      {learned && !learned.isPlain && !isWaiting && (
+        <Box sx={{ color: 'text.secondary' }}>
+          {didWords(turns, adjuster)} That is no more than two readings may differ by: turn further,
+          or look for what binds.
+        </Box>
+      )}
+      {!learned && !isWaiting && <FromTheOtherSide step={step} adjuster={adjuster} sd={sd} />}
+      {isWaiting ? (
+        <Box>
+          Turned {amountWords(last.amount, adjuster)}. <strong>Now measure it again.</strong>
+        </Box>
+      ) : (
+        step.now !== null && (
+          <TurnForm
+            key={turns.length}
+            isFirst={turns.length === 0}
+            adjuster={adjuster}
+            onTurned={add}
+          />
+        )
+      )}
+    </Box>
+  );
+}
+
+function sdOf(draft: Parameters<typeof angleSd>[0], { kind, where, axle }: PlanStep): number {
+  if (kind === null) return 0;
+  const [wheel, share] = where
+    ? [where, 1]
+    : [axle === 'rear' ? ('lr' as const) : ('lf' as const), Math.SQRT2];
+  return share * angleSd(draft, wheel, kind);
+}
+
+/** What the last turn did, in words. */
+function didWords(turns: readonly TurnMade[], adjuster: Adjuster): string {
+  const last = turns.filter(({ to }) => to !== undefined).at(-1);
+  if (!last) return '';
+  const words = amountWords(last.amount, adjuster);
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}${last.amount < 0 ? ' back' : ''} moved it from ${showDegrees(last.from, 2)} to ${showDegrees(last.to!, 2)}.`;
+}
+
+/** The other wheel of the axle has taught what a turn does: offered here, where it is built alike. */
+function FromTheOtherSide({ step, adjuster, sd }: LearnedTurnProps & { sd: number }) {
+  const { draft } = useVisit();
+  const [isTaken, setTaken] = useState(false);
+  if (!step.where || step.change === null) return null;
+  const other = step.where.replace(/^./, (side) => (side === 'l' ? 'r' : 'l')) as typeof step.where;
+  const key = `${step.kind}-${other}` as typeof step.key;
+  const there = learnTurn(draft.visit?.setRight?.turns?.[key] ?? [], sd);
+  if (!there?.isPlain) return null;
+  const left = turnLeft(there, step.change, sd);
+  if (!left) return null;
+  const unit = unitOf(adjuster)!;
+  if (!isTaken) {
+    return (
+      <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Box sx={{ color: 'text.secondary' }}>
+          At the {whereWords(other)} one {unit.one} moved it by {showDegrees(there.perUnit, 2)}.
+        </Box>
+        <Button onClick={() => setTaken(true)}>Built alike: use it here</Button>
+      </Box>
+    );
+  }
+  return (
+    <Box>
+      <Box className="condensed" role="status" sx={{ fontSize: '2.2rem', fontWeight: 700 }}>
+        {amountWords(left.amount, adjuster)}{' '}
+        {left.amount > 0
+          ? `as at the ${whereWords(other)}`
+          : `against the way at the ${whereWords(other)}`}
+      </Box>
+      <Box sx={{ color: 'text.secondary' }}>
+        {Math.abs(left.amount).toFixed(2)} {unit.more}, give or take{' '}
+        {Math.max(0.01, left.giveOrTake).toFixed(2)}; lengthening on one side is lengthening on the
+        other.
+      </Box>
+    </Box>
+  );
+}
+
+interface TurnFormProps {
+  isFirst: boolean;
+  adjuster: Adjuster;
+  onTurned: (amount: number) => void;
+}
+
+function TurnForm({ isFirst, adjuster, onTurned }: TurnFormProps) {
+  const unit = unitOf(adjuster)!;
+  const [text, setText] = useState('');
+  const [way, setWay] = useState<'same' | 'back'>('same');
+  const size = parseMeasure(text.replace('½', '1/2').replace('¼', '1/4').replace('¾', '3/4'));
+  const isWrong = size !== null && (!(size > 0) || size > MOST);
+
+  function save(event: FormEvent): void {
+    event.preventDefault();
+    if (size === null || isWrong) return;
+    onTurned(way === 'same' ? size : -size);
+  }
+
+  return (
+    <Box
+      component="form"
+      onSubmit={save}
+      sx={{ display: 'flex', gap: 1.25, alignItems: 'flex-end', flexWrap: 'wrap' }}
+    >
+      <TextField
+        label={`Turned by, ${unit.more}`}
+        value={text}
+        error={isWrong}
+        helperText={isWrong ? 'A number, such as 1/2' : null}
+        onChange={({ target }) => setText(target.value)}
+        sx={{ width: 170 }}
+        slotProps={{
+          inputLabel: { shrink: true },
+          htmlInput: { inputMode: 'text', autoComplete: 'off' },
+        }}
+      />
+      {!isFirst && (
+        <Choice
+          label="Which way"
+          hideLabel
+          dense
+          options={[
+            { value: 'same', label: 'The same way' },
+            { value: 'back', label: 'Back' },
+          ]}
+          value={way}
+          onChange={(value) => value && setWay(value)}
+        />
+      )}
+      <Button type="submit" disabled={size === null || isWrong}>
+        Turned
+      </Button>
+      {isFirst && (
+        <Box sx={{ color: 'text.secondary', fontSize: '0.85rem', pb: 1 }}>
+          Turn a little, say how much, measure: it works out the rest.
+        </Box>
+      )}
+    </Box>
+  );
+}

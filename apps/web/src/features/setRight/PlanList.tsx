@@ -1,0 +1,143 @@
+import type { PlanStep } from '@keen/core';
+import { setRightPlan, whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import { useEffect, useState } from 'react';
+import { showDegrees } from '../../shared/format.ts';
+import { useVisit } from '../../shared/visitContext.ts';
+import { StepAtHand } from './StepAtHand.tsx';
+
+/** The plan as a list: what is done, the step at hand opened, and what comes after it. */
+export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBegun: boolean }) {
+  const { draft, setAtHand } = useVisit();
+  const [chosen, setChosen] = useState<PlanStep['key'] | null>(null);
+  const open = plan.find(({ key }) => key === chosen) ?? plan[0];
+  const { kind = null, where = null, axle = null, change = null } = open ?? {};
+  useEffect(() => {
+    const place = where ?? axle;
+    setAtHand(kind && place ? { kind, where: place, change } : null);
+    return () => setAtHand(null);
+  }, [kind, where, axle, change, setAtHand]);
+  const done = doneSteps(draft, plan);
+  return (
+    <Box>
+      <Box component="ol" aria-label="What to set" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {plan.map((step) =>
+          step.key === open?.key ? (
+            <Box component="li" key={step.key} aria-current="step" sx={{ borderTop: LINE, py: 2 }}>
+              <StepAtHand key={step.key} step={step} plan={plan} hasBegun={hasBegun} />
+            </Box>
+          ) : (
+            <Box component="li" key={step.key} sx={{ borderTop: LINE }}>
+              <Box
+                component="button"
+                type="button"
+                onClick={() => setChosen(step.key)}
+                sx={{
+                  ...ROW,
+                  border: 0,
+                  width: '100%',
+                  background: 'none',
+                  font: 'inherit',
+                  color: 'inherit',
+                  textAlign: 'left',
+                  cursor: 'pointer',
+                  '&:hover': { bgcolor: 'var(--sheet)' },
+                }}
+              >
+                <Square isDone={false} />
+                <Box>
+                  {step.title} {placeOf(step)}
+                </Box>
+                <Box sx={{ ml: 'auto', color: 'text.secondary', whiteSpace: 'nowrap' }}>
+                  {shortly(step)}
+                </Box>
+              </Box>
+            </Box>
+          ),
+        )}
+      </Box>
+      {done.length > 0 && (
+        <Box component="ul" aria-label="Done" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          {done.map(({ key, title, place, was, now }) => (
+            <Box component="li" key={key} sx={ROW}>
+              <Square isDone />
+              <Box sx={{ color: 'text.secondary' }}>
+                {title} {place}
+              </Box>
+              <Box sx={{ ml: 'auto', color: 'text.secondary', whiteSpace: 'nowrap' }}>
+                {showDegrees(was, 2)} → {showDegrees(now, 2)}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const LINE = '1px solid var(--hairline)';
+const ROW = {
+  display: 'flex',
+  gap: 1.75,
+  alignItems: 'center',
+  minHeight: 44,
+  py: 0.75,
+  px: 0,
+  borderTop: LINE,
+} as const;
+
+function Square({ isDone }: { isDone: boolean }) {
+  return (
+    <Box
+      component="span"
+      aria-hidden
+      sx={{
+        width: 10,
+        height: 10,
+        flexShrink: 0,
+        border: '1.5px solid var(--soft)',
+        bgcolor: isDone ? 'var(--soft)' : 'transparent',
+        borderRadius: isDone ? 0 : '50%',
+      }}
+    />
+  );
+}
+
+function placeOf({ where, axle }: PlanStep): string {
+  return where ? whereWords(where) : axle ? axle : '';
+}
+
+/** What is to be done at a step, on one line. */
+function shortly({ needs, kind, now, target }: PlanStep): string {
+  if (kind === null) return '';
+  if (needs === 'measure') return 'measure again';
+  if (now === null || target === null) return '';
+  return `${showDegrees(now, 2)}, wants ${showDegrees(target, 2)}`;
+}
+
+interface DoneStep {
+  key: string;
+  title: string;
+  place: string;
+  was: number;
+  now: number;
+}
+
+/** Steps of the plan that setting began with and that are not in it any more. */
+function doneSteps(
+  draft: Parameters<typeof setRightPlan>[0],
+  plan: readonly PlanStep[],
+): DoneStep[] {
+  const { before } = draft.visit?.setRight ?? {};
+  if (!before) return [];
+  const { setRight: _since, ...visit } = draft.visit ?? {};
+  const first = setRightPlan({ ...draft, angles: before, visit });
+  const open = new Set(plan.map(({ key }) => key));
+  return first.flatMap((step) => {
+    const { key, kind, where, title } = step;
+    if (open.has(key) || kind === null || !where) return [];
+    const [was, now] = [before[where]?.[kind], draft.angles?.[where]?.[kind]];
+    if (was === undefined || now === undefined) return [];
+    return { key, title, place: placeOf(step), was, now };
+  });
+}

@@ -1,0 +1,58 @@
+import type { VisitDraft } from '@keen/contract';
+import { wheelsInSight } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import type { Theme } from '@mui/material/styles';
+import { memo, useMemo } from 'react';
+import { AxleWheels } from '../../drawing/WheelsInSight.tsx';
+import type { AtHand } from '../../shared/visitContext.ts';
+
+interface WheelsColumnProps {
+  draft: VisitDraft;
+  atHand: AtHand | null;
+}
+
+/**
+ * The wheels, beside measuring and setting: both axles from above and from behind. On small screens they
+ * fold into a strip that stays at the top.
+ */
+export const WheelsColumn = memo(function WheelsColumn({ draft, atHand }: WheelsColumnProps) {
+  const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('md'));
+  const { times, axles } = useMemo(() => wheelsInSight(draft), [draft]);
+  return (
+    <Box
+      component="section"
+      aria-label="Wheels"
+      sx={{
+        bgcolor: 'var(--sheet)',
+        borderRight: { md: '1px solid var(--line)' },
+        borderBottom: { xs: '1px solid var(--line)', md: 0 },
+        px: { xs: 1.5, md: 2.75 },
+        py: { xs: 1, md: 2 },
+        position: { xs: 'sticky', md: 'static' },
+        top: 0,
+        zIndex: 2,
+        overflowY: { md: 'auto' },
+      }}
+    >
+      {isNarrow ? (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
+          <AxleWheels axle={axles.front} marked={atHand} isSmall />
+          <AxleWheels axle={axles.rear} marked={atHand} isSmall />
+        </Box>
+      ) : (
+        <Box sx={{ display: 'grid', gap: 1.5 }}>
+          <Typography variant="h3" component="h2" color="textSecondary">
+            From above and from behind; toe {times.toe} times larger, camber {times.camber} times
+          </Typography>
+          <AxleWheels axle={axles.front} marked={atHand} />
+          <AxleWheels axle={axles.rear} marked={atHand} />
+          <Typography variant="body2" color="textSecondary" sx={{ fontSize: '0.8rem' }}>
+            Grey wedge: allowed · soft edge: how sure · dashed: as found · outline: measure again
+          </Typography>
+        </Box>
+      )}
+    </Box>
+  );
+});
