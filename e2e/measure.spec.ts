@@ -11,7 +11,10 @@ test.describe('measuring', () => {
     await page.getByRole('button', { name: 'Comes back' }).click();
 
     const toe = page.getByRole('group', { name: 'Toe', exact: true });
-    await toe.getByRole('button', { name: 'Strings' }).click();
+    await page
+      .getByRole('group', { name: 'Toe, measured with' })
+      .getByRole('button', { name: 'Strings' })
+      .click();
     await toe.getByRole('button', { name: 'Work it out from the readings' }).click();
     const dialog = page.getByRole('dialog', { name: 'Toe by strings' });
     const readings: Record<string, string> = {
@@ -157,7 +160,8 @@ test.describe('measuring', () => {
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Comes back' }).click();
     const toe = page.getByRole('group', { name: 'Toe', exact: true });
-    await expect(toe.getByRole('button', { name: 'One tape, a helper' })).toHaveAttribute(
+    const withWhat = page.getByRole('group', { name: 'Toe, measured with' });
+    await expect(withWhat.getByRole('button', { name: 'One tape, a helper' })).toHaveAttribute(
       'aria-pressed',
       'true',
     );

@@ -74,7 +74,9 @@ export function showStep(
     detail: visitDetail(draft),
     draft,
     enter,
-    enterAll: (changes) => changes.forEach(({ path, value }) => enter(path, value)),
+    enterAll: (changes) => {
+      for (const { path, value } of changes) enter(path, value);
+    },
     undo: null,
     redo: null,
     diagnosing: IDLE,
@@ -85,6 +87,7 @@ export function showStep(
     setSpokenOf: vi.fn(),
     setTried,
     setAtHand: vi.fn(),
+    isBay: false,
     goTo,
     ...given,
   };

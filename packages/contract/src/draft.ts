@@ -170,7 +170,14 @@ export const steeringWheelSchema = z.strictObject({
   at: momentSchema,
 });
 
+/** What is measured today: which angles, on which axles. */
+export const measuredTodaySchema = z.strictObject({
+  axles: z.array(z.enum(['front', 'rear'])).min(1).max(2),
+  kinds: z.array(z.enum(ANGLE_KINDS)).min(1).max(ANGLE_KINDS.length),
+});
+
 export const draftMeasureSchema = z.strictObject({
+  what: measuredTodaySchema.optional(),
   repeat: z.enum(REPEATS).optional(),
   method: z.partialRecord(z.enum(ANGLE_KINDS), z.enum(METHODS)).optional(),
   setup: z.partialRecord(z.enum(SETUP_POINTS), z.enum(SETUP_STATES)).optional(),

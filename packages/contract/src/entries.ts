@@ -30,6 +30,7 @@ import {
   leftSchema,
   steeringWheelSchema,
   gaugeTextsSchema,
+  measuredTodaySchema,
   toeInSchema,
   takenSchema,
   turnsSchema,
@@ -117,6 +118,7 @@ const carFields = {
   'visit.measure.repeatReadings': repeatReadingsSchema,
   'visit.measure.setback': setbackSchema,
   'visit.measure.toeIn': toeInSchema,
+  'visit.measure.what': measuredTodaySchema,
   'visit.measure.turning.left': turnSchema,
   'visit.measure.turning.right': turnSchema,
   /** The specification sheet that the visit goes by, as it was when it was chosen. */

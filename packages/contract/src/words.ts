@@ -137,15 +137,22 @@ export const GAUGE_CALCULATORS = [
 export type GaugeCalculator = (typeof GAUGE_CALCULATORS)[number];
 /** What comes before the first reading. */
 export const SETUP_POINTS = [
+  'grease',
   'pressures',
   'load',
+  'height',
   'floor',
-  'clamps',
+  'chocks',
   'turnPlates',
-  'settled',
+  'clamps',
   'runOut',
-  'wheelStraight',
+  'pinsOut',
+  'settled',
+  'oldShims',
   'brakeHeld',
+  'wheelStraight',
+  'levelZero',
+  'stringHeight',
 ] as const;
 export type SetupPoint = (typeof SETUP_POINTS)[number];
 export const SETUP_STATES = ['done', 'skipped', 'notNeeded'] as const;
@@ -188,8 +195,11 @@ export type SetStep = (typeof SET_STEPS)[number];
 
 /** What comes after the last angle, before the car is given back. */
 export const CLOSING_POINTS = [
+  'finalReading',
   'torque',
+  'lockToLock',
   'clampsOff',
+  'brakeFree',
   'turnPlates',
   'sensorReset',
   'roadTest',

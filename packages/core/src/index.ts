@@ -51,7 +51,12 @@ export { ALL_RIBS, VISIT_STEPS, missingArrival, nextStep, stepStates } from './s
 export type { StepState, VisitStep } from './steps/visitSteps.ts';
 export { axleSection } from './drawing/axleSection.ts';
 export { wheelsInSight } from './steps/measure/wheelsInSight.ts';
-export type { DrawnAngle, DrawnAxle, DrawnWheel, WheelsInSight } from './steps/measure/wheelsInSight.ts';
+export type {
+  DrawnAngle,
+  DrawnAxle,
+  DrawnWheel,
+  WheelsInSight,
+} from './steps/measure/wheelsInSight.ts';
 export type { AxleSection, Bar, SectionTire } from './drawing/axleSection.ts';
 export { sectionTires } from './drawing/sectionTires.ts';
 export { axleSectionSvg } from './drawing/axleSectionSvg.ts';
@@ -96,7 +101,13 @@ export { leaveRows, leftRows } from './steps/setRight/leftRows.ts';
 export { learnTurn, turnLeft } from './steps/setRight/learnedTurn.ts';
 export type { LearnedTurn, TurnLeft } from './steps/setRight/learnedTurn.ts';
 export { steeringOpen } from './steps/setRight/steeringWheel.ts';
-export { setupDoubts, setupList, undermined } from './steps/measure/setupList.ts';
+export {
+  measuredToday,
+  methodsToday,
+  setupDoubts,
+  setupList,
+  undermined,
+} from './steps/measure/setupList.ts';
 export type { SetupItem } from './steps/measure/setupList.ts';
 export { setRightPlan, wrongWheel } from './steps/setRight/setRightPlan.ts';
 export type { PlanStep } from './steps/setRight/setRightPlan.ts';
@@ -112,7 +123,7 @@ export { rodTurn } from './calculators/adjustment/rodTurn.ts';
 export { threadLeft } from './calculators/adjustment/threadLeft.ts';
 export { shimPack } from './calculators/adjustment/shimPack.ts';
 export type { ShimPack } from './calculators/adjustment/shimPack.ts';
-export { closingList } from './steps/setRight/closingList.ts';
+export { closingList, isSetAtHome } from './steps/setRight/closingList.ts';
 export type { ClosingItem } from './steps/setRight/closingList.ts';
 export { FRONT_LAYOUTS } from './calculators/adjustment/frontLayouts.ts';
 export type { FrontLayout } from './calculators/adjustment/frontLayouts.ts';

@@ -23,7 +23,9 @@ const ABOVE = { y: 96, width: 36, height: 100, reach: 80 };
 const BEHIND = { y: 262, width: 19, height: 52, reach: 44 };
 const GROUND = BEHIND.y + BEHIND.height / 2 + 2;
 const HEIGHT = 306;
-const SMALL_HEIGHT = 188;
+const SMALL_HEIGHT = 236;
+/** Where the figures stand in the strip: under the wheels. */
+const SMALL_FIGURES = 204;
 /** How far from the wheel's middle the arrow of the hand is drawn. */
 const ARROW_RADIUS = 70;
 
@@ -64,7 +66,7 @@ export function AxleWheels({ axle, marked, isSmall = false }: AxleWheelsProps) {
       {total && (
         <Figure
           x={WIDTH / 2}
-          y={y - 42}
+          y={isSmall ? SMALL_FIGURES : y - 42}
           anchor="middle"
           big={isSmall ? 44 : 22}
           isSmall={isSmall}
@@ -101,7 +103,7 @@ export function AxleWheels({ axle, marked, isSmall = false }: AxleWheelsProps) {
           {!total && (
             <Figure
               x={one.side === 'left' ? 0 : WIDTH}
-              y={y}
+              y={isSmall ? SMALL_FIGURES : y}
               anchor={one.side === 'left' ? 'start' : 'end'}
               big={isSmall ? 48 : 30}
               isSmall={isSmall}
@@ -257,11 +259,7 @@ function Figure(props: FigureProps) {
   const isStale = angle?.state === 'stale';
   const isOut = angle?.state === 'out';
   const mark = isOut ? '◆ ' : angle?.state === 'tooClose' ? '○ ' : '';
-  const under = !angle
-    ? `${title.split(',')[0]}: not read`
-    : isStale
-      ? `was ${showDegrees(angle.value, decimals)}`
-      : title;
+  const under = !angle ? 'not read' : isStale ? `was ${showDegrees(angle.value, decimals)}` : title;
   return (
     <g textAnchor={anchor}>
       <text

@@ -47,6 +47,8 @@ export interface VisitContext {
   setTried: (depths: ExpectedDepths | null) => void;
   /** The angle that is measured or turned, marked at its wheel in the drawing. */
   setAtHand: (angle: AtHand | null) => void;
+  /** Large, and one thing at a time, for the bay. */
+  isBay: boolean;
   goTo: (step: string) => void;
 }
 

@@ -1,7 +1,11 @@
 import type { VisitDraft } from '@keen/contract';
-import { CLOSING_POINTS, WHEELS } from '@keen/contract/words';
+import { WHEELS } from '@keen/contract/words';
+import { alignmentState } from './setRight/alignmentState.ts';
+import { closingList } from './setRight/closingList.ts';
 import { setRightPlan } from './setRight/setRightPlan.ts';
+import { axleOf } from '../engine/case/wheels.ts';
 import { playAt } from '../visit/wornParts.ts';
+import { measuredToday } from './measure/setupList.ts';
 import { countRead } from '../visit/draftToCase.ts';
 
 /** The steps of a visit that stand on its rail, in the order people do them. */
@@ -53,16 +57,20 @@ export function stepStates(
   };
 }
 
-/** Done when both toes and all cambers are there; stopped when the lock-to-lock repeat moves. */
+/** Done when the toes and cambers that are measured today are there; stopped when the lock-to-lock repeat moves. */
 function measureState(draft: VisitDraft): { state: StepState; note: string | null } {
-  const count = (angle: 'camber' | 'toe') =>
-    WHEELS.filter((wheel) => draft.angles?.[wheel]?.[angle] !== undefined).length;
-  const measured = count('camber') + count('toe');
+  const { kinds, axles } = measuredToday(draft);
+  const asked = WHEELS.filter((wheel) => axles.includes(axleOf(wheel))).flatMap((wheel) =>
+    (['camber', 'toe'] as const)
+      .filter((kind) => kinds.includes(kind))
+      .map((kind) => draft.angles?.[wheel]?.[kind] !== undefined),
+  );
+  const measured = asked.filter(Boolean).length;
   if (draft.visit?.measure?.repeat === 'moves') return { state: 'partly', note: 'stopped: moves' };
   const begun = measured > 0 || draft.visit?.measure !== undefined;
-  const whole = 2 * WHEELS.length;
+  const whole = asked.length;
   return {
-    state: measured === whole ? 'done' : begun ? 'partly' : 'open',
+    state: whole > 0 && measured === whole ? 'done' : begun ? 'partly' : 'open',
     note: measured > 0 && measured < whole ? `${measured} of ${whole}` : null,
   };
 }
@@ -73,7 +81,10 @@ function setState(draft: VisitDraft): { state: StepState; note: string | null } 
   if (!before) return { state: 'open', note: null };
   const left = setRightPlan(draft).length;
   if (left > 0) return { state: 'partly', note: `${left} to set` };
-  const open = CLOSING_POINTS.filter((point) => !draft.visit?.setRight?.closing?.[point]).length;
+  if (alignmentState(draft).kind !== 'done') return { state: 'partly', note: 'not told yet' };
+  const open = closingList(draft).filter(
+    ({ point }) => !draft.visit?.setRight?.closing?.[point],
+  ).length;
   return open > 0 ? { state: 'partly', note: `${open} to close` } : { state: 'done', note: null };
 }
 

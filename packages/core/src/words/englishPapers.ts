@@ -150,6 +150,9 @@ export const ENGLISH_PAPERS: PaperTexts = {
   noAngles: 'No angle was measured.',
   doubt: '± is twice the standard uncertainty of method, gauge and repeats.',
   closing: {
+    finalReading: 'All angles read once more after everything is tight',
+    lockToLock: 'Turned lock to lock, jam nuts tight',
+    brakeFree: 'Pedal depressor and steering lock out of the car',
     torque: 'Every fastener that was loosened, to torque at ride height',
     clampsOff: 'Clamps off all four wheels',
     turnPlates: 'Turn plates pinned before the car rolls',
@@ -242,6 +245,9 @@ export const ENGLISH_PAPERS: PaperTexts = {
     steeringWheel: 'Steering wheel',
   },
   measuredBy: (what, method) => `${what} by ${method}`,
+  leftAsItIs: (names) => `Left as it is: ${names}.`,
+  setAtHome: (distance) =>
+    `Set with hand tools: have the alignment checked on a rig within ${distance}.`,
   recheckAfter: (distance) => `Fasteners and angles are looked at again after ${distance}.`,
   rotation: {
     frontToRear: 'front and rear change, each on its side',

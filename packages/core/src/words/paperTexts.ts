@@ -142,6 +142,10 @@ export interface PaperTexts {
   steps: Record<Exclude<SetStep, `${string}-${Wheel}`>, string>;
   measuredBy(what: string, method: string): string;
   recheckAfter(distance: string): string;
+  /** Angles that were left out of their limits, named. */
+  leftAsItIs(names: string): string;
+  /** Set with tapes, strings or a level: to be looked at on a rig within this distance. */
+  setAtHome(distance: string): string;
   rotation: Record<RotationPattern, string>;
   footer: string;
   technicianFooter: string;

@@ -164,6 +164,9 @@ export const SPANISH_PAPERS: PaperTexts = {
   noAngles: 'No se ha medido ningún ángulo.',
   doubt: '± es dos veces la incertidumbre típica del método, el aparato y las repeticiones.',
   closing: {
+    finalReading: 'Todos los ángulos leídos otra vez con todo apretado',
+    lockToLock: 'Girado de tope a tope, contratuercas apretadas',
+    brakeFree: 'Bloqueos de pedal y volante fuera del coche',
     torque: 'Cada tornillo que se aflojó, a su par y a la altura de marcha',
     clampsOff: 'Garras fuera de las cuatro ruedas',
     turnPlates: 'Platos giratorios bloqueados antes de mover el coche',
@@ -256,6 +259,9 @@ export const SPANISH_PAPERS: PaperTexts = {
     steeringWheel: 'Volante',
   },
   measuredBy: (what, method) => `${what}: ${method}`,
+  leftAsItIs: (names) => `Se deja como está: ${names}.`,
+  setAtHome: (distance) =>
+    `Ajustado con herramientas de mano: que se revise la alineación en un banco antes de ${distance}.`,
   recheckAfter: (distance) => `Los tornillos y los ángulos se vuelven a mirar a los ${distance}.`,
   rotation: {
     frontToRear: 'delante y detrás se cambian, cada uno en su lado',

@@ -23,7 +23,7 @@ import { Folded } from '../../shared/Folded.tsx';
 import { CarCard } from './CarCard.tsx';
 import { CarFacts } from './CarFacts.tsx';
 import { History } from './History.tsx';
-import { ManyChoice } from './ManyChoice.tsx';
+import { ManyChoice } from '../../shared/ManyChoice.tsx';
 import { QuickChecks } from './QuickChecks.tsx';
 import { Rotations } from './Rotations.tsx';
 import { TireDetails } from './TireDetails.tsx';

@@ -10,7 +10,7 @@ import { showDistance } from '../../shared/format.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
-import { ManyChoice } from './ManyChoice.tsx';
+import { ManyChoice } from '../../shared/ManyChoice.tsx';
 import { DistanceField, NewDepthField } from './TireNumbers.tsx';
 
 /** How finely the distances are known: one for the car, one an axle, one a tire. */

@@ -1,6 +1,5 @@
 import type { AngleKind, Axle, Wheel } from '@keen/contract';
-import { ANGLE_KINDS } from '@keen/contract';
-import { METHOD_FACTS, methodsFor, RESOLUTIONS, WHEEL_ORDER } from '@keen/core';
+import { axleOf, measuredToday, METHOD_FACTS, RESOLUTIONS, WHEEL_ORDER } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -12,11 +11,11 @@ import { Choice } from '../../shared/Choice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { AngleFileButton } from './AngleFileButton.tsx';
+import { KIND_WORDS } from './kindWords.ts';
 import { RigButton } from './RigButton.tsx';
 import { ToeUnit } from './ToeUnit.tsx';
 import { useMethods } from './useMethods.ts';
 
-const KIND_WORDS: Record<AngleKind, string> = { camber: 'Camber', toe: 'Toe', caster: 'Caster' };
 const STEPS = RESOLUTIONS.map((step) => ({ value: String(step), label: `${step}°` }));
 const TOTALS: readonly { where: Axle; label: string }[] = [
   { where: 'front', label: 'Front total' },
@@ -26,7 +25,8 @@ const TOTALS: readonly { where: Axle; label: string }[] = [
 /** The readings, kind by kind: from a rig or a file, typed as angles, or worked out from readings. */
 export function AngleEntry() {
   const { draft, enter } = useVisit();
-  const { method, choose } = useMethods();
+  const { method } = useMethods();
+  const { kinds, axles } = measuredToday(draft);
   const [working, setWorking] = useState<AngleKind | null>(null);
   const resolution = draft.visit?.measure?.resolution ?? {};
   return (
@@ -39,12 +39,14 @@ export function AngleEntry() {
         <AngleFileButton />
       </Box>
       <Typography color="textSecondary" sx={{ mt: -1.5 }}>
-        Only what is measured today; the rest may stay empty. Read twice or more? Type the readings
-        with spaces between them: their mean counts, and how far they scatter.
+        Read twice or more? Type the readings with spaces between them: their mean counts, and how
+        far they scatter.
       </Typography>
-      {ANGLE_KINDS.map((kind) => {
+      {kinds.map((kind) => {
         const facts = METHOD_FACTS[method[kind]];
-        const wheels: readonly Wheel[] = kind === 'caster' ? ['lf', 'rf'] : WHEEL_ORDER;
+        const all: readonly Wheel[] = kind === 'caster' ? ['lf', 'rf'] : WHEEL_ORDER;
+        const wheels = all.filter((wheel) => axles.includes(axleOf(wheel)));
+        if (wheels.length === 0) return null;
         const isTotal = kind === 'toe' && facts.tellsTotalOnly === true;
         return (
           <Box
@@ -53,21 +55,12 @@ export function AngleEntry() {
             aria-label={KIND_WORDS[kind]}
             sx={{ borderTop: '1px solid var(--hairline)', pt: 1.5, display: 'grid', gap: 1.25 }}
           >
-            <Choice
-              label={`${KIND_WORDS[kind]}, measured with`}
-              dense
-              options={methodsFor(kind).map((value) => ({
-                value,
-                label: METHOD_FACTS[value].title,
-              }))}
-              value={method[kind]}
-              onChange={(next) => next && choose(kind, next)}
-            />
-            {facts.blindTo && (
-              <Typography variant="body2" color="textSecondary">
-                {facts.blindTo}
-              </Typography>
-            )}
+            <Typography variant="h3" component="h4">
+              {KIND_WORDS[kind]}{' '}
+              <Box component="span" sx={{ color: 'text.secondary', fontWeight: 450 }}>
+                by {facts.title.toLowerCase()}
+              </Box>
+            </Typography>
             {facts.calculator && (
               <Button sx={{ justifySelf: 'start' }} onClick={() => setWorking(kind)}>
                 Work it out from the readings
@@ -83,7 +76,7 @@ export function AngleEntry() {
               }}
             >
               {(isTotal
-                ? TOTALS
+                ? TOTALS.filter(({ where }) => axles.includes(where))
                 : wheels.map((where) => ({ where, label: WHEEL_LABELS[where] }))
               ).map(({ where, label }) => (
                 <ReadingsField

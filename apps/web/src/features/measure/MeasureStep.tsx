@@ -12,16 +12,15 @@ import { MoreAngles } from './MoreAngles.tsx';
 import { RepeatFirst } from './RepeatFirst.tsx';
 import { SetupList } from './SetupList.tsx';
 import { SheetBar } from './SheetBar.tsx';
-import { useMethods } from './useMethods.ts';
+import { WhatToday } from './WhatToday.tsx';
 
 /** The angles by the shop's own method: set up, repeat, read, and what they mean. */
 export function MeasureStep() {
   const { draft, goTo } = useVisit();
-  const { inUse } = useMethods();
   const measure = draft.visit?.measure ?? {};
   const rows = angleLedger(draft);
   const sentences = whatAnglesMean(rows, draft);
-  const doubts = setupDoubts(inUse, measure);
+  const doubts = setupDoubts(draft);
   return (
     <Box sx={{ display: 'grid', gap: 3, maxWidth: 760 }}>
       <Box>
@@ -29,9 +28,10 @@ export function MeasureStep() {
           Measure the alignment
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.75 }}>
-          First the car is made ready, then one reading is repeated; only then the angles count.
+          Say what is measured today; then the car is made ready, and one reading is repeated.
         </Typography>
       </Box>
+      <WhatToday />
       <SheetBar />
       <SetupList />
       <RepeatFirst />

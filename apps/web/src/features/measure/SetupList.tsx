@@ -9,7 +9,6 @@ import { AnswerRow } from '../../shared/AnswerRow.tsx';
 import { Choice } from '../../shared/Choice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
-import { useMethods } from './useMethods.ts';
 
 const STATES = [
   { value: 'done', label: 'Done' },
@@ -20,13 +19,12 @@ const STATES = [
 /** What comes before the first reading; folds away when all of it is answered. */
 export function SetupList() {
   const { draft, enter } = useVisit();
-  const { inUse } = useMethods();
   const measure = draft.visit?.measure ?? {};
   const { setup = {}, skipped = {} } = measure;
-  const worthless = undermined(inUse, measure);
-  const items = setupList(inUse);
+  const worthless = undermined(draft);
+  const items = setupList(draft);
   const open = items.filter(({ point }) => setup[point] === undefined);
-  const [isOpen, setOpen] = useState(open.length > 0);
+  const [isOpen, setOpen] = useState(open.length > 0 && draft.angles === undefined);
   const set = (point: SetupPoint, state: SetupState | null) =>
     enter(`visit.measure.setup.${point}`, state);
   return (

@@ -45,7 +45,7 @@ describe('MeasureStep', () => {
     expect(
       screen.getByText(/Camber of \+1\.40° at the front, left: it eats the outer/),
     ).toBeVisible();
-    expect(screen.getByText(/^Skipped: car rolled back and forth/)).toBeVisible();
+    expect(screen.getByText(/^Skipped: rolled back and forth/)).toBeVisible();
   });
 
   it('judges two readings of the repeat by what the method may differ by', () => {

@@ -171,7 +171,7 @@ function TurnForm({ isFirst, adjuster, onTurned }: TurnFormProps) {
         error={isWrong}
         helperText={isWrong ? 'A number, such as 1/2' : null}
         onChange={({ target }) => setText(target.value)}
-        sx={{ width: 170 }}
+        sx={{ width: 132 }}
         slotProps={{
           inputLabel: { shrink: true },
           htmlInput: { inputMode: 'text', autoComplete: 'off' },

@@ -1,14 +1,16 @@
 import type { PlanStep } from '@keen/core';
 import { setRightPlan, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { StepAtHand } from './StepAtHand.tsx';
 
 /** The plan as a list: what is done, the step at hand opened, and what comes after it. */
 export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBegun: boolean }) {
-  const { draft, setAtHand } = useVisit();
+  const { draft, setAtHand, isBay } = useVisit();
   const [chosen, setChosen] = useState<PlanStep['key'] | null>(null);
   const open = plan.find(({ key }) => key === chosen) ?? plan[0];
   const { kind = null, where = null, axle = null, change = null } = open ?? {};
@@ -17,6 +19,20 @@ export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBeg
     setAtHand(kind && place ? { kind, where: place, change } : null);
     return () => setAtHand(null);
   }, [kind, where, axle, change, setAtHand]);
+  const next = plan[(plan.findIndex(({ key }) => key === open?.key) + 1) % plan.length];
+  useHotkeys('n', () => next && setChosen(next.key), { enabled: isBay });
+  if (isBay) {
+    return (
+      <Box>
+        {open && <StepAtHand key={open.key} step={open} plan={plan} hasBegun={hasBegun} />}
+        {next && next.key !== open?.key && (
+          <Button sx={{ mt: 3, width: '100%' }} onClick={() => setChosen(next.key)}>
+            Next: {next.title.toLowerCase()} {placeOf(next)}
+          </Button>
+        )}
+      </Box>
+    );
+  }
   const done = doneSteps(draft, plan);
   return (
     <Box>
@@ -130,7 +146,7 @@ function doneSteps(
 ): DoneStep[] {
   const { before } = draft.visit?.setRight ?? {};
   if (!before) return [];
-  const { setRight: _since, ...visit } = draft.visit ?? {};
+  const visit = { ...draft.visit, setRight: {} };
   const first = setRightPlan({ ...draft, angles: before, visit });
   const open = new Set(plan.map(({ key }) => key));
   return first.flatMap((step) => {

@@ -17,7 +17,7 @@ import { PlanList } from './PlanList.tsx';
 
 /** The plan: what to set, in order, with the arithmetic of each adjuster; before and after. */
 export function SetRightStep() {
-  const { draft, enter, goTo, session } = useVisit();
+  const { draft, enter, goTo, session, isBay } = useVisit();
   const angles = draft.angles ?? {};
   const { before } = draft.visit?.setRight ?? {};
   const rows = angleLedger(draft);
@@ -76,8 +76,12 @@ export function SetRightStep() {
         <OpenRows rows={state.unanswered} title="No step sets this" />
         <OpenRows rows={state.left} title="Left as it is" />
         {isDone && <Closing />}
-        <AngleLedger rows={rows} before={before ? angleLedger(draft, before) : []} />
-        <ChangedHeight />
+        {!isBay && (
+          <>
+            <AngleLedger rows={rows} before={before ? angleLedger(draft, before) : []} />
+            <ChangedHeight />
+          </>
+        )}
       </Box>
     </AllowedOnly>
   );

@@ -205,7 +205,7 @@ describe('SetRightStep', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Leave it as it is' }));
     const left = [
       { key: 'camber.lr', value: -3 },
-      { key: 'crossCamber.rear', value: expect.closeTo(-2.2, 9) },
+      { key: 'crossCamber.rear', value: expect.closeTo(-2.2, 9) as number },
     ];
     expect(enter).toHaveBeenCalledWith('visit.setRight.left', left);
     cleanup();

@@ -25,6 +25,8 @@ const SHORTCUTS = [
   { keys: [']'], what: 'next step' },
   { keys: ['['], what: 'step before' },
   { keys: ['T'], what: 'back to today' },
+  { keys: ['B'], what: 'in Measure and Set right: bay mode, large and one thing at a time' },
+  { keys: ['N'], what: 'in bay mode: the next step of the plan' },
   { keys: ['Ctrl', 'Z'], what: 'undo my last entry' },
   { keys: ['Ctrl', 'Y'], what: 'redo it' },
   { keys: ['0 – 9'], what: 'in Read: the depth, 53 is 5.3 mm' },
@@ -85,6 +87,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
   const [spokenOf, setSpokenOf] = useState<readonly Slot[]>([]);
   const [tried, setTried] = useState<ExpectedDepths | null>(null);
   const [atHand, setAtHand] = useState<AtHand | null>(null);
+  const [wantsBay, setWantsBay] = useState(false);
   const navigate = useNavigate();
   const step = useLocation().pathname.split('/').at(-1) ?? 'arrive';
   const label = [visit.vehicle.label, visit.vehicle.plate].filter(Boolean).join(', ');
@@ -93,6 +96,8 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
   // themselves.
   const isReading = step === 'read' && ribsRead < ALL_RIBS;
   const diagnosing = useDiagnosis(ribsRead >= LEAST_RIBS && !isReading ? file : null);
+  const hasWheels = SHOWS_WHEELS.includes(step);
+  const isBay = wantsBay && hasWheels;
   const goTo = (to: string) => void navigate(`/visits/${visit.id}/${to}`);
   const move = (by: number) => {
     const at = (VISIT_STEPS as readonly string[]).indexOf(step);
@@ -103,6 +108,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
   useHotkeys('bracketright', () => move(1));
   useHotkeys('bracketleft', () => move(-1));
   useHotkeys('t', () => void navigate('/'));
+  useHotkeys('b', () => setWantsBay((was) => !was), { enabled: hasWheels });
   useHotkeys('mod+z', () => undo?.(), { preventDefault: true });
   useHotkeys(['mod+y', 'mod+shift+z'], () => redo?.(), { preventDefault: true });
 
@@ -124,6 +130,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
     setSpokenOf,
     setTried,
     setAtHand,
+    isBay,
     goTo,
   };
 
@@ -131,7 +138,20 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
     <Box
       sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
     >
-      <TopBar session={session} shortcuts={SHORTCUTS} status={<SavedState visitId={visit.id} />}>
+      <TopBar
+        session={session}
+        shortcuts={SHORTCUTS}
+        status={
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+            <SavedState visitId={visit.id} />
+            {hasWheels && (
+              <Button variant="text" aria-pressed={isBay} onClick={() => setWantsBay(!wantsBay)}>
+                {isBay ? 'Leave bay mode' : 'Bay mode'}
+              </Button>
+            )}
+          </Box>
+        }
+      >
         <VisitTitle visit={visit} draft={draft} units={session.preferences.units} />
       </TopBar>
       <SafetyStrip draft={draft} />
@@ -143,20 +163,22 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
           gridTemplateColumns: {
             // The rail scrolls within the page, not the page with it.
             xs: 'minmax(0, 1fr)',
-            md: '148px minmax(300px, 36%) 1fr',
-            lg: '148px 452px 1fr',
+            md: isBay ? 'minmax(300px, 44%) 1fr' : '148px minmax(300px, 36%) 1fr',
+            lg: isBay ? '46% 1fr' : '148px 452px 1fr',
           },
           gridTemplateRows: { xs: 'auto auto 1fr', md: '1fr' },
         }}
       >
-        <StepRail
-          draft={draft}
-          isDecided={detail.decisions.length > 0}
-          visitId={visit.id}
-          current={step}
-          hasTread={SHOWS_WHEELS.includes(step)}
-        />
-        {SHOWS_WHEELS.includes(step) ? (
+        {!isBay && (
+          <StepRail
+            draft={draft}
+            isDecided={detail.decisions.length > 0}
+            visitId={visit.id}
+            current={step}
+            hasTread={hasWheels}
+          />
+        )}
+        {hasWheels ? (
           <WheelsColumn draft={draft} atHand={atHand} />
         ) : (
           <EvidenceColumn
@@ -177,6 +199,8 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
             py: { xs: 2, md: 2.5 },
             overflowY: { md: 'auto' },
             minWidth: 0,
+            // Read and pressed from two metres, in gloves.
+            zoom: isBay ? { xs: 1.15, md: 1.4 } : undefined,
           }}
         >
           <Outlet context={context} />

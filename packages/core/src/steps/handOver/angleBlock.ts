@@ -1,6 +1,7 @@
-import type { PaperTable } from '@keen/contract';
+import type { PaperTable, VisitDraft } from '@keen/contract';
 import { angleLedger } from '../measure/angleLedger.ts';
 import type { LedgerRow } from '../measure/angleLedger.ts';
+import { leftRows } from '../setRight/leftRows.ts';
 import type { LedgerKind } from '../../words/paperTexts.ts';
 import type { PaperFacts, Writer } from './paperFacts.ts';
 
@@ -54,6 +55,16 @@ export function angleBlock(facts: PaperFacts, writer: Writer, isFull: boolean): 
     }),
     note: isFull ? papers.doubt : '',
   };
+}
+
+/** The angles that were left as they are, in a sentence; none where none was. */
+export function leftWords(draft: VisitDraft, writer: Writer): string[] {
+  const rows = angleLedger(draft);
+  const left = leftRows(draft, rows);
+  const names = rows
+    .filter(({ key }) => left.includes(key))
+    .map((row) => `${nameOf(row, writer)} ${valueOf(row, writer)}`);
+  return names.length > 0 ? [writer.papers.leftAsItIs(names.join('; '))] : [];
 }
 
 function nameOf({ key, where }: LedgerRow, { papers, texts }: Writer): string {

@@ -7,7 +7,8 @@ import { batteryVerdict } from '../../engine/vehicle/battery.ts';
 import { draftToCase } from '../../visit/draftToCase.ts';
 import { nextLooks } from './nextLooks.ts';
 import type { NextLook } from './nextLooks.ts';
-import { angleBlock } from './angleBlock.ts';
+import { angleBlock, leftWords } from './angleBlock.ts';
+import { isSetAtHome } from '../setRight/closingList.ts';
 import { estimateBlock, worthLines } from './moneyBlocks.ts';
 import { actionWords } from '../explain/verdict.ts';
 import {
@@ -136,8 +137,12 @@ function declinedLine({ declined, shop }: PaperFacts, writer: Writer): PaperLine
   ]);
 }
 
+/** How soon what was set by hand is looked at on a rig (common practice, no source). */
+const RIG_WITHIN_KM = 500;
+
 /** What was done before the car was given back, and whether the complaints are gone. */
-function done({ visit }: PaperFacts, { papers }: Writer): PaperLines | null {
+function done({ visit }: PaperFacts, writer: Writer): PaperLines | null {
+  const { papers, about } = writer;
   const { closing = {}, complaintGone = {} } = visit.draft.visit?.setRight ?? {};
   const points = (Object.keys(papers.closing) as (keyof typeof papers.closing)[])
     .filter((point) => closing[point] === 'done')
@@ -146,8 +151,16 @@ function done({ visit }: PaperFacts, { papers }: Writer): PaperLines | null {
     const isGone = complaintGone[complaint];
     return isGone === undefined ? [] : [`${papers.complaints[complaint]}: ${papers.gone(isGone)}`];
   });
-  if (points.length + complaints.length === 0) return null;
-  return lines(papers.heads.done, [line('', [...points, ...complaints].join('. ') + '.')]);
+  const said = [...points, ...complaints];
+  const more = [
+    ...leftWords(visit.draft, writer),
+    ...(isSetAtHome(visit.draft) ? [papers.setAtHome(about(RIG_WITHIN_KM))] : []),
+  ];
+  if (said.length + more.length === 0) return null;
+  return lines(papers.heads.done, [
+    ...(said.length > 0 ? [line('', `${said.join('. ')}.`)] : []),
+    ...more.map((words) => line('', words)),
+  ]);
 }
 
 function next(facts: PaperFacts, { papers, about }: Writer): PaperLines {

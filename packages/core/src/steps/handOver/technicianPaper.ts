@@ -1,12 +1,13 @@
 import type { Paper, PaperBlock, PaperLines, PaperTable } from '@keen/contract';
-import { ANGLE_KINDS, CLOSING_POINTS, RIBS, SET_STEPS } from '@keen/contract/words';
+import { ANGLE_KINDS, RIBS, SET_STEPS } from '@keen/contract/words';
 import type { SetStep, Wheel } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { actionWords } from '../explain/verdict.ts';
-import { methodOf } from '../measure/methods.ts';
+import { readingInUse } from '../measure/readings.ts';
+import { closingList } from '../setRight/closingList.ts';
 import { depthFromMm, pressureFromKpa } from '../../engine/units/units.ts';
 import { wornParts } from '../../visit/wornParts.ts';
-import { angleBlock } from './angleBlock.ts';
+import { angleBlock, leftWords } from './angleBlock.ts';
 import { dangerLine, line, lines, paperHead, writerFor } from './paperFacts.ts';
 import type { PaperFacts, Writer } from './paperFacts.ts';
 
@@ -126,12 +127,13 @@ function parts({ visit }: PaperFacts, { papers, texts }: Writer): PaperLines {
 /** What each kind of angle was measured with. */
 function methods({ visit }: PaperFacts, { papers }: Writer): PaperLines {
   const { draft } = visit;
-  const measured = ANGLE_KINDS.filter((kind) =>
-    WHEEL_ORDER.some((wheel) => draft.angles?.[wheel]?.[kind] !== undefined),
-  );
-  const said = measured.map((kind) =>
-    papers.measuredBy(papers.angles[kind], papers.methods[methodOf(draft, kind)]),
-  );
+  const said = ANGLE_KINDS.flatMap((kind) => {
+    const used = new Set(
+      WHEEL_ORDER.flatMap((wheel) => readingInUse(draft, wheel, kind)?.method ?? []),
+    );
+    const words = [...used].map((method) => papers.methods[method]).join(', ');
+    return words ? papers.measuredBy(papers.angles[kind], words) : [];
+  });
   return lines('', [line('', said.length > 0 ? `${said.join('; ')}.` : '')]);
 }
 
@@ -155,12 +157,14 @@ function setWith({ visit }: PaperFacts, writer: Writer): PaperBlock[] {
 
 function stepWords(step: SetStep, { papers, texts }: Writer): string {
   if (step === 'parts' || step === 'steeringWheel') return papers.steps[step];
+  if (step === 'toe-front' || step === 'toe-rear') return papers.steps[step];
   const [kind, wheel] = step.split('-') as ['caster' | 'camber' | 'toe', Wheel];
   return `${papers.angles[kind]}, ${texts.places[wheel]}`;
 }
 
 /** What is done before the car is given back, with the torque figures of its sheet. */
-function closing({ visit }: PaperFacts, { papers, number, distance }: Writer): PaperLines {
+function closing({ visit }: PaperFacts, writer: Writer): PaperLines {
+  const { papers, number, distance } = writer;
   const { closing: states = {}, complaintGone = {}, recheckKm } = visit.draft.visit?.setRight ?? {};
   const torque = visit.draft.visit?.sheet?.sheet.torque ?? [];
   const figures =
@@ -168,7 +172,7 @@ function closing({ visit }: PaperFacts, { papers, number, distance }: Writer): P
       ? torque.map((one) => `${one.fastener} ${number(one.newtonMetres, 0)} N·m`).join('; ')
       : papers.torqueUnknown;
   return lines(papers.heads.closing, [
-    ...CLOSING_POINTS.map((point) =>
+    ...closingList(visit.draft).map(({ point }) =>
       line(
         `${papers.setupStates[states[point] ?? 'open']}:`,
         papers.closing[point],
@@ -182,6 +186,7 @@ function closing({ visit }: PaperFacts, { papers, number, distance }: Writer): P
         isGone === undefined ? papers.setupStates.open : papers.gone(isGone),
       );
     }),
+    ...leftWords(visit.draft, writer).map((words) => line('', words)),
     ...(recheckKm === undefined ? [] : [line('', papers.recheckAfter(distance(recheckKm)))]),
   ]);
 }

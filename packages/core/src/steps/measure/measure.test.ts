@@ -1,3 +1,4 @@
+import type { DraftMeasure } from '@keen/contract';
 import type { VisitDraft } from '@keen/contract';
 import type { Method } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
@@ -116,26 +117,49 @@ describe('angleLedger', () => {
 
 describe('setupList', () => {
   it('asks only what the method needs', () => {
-    expect(setupList(['tape']).map(({ point }) => point)).not.toContain('clamps');
-    expect(setupList(['readout']).map(({ point }) => point)).toContain('clamps');
+    const points = (measure: DraftMeasure, use: 'street' | 'cart' = 'street') =>
+      setupList({ vehicle: { use }, visit: { measure } }).map(({ point }) => point);
+    const byTape = { what: { kinds: ['toe'], axles: ['front'] }, method: { toe: 'tape' } } as const;
+    expect(points({ ...byTape, what: { kinds: ['toe'], axles: ['front'] } })).toEqual([
+      'pressures',
+      'load',
+      'height',
+      'floor',
+      'chocks',
+      'runOut',
+      'settled',
+      'wheelStraight',
+    ]);
+    expect(points({})).toContain('clamps');
+    // Pinned, rolled for run-out, pins out, settled, brake held: in the order it is done.
+    const order = ['turnPlates', 'clamps', 'runOut', 'pinsOut', 'settled', 'brakeHeld'];
+    expect(points({}).filter((point) => order.includes(point))).toEqual(order);
+    // Of a cart by tape and square neither clamps nor a brake holder; grease first.
+    const cart = points({}, 'cart');
+    expect(cart[0]).toBe('grease');
+    expect(cart).not.toContain('clamps');
+    expect(cart).not.toContain('brakeHeld');
     expect(methodsFor('caster')).toEqual(['readout', 'swing']);
     expect(methodsFor('camber')).toEqual(['readout', 'level', 'square']);
   });
 
   it('says what a skipped point makes of the reading, with the reason', () => {
-    const measure = {
+    const measure: DraftMeasure = {
+      method: { camber: 'level' },
       setup: { floor: 'skipped', settled: 'done' },
       skipped: { floor: 'yard' },
-    } as const;
-    expect(setupDoubts(['level'], measure)).toEqual([
+    };
+    expect(setupDoubts({ visit: { measure } })).toEqual([
       'Skipped: floor level, or its slope known (yard); a floor that slopes reads as camber, left against right.',
     ]);
   });
 
   it('says which done points are worth nothing once another was skipped', () => {
-    const measure = { setup: { clamps: 'skipped', runOut: 'done' } } as const;
-    expect(undermined(['readout'], measure)).toEqual(['runOut']);
-    expect(setupDoubts(['readout'], measure).join()).toMatch(/takes with it: run-out of the rims/);
-    expect(undermined(['readout'], { setup: { clamps: 'done' } })).toEqual([]);
+    const measure: DraftMeasure = { setup: { clamps: 'skipped', runOut: 'done' } };
+    expect(undermined({ visit: { measure } })).toEqual(['runOut']);
+    expect(setupDoubts({ visit: { measure } }).join()).toMatch(
+      /takes with it: run-out of the rims/,
+    );
+    expect(undermined({ visit: { measure: { setup: { clamps: 'done' } } } })).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import type { DraftMeasure, Taken, VisitDraft } from '@keen/contract';
+import type { Taken, VisitDraft } from '@keen/contract';
 import type { AngleKind, Method, SetStep, Wheel } from '@keen/contract/words';
 import { METHODS } from '@keen/contract/words';
 import { axleOf, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
@@ -41,7 +41,7 @@ export function readingInUse(draft: VisitDraft, wheel: Wheel, kind: AngleKind): 
   const found = readingsOf(draft, wheel, kind).find((one) => Math.abs(one.value - value) < SAME);
   if (found) return found;
   // Readings from a file, from another program or from before methods were kept with them.
-  const { resolution, readings } = draft.visit?.measure ?? ({} as DraftMeasure);
+  const { resolution, readings } = draft.visit?.measure ?? {};
   return readingOf(methodOf(draft, kind), kind, {
     value,
     at: null,

@@ -5,7 +5,7 @@ import { FRONT_LAYOUTS } from '../../calculators/adjustment/frontLayouts.ts';
 import { rideHeight } from '../../calculators/adjustment/rideHeight.ts';
 import { rodTurn } from '../../calculators/adjustment/rodTurn.ts';
 import { tieRod } from '../../calculators/adjustment/tieRod.ts';
-import { closingList } from '../setRight/closingList.ts';
+import { closingList, isSetAtHome } from '../setRight/closingList.ts';
 import { halfOf, limitsOf, tolerancesOf } from './limits.ts';
 import { STARTING_POINTS } from './startingPoints.ts';
 
@@ -74,11 +74,43 @@ describe('limitsOf', () => {
 
 describe('closingList', () => {
   it('carries the sheet’s torque, and says where there is none', () => {
-    const [torque] = closingList(
-      used({ ...named('drag'), torque: [{ fastener: 'Wheel nuts', newtonMetres: 120 }] }),
+    const torqueOf = (draft: VisitDraft) =>
+      closingList({
+        ...draft,
+        visit: { ...draft.visit, setRight: { before: { lf: { toe: 0.4 } } } },
+      }).find(({ point }) => point === 'torque')!.details;
+    const sheet = { ...named('drag'), torque: [{ fastener: 'Wheel nuts', newtonMetres: 120 }] };
+    expect(torqueOf(used(sheet))).toEqual(['Wheel nuts: 120 N·m']);
+    expect(torqueOf({}).join()).toMatch(/look them up/);
+  });
+
+  it('asks only for what this vehicle has and what the methods put on it', () => {
+    const points = (draft: VisitDraft) => closingList(draft).map(({ point }) => point);
+    // A check without setting: no torque and no final reading, but the clamps come off.
+    expect(points({})).toEqual(['clampsOff', 'brakeFree', 'turnPlates', 'sensorReset', 'roadTest']);
+    const cart = points({
+      vehicle: { use: 'cart' },
+      visit: {
+        setRight: { before: { lf: { toe: 0.4 } } },
+        measure: { method: { camber: 'square' } },
+      },
+      angles: { lf: { toe: 0.1 }, rf: { toe: 0.1 } },
+    });
+    expect(cart).toEqual(['finalReading', 'torque', 'lockToLock', 'roadTest']);
+  });
+
+  it('sends a car that was set by hand to a rig, a cart not', () => {
+    const byStrings = (use: 'street' | 'cart') =>
+      isSetAtHome({
+        vehicle: { use },
+        angles: { lf: { toe: 0.1 } },
+        visit: { measure: { method: { toe: 'strings' } }, setRight: { before: {} } },
+      });
+    expect(byStrings('street')).toBe(true);
+    expect(byStrings('cart')).toBe(false);
+    expect(isSetAtHome({ angles: { lf: { toe: 0.1 } }, visit: { setRight: { before: {} } } })).toBe(
+      false,
     );
-    expect(torque!.details).toEqual(['Wheel nuts: 120 N·m']);
-    expect(closingList({})[0]!.details.join()).toMatch(/look them up/);
   });
 
   it('cautions where one drives', () => {

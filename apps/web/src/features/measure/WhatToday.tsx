@@ -1,0 +1,72 @@
+import type { AngleKind } from '@keen/contract';
+import { ANGLE_KINDS } from '@keen/contract';
+import { measuredToday, METHOD_FACTS, methodsFor } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Choice } from '../../shared/Choice.tsx';
+import { ManyChoice } from '../../shared/ManyChoice.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+import { KIND_WORDS } from './kindWords.ts';
+import { useMethods } from './useMethods.ts';
+
+const AXLES = [
+  { value: 'both', label: 'All four wheels' },
+  { value: 'front', label: 'Front only' },
+  { value: 'rear', label: 'Rear only' },
+] as const;
+
+/** The first question: which angles, on which axle, with what. Only what that needs is asked for after it. */
+export function WhatToday() {
+  const { draft, enter } = useVisit();
+  const { method, choose } = useMethods();
+  const { kinds, axles } = measuredToday(draft);
+  const set = (next: { kinds?: readonly AngleKind[]; axles?: readonly ('front' | 'rear')[] }) =>
+    enter('visit.measure.what', { kinds: [...kinds], axles: [...axles], ...next });
+  return (
+    <Box component="section" aria-labelledby="today-title" sx={{ display: 'grid', gap: 1.25 }}>
+      <Typography variant="h2" component="h3" id="today-title">
+        What is measured today?
+      </Typography>
+      <Box sx={{ display: 'flex', columnGap: 3, rowGap: 1.25, flexWrap: 'wrap' }}>
+        <Choice
+          label="Wheels"
+          hideLabel
+          options={AXLES}
+          value={axles.length === 2 ? 'both' : axles[0]!}
+          onChange={(next) => next && set({ axles: next === 'both' ? ['front', 'rear'] : [next] })}
+        />
+        <ManyChoice
+          label="Angles"
+          hideLabel
+          options={ANGLE_KINDS.map((value) => ({ value, label: KIND_WORDS[value] }))}
+          values={kinds}
+          onChange={(next) =>
+            next && set({ kinds: ANGLE_KINDS.filter((kind) => next.includes(kind)) })
+          }
+        />
+      </Box>
+      {kinds.map((kind) => {
+        const { blindTo } = METHOD_FACTS[method[kind]];
+        return (
+          <Box key={kind} sx={{ display: 'grid', gap: 0.5 }}>
+            <Choice
+              label={`${KIND_WORDS[kind]}, measured with`}
+              dense
+              options={methodsFor(kind).map((value) => ({
+                value,
+                label: METHOD_FACTS[value].title,
+              }))}
+              value={method[kind]}
+              onChange={(next) => next && choose(kind, next)}
+            />
+            {blindTo && (
+              <Typography variant="body2" color="textSecondary">
+                {blindTo}
+              </Typography>
+            )}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
