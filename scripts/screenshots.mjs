@@ -37,10 +37,20 @@ const PAGES = [
   { name: 'how-it-works', path: '/how-it-works' },
 ];
 
-/** Begins setting right: the angles before are kept, each step asks what it reads now. */
+/** Begins setting right, makes a first turn and reads again: the next turn follows from it. */
 async function begin(page) {
   await page.getByRole('button', { name: 'Begin' }).click();
-  await page.getByLabel('Now reads').first().waitFor();
+  await page.getByRole('button', { name: 'Tie rod', exact: true }).click();
+  await page.getByLabel(/Turned by/).fill('1/2');
+  await page.getByRole('button', { name: 'Turned', exact: true }).click();
+  await page.getByText('Now measure it again.').waitFor();
+  await page.getByLabel('Now reads').fill('0.3');
+  await page.getByLabel('Now reads').blur();
+  await page
+    .getByText(/the same way/)
+    .first()
+    .waitFor();
+  await page.getByText('Saved', { exact: true }).waitFor();
 }
 
 /** Types a set of made-up angles, so that the ledger has something to show. */
@@ -62,7 +72,9 @@ async function measure(page) {
   }
   await page.getByText('Thrust', { exact: true }).scrollIntoViewIfNeeded();
   await page.waitForTimeout(SETTLE_MS);
-  await page.getByText('Angle ledger').evaluate((heading) => heading.scrollIntoView());
+  await page
+    .getByRole('heading', { name: 'Read the angles' })
+    .evaluate((heading) => heading.scrollIntoView());
 }
 
 /** Puts on the shop’s list what is due, so that the list has something to show. */

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { Notice } from '../shared/Notice.tsx';
+import { withUnit } from './convertUnit.ts';
 import type { BenchTool } from './tool.ts';
 import { ToolField } from './ToolField.tsx';
 import { hasBegun, workOut } from './toolInput.ts';
@@ -41,7 +42,7 @@ export function ToolDialog(props: ToolDialogProps) {
   const { Drawing } = tool;
 
   function type(path: string, text: string): void {
-    const next = { ...texts, [path]: text };
+    const next = path === 'unit' ? withUnit(tool, texts, text) : { ...texts, [path]: text };
     setTexts(next);
     onTexts?.(next);
   }

@@ -32,6 +32,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
         path: 'span',
         label: 'Along the wheel between the two',
         unit: '',
+        isSize: true,
         hint: 'The tire’s diameter at hub height, the shorter chord when lower',
       },
       { kind: 'choice', path: 'unit', label: 'In', options: LENGTH_UNITS },
@@ -41,10 +42,13 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     results: ({ totalToe, totalToeLength, direction }) => [
       {
         label: 'Total toe',
-        value: `${showDegrees(totalToe, 2)} ${direction === 'none' ? '' : `toe-${direction}`}`,
+        value:
+          direction === 'none'
+            ? showDegrees(0, 2)
+            : `${Math.abs(totalToe).toFixed(2)}° toe-${direction}`,
         isMain: true,
       },
-      { label: 'As a length', value: `${totalToeLength.toFixed(1)} mm` },
+      { label: 'As a length', value: `${Math.abs(totalToeLength).toFixed(1)} mm` },
     ],
     formula: 'total toe = 2 asin( (rear − front) / 2 / span )',
     source: 'Plain geometry. A tape does not know where straight ahead is: only the total is told.',
@@ -66,17 +70,36 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     title: 'Toe by strings',
     question: 'A string along each side, set off the hubs, and a rule to the rim’s edge.',
     fields: [
-      { kind: 'number', path: 'stringGap.front', label: 'String to string, front axle', unit: '' },
-      { kind: 'number', path: 'stringGap.rear', label: 'String to string, rear axle', unit: '' },
-      { kind: 'number', path: 'wheelbase', label: 'Wheelbase', unit: '' },
+      {
+        kind: 'number',
+        path: 'stringGap.front',
+        label: 'String to string, front axle',
+        unit: '',
+        isSize: true,
+      },
+      {
+        kind: 'number',
+        path: 'stringGap.rear',
+        label: 'String to string, rear axle',
+        unit: '',
+        isSize: true,
+      },
+      { kind: 'number', path: 'wheelbase', label: 'Wheelbase', unit: '', isSize: true },
       {
         kind: 'number',
         path: 'rimDiameter.front',
         label: 'Rim edge to rim edge, front',
         unit: '',
+        isSize: true,
         hint: 'Between the two points measured, not the nominal size',
       },
-      { kind: 'number', path: 'rimDiameter.rear', label: 'Rim edge to rim edge, rear', unit: '' },
+      {
+        kind: 'number',
+        path: 'rimDiameter.rear',
+        label: 'Rim edge to rim edge, rear',
+        unit: '',
+        isSize: true,
+      },
       { kind: 'choice', path: 'unit', label: 'All in', options: LENGTH_UNITS },
       ...stringFields,
     ],
@@ -201,7 +224,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
         unit: '',
         hint: '0 where the square touches',
       },
-      { kind: 'number', path: 'span', label: 'Rim edge to rim edge', unit: '' },
+      { kind: 'number', path: 'span', label: 'Rim edge to rim edge', unit: '', isSize: true },
       { kind: 'choice', path: 'unit', label: 'All in', options: LENGTH_UNITS },
     ],
     example: { top: 5, bottom: 0, span: 210, unit: 'mm' },

@@ -4,7 +4,16 @@ import type { ToolDrawing } from '../drawing/bench/toolDrawing.ts';
 
 /** One entry of a form: where it goes in the input, and how it is asked. */
 export type Field =
-  | { kind: 'number'; path: string; label: string; unit: string; hint?: string; optional?: boolean }
+  | {
+      kind: 'number';
+      path: string;
+      label: string;
+      unit: string;
+      hint?: string;
+      optional?: boolean;
+      /** A length of the car or the gauge, which goes along when the unit is changed. */
+      isSize?: boolean;
+    }
   | { kind: 'list'; path: string; label: string; unit: string; hint?: string }
   | { kind: 'point'; path: string; label: string; unit: string }
   | { kind: 'text'; path: string; label: string; hint?: string }

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { Notice } from '../../shared/Notice.tsx';
+import { withUnit } from '../../tools/convertUnit.ts';
 import { textsOf, workOut } from '../../tools/toolInput.ts';
 import type { Texts } from '../../tools/toolInput.ts';
 import type { BenchTool } from '../../tools/tool.ts';
@@ -127,7 +128,13 @@ export function ToolView({ tool }: { tool: BenchTool }) {
             field={field}
             text={texts[field.path] ?? ''}
             fault={worked.ok ? null : (worked.faults[field.path] ?? null)}
-            onChange={(text) => setTexts({ ...texts, [field.path]: text })}
+            onChange={(text) =>
+              setTexts(
+                field.path === 'unit'
+                  ? withUnit(tool, texts, text)
+                  : { ...texts, [field.path]: text },
+              )
+            }
           />
         ))}
       </Box>

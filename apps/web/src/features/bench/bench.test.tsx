@@ -51,7 +51,7 @@ describe('the bench', () => {
     await type(/Behind/, '58 1/8');
     await type(/Along/, '25');
     await userEvent.click(screen.getByRole('button', { name: 'inches' }));
-    expect(screen.getByText('−0.29° toe-out')).toBeVisible();
+    expect(screen.getByText('0.29° toe-out')).toBeVisible();
     expect(screen.getByText('Your numbers.')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Back to the example' }));
     expect(screen.getByText('+0.27° toe-in')).toBeVisible();

@@ -2,11 +2,20 @@ import { METHOD_FACTS, repeatOf } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import {
+  showToe,
+  toeFromDegrees,
+  toeScaleOf,
+  toeToDegrees,
+  TOE_UNIT_WORDS,
+} from '../../angles/toeIn.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
-import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { useMethods } from './useMethods.ts';
+
+/** In whatever unit: no toe is larger. */
+const MOST = 1_800;
 
 /** The lock-to-lock repeat: what does not come back is worn. */
 export function RepeatFirst() {
@@ -16,6 +25,12 @@ export function RepeatFirst() {
   const [first, setFirst] = useState<number | null>(repeatReadings?.[0] ?? null);
   const [second, setSecond] = useState<number | null>(repeatReadings?.[1] ?? null);
   const judged = repeatReadings && repeatOf(repeatReadings, method.toe);
+  const scale = toeScaleOf(draft, 'front');
+  const isTotal = METHOD_FACTS[method.toe].tellsTotalOnly === true;
+  const inUnit = (degrees: number | null) =>
+    degrees === null ? null : toeFromDegrees(degrees, scale, isTotal);
+  const toDegrees = (value: number | null) =>
+    value === null ? null : toeToDegrees(value, scale, isTotal);
 
   function judge(before: number | null, after: number | null): void {
     setFirst(before);
@@ -31,28 +46,30 @@ export function RepeatFirst() {
         Repeatability check
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 1 }}>
-        Read one front toe, turn lock to lock, come back straight, read again. Moved by two
-        millimetres or a tenth of a degree, something is worn. Hands and feet clear of the wheels.
+        Read one front toe, turn lock to lock, come back straight, read again. Moved by more than{' '}
+        {showToe(repeatOf([0, 0], method.toe).allowed, scale, isTotal).replace('+', '')}, which is
+        all that {METHOD_FACTS[method.toe].title.toLowerCase()} may differ by, something is worn.
+        Hands and feet clear of the wheels.
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: '130px 130px', gap: 1.25 }}>
           <NumberField
             label="Toe before"
-            unit="°"
-            value={first}
-            min={-30}
-            max={30}
+            unit={TOE_UNIT_WORDS[scale.unit]}
+            value={inUnit(first)}
+            min={-MOST}
+            max={MOST}
             decimals={3}
-            onChange={(value) => judge(value, second)}
+            onChange={(value) => judge(toDegrees(value), second)}
           />
           <NumberField
             label="Toe after"
-            unit="°"
-            value={second}
-            min={-30}
-            max={30}
+            unit={TOE_UNIT_WORDS[scale.unit]}
+            value={inUnit(second)}
+            min={-MOST}
+            max={MOST}
             decimals={3}
-            onChange={(value) => judge(first, value)}
+            onChange={(value) => judge(first, toDegrees(value))}
           />
         </Box>
         <Choice
@@ -67,9 +84,9 @@ export function RepeatFirst() {
       </Box>
       {judged && (
         <Typography role="status" sx={{ mt: 1 }}>
-          Moved by <strong>{showDegrees(judged.difference, 2)}</strong>; up to{' '}
-          {judged.allowed.toFixed(2)}° is what {METHOD_FACTS[method.toe].title.toLowerCase()} may
-          differ by.
+          Moved by <strong>{showToe(judged.difference, scale, isTotal)}</strong>; up to{' '}
+          {showToe(judged.allowed, scale, isTotal).replace('+', '')} is what{' '}
+          {METHOD_FACTS[method.toe].title.toLowerCase()} may differ by.
         </Typography>
       )}
     </Box>

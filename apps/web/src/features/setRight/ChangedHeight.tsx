@@ -47,7 +47,7 @@ export function ChangedHeight() {
             if (!worked.ok) return '';
             const { camberChange, toeChange } = worked.output as Record<string, number>;
             const { change: moved } = worked.input as { change: number };
-            return `${moved > 0 ? 'Raised' : 'Lowered'} by ${Math.abs(moved)} mm, each front wheel changes by ${showDegrees(camberChange!, 2)} of camber and ${showDegrees(toeChange!, 2)} of toe${toeChange! > 0 ? '-in' : '-out'}.`;
+            return `${moved > 0 ? 'Raised' : 'Lowered'} by ${Math.abs(moved)} mm, each front wheel changes by ${showDegrees(camberChange!, 2)} of camber and ${Math.abs(toeChange!).toFixed(2)}° of toe-${toeChange! > 0 ? 'in' : 'out'}.`;
           }}
           actions={() => (
             <Button variant="contained" onClick={() => setLayout(null)}>

@@ -87,18 +87,21 @@ export function startFor(
   const change = plain(
     step.change !== null && isShared && !isOneSided ? step.change / 2 : step.change,
   );
+  // Where the rack lies was said on arrival.
+  const rack = draft.visit?.car?.rack ? { rack: draft.visit.car.rack } : {};
   if (step.key === 'steeringWheel') {
     const ratio = draft.visit?.sheet?.sheet.steeringRatio;
     return {
       adjuster: adjuster === 'turnbuckle' ? 'turnbuckle' : 'single',
       ...(ratio === undefined ? {} : { steeringRatio: String(ratio) }),
+      ...rack,
     };
   }
   switch (adjuster) {
     case 'tieRod':
-      return { toeChange: change, adjuster: 'single' };
+      return { toeChange: change, adjuster: 'single', ...rack };
     case 'turnbuckle':
-      return { toeChange: change, adjuster: 'turnbuckle' };
+      return { toeChange: change, adjuster: 'turnbuckle', ...rack };
     case 'cam':
       return { change };
     case 'hubShim': {

@@ -1,5 +1,6 @@
 import { InputError } from '../../engine/errors/InputError.ts';
 import { MM_PER_IN, RAD_PER_DEG } from '../../engine/units/units.ts';
+import { checkWheelLength } from './wheelLength.ts';
 
 /**
  * Total toe from a tape between the same two marks, ahead of and behind the axle.
@@ -9,7 +10,7 @@ import { MM_PER_IN, RAD_PER_DEG } from '../../engine/units/units.ts';
  * @param input.span - along the wheel between the two places, in `unit`: the diameter at hub height,
  *   the shorter chord when taken lower
  * @returns degrees and mm, toe-in positive
- * @throws {InputError} `span` when the tapes differ by more than the wheel can turn
+ * @throws {InputError} `span` when no wheel is that large, or when the tapes differ by more than the wheel can turn
  */
 export function toeFromTape(input: {
   front: number;
@@ -17,6 +18,7 @@ export function toeFromTape(input: {
   unit: 'mm' | 'in';
   span: number;
 }): { totalToe: number; totalToeLength: number; direction: 'in' | 'out' | 'none' } {
+  checkWheelLength('span', input.span, input.unit);
   const length = input.rear - input.front;
   const sine = length / 2 / input.span;
   if (Math.abs(sine) > 1) {

@@ -1,5 +1,5 @@
 import type { VisitDraft } from '@keen/contract';
-import type { Adjuster } from '@keen/contract/words';
+import type { Adjuster, AngleKind, Suspension } from '@keen/contract/words';
 import type { Range } from '../../engine/case/resolveCase.ts';
 import type { PlanStep } from './setRightPlan.ts';
 
@@ -39,22 +39,39 @@ export function reachOf(draft: VisitDraft, step: PlanStep, adjuster: Adjuster): 
   };
 }
 
+/** What each kind of suspension is usually set with (common practice, no source). */
+const BY_SUSPENSION: Partial<Record<Suspension, Partial<Record<AngleKind, Adjuster>>>> = {
+  strut: { camber: 'slots', caster: 'slots' },
+  twoArms: { camber: 'armShims', caster: 'armShims' },
+  multiLink: { camber: 'cam', caster: 'cam' },
+  beam: { camber: 'hubShim', toe: 'hubShim' },
+  solidAxle: { camber: 'hubShim', toe: 'hubShim', caster: 'none' },
+};
+
 /**
- * What a step is set with as long as nobody chose: the usual adjuster, but where the sheet says that the
- * factory fixed the angle, a hub shim at the rear and nothing in front.
+ * What a step is set with as long as nobody chose: as the suspension that was noted on arrival usually is,
+ * else the usual adjuster; but where the sheet or the arrival says that the factory fixed the angle, a hub
+ * shim at the rear and nothing in front.
  */
 export function usualAdjuster(draft: VisitDraft, step: PlanStep): Adjuster | null {
-  const [first] = step.adjusters;
-  if (first === undefined || step.kind === null) return first ?? null;
+  const { kind, axle } = step;
+  const [usual] = step.adjusters;
+  if (usual === undefined || kind === null || axle === null) return usual ?? null;
+  const fixed = step.adjusters.includes('hubShim') ? 'hubShim' : 'none';
+  const { suspension, adjustable } = draft.visit?.car ?? {};
+  if (adjustable?.[axle]?.[kind] === 'no' && step.adjusters.includes(fixed)) return fixed;
+  const kept = suspension?.[axle] && BY_SUSPENSION[suspension[axle]]?.[kind];
+  const first = kept && step.adjusters.includes(kept) ? kept : usual;
   const range = knownRange(draft, step, first);
   const isFixed = range !== null && range[0] === 0 && range[1] === 0;
   if (!isFixed) return first;
-  return step.adjusters.includes('hubShim') ? 'hubShim' : 'none';
+  return fixed;
 }
 
 function knownRange(draft: VisitDraft, step: PlanStep, adjuster: Adjuster): Range | null {
   const worked = draft.visit?.setRight?.reach?.[step.key];
-  if (worked) return worked;
+  // What was worked out for a cam binds the cam alone.
+  if (worked && adjuster === 'cam') return worked;
   const { sheet } = draft.visit?.sheet ?? {};
   // The sheet speaks of what the factory built in, not of parts that were added.
   if (!sheet || adjuster === 'adjustableArm' || adjuster === 'hubShim') return null;

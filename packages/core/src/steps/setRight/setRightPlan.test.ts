@@ -1,4 +1,4 @@
-import type { SpecSheet, VisitDraft } from '@keen/contract';
+import type { DraftCar, SpecSheet, VisitDraft } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
 import type { Angles } from '../measure/angleLedger.ts';
 import { reachOf, usualAdjuster } from './reach.ts';
@@ -159,6 +159,29 @@ describe('reachOf', () => {
     expect(usual('camber-lf')).toBe('none');
     expect(usual('toe-lf')).toBe('tieRod');
     expect(usual('camber-lr', draftOf(leaning))).toBe('cam');
+  });
+
+  it('starts from what the suspension noted on arrival is usually set with', () => {
+    const usual = (car: DraftCar, key: string) => {
+      const draft = draftOf({ ...leaning, lf: { camber: -3, toe: 0.05 } }, { visit: { car } });
+      return usualAdjuster(
+        draft,
+        setRightPlan(draft).find((step) => step.key === key)!,
+      );
+    };
+    expect(usual({ suspension: { front: 'twoArms' } }, 'camber-lf')).toBe('armShims');
+    expect(usual({ suspension: { front: 'strut', rear: 'beam' } }, 'camber-lr')).toBe('hubShim');
+    expect(usual({ suspension: { front: 'strut' } }, 'camber-lf')).toBe('slots');
+    expect(usual({ adjustable: { front: { camber: 'no' } } }, 'camber-lf')).toBe('none');
+    expect(usual({ adjustable: { rear: { camber: 'no' } } }, 'camber-lr')).toBe('hubShim');
+  });
+
+  it('does not hold an added arm to what a cam was worked out to reach', () => {
+    const draft = draftOf(leaning, {
+      visit: { setRight: { reach: { 'camber-lr': [-0.95, 0.95] } } },
+    });
+    expect(reachFor(draft, 'camber-lr', 'cam').state).toBe('beyond');
+    expect(reachFor(draft, 'camber-lr', 'adjustableArm').state).toBe('unknown');
   });
 
   it('says unknown where nobody knows', () => {

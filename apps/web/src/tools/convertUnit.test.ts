@@ -1,0 +1,25 @@
+import { describe, expect, it } from 'vitest';
+import { withUnit } from './convertUnit.ts';
+import { TOOLS } from './tools.ts';
+import { workOut } from './toolInput.ts';
+
+const TAPE = TOOLS.find(({ name }) => name === 'toeFromTape')!;
+
+describe('withUnit', () => {
+  it('takes the wheel along and leaves what is read', () => {
+    const inches = { front: '38 1/8', rear: '39 1/4', span: '18', unit: 'in' };
+    expect(withUnit(TAPE, inches, 'mm')).toEqual({ ...inches, span: '457.2', unit: 'mm' });
+    expect(withUnit(TAPE, { span: '457.2', unit: 'mm' }, 'in').span).toBe('18');
+    expect(withUnit(TAPE, { span: '', unit: 'mm' }, 'in').span).toBe('');
+  });
+});
+
+describe('a wheel of 457 inches', () => {
+  it('is refused at its field', () => {
+    const worked = workOut(TAPE, { front: '38', rear: '39', span: '457', unit: 'in' });
+    expect(worked).toEqual({
+      ok: false,
+      faults: { span: 'Expected at most 59 in across a wheel' },
+    });
+  });
+});

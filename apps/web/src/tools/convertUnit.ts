@@ -1,0 +1,24 @@
+import { parseMeasure } from '@keen/core';
+import type { BenchTool } from './tool.ts';
+import type { Texts } from './toolInput.ts';
+
+const MM_PER_IN = 25.4;
+
+/**
+ * The texts of a form once its unit of length was changed: what belongs to the gauge or the car goes along
+ * (18 in is 457.2 mm), what is read stays as it is.
+ */
+export function withUnit(tool: BenchTool, texts: Texts, unit: string): Texts {
+  const from = texts.unit;
+  const next: Texts = { ...texts, unit };
+  const isLength = (name: string | undefined) => name === 'mm' || name === 'in';
+  if (!isLength(from) || !isLength(unit) || from === unit) return next;
+  const factor = unit === 'mm' ? MM_PER_IN : 1 / MM_PER_IN;
+  for (const field of tool.fields) {
+    if (field.kind !== 'number' || !field.isSize) continue;
+    const value = parseMeasure(texts[field.path] ?? '');
+    if (value === null || Number.isNaN(value)) continue;
+    next[field.path] = String(Number((value * factor).toFixed(unit === 'mm' ? 1 : 3)));
+  }
+  return next;
+}
