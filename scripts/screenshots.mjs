@@ -40,7 +40,7 @@ const PAGES = [
 /** Begins setting right, makes a first turn and reads again: the next turn follows from it. */
 async function begin(page) {
   await page.getByRole('button', { name: 'Begin' }).click();
-  await page.getByRole('button', { name: 'Tie rod', exact: true }).click();
+  await page.getByRole('button', { name: 'Adjustable arm' }).click();
   await page.getByLabel(/Turned by/).fill('1/2');
   await page.getByRole('button', { name: 'Turned', exact: true }).click();
   await page.getByText('Now measure it again.').waitFor();

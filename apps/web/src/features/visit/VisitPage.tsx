@@ -136,7 +136,14 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
 
   return (
     <Box
-      sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
+      sx={{
+        height: { md: '100%' },
+        minHeight: '100%',
+        display: 'flex',
+        flexDirection: 'column',
+        // The panes scroll, never the page with its header.
+        overflow: { md: 'clip' },
+      }}
     >
       <TopBar
         session={session}
@@ -198,6 +205,8 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
             px: { xs: 1.75, md: 3.75 },
             py: { xs: 2, md: 2.5 },
             overflowY: { md: 'auto' },
+            // What is hidden for readers of screens stays within the pane.
+            position: 'relative',
             minWidth: 0,
             // Read and pressed from two metres, in gloves.
             zoom: isBay ? { xs: 1.15, md: 1.4 } : undefined,

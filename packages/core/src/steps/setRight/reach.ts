@@ -72,6 +72,9 @@ function knownRange(draft: VisitDraft, step: PlanStep, adjuster: Adjuster): Rang
   const worked = draft.visit?.setRight?.reach?.[step.key];
   // What was worked out for a cam binds the cam alone.
   if (worked && adjuster === 'cam') return worked;
+  // What a turn has moved is not fixed, whatever the sheet says.
+  const turns = draft.visit?.setRight?.turns?.[step.key] ?? [];
+  if (turns.some(({ to }) => to !== undefined)) return null;
   const { sheet } = draft.visit?.sheet ?? {};
   // The sheet speaks of what the factory built in, not of parts that were added.
   if (!sheet || adjuster === 'adjustableArm' || adjuster === 'hubShim') return null;
