@@ -172,7 +172,10 @@ export const steeringWheelSchema = z.strictObject({
 
 /** What is measured today: which angles, on which axles. */
 export const measuredTodaySchema = z.strictObject({
-  axles: z.array(z.enum(['front', 'rear'])).min(1).max(2),
+  axles: z
+    .array(z.enum(['front', 'rear']))
+    .min(1)
+    .max(2),
   kinds: z.array(z.enum(ANGLE_KINDS)).min(1).max(ANGLE_KINDS.length),
 });
 
