@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { TOE_UNITS } from './calculators.ts';
 import { unitsSchema, wheelSchema } from './caseFile.ts';
 import { diagnosisSchema } from './diagnosis.ts';
 import { DEFAULT_PRICES, priceListSchema } from './prices.ts';
@@ -18,6 +19,8 @@ export type ReadingOrder = (typeof READING_ORDERS)[number];
 export const preferencesSchema = z
   .strictObject({
     units: unitsSchema,
+    /** What toe is typed and shown in, where a visit says nothing else. */
+    toe: z.enum(TOE_UNITS),
     /** Own order, or the shop's. */
     readingOrder: z.enum(['shop', ...READING_ORDERS]),
     /** Whether each reading is answered by a short tone. */
@@ -30,6 +33,7 @@ export type Preferences = z.infer<typeof preferencesSchema>;
 
 export const DEFAULT_PREFERENCES: Preferences = {
   units: { depth: 'mm', distance: 'km', pressure: 'kPa' },
+  toe: 'deg',
   readingOrder: 'shop',
   sound: true,
   theme: 'system',

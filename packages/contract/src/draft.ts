@@ -154,6 +154,12 @@ export const toeInSchema = z.strictObject({
 });
 export type ToeIn = z.infer<typeof toeInSchema>;
 
+/** The inside wheel at full lock, turned left and turned right, degrees. */
+export const lockSchema = z.strictObject({
+  left: z.number().min(0).max(60),
+  right: z.number().min(0).max(60),
+});
+
 /** A turn of the hand: what was turned by how much, and what it did; `to` once it was read again. */
 export const turnMadeSchema = z.strictObject({
   at: momentSchema,
@@ -198,6 +204,7 @@ export const draftMeasureSchema = z.strictObject({
     .optional(),
   gauge: z.partialRecord(z.enum(GAUGE_CALCULATORS), gaugeTextsSchema).optional(),
   toeIn: toeInSchema.optional(),
+  lock: lockSchema.optional(),
   setback: setbackSchema.optional(),
   turning: z.strictObject({ left: turnSchema.optional(), right: turnSchema.optional() }).optional(),
 });

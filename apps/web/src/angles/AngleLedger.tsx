@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { ToleranceScale } from '../drawing/ToleranceScale.tsx';
 import { showDegrees } from '../shared/format.ts';
+import { useAngleWords } from './useAngleWords.ts';
 
 const STATE_WORDS: Record<LedgerState, string> = {
   in: 'in',
@@ -27,6 +28,7 @@ export function AngleLedger({
 }) {
   const was = (key: string) => before.find((row) => row.key === key);
   const hasBefore = before.length > 0;
+  const words = useRowWords();
   return (
     <Box>
       <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>
@@ -64,20 +66,22 @@ export function AngleLedger({
                   {row.where ? whereWords(row.where) : ''}
                 </Box>
                 {hasBefore && (
-                  <Box sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>{limitWords(row)}</Box>
+                  <Box sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
+                    {limitWords(row, words)}
+                  </Box>
                 )}
               </Box>
-              {hasBefore && <Before row={was(row.key)} />}
+              {hasBefore && <Before row={was(row.key)} words={words} />}
               <Box component="td" sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
                 <Box
                   component="span"
                   className="condensed"
                   sx={{ fontSize: '1.25rem', fontWeight: 700 }}
                 >
-                  {showAngle(row.value, row)}
+                  {words(row.value, row)}
                 </Box>{' '}
                 <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
-                  ± {(2 * row.sd).toFixed(row.unit === 'mm' ? 0 : 2)}
+                  ± {plain(words(2 * row.sd, row))}
                 </Box>
               </Box>
               {!hasBefore && (
@@ -90,7 +94,7 @@ export function AngleLedger({
                     display: { xs: 'none', sm: 'table-cell' },
                   }}
                 >
-                  {limitWords(row)}
+                  {limitWords(row, words)}
                 </Box>
               )}
               <Box component="td" sx={{ width: '30%', display: { xs: 'none', sm: 'table-cell' } }}>
@@ -121,10 +125,15 @@ export function AngleLedger({
   );
 }
 
-function limitWords(row: LedgerRow): string {
+/** Without sign and unit of degrees: they stand beside it already. */
+function plain(words: string): string {
+  return words.replace(/^[+−]/, '').replace(/[°′]$/, '');
+}
+
+function limitWords(row: LedgerRow, words: RowWords): string {
   const { limits, limitsFrom } = row;
   if (!limits || !limitsFrom) return '';
-  return `${showAngle(limits[0], row)} to ${showAngle(limits[1], row)}${FROM_MARKS[limitsFrom]}`;
+  return `${words(limits[0], row)} to ${words(limits[1], row)}${FROM_MARKS[limitsFrom]}`;
 }
 
 interface HeadProps {
@@ -153,7 +162,7 @@ function Head({ children, isNumber = false, isWide = false }: HeadProps) {
 }
 
 /** The angle as it was, marked where it was out. */
-function Before({ row }: { row: LedgerRow | undefined }) {
+function Before({ row, words }: { row: LedgerRow | undefined; words: RowWords }) {
   const isOut = row?.state === 'out';
   return (
     <Box
@@ -166,13 +175,22 @@ function Before({ row }: { row: LedgerRow | undefined }) {
         color: isOut ? 'var(--marker)' : 'var(--soft)',
       }}
     >
-      {row && showAngle(row.value, row)}
+      {row && words(row.value, row)}
       {isOut && <span className="visually-hidden">, out</span>}
     </Box>
   );
 }
 
-function showAngle(value: number, { unit }: LedgerRow): string {
-  if (unit === '°') return showDegrees(value, 2);
-  return `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(value).toFixed(0)} mm`;
+/** A figure of a row in words: toe in the unit of the visit, all else in the row's own. */
+type RowWords = (value: number, row: LedgerRow) => string;
+
+function useRowWords(): RowWords {
+  const words = useAngleWords();
+  return (value, { key, unit, where }) => {
+    if (unit === 'mm') {
+      return `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(value).toFixed(0)} mm`;
+    }
+    const isToe = where !== null && (key.startsWith('toe.') || key.startsWith('totalToe.'));
+    return isToe ? words(value, 'toe', where) : showDegrees(value, 2);
+  };
 }

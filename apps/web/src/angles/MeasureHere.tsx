@@ -60,7 +60,9 @@ function ByGauge({ kind, where, method, change }: MeasureHereProps) {
   const [isSettingUp, setSettingUp] = useState(false);
   const { texts, read } = wholeTexts(calculator, { ...start, ...typed });
   const side = calculator === 'camberFromLevel' ? { side: sideOf(where as Wheel) } : {};
-  const worked = workOut(gaugeTool(calculator), { ...texts, ...side });
+  const tool = gaugeTool(calculator);
+  const { Drawing } = tool;
+  const worked = workOut(tool, { ...texts, ...side });
   const found = anglesFound(calculator, worked, where, read) ?? {};
   const wheels = (Object.keys(found) as Wheel[]).filter(
     (wheel) => where === 'front' || where === 'rear' || wheel === where,
@@ -131,6 +133,11 @@ function ByGauge({ kind, where, method, change }: MeasureHereProps) {
                 )
               : showDegrees(found[wheels[0]!]!, 2)}
           </strong>
+        </Box>
+      )}
+      {worked.ok && (
+        <Box sx={{ maxWidth: 360 }} aria-hidden>
+          <Drawing input={worked.input as never} output={worked.output} />
         </Box>
       )}
       {isSettingUp && (

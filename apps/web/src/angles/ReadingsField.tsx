@@ -17,7 +17,8 @@ import { showDegrees } from '../shared/format.ts';
 import { useSavingText } from '../shared/useSavingText.ts';
 import { useVisit } from '../shared/visitContext.ts';
 import type { AtHand } from '../shared/visitContext.ts';
-import { plainToe, toeScaleOf, toeToDegrees, TOE_UNIT_WORDS } from './toeIn.ts';
+import { plainToe, toeToDegrees, TOE_UNIT_WORDS } from './toeIn.ts';
+import { useToeScale } from './useAngleWords.ts';
 import { useReadings } from './useReadings.ts';
 
 const MOST_DEG = 30;
@@ -47,7 +48,8 @@ export function ReadingsField(props: ReadingsFieldProps) {
   const isTotal = where === 'front' || where === 'rear';
   const wheels: readonly Wheel[] = isTotal ? WHEELS_OF_AXLE[where] : [where];
   const axle = isTotal ? where : axleOf(where);
-  const scale = kind === 'toe' ? toeScaleOf(draft, axle) : { unit: 'deg' as const, diameter: 0 };
+  const scaleOf = useToeScale();
+  const scale = kind === 'toe' ? scaleOf(axle) : { unit: 'deg' as const, diameter: 0 };
   const [wheel] = wheels as readonly [Wheel];
   const inUse = readingInUse(draft, wheel, kind);
   const own =

@@ -11,9 +11,12 @@ export interface ToeScale {
   diameter: number | undefined;
 }
 
-/** What toe is typed and shown in at an axle: as the visit says, with the tire's own diameter where none is given. */
-export function toeScaleOf(draft: VisitDraft, axle: Axle): ToeScale {
-  const { unit = 'deg', diameter } = draft.visit?.measure?.toeIn ?? {};
+/**
+ * What toe is typed and shown in at an axle: as the visit says, with the tire's own diameter where none is given.
+ * @param own - of the person who looks, where the visit says nothing
+ */
+export function toeScaleOf(draft: VisitDraft, axle: Axle, own: ToeIn['unit']): ToeScale {
+  const { unit = own, diameter } = draft.visit?.measure?.toeIn ?? {};
   return { unit, diameter: diameter ?? tireDiameter(draft, axle) ?? undefined };
 }
 

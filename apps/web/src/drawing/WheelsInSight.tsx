@@ -13,7 +13,9 @@ export interface MarkedAngle {
 interface AxleWheelsProps {
   axle: DrawnAxle;
   marked: MarkedAngle | null;
-  /** Without figures, as a strip over a small screen. */
+  /** A toe in words, of one wheel or of the total. */
+  toeWords: (degrees: number, isTotal: boolean) => string;
+  /** As a strip over a small screen. */
   isSmall?: boolean;
 }
 
@@ -30,7 +32,7 @@ const SMALL_FIGURES = 204;
 const ARROW_RADIUS = 70;
 
 /** One axle from above, and its camber from behind under it. */
-export function AxleWheels({ axle, marked, isSmall = false }: AxleWheelsProps) {
+export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWheelsProps) {
   const { wheels, total, thrust } = axle;
   const y = ABOVE.y;
   return (
@@ -70,9 +72,9 @@ export function AxleWheels({ axle, marked, isSmall = false }: AxleWheelsProps) {
           anchor="middle"
           big={isSmall ? 44 : 22}
           isSmall={isSmall}
-          title={`total toe, ± ${(2 * total.sd).toFixed(2)}`}
+          title={`total toe, ± ${plain(toeWords(2 * total.sd, true))}`}
           angle={{ ...total, was: null }}
-          decimals={2}
+          words={(degrees) => toeWords(degrees, true)}
         />
       )}
       {!isSmall && (
@@ -107,9 +109,9 @@ export function AxleWheels({ axle, marked, isSmall = false }: AxleWheelsProps) {
               anchor={one.side === 'left' ? 'start' : 'end'}
               big={isSmall ? 48 : 30}
               isSmall={isSmall}
-              title={one.toe ? `toe, ± ${(2 * one.toe.sd).toFixed(2)}` : 'toe'}
+              title={one.toe ? `toe, ± ${plain(toeWords(2 * one.toe.sd, false))}` : 'toe'}
               angle={one.toe}
-              decimals={2}
+              words={(degrees) => toeWords(degrees, false)}
             />
           )}
           {!isSmall && (
@@ -127,7 +129,7 @@ export function AxleWheels({ axle, marked, isSmall = false }: AxleWheelsProps) {
                 big={24}
                 title="camber"
                 angle={one.camber}
-                decimals={1}
+                words={(degrees) => showDegrees(degrees, 1)}
               />
             </>
           )}
@@ -248,18 +250,18 @@ interface FigureProps {
   big: number;
   title: string;
   angle: Pick<DrawnAngle, 'value' | 'state' | 'was'> | null;
-  decimals: number;
+  words: (degrees: number) => string;
   /** The figure alone, without what is under it. */
   isSmall?: boolean;
 }
 
 /** The figure under which it is read, and what it was. */
 function Figure(props: FigureProps) {
-  const { x, y, anchor, big, title, angle, decimals, isSmall = false } = props;
+  const { x, y, anchor, big, title, angle, words, isSmall = false } = props;
   const isStale = angle?.state === 'stale';
   const isOut = angle?.state === 'out';
   const mark = isOut ? '◆ ' : angle?.state === 'tooClose' ? '○ ' : '';
-  const under = !angle ? 'not read' : isStale ? `was ${showDegrees(angle.value, decimals)}` : title;
+  const under = !angle ? 'not read' : isStale ? `was ${words(angle.value)}` : title;
   return (
     <g textAnchor={anchor}>
       <text
@@ -270,7 +272,7 @@ function Figure(props: FigureProps) {
         className="condensed"
         fill={isOut ? 'var(--marker)' : angle && !isStale ? 'var(--ink)' : 'var(--soft)'}
       >
-        {!angle ? '–' : isStale ? 'again' : `${mark}${showDegrees(angle.value, decimals)}`}
+        {!angle ? '–' : isStale ? 'again' : `${mark}${words(angle.value)}`}
       </text>
       {!isSmall && (
         <text x={x} y={y + big * 0.35 + 18} fontSize={13} fill="var(--soft)">
@@ -279,7 +281,7 @@ function Figure(props: FigureProps) {
       )}
       {angle?.was && !isStale && !isSmall && (
         <text x={x} y={y + big * 0.35 + 34} fontSize={13} fill="var(--soft)">
-          was {showDegrees(angle.was.value, decimals)}
+          was {words(angle.was.value)}
         </text>
       )}
     </g>
@@ -351,6 +353,11 @@ function isAt(
   if (!marked || marked.kind !== kind) return false;
   if (marked.where === wheel) return true;
   return marked.where === (wheel.endsWith('f') ? 'front' : 'rear');
+}
+
+/** Without its sign. */
+function plain(words: string): string {
+  return words.replace(/^[+−]/, '');
 }
 
 function thrustWords(value: number, state: string): string {

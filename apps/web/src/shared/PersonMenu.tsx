@@ -8,6 +8,7 @@ import { useApiSelector } from '../api/hooks.ts';
 import { useKeepPreferencesMutation } from '../api/keenApi.ts';
 import { useSignOut } from '../api/useSignOut.ts';
 import { Choice } from './Choice.tsx';
+import { TOE_UNIT_CHOICES } from './toeUnits.ts';
 import { UnitChoices } from './UnitChoices.tsx';
 
 const PLACES = [
@@ -50,6 +51,13 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
         </Typography>
       </Typography>
       <UnitChoices units={preferences.units} onChange={(units) => set({ units })} />
+      <Choice
+        label="Toe in"
+        options={TOE_UNIT_CHOICES}
+        value={preferences.toe}
+        onChange={(toe) => toe && set({ toe })}
+        dense
+      />
       <Choice
         label="Read the ribs"
         options={[

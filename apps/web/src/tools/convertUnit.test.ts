@@ -23,3 +23,12 @@ describe('a wheel of 457 inches', () => {
     });
   });
 });
+
+describe('the inch mark', () => {
+  it('is read in inches and nowhere else', () => {
+    const inches = workOut(TAPE, { front: '38 1/8"', rear: '39 1/4″', span: '18', unit: 'in' });
+    expect(inches).toMatchObject({ ok: true, input: { front: 38.125, rear: 39.25 } });
+    const metric = workOut(TAPE, { front: '1502"', rear: '1505', span: '640', unit: 'mm' });
+    expect(metric.ok).toBe(false);
+  });
+});

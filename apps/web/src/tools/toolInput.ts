@@ -30,7 +30,9 @@ export function workOut(tool: BenchTool, texts: Texts): Worked {
   const input: Record<string, unknown> = {};
   const faults: Record<string, string> = {};
   for (const field of tool.fields) {
-    const text = texts[field.path] ?? '';
+    const typed = texts[field.path] ?? '';
+    // 39 3/8" is read where inches are asked for; anywhere else the mark is a mistake.
+    const text = texts.unit === 'in' ? typed.replace(/\s*["″]\s*$/, '') : typed;
     const value = read(field, text);
     if (value === undefined) continue;
     if (isUnreadable(value)) faults[field.path] = 'A number, such as 8.5 or 39 3/8';

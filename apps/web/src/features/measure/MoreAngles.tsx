@@ -11,7 +11,7 @@ export function MoreAngles() {
   const { draft, enter } = useVisit();
   const { setback = null } = draft.visit?.measure ?? {};
   return (
-    <Folded title="Setback, and turning angles">
+    <Folded title="Setback, turning angles and full lock">
       <Box sx={{ display: 'grid', gap: 2, pb: 1 }}>
         <Box sx={{ width: { xs: '100%', sm: 260 } }}>
           <NumberField
@@ -29,8 +29,54 @@ export function MoreAngles() {
         </Typography>
         <Turn side="left" />
         <Turn side="right" />
+        <FullLock />
       </Box>
     </Folded>
+  );
+}
+
+/** The inside wheel at full lock each way: the two differ where the rack is off its middle. */
+function FullLock() {
+  const { draft, enter } = useVisit();
+  const kept = draft.visit?.measure?.lock;
+  const [left, setLeft] = useState<number | null>(kept?.left ?? null);
+  const [right, setRight] = useState<number | null>(kept?.right ?? null);
+
+  function take(toLeft: number | null, toRight: number | null): void {
+    setLeft(toLeft);
+    setRight(toRight);
+    const isWhole = toLeft !== null && toRight !== null;
+    if (!isWhole && !kept) return;
+    enter('visit.measure.lock', isWhole ? { left: toLeft, right: toRight } : null);
+  }
+
+  return (
+    <Box
+      role="group"
+      aria-label="Full lock"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr 1fr', sm: '110px 180px 180px' },
+        gap: 1.25,
+        alignItems: 'center',
+      }}
+    >
+      <Box sx={{ fontWeight: 650, gridColumn: { xs: '1 / -1', sm: 'auto' } }}>Full lock</Box>
+      <NumberField
+        label="To the left, left front"
+        unit="°"
+        value={left}
+        max={60}
+        onChange={(value) => take(value, right)}
+      />
+      <NumberField
+        label="To the right, right front"
+        unit="°"
+        value={right}
+        max={60}
+        onChange={(value) => take(left, value)}
+      />
+    </Box>
   );
 }
 

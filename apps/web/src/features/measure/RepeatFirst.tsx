@@ -2,13 +2,8 @@ import { METHOD_FACTS, repeatOf } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import {
-  showToe,
-  toeFromDegrees,
-  toeScaleOf,
-  toeToDegrees,
-  TOE_UNIT_WORDS,
-} from '../../angles/toeIn.ts';
+import { showToe, toeFromDegrees, toeToDegrees, TOE_UNIT_WORDS } from '../../angles/toeIn.ts';
+import { useToeScale } from '../../angles/useAngleWords.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
@@ -25,7 +20,7 @@ export function RepeatFirst() {
   const [first, setFirst] = useState<number | null>(repeatReadings?.[0] ?? null);
   const [second, setSecond] = useState<number | null>(repeatReadings?.[1] ?? null);
   const judged = repeatReadings && repeatOf(repeatReadings, method.toe);
-  const scale = toeScaleOf(draft, 'front');
+  const scale = useToeScale()('front');
   const isTotal = METHOD_FACTS[method.toe].tellsTotalOnly === true;
   const inUnit = (degrees: number | null) =>
     degrees === null ? null : toeFromDegrees(degrees, scale, isTotal);

@@ -2,23 +2,18 @@ import type { ToeIn } from '@keen/contract';
 import Box from '@mui/material/Box';
 import { tireDiameter } from '../../angles/toeIn.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { TOE_UNIT_CHOICES } from '../../shared/toeUnits.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 
-const UNITS = [
-  { value: 'deg', label: 'Degrees' },
-  { value: 'min', label: 'Minutes' },
-  { value: 'mm', label: 'mm' },
-  { value: 'in', label: 'Inches' },
-] as const satisfies readonly { value: ToeIn['unit']; label: string }[];
 const LEAST_MM = 100;
 const MOST_MM = 1_500;
 const MM_PER_IN = 25.4;
 
 /** What toe is typed in; a length is taken at a diameter, which is said. */
 export function ToeUnit() {
-  const { draft, enter } = useVisit();
-  const { unit = 'deg', diameter } = draft.visit?.measure?.toeIn ?? {};
+  const { draft, enter, preferences } = useVisit();
+  const { unit = preferences.toe, diameter } = draft.visit?.measure?.toeIn ?? {};
   const isLength = unit === 'mm' || unit === 'in';
   const size = unit === 'in' ? MM_PER_IN : 1;
   const known = tireDiameter(draft, 'front');
@@ -28,7 +23,7 @@ export function ToeUnit() {
       <Choice
         label="Toe is typed in"
         dense
-        options={UNITS}
+        options={TOE_UNIT_CHOICES}
         value={unit}
         onChange={(next) => next && set({ unit: next, ...(diameter ? { diameter } : {}) })}
       />

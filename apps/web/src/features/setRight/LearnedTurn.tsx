@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
+import { useAngleWords } from '../../angles/useAngleWords.ts';
 import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { amountWords, unitOf } from './turnWords.ts';
@@ -24,12 +25,16 @@ interface LearnedTurnProps {
  */
 export function LearnedTurn({ step, adjuster }: LearnedTurnProps) {
   const { draft, enter } = useVisit();
+  const angleWords = useAngleWords();
   const unit = unitOf(adjuster);
   const turns = draft.visit?.setRight?.turns?.[step.key] ?? [];
   if (!unit || step.kind === null) return null;
   const last = turns.at(-1);
   const isWaiting = last !== undefined && last.to === undefined;
   const sd = sdOf(draft, step);
+  const words = (degrees: number) =>
+    angleWords(degrees, step.kind ?? 'toe', step.where ?? step.axle ?? 'front');
+  const did = didWords(turns, adjuster, words);
   const learned = learnTurn(turns, sd);
   const left =
     learned && step.change !== null && !isWaiting ? turnLeft(learned, step.change, sd) : null;
@@ -54,16 +59,15 @@ export function LearnedTurn({ step, adjuster }: LearnedTurnProps) {
             {amountWords(left.amount, adjuster)} {left.amount > 0 ? 'more, the same way' : 'back'}
           </Box>
           <Box sx={{ color: 'text.secondary' }}>
-            {didWords(turns, adjuster)} To {showDegrees(step.target!, 2)} it takes{' '}
-            {Math.abs(left.amount).toFixed(2)} {unit.more}, give or take{' '}
-            {Math.max(0.01, left.giveOrTake).toFixed(2)}.
+            {did} To {words(step.target!)} it takes {Math.abs(left.amount).toFixed(2)} {unit.more},
+            give or take {Math.max(0.01, left.giveOrTake).toFixed(2)}.
           </Box>
         </Box>
       )}
       {learned && !learned.isPlain && !isWaiting && (
         <Box sx={{ color: 'text.secondary' }}>
-          {didWords(turns, adjuster)} That is no more than two readings may differ by: turn further,
-          or look for what binds.
+          {did} That is no more than two readings may differ by: turn further, or look for what
+          binds.
         </Box>
       )}
       {!learned && !isWaiting && <FromTheOtherSide step={step} adjuster={adjuster} sd={sd} />}
@@ -94,11 +98,15 @@ function sdOf(draft: Parameters<typeof angleSd>[0], { kind, where, axle }: PlanS
 }
 
 /** What the last turn did, in words. */
-function didWords(turns: readonly TurnMade[], adjuster: Adjuster): string {
+function didWords(
+  turns: readonly TurnMade[],
+  adjuster: Adjuster,
+  angle: (degrees: number) => string,
+): string {
   const last = turns.filter(({ to }) => to !== undefined).at(-1);
   if (!last) return '';
   const words = amountWords(last.amount, adjuster);
-  return `${words.charAt(0).toUpperCase()}${words.slice(1)}${last.amount < 0 ? ' back' : ''} moved it from ${showDegrees(last.from, 2)} to ${showDegrees(last.to!, 2)}.`;
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}${last.amount < 0 ? ' back' : ''} moved it from ${angle(last.from)} to ${angle(last.to!)}.`;
 }
 
 /** The other wheel of the axle has taught what a turn does: offered here, where it is built alike. */

@@ -1,16 +1,18 @@
+import type { AngleKind, Wheel } from '@keen/contract';
 import type { PlanStep } from '@keen/core';
 import { setRightPlan, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { showDegrees } from '../../shared/format.ts';
+import { useAngleWords } from '../../angles/useAngleWords.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { StepAtHand } from './StepAtHand.tsx';
 
 /** The plan as a list: what is done, the step at hand opened, and what comes after it. */
 export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBegun: boolean }) {
   const { draft, setAtHand, isBay } = useVisit();
+  const angleWords = useAngleWords();
   const [chosen, setChosen] = useState<PlanStep['key'] | null>(null);
   const open = plan.find(({ key }) => key === chosen) ?? plan[0];
   const { kind = null, where = null, axle = null, change = null } = open ?? {};
@@ -65,7 +67,7 @@ export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBeg
                   {step.title} {placeOf(step)}
                 </Box>
                 <Box sx={{ ml: 'auto', color: 'text.secondary', whiteSpace: 'nowrap' }}>
-                  {shortly(step)}
+                  {shortly(step, angleWords)}
                 </Box>
               </Box>
             </Box>
@@ -74,14 +76,14 @@ export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBeg
       </Box>
       {done.length > 0 && (
         <Box component="ul" aria-label="Done" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-          {done.map(({ key, title, place, was, now }) => (
+          {done.map(({ key, title, place, kind, where, was, now }) => (
             <Box component="li" key={key} sx={ROW}>
               <Square isDone />
               <Box sx={{ color: 'text.secondary' }}>
                 {title} {place}
               </Box>
               <Box sx={{ ml: 'auto', color: 'text.secondary', whiteSpace: 'nowrap' }}>
-                {showDegrees(was, 2)} → {showDegrees(now, 2)}
+                {angleWords(was, kind, where)} → {angleWords(now, kind, where)}
               </Box>
             </Box>
           ))}
@@ -124,17 +126,23 @@ function placeOf({ where, axle }: PlanStep): string {
 }
 
 /** What is to be done at a step, on one line. */
-function shortly({ needs, kind, now, target }: PlanStep): string {
+function shortly(
+  { needs, kind, where, axle, now, target }: PlanStep,
+  words: ReturnType<typeof useAngleWords>,
+): string {
   if (kind === null) return '';
   if (needs === 'measure') return 'measure again';
   if (now === null || target === null) return '';
-  return `${showDegrees(now, 2)}, wants ${showDegrees(target, 2)}`;
+  const place = where ?? axle ?? 'front';
+  return `${words(now, kind, place)}, wants ${words(target, kind, place)}`;
 }
 
 interface DoneStep {
   key: string;
   title: string;
   place: string;
+  kind: AngleKind;
+  where: Wheel;
   was: number;
   now: number;
 }
@@ -154,6 +162,6 @@ function doneSteps(
     if (open.has(key) || kind === null || !where) return [];
     const [was, now] = [before[where]?.[kind], draft.angles?.[where]?.[kind]];
     if (was === undefined || now === undefined) return [];
-    return { key, title, place: placeOf(step), was, now };
+    return { key, title, place: placeOf(step), kind, where, was, now };
   });
 }

@@ -13,6 +13,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { MeasureHere } from '../../angles/MeasureHere.tsx';
+import { useAngleWords } from '../../angles/useAngleWords.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { showDegrees } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
@@ -54,6 +55,9 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
   const isSet = step.needs === 'set' || step.change !== null;
   const reach = adjuster && reachOf(draft, step, adjuster);
   const place = step.where ? whereWords(step.where) : (step.axle ?? '');
+  const angleWords = useAngleWords();
+  const words = (degrees: number) =>
+    angleWords(degrees, step.kind ?? 'camber', step.where ?? step.axle ?? 'front');
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -62,9 +66,9 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
         </Typography>
         {step.now !== null && step.target !== null && (
           <Box className="condensed" sx={{ fontSize: '1.5rem', fontWeight: 700 }}>
-            {showDegrees(step.now, 2)} → {showDegrees(step.target, 2)}
+            {words(step.now)} → {words(step.target)}
             <Box component="span" sx={{ color: 'text.secondary', fontWeight: 450, ml: 1 }}>
-              by {showDegrees(step.change!, 2)}
+              by {words(step.change!)}
             </Box>
           </Box>
         )}

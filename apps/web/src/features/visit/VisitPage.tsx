@@ -186,7 +186,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
           />
         )}
         {hasWheels ? (
-          <WheelsColumn draft={draft} atHand={atHand} />
+          <WheelsColumn draft={draft} toe={session.preferences.toe} atHand={atHand} />
         ) : (
           <EvidenceColumn
             draft={draft}

@@ -1,15 +1,18 @@
-import type { VisitDraft } from '@keen/contract';
+import type { Axle, Preferences, VisitDraft } from '@keen/contract';
 import { wheelsInSight } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { Theme } from '@mui/material/styles';
 import { memo, useMemo } from 'react';
+import { showToe, toeScaleOf } from '../../angles/toeIn.ts';
 import { AxleWheels } from '../../drawing/WheelsInSight.tsx';
 import type { AtHand } from '../../shared/visitContext.ts';
 
 interface WheelsColumnProps {
   draft: VisitDraft;
+  /** What toe is shown in where the visit says nothing. */
+  toe: Preferences['toe'];
   atHand: AtHand | null;
 }
 
@@ -17,9 +20,15 @@ interface WheelsColumnProps {
  * The wheels, beside measuring and setting: both axles from above and from behind. On small screens they
  * fold into a strip that stays at the top.
  */
-export const WheelsColumn = memo(function WheelsColumn({ draft, atHand }: WheelsColumnProps) {
+export const WheelsColumn = memo(function WheelsColumn({ draft, toe, atHand }: WheelsColumnProps) {
   const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('md'));
   const { times, axles } = useMemo(() => wheelsInSight(draft), [draft]);
+  const shared = (axle: Axle) => ({
+    axle: axles[axle],
+    marked: atHand,
+    toeWords: (degrees: number, isTotal: boolean) =>
+      showToe(degrees, toeScaleOf(draft, axle, toe), isTotal),
+  });
   return (
     <Box
       component="section"
@@ -38,16 +47,16 @@ export const WheelsColumn = memo(function WheelsColumn({ draft, atHand }: Wheels
     >
       {isNarrow ? (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
-          <AxleWheels axle={axles.front} marked={atHand} isSmall />
-          <AxleWheels axle={axles.rear} marked={atHand} isSmall />
+          <AxleWheels {...shared('front')} isSmall />
+          <AxleWheels {...shared('rear')} isSmall />
         </Box>
       ) : (
         <Box sx={{ display: 'grid', gap: 1.5 }}>
           <Typography variant="h3" component="h2" color="textSecondary">
             From above and from behind; toe {times.toe} times larger, camber {times.camber} times
           </Typography>
-          <AxleWheels axle={axles.front} marked={atHand} />
-          <AxleWheels axle={axles.rear} marked={atHand} />
+          <AxleWheels {...shared('front')} />
+          <AxleWheels {...shared('rear')} />
           <Typography variant="body2" color="textSecondary" sx={{ fontSize: '0.8rem' }}>
             Grey wedge: allowed · soft edge: how sure · dashed: as found · outline: measure again
           </Typography>

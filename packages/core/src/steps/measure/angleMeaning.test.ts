@@ -92,4 +92,13 @@ describe('bentParts', () => {
     expect(found.map(({ wheel }) => wheel)).toEqual(['lf', 'rf']);
     expect(found[0]!.because).toMatch(/against the sheet/);
   });
+
+  it('finds a rack off its middle by the full locks', () => {
+    const said = (left: number, right: number) =>
+      whatAnglesMean([], { visit: { measure: { lock: { left, right } } } });
+    expect(said(38, 34)).toEqual([
+      'It turns 4.0° further to the left: the rack is off its middle. Centre it before the rods are turned, and set the steering wheel after.',
+    ]);
+    expect(said(36, 35)).toEqual([]);
+  });
 });

@@ -17,6 +17,7 @@ export function whatAnglesMean(rows: readonly LedgerRow[], draft: VisitDraft): s
     ...pull(rows, draft),
     ...steeringWheel(rows, draft),
     ...comingBack(rows, draft),
+    ...fullLock(draft),
     ...scrub(rows),
     ...leaning(rows),
     ...bentParts(draft).map(({ part, because }) => `${because}: ${part}.`),
@@ -117,6 +118,18 @@ function comingBack(rows: readonly LedgerRow[], draft: VisitDraft): string[] {
     );
   }
   return said;
+}
+
+/** Full locks that differ by more say that the rack is off its middle (common practice, no source), degrees. */
+const LOCKS_APART_DEG = 2;
+
+function fullLock(draft: VisitDraft): string[] {
+  const { lock } = draft.visit?.measure ?? {};
+  if (!lock || Math.abs(lock.left - lock.right) <= LOCKS_APART_DEG) return [];
+  const more = lock.left > lock.right ? 'left' : 'right';
+  return [
+    `It turns ${Math.abs(lock.left - lock.right).toFixed(1)}° further to the ${more}: the rack is off its middle. Centre it before the rods are turned, and set the steering wheel after.`,
+  ];
 }
 
 function scrub(rows: readonly LedgerRow[]): string[] {

@@ -1,0 +1,22 @@
+import type { AngleKind, Axle, Wheel } from '@keen/contract';
+import { axleOf } from '@keen/core';
+import { showDegrees } from '../shared/format.ts';
+import { useVisit } from '../shared/visitContext.ts';
+import { showToe, toeScaleOf } from './toeIn.ts';
+import type { ToeScale } from './toeIn.ts';
+
+/** What toe is typed and shown in at an axle of the visit at hand. */
+export function useToeScale(): (axle: Axle) => ToeScale {
+  const { draft, preferences } = useVisit();
+  return (axle) => toeScaleOf(draft, axle, preferences.toe);
+}
+
+/** An angle in words: toe in the unit of the visit, of an axle as a total; all else in degrees. */
+export function useAngleWords(): (degrees: number, kind: AngleKind, where: Wheel | Axle) => string {
+  const scaleOf = useToeScale();
+  return (degrees, kind, where) => {
+    if (kind !== 'toe') return showDegrees(degrees, 2);
+    const isTotal = where === 'front' || where === 'rear';
+    return showToe(degrees, scaleOf(isTotal ? where : axleOf(where)), isTotal);
+  };
+}
