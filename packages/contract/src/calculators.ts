@@ -88,6 +88,12 @@ export const frontViewSchema = z
     else if (upperOuter === undefined) issue('upperOuter', 'both ends of the upper arm');
   });
 
+const fittedWheel = z.strictObject({
+  width: z.number().min(3).max(20),
+  offset: z.number().min(-150).max(150),
+  size: z.string().min(1).max(60).optional(),
+});
+
 /** What each calculator takes, by name; lengths in mm and angles in degrees unless a unit is named. */
 export const calculatorInputs = {
   tireSize: z.strictObject({ size: z.string().min(1).max(60) }),
@@ -152,6 +158,11 @@ export const calculatorInputs = {
     toeChange: angleSchema,
     side: z.enum(SIDES),
     stock: z.array(angleSchema.gt(0)).min(1).max(200),
+  }),
+  wheelFit: z.strictObject({
+    old: fittedWheel,
+    new: fittedWheel,
+    spacer: z.number().min(0).max(100).optional(),
   }),
   eccentric: z.strictObject({ change: angleSchema, offset: length, leverArm: length }),
   wishboneShims: z.strictObject({

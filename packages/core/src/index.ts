@@ -121,6 +121,7 @@ export { TABLE_ANGLES, guessAngleMapping, readAngleTable } from './steps/measure
 export type { AngleMapping, TableAngle, TableFault } from './steps/measure/angleTable.ts';
 export { rodTurn } from './calculators/adjustment/rodTurn.ts';
 export { threadLeft } from './calculators/adjustment/threadLeft.ts';
+export type { WheelFit } from './calculators/adjustment/wheelFit.ts';
 export { shimPack } from './calculators/adjustment/shimPack.ts';
 export type { ShimPack } from './calculators/adjustment/shimPack.ts';
 export { closingList, isSetAtHome } from './steps/setRight/closingList.ts';

@@ -11,6 +11,9 @@ describe('withUnit', () => {
     expect(withUnit(TAPE, inches, 'mm')).toEqual({ ...inches, span: '457.2', unit: 'mm' });
     expect(withUnit(TAPE, { span: '457.2', unit: 'mm' }, 'in').span).toBe('18');
     expect(withUnit(TAPE, { span: '', unit: 'mm' }, 'in').span).toBe('');
+    // Typed before the unit was chosen.
+    expect(withUnit(TAPE, { span: '25', unit: 'mm' }, 'in').span).toBe('25');
+    expect(withUnit(TAPE, { span: '640', unit: 'in' }, 'mm').span).toBe('640');
   });
 });
 

@@ -1,8 +1,9 @@
-import type { TireSize } from '@keen/core';
+import type { TireSize, WheelFit } from '@keen/core';
 import { createElement } from 'react';
 import { RideHeightSheet } from '../drawing/bench/charts.tsx';
 import { OneWheelDrawing, ThrustDrawing } from '../drawing/bench/fromAbove.tsx';
 import { TireSizeDrawing } from '../drawing/bench/fromBehind.tsx';
+import { WheelFitDrawing } from '../drawing/bench/wheelFit.tsx';
 import { showDegrees } from '../shared/format.ts';
 import { tool } from './tool.ts';
 import type { BenchTool } from './tool.ts';
@@ -174,7 +175,74 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
     caution: 'The maker’s ride height decides; parts that change it need their own approval.',
     Drawing: RideHeightSheet,
   }),
+  tool<'wheelFit', WheelFit>({
+    name: 'wheelFit',
+    title: 'Other wheels',
+    question:
+      'Where the edges of other wheels stand, and what that does to track, scrub and speedometer.',
+    fields: [
+      { kind: 'number', path: 'old.width', label: 'Old rim, width', unit: 'in' },
+      {
+        kind: 'number',
+        path: 'old.offset',
+        label: 'Old rim, offset (ET)',
+        unit: 'mm',
+        hint: 'Plus sets the wheel further in',
+      },
+      { kind: 'number', path: 'new.width', label: 'New rim, width', unit: 'in' },
+      { kind: 'number', path: 'new.offset', label: 'New rim, offset (ET)', unit: 'mm' },
+      { kind: 'number', path: 'spacer', label: 'Spacer', unit: 'mm', optional: true },
+      {
+        kind: 'text',
+        path: 'old.size',
+        label: 'Old tire size',
+        hint: 'For diameter and speed',
+        optional: true,
+      },
+      { kind: 'text', path: 'new.size', label: 'New tire size', optional: true },
+    ],
+    example: {
+      old: { width: 6.5, offset: 45, size: '205/55R16' },
+      new: { width: 8, offset: 35, size: '225/45R17' },
+    },
+    exampleWords:
+      'One and a half inches wider and 10 mm less offset: 29 mm further out, 9 mm further in.',
+    results: (fit) => [
+      { label: 'Outer edge', value: movedWords(fit.outerMoves, 'out', 'in'), isMain: true },
+      { label: 'Inner edge', value: movedWords(fit.innerMoves, 'in', 'out'), isMain: true },
+      { label: 'Track', value: changeWords(fit.trackChange, 'wider', 'narrower') },
+      { label: 'Scrub radius', value: changeWords(fit.scrubChange, 'further out', 'further in') },
+      ...(fit.heightChange === null || fit.speedShownPercent === null
+        ? []
+        : [
+            { label: 'Axle', value: changeWords(fit.heightChange, 'higher', 'lower') },
+            {
+              label: 'Speedometer',
+              value: `shows ${Math.abs(fit.speedShownPercent).toFixed(1)} % ${fit.speedShownPercent < 0 ? 'less' : 'more'} than before`,
+            },
+          ]),
+    ],
+    formula:
+      'outer edge = width / 2 − offset, inner edge = width / 2 + offset, from the bolted face',
+    source:
+      'The definition of wheel offset, plain geometry. The rim’s lips add alike to old and new.',
+    caution:
+      'Clearance is looked at on the car, at full lock and full travel; load rating, and what the law and the maker allow, decide.',
+    Drawing: WheelFitDrawing,
+  }),
 ];
+
+function movedWords(mm: number, way: string, back: string): string {
+  return Math.abs(mm) < 0.05
+    ? 'where it was'
+    : `${Math.abs(mm).toFixed(1)} mm further ${mm > 0 ? way : back}`;
+}
+
+function changeWords(mm: number, more: string, less: string): string {
+  return Math.abs(mm) < 0.05
+    ? 'as it was'
+    : `${Math.abs(mm).toFixed(1)} mm ${mm > 0 ? more : less}`;
+}
 
 function sideOf(value: number): string {
   return value > 0 ? 'right' : value < 0 ? 'left' : '';

@@ -16,7 +16,7 @@ export type Field =
     }
   | { kind: 'list'; path: string; label: string; unit: string; hint?: string }
   | { kind: 'point'; path: string; label: string; unit: string }
-  | { kind: 'text'; path: string; label: string; hint?: string }
+  | { kind: 'text'; path: string; label: string; hint?: string; optional?: boolean }
   | {
       kind: 'choice';
       path: string;

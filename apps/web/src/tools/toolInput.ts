@@ -77,7 +77,7 @@ export function hasBegun(tool: BenchTool, texts: Texts, field: Field): boolean {
 function read(field: Field, text: string): unknown {
   switch (field.kind) {
     case 'text':
-      return text;
+      return text === '' && field.optional ? undefined : text;
     case 'choice':
       return text === '' ? undefined : text;
     case 'number':

@@ -4,6 +4,7 @@ import { rearShim } from './adjustment/rearShim.ts';
 import { rideHeight } from './adjustment/rideHeight.ts';
 import { steeringWheelCentre } from './adjustment/steeringWheelCentre.ts';
 import { tieRod } from './adjustment/tieRod.ts';
+import { wheelFit } from './adjustment/wheelFit.ts';
 import { wishboneShims } from './adjustment/wishboneShims.ts';
 import { camberFromLevel } from './angles/camberFromLevel.ts';
 import { camberFromSquare } from './angles/camberFromSquare.ts';
@@ -38,6 +39,7 @@ const CALCULATORS: Calculators = {
   eccentric,
   wishboneShims,
   rideHeight,
+  wheelFit,
 };
 
 /**

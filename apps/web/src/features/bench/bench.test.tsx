@@ -54,7 +54,7 @@ describe('the bench', () => {
     expect(screen.getByText('0.29° toe-out')).toBeVisible();
     expect(screen.getByText('Your numbers.')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Back to the example' }));
-    expect(screen.getByText('+0.27° toe-in')).toBeVisible();
+    expect(screen.getByText('0.27° toe-in')).toBeVisible();
   });
 
   it('marks what is wrong at its field and keeps what was typed', async () => {

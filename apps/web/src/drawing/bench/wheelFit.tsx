@@ -1,0 +1,67 @@
+import type { WheelFit } from '@keen/core';
+import { Frame, FRAME, Span, Words } from './frame.tsx';
+import type { ToolDrawing } from './toolDrawing.ts';
+
+const MM_PER_IN = 25.4;
+const FACE_X = FRAME.width / 2 + 10;
+const TOP = 52;
+const BOTTOM = 176;
+/** Room for the widest rim on either side of the bolted face. */
+const MOST_PX = 168;
+
+/** A right wheel from behind: the old rim dashed, the new one drawn, both on the same bolted face. */
+export function WheelFitDrawing({ input, output }: ToolDrawing<'wheelFit', WheelFit>) {
+  const edges = ({ width, offset }: { width: number; offset: number }) => ({
+    outer: (width * MM_PER_IN) / 2 - offset,
+    inner: (width * MM_PER_IN) / 2 + offset,
+  });
+  const old = edges(input.old);
+  const fitted = edges({ ...input.new, offset: input.new.offset - (input.spacer ?? 0) });
+  const scale = MOST_PX / Math.max(old.outer, old.inner, fitted.outer, fitted.inner, 1);
+  const out = (mm: number) => FACE_X + mm * scale;
+  const box = ({ outer, inner }: { outer: number; inner: number }) => ({
+    x: out(-inner),
+    y: TOP,
+    width: Math.max(1, (outer + inner) * scale),
+    height: BOTTOM - TOP,
+    rx: 6,
+  });
+  return (
+    <Frame
+      label={`a right wheel from behind: outer edge ${output.outerMoves.toFixed(1)} mm, inner edge ${output.innerMoves.toFixed(1)} mm`}
+    >
+      <rect {...box(fitted)} fill="var(--rubber)" opacity={0.85} />
+      <rect {...box(old)} fill="none" stroke="var(--ink)" strokeDasharray="5 4" strokeWidth={1.5} />
+      <line
+        x1={FACE_X}
+        x2={FACE_X}
+        y1={TOP - 22}
+        y2={BOTTOM + 14}
+        stroke="var(--marker)"
+        strokeWidth={2}
+      />
+      <Words x={FACE_X} y={TOP - 28} marked>
+        bolted face
+      </Words>
+      <Words x={12} y={FRAME.height / 2} anchor="start">
+        strut
+      </Words>
+      <Words x={FRAME.width - 12} y={FRAME.height / 2} anchor="end">
+        fender
+      </Words>
+      {Math.abs(output.outerMoves) > 0.05 && (
+        <Span from={[out(old.outer), BOTTOM + 24]} to={[out(fitted.outer), BOTTOM + 24]}>
+          {Math.abs(output.outerMoves).toFixed(0)}
+        </Span>
+      )}
+      {Math.abs(output.innerMoves) > 0.05 && (
+        <Span from={[out(-old.inner), BOTTOM + 24]} to={[out(-fitted.inner), BOTTOM + 24]}>
+          {Math.abs(output.innerMoves).toFixed(0)}
+        </Span>
+      )}
+      <Words x={FRAME.width / 2} y={FRAME.height - 8}>
+        dashed: the old wheel
+      </Words>
+    </Frame>
+  );
+}
