@@ -7,7 +7,7 @@ const FACE_X = FRAME.width / 2 + 10;
 const TOP = 52;
 const BOTTOM = 176;
 /** Room for the widest rim on either side of the bolted face. */
-const MOST_PX = 168;
+const MOST_PX = 150;
 
 /** A right wheel from behind: the old rim dashed, the new one drawn, both on the same bolted face. */
 export function WheelFitDrawing({ input, output }: ToolDrawing<'wheelFit', WheelFit>) {
@@ -43,11 +43,11 @@ export function WheelFitDrawing({ input, output }: ToolDrawing<'wheelFit', Wheel
       <Words x={FACE_X} y={TOP - 28} marked>
         bolted face
       </Words>
-      <Words x={12} y={FRAME.height / 2} anchor="start">
-        strut
+      <Words x={12} y={TOP - 28} anchor="start">
+        strut side
       </Words>
-      <Words x={FRAME.width - 12} y={FRAME.height / 2} anchor="end">
-        fender
+      <Words x={FRAME.width - 12} y={TOP - 28} anchor="end">
+        fender side
       </Words>
       {Math.abs(output.outerMoves) > 0.05 && (
         <Span from={[out(old.outer), BOTTOM + 24]} to={[out(fitted.outer), BOTTOM + 24]}>
