@@ -1,14 +1,10 @@
-import type { Axle } from '@keen/contract';
 import type { DrawnAngle, DrawnAxle, DrawnWheel } from '@keen/core';
 import { whereWords } from '@keen/core';
 import { showDegrees } from '../shared/format.ts';
-
-/** The angle at hand, and which way it has to go. */
-export interface MarkedAngle {
-  kind: 'camber' | 'toe' | 'caster';
-  where: DrawnWheel['wheel'] | Axle;
-  change: number | null;
-}
+import { AngleFigure } from './AngleFigure.tsx';
+import { CamberArrow, ToeArrow } from './handArrows.tsx';
+import type { MarkedAngle } from './handArrows.tsx';
+import { TurnedWheel } from './TurnedWheel.tsx';
 
 interface AxleWheelsProps {
   axle: DrawnAxle;
@@ -23,13 +19,12 @@ const WIDTH = 420;
 const X = { left: 138, right: 282 } as const;
 const ABOVE = { y: 96, width: 36, height: 100, reach: 80 };
 const BEHIND = { y: 262, width: 19, height: 52, reach: 44 };
+const CAMBER_ARROW = BEHIND.y - BEHIND.height / 2 - 14;
 const GROUND = BEHIND.y + BEHIND.height / 2 + 2;
 const HEIGHT = 306;
 const SMALL_HEIGHT = 236;
 /** Where the figures stand in the strip: under the wheels. */
 const SMALL_FIGURES = 204;
-/** How far from the wheel's middle the arrow of the hand is drawn. */
-const ARROW_RADIUS = 70;
 
 /** One axle from above, and its camber from behind under it. */
 export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWheelsProps) {
@@ -57,16 +52,16 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
       )}
       {wheels.map((one) => (
         <g key={one.wheel}>
-          <Turned
+          <TurnedWheel
             angle={one.toe}
             box={{ x: X[one.side], ...ABOVE }}
             isMarked={isAt(marked, one, 'toe') || isAt(marked, one, 'caster')}
           />
-          {isAt(marked, one, 'toe') && <Arrow marked={marked} one={one} x={X[one.side]} y={y} />}
+          {isAt(marked, one, 'toe') && <ToeArrow marked={marked} one={one} x={X[one.side]} y={y} />}
         </g>
       ))}
       {total && (
-        <Figure
+        <AngleFigure
           x={WIDTH / 2}
           y={isSmall ? SMALL_FIGURES : y - 42}
           anchor="middle"
@@ -103,7 +98,7 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
             {whereWords(one.wheel).replace(/^./, (letter) => letter.toUpperCase())}
           </text>
           {!total && (
-            <Figure
+            <AngleFigure
               x={one.side === 'left' ? 0 : WIDTH}
               y={isSmall ? SMALL_FIGURES : y}
               anchor={one.side === 'left' ? 'start' : 'end'}
@@ -116,13 +111,15 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
           )}
           {!isSmall && (
             <>
-              <Turned
+              <TurnedWheel
                 angle={one.camber}
                 box={{ x: X[one.side], ...BEHIND }}
                 isMarked={isAt(marked, one, 'camber')}
               />
-              {isAt(marked, one, 'camber') && <Lean marked={marked} one={one} />}
-              <Figure
+              {isAt(marked, one, 'camber') && (
+                <CamberArrow marked={marked} one={one} x={X[one.side]} y={CAMBER_ARROW} />
+              )}
+              <AngleFigure
                 x={one.side === 'left' ? 0 : WIDTH}
                 y={BEHIND.y - 4}
                 anchor={one.side === 'left' ? 'start' : 'end'}
@@ -147,201 +144,6 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
         </text>
       )}
     </svg>
-  );
-}
-
-interface Box {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-  reach: number;
-}
-
-/** A wheel turned as it was measured, before what is allowed and what was found. */
-function Turned({
-  angle,
-  box,
-  isMarked,
-}: {
-  angle: DrawnAngle | null;
-  box: Box;
-  isMarked: boolean;
-}) {
-  const { x, y, width, height, reach } = box;
-  const rect = { x: x - width / 2, y: y - height / 2, width, height, rx: width / 6 };
-  const at = (turn: number) => `rotate(${turn} ${x} ${y})`;
-  if (!angle) {
-    return (
-      <rect
-        {...rect}
-        fill="none"
-        stroke={isMarked ? 'var(--marker)' : 'var(--line)'}
-        strokeWidth={isMarked ? 2.5 : 1.5}
-        strokeDasharray="1 4"
-        strokeLinecap="round"
-      />
-    );
-  }
-  const isStale = angle.state === 'stale';
-  const blur = [-1, -0.5, 0.5, 1].map((part) => {
-    const [low, high] = angle.doubt;
-    return angle.turn + (part < 0 ? (angle.turn - low) * part : (high - angle.turn) * part);
-  });
-  return (
-    <g>
-      {angle.allowed && <Wedge {...box} turns={angle.allowed} />}
-      {angle.was && (
-        <rect
-          {...rect}
-          transform={at(angle.was.turn)}
-          fill="none"
-          stroke="var(--soft)"
-          strokeDasharray="4 3"
-        />
-      )}
-      {!isStale &&
-        blur.map((turn) => (
-          <rect key={turn} {...rect} transform={at(turn)} fill="var(--rubberPale)" opacity={0.45} />
-        ))}
-      <rect
-        {...rect}
-        transform={at(angle.turn)}
-        fill={isStale ? 'none' : 'var(--rubber)'}
-        stroke={isMarked ? 'var(--marker)' : 'var(--rubber)'}
-        strokeWidth={isMarked ? 3 : 2}
-      />
-      <line
-        x1={x}
-        x2={x}
-        y1={y - reach}
-        y2={y + reach}
-        transform={at(angle.turn)}
-        stroke="var(--ink)"
-        strokeWidth={1.3}
-      />
-    </g>
-  );
-}
-
-/** What is allowed: both ends of the line through the wheel, swept between the limits. */
-function Wedge({ x, y, reach, turns }: Box & { turns: readonly [number, number] }) {
-  const [a, b] = turns.map((turn) => (turn * Math.PI) / 180) as [number, number];
-  const end = (angle: number, way: 1 | -1) =>
-    `${x + way * reach * Math.sin(angle)} ${y - way * reach * Math.cos(angle)}`;
-  return (
-    <path
-      d={([1, -1] as const)
-        .map(
-          (way) =>
-            `M${x} ${y}L${end(a, way)}A${reach} ${reach} 0 0 ${a < b ? 1 : 0} ${end(b, way)}Z`,
-        )
-        .join('')}
-      fill="var(--soft)"
-      opacity={0.28}
-    />
-  );
-}
-
-interface FigureProps {
-  x: number;
-  y: number;
-  anchor: 'start' | 'middle' | 'end';
-  big: number;
-  title: string;
-  angle: Pick<DrawnAngle, 'value' | 'state' | 'was'> | null;
-  words: (degrees: number) => string;
-  /** The figure alone, without what is under it. */
-  isSmall?: boolean;
-}
-
-/** The figure under which it is read, and what it was. */
-function Figure(props: FigureProps) {
-  const { x, y, anchor, big, title, angle, words, isSmall = false } = props;
-  const isStale = angle?.state === 'stale';
-  const isOut = angle?.state === 'out';
-  const mark = isOut ? '◆ ' : angle?.state === 'tooClose' ? '○ ' : '';
-  const under = !angle ? 'not read' : isStale ? `was ${words(angle.value)}` : title;
-  return (
-    <g textAnchor={anchor}>
-      <text
-        x={x}
-        y={y + big * 0.35}
-        fontSize={angle ? big : big * 0.8}
-        fontWeight={700}
-        className="condensed"
-        fill={isOut ? 'var(--marker)' : angle && !isStale ? 'var(--ink)' : 'var(--soft)'}
-      >
-        {!angle ? '–' : isStale ? 'again' : `${mark}${words(angle.value)}`}
-      </text>
-      {!isSmall && (
-        <text x={x} y={y + big * 0.35 + 18} fontSize={13} fill="var(--soft)">
-          {under}
-        </text>
-      )}
-      {angle?.was && !isStale && !isSmall && (
-        <text x={x} y={y + big * 0.35 + 34} fontSize={13} fill="var(--soft)">
-          was {words(angle.was.value)}
-        </text>
-      )}
-    </g>
-  );
-}
-
-/** Which way the front of the wheel has to go, seen from above. */
-function Arrow({
-  marked,
-  one,
-  x,
-  y,
-}: {
-  marked: MarkedAngle | null;
-  one: DrawnWheel;
-  x: number;
-  y: number;
-}) {
-  const change = marked?.change ?? null;
-  if (change === null || change === 0) return null;
-  // More toe-in turns the left wheel clockwise, the right one anticlockwise.
-  const isClockwise = change > 0 === (one.side === 'left');
-  const [from, to] = isClockwise ? [-38, -6] : [38, 6];
-  const at = (degrees: number, radius: number) => {
-    const angle = ((degrees + (one.toe?.turn ?? 0)) * Math.PI) / 180;
-    return [x + radius * Math.sin(angle), y - radius * Math.cos(angle)] as const;
-  };
-  const [x1, y1] = at(from, ARROW_RADIUS);
-  const [x2, y2] = at(to, ARROW_RADIUS);
-  const [xa, ya] = at(to + (isClockwise ? -9 : 9), ARROW_RADIUS + 8);
-  const [xb, yb] = at(to + (isClockwise ? -9 : 9), ARROW_RADIUS - 8);
-  return (
-    <path
-      d={`M${x1} ${y1}A${ARROW_RADIUS} ${ARROW_RADIUS} 0 0 ${isClockwise ? 1 : 0} ${x2} ${y2}M${xa} ${ya}L${x2} ${y2}L${xb} ${yb}`}
-      fill="none"
-      stroke="var(--marker)"
-      strokeWidth={3.5}
-      strokeLinecap="round"
-      strokeLinejoin="round"
-    />
-  );
-}
-
-/** Which way the top of the wheel has to lean, seen from behind. */
-function Lean({ marked, one }: { marked: MarkedAngle | null; one: DrawnWheel }) {
-  const change = marked?.change ?? null;
-  if (change === null || change === 0) return null;
-  const isOutward = change > 0;
-  const way = isOutward === (one.side === 'left') ? -1 : 1;
-  const x = X[one.side];
-  const y = BEHIND.y - BEHIND.height / 2 - 14;
-  return (
-    <path
-      d={`M${x - way * 14} ${y}H${x + way * 14}m${-way * 7} -6l${way * 7} 6l${-way * 7} 6`}
-      fill="none"
-      stroke="var(--marker)"
-      strokeWidth={3}
-      strokeLinecap="round"
-      strokeLinejoin="round"
-    />
   );
 }
 
