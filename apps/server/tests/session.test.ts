@@ -97,6 +97,7 @@ describe('front door', () => {
       sound: false,
       theme: 'dark',
       paper: 'LETTER',
+      toe: 'in',
     };
     await agent.put('/api/session/preferences').send(preferences).expect(200);
     const session = await agent.get('/api/session');
