@@ -92,12 +92,12 @@ test('an alignment declined a year ago comes back with what the decline has cost
   await open(page, 'BL 200 T');
   await step(page, 'Decide');
   const declined = page.getByRole('region', { name: /Declined at visit/ });
-  await expect(declined).toContainText('align the wheels');
+  await expect(declined).toContainText('have the alignment checked');
   await expect(declined).toContainText('After the season, the boat has to go in.');
   await expect(declined).toContainText(/\d\.\d mm at the left rear/);
   await expect(declined).toContainText(/the rubber of about \d\.\d tires, some €\d+/);
   await step(page, 'Hand over');
-  await expect(page.getByRole('article')).toContainText(/and declined: align the wheels/);
+  await expect(page.getByRole('article')).toContainText(/and declined: have the alignment checked/);
 });
 
 test('rear tires that cannot change places, out of the adjuster’s reach: an arm is needed', async ({

@@ -143,7 +143,10 @@ test.describe('the whole job once through', () => {
       page.getByRole('button', { name: 'right front inner, 10 32nds of an inch' }),
     ).toBeVisible();
     await page.getByRole('button', { name: /Joss/ }).click();
-    await page.getByRole('button', { name: 'mm', exact: true }).click();
+    await page
+      .getByRole('group', { name: 'Tread depth in' })
+      .getByRole('button', { name: 'mm', exact: true })
+      .click();
   });
 });
 
