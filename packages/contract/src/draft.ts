@@ -163,6 +163,8 @@ export const lockSchema = z.strictObject({
 /** A turn of the hand: what was turned by how much, and what it did; `to` once it was read again. */
 export const turnMadeSchema = z.strictObject({
   at: momentSchema,
+  /** What was turned: notches of a cam say nothing of turns of a rod. */
+  adjuster: z.enum(ADJUSTERS),
   /** Turns, notches or holes; positive the way the step's own words say. */
   amount: z.number().min(-100).max(100),
   from: z.number(),

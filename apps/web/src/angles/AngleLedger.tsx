@@ -5,8 +5,8 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { ToleranceScale } from '../drawing/ToleranceScale.tsx';
-import { showDegrees } from '../shared/format.ts';
-import { useAngleWords } from './useAngleWords.ts';
+import { useRowWords } from './useAngleWords.ts';
+import type { RowWords } from './useAngleWords.ts';
 
 const STATE_WORDS: Record<LedgerState, string> = {
   in: 'in',
@@ -179,18 +179,4 @@ function Before({ row, words }: { row: LedgerRow | undefined; words: RowWords })
       {isOut && <span className="visually-hidden">, out</span>}
     </Box>
   );
-}
-
-/** A figure of a row in words: toe in the unit of the visit, all else in the row's own. */
-type RowWords = (value: number, row: LedgerRow) => string;
-
-function useRowWords(): RowWords {
-  const words = useAngleWords();
-  return (value, { key, unit, where }) => {
-    if (unit === 'mm') {
-      return `${value < 0 ? '−' : value > 0 ? '+' : ''}${Math.abs(value).toFixed(0)} mm`;
-    }
-    const isToe = where !== null && (key.startsWith('toe.') || key.startsWith('totalToe.'));
-    return isToe ? words(value, 'toe', where) : showDegrees(value, 2);
-  };
 }

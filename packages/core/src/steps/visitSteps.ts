@@ -2,7 +2,6 @@ import type { VisitDraft } from '@keen/contract';
 import { WHEELS } from '@keen/contract/words';
 import { alignmentState } from './setRight/alignmentState.ts';
 import { closingList } from './setRight/closingList.ts';
-import { setRightPlan } from './setRight/setRightPlan.ts';
 import { axleOf } from '../engine/case/wheels.ts';
 import { playAt } from '../visit/wornParts.ts';
 import { measuredToday } from './measure/setupList.ts';
@@ -79,9 +78,9 @@ function measureState(draft: VisitDraft): { state: StepState; note: string | nul
 function setState(draft: VisitDraft): { state: StepState; note: string | null } {
   const { before } = draft.visit?.setRight ?? {};
   if (!before) return { state: 'open', note: null };
-  const left = setRightPlan(draft).length;
-  if (left > 0) return { state: 'partly', note: `${left} to set` };
-  if (alignmentState(draft).kind !== 'done') return { state: 'partly', note: 'not told yet' };
+  const { plan, kind } = alignmentState(draft);
+  if (plan.length > 0) return { state: 'partly', note: `${plan.length} to set` };
+  if (kind !== 'done') return { state: 'partly', note: 'not told yet' };
   const open = closingList(draft).filter(
     ({ point }) => !draft.visit?.setRight?.closing?.[point],
   ).length;

@@ -1,10 +1,10 @@
 import { whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import { Folded } from '../../shared/Folded.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { TwoAngles } from './TwoAngles.tsx';
 
 /** What is measured less often: setback, and how the front wheels follow one another in a turn. */
 export function MoreAngles() {
@@ -38,93 +38,29 @@ export function MoreAngles() {
 /** The inside wheel at full lock each way: the two differ where the rack is off its middle. */
 function FullLock() {
   const { draft, enter } = useVisit();
-  const kept = draft.visit?.measure?.lock;
-  const [left, setLeft] = useState<number | null>(kept?.left ?? null);
-  const [right, setRight] = useState<number | null>(kept?.right ?? null);
-
-  function take(toLeft: number | null, toRight: number | null): void {
-    setLeft(toLeft);
-    setRight(toRight);
-    const isWhole = toLeft !== null && toRight !== null;
-    if (!isWhole && !kept) return;
-    enter('visit.measure.lock', isWhole ? { left: toLeft, right: toRight } : null);
-  }
-
+  const lock = draft.visit?.measure?.lock;
   return (
-    <Box
-      role="group"
-      aria-label="Full lock"
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr 1fr', sm: '110px 180px 180px' },
-        gap: 1.25,
-        alignItems: 'center',
-      }}
-    >
-      <Box sx={{ fontWeight: 650, gridColumn: { xs: '1 / -1', sm: 'auto' } }}>Full lock</Box>
-      <NumberField
-        label="To the left, left front"
-        unit="°"
-        value={left}
-        max={60}
-        onChange={(value) => take(value, right)}
-      />
-      <NumberField
-        label="To the right, right front"
-        unit="°"
-        value={right}
-        max={60}
-        onChange={(value) => take(left, value)}
-      />
-    </Box>
+    <TwoAngles
+      title="Full lock"
+      labels={['To the left, left front', 'To the right, right front']}
+      kept={lock ? [lock.left, lock.right] : null}
+      onChange={(both) => enter('visit.measure.lock', both && { left: both[0], right: both[1] })}
+    />
   );
 }
 
 function Turn({ side }: { side: 'left' | 'right' }) {
   const { draft, enter } = useVisit();
-  const kept = draft.visit?.measure?.turning?.[side];
-  const [inside, setInside] = useState<number | null>(kept?.inside ?? null);
-  const [outside, setOutside] = useState<number | null>(kept?.outside ?? null);
-  const inner = side === 'left' ? 'lf' : 'rf';
-  const outer = side === 'left' ? 'rf' : 'lf';
-
-  function take(innerTurn: number | null, outerTurn: number | null): void {
-    setInside(innerTurn);
-    setOutside(outerTurn);
-    const isWhole = innerTurn !== null && outerTurn !== null;
-    if (!isWhole && !kept) return;
-    enter(
-      `visit.measure.turning.${side}`,
-      isWhole ? { inside: innerTurn, outside: outerTurn } : null,
-    );
-  }
-
+  const turn = draft.visit?.measure?.turning?.[side];
+  const [inner, outer] = side === 'left' ? (['lf', 'rf'] as const) : (['rf', 'lf'] as const);
   return (
-    <Box
-      role="group"
-      aria-label={`Turning ${side}`}
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr 1fr', sm: '110px 180px 180px' },
-        gap: 1.25,
-        alignItems: 'center',
-      }}
-    >
-      <Box sx={{ fontWeight: 650, gridColumn: { xs: '1 / -1', sm: 'auto' } }}>Turning {side}</Box>
-      <NumberField
-        label={`Inside, ${whereWords(inner)}`}
-        unit="°"
-        value={inside}
-        max={60}
-        onChange={(value) => take(value, outside)}
-      />
-      <NumberField
-        label={`Outside, ${whereWords(outer)}`}
-        unit="°"
-        value={outside}
-        max={60}
-        onChange={(value) => take(inside, value)}
-      />
-    </Box>
+    <TwoAngles
+      title={`Turning ${side}`}
+      labels={[`Inside, ${whereWords(inner)}`, `Outside, ${whereWords(outer)}`]}
+      kept={turn ? [turn.inside, turn.outside] : null}
+      onChange={(both) =>
+        enter(`visit.measure.turning.${side}`, both && { inside: both[0], outside: both[1] })
+      }
+    />
   );
 }

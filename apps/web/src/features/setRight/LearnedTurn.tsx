@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
-import { useAngleWords } from '../../angles/useAngleWords.ts';
+import { useStepWords } from '../../angles/useAngleWords.ts';
 import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { amountWords, unitOf } from './turnWords.ts';
@@ -25,15 +25,14 @@ interface LearnedTurnProps {
  */
 export function LearnedTurn({ step, adjuster }: LearnedTurnProps) {
   const { draft, enter } = useVisit();
-  const angleWords = useAngleWords();
+  const words = useStepWords(step);
   const unit = unitOf(adjuster);
-  const turns = draft.visit?.setRight?.turns?.[step.key] ?? [];
+  const all = draft.visit?.setRight?.turns?.[step.key] ?? [];
+  const turns = all.filter((turn) => turn.adjuster === adjuster);
   if (!unit || step.kind === null) return null;
   const last = turns.at(-1);
   const isWaiting = last !== undefined && last.to === undefined;
   const sd = sdOf(draft, step);
-  const words = (degrees: number) =>
-    angleWords(degrees, step.kind ?? 'toe', step.where ?? step.axle ?? 'front');
   const did = didWords(turns, adjuster, words);
   const learned = learnTurn(turns, sd);
   const left =
@@ -42,10 +41,11 @@ export function LearnedTurn({ step, adjuster }: LearnedTurnProps) {
     if (step.now === null) return;
     const made: TurnMade = {
       at: new Date().toISOString(),
+      adjuster,
       amount,
       from: Number(step.now.toFixed(4)),
     };
-    enter(`visit.setRight.turns.${step.key}`, [...turns, made]);
+    enter(`visit.setRight.turns.${step.key}`, [...all, made]);
   };
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
@@ -116,7 +116,11 @@ function FromTheOtherSide({ step, adjuster, sd }: LearnedTurnProps & { sd: numbe
   if (!step.where || step.change === null) return null;
   const other = step.where.replace(/^./, (side) => (side === 'l' ? 'r' : 'l')) as typeof step.where;
   const key = `${step.kind}-${other}` as typeof step.key;
-  const there = learnTurn(draft.visit?.setRight?.turns?.[key] ?? [], sd);
+  const turns = draft.visit?.setRight?.turns?.[key] ?? [];
+  const there = learnTurn(
+    turns.filter((turn) => turn.adjuster === adjuster),
+    sd,
+  );
   if (!there?.isPlain) return null;
   const left = turnLeft(there, step.change, sd);
   if (!left) return null;

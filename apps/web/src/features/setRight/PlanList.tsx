@@ -1,6 +1,6 @@
-import type { AngleKind, Wheel } from '@keen/contract';
+import type { AngleKind, Axle, VisitDraft, Wheel } from '@keen/contract';
 import type { PlanStep } from '@keen/core';
-import { setRightPlan, whereWords } from '@keen/core';
+import { setRightPlan, WHEELS_OF_AXLE, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
@@ -142,26 +142,28 @@ interface DoneStep {
   title: string;
   place: string;
   kind: AngleKind;
-  where: Wheel;
+  where: Wheel | Axle;
   was: number;
   now: number;
 }
 
 /** Steps of the plan that setting began with and that are not in it any more. */
-function doneSteps(
-  draft: Parameters<typeof setRightPlan>[0],
-  plan: readonly PlanStep[],
-): DoneStep[] {
+function doneSteps(draft: VisitDraft, plan: readonly PlanStep[]): DoneStep[] {
   const { before } = draft.visit?.setRight ?? {};
   if (!before) return [];
   const visit = { ...draft.visit, setRight: {} };
   const first = setRightPlan({ ...draft, angles: before, visit });
   const open = new Set(plan.map(({ key }) => key));
   return first.flatMap((step) => {
-    const { key, kind, where, title } = step;
-    if (open.has(key) || kind === null || !where) return [];
-    const [was, now] = [before[where]?.[kind], draft.angles?.[where]?.[kind]];
-    if (was === undefined || now === undefined) return [];
+    const { key, kind, axle, title } = step;
+    const where = step.where ?? axle;
+    if (open.has(key) || kind === null || where === null) return [];
+    const wheels: readonly Wheel[] =
+      where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
+    const sum = (angles: VisitDraft['angles']) =>
+      wheels.reduce<number>((total, wheel) => total + (angles?.[wheel]?.[kind] ?? Number.NaN), 0);
+    const [was, now] = [sum(before), sum(draft.angles)];
+    if (Number.isNaN(was + now)) return [];
     return { key, title, place: placeOf(step), kind, where, was, now };
   });
 }

@@ -1,14 +1,14 @@
 import type { CrookedWheel } from '@keen/contract';
-import { alignmentState, angleLedger, setRightPlan, whereWords } from '@keen/core';
+import { alignmentState, angleLedger, whereWords } from '@keen/core';
 import type { LedgerRow } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { AllowedOnly } from '../../shared/AllowedOnly.tsx';
 import { AngleLedger } from '../../angles/AngleLedger.tsx';
+import { useRowWords } from '../../angles/useAngleWords.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
-import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { ChangedHeight } from './ChangedHeight.tsx';
 import { Closing } from './Closing.tsx';
@@ -20,7 +20,9 @@ export function SetRightStep() {
   const { draft, enter, goTo, session, isBay } = useVisit();
   const angles = draft.angles ?? {};
   const { before } = draft.visit?.setRight ?? {};
-  const rows = angleLedger(draft);
+  const state = alignmentState(draft);
+  const { rows, plan } = state;
+  const rowWords = useRowWords();
   if (rows.length === 0) {
     return (
       <Box sx={{ maxWidth: 520 }}>
@@ -36,9 +38,6 @@ export function SetRightStep() {
       </Box>
     );
   }
-  const plan = setRightPlan(draft);
-  const state = alignmentState(draft);
-  const isDone = state.kind === 'done';
   return (
     <AllowedOnly
       session={session}
@@ -73,9 +72,9 @@ export function SetRightStep() {
           </Box>
         )}
         <PlanList plan={plan} hasBegun={before !== undefined} />
-        <OpenRows rows={state.unanswered} title="No step sets this" />
-        <OpenRows rows={state.left} title="Left as it is" />
-        {isDone && <Closing />}
+        <OpenRows rows={state.unanswered} title="No step sets this" words={rowWords} />
+        <OpenRows rows={state.left} title="Left as it is" words={rowWords} />
+        {state.kind === 'done' && <Closing />}
         {!isBay && (
           <>
             <AngleLedger rows={rows} before={before ? angleLedger(draft, before) : []} />
@@ -87,17 +86,23 @@ export function SetRightStep() {
   );
 }
 
+interface OpenRowsProps {
+  rows: readonly LedgerRow[];
+  title: string;
+  words: ReturnType<typeof useRowWords>;
+}
+
 /** Rows that are decided on by themselves: read again, finer, or left. */
-function OpenRows({ rows, title }: { rows: readonly LedgerRow[]; title: string }) {
+function OpenRows({ rows, title, words }: OpenRowsProps) {
   if (rows.length === 0) return null;
   return (
     <Box component="section" aria-label={title}>
       <Typography variant="h3" component="h3">
         {title}
       </Typography>
-      {rows.map(({ key, title: name, where, value, unit }) => (
+      {rows.map((row) => (
         <Box
-          key={key}
+          key={row.key}
           sx={{
             display: 'flex',
             gap: 2,
@@ -107,13 +112,13 @@ function OpenRows({ rows, title }: { rows: readonly LedgerRow[]; title: string }
           }}
         >
           <Box>
-            {name} {where ? whereWords(where) : ''}
+            {row.title} {row.where ? whereWords(row.where) : ''}
           </Box>
           <Box className="condensed" sx={{ fontWeight: 700 }}>
-            {unit === '°' ? showDegrees(value, 2) : `${value.toFixed(0)} mm`}
+            {words(row.value, row)}
           </Box>
           <Box sx={{ ml: 'auto' }}>
-            <LeaveIt keys={[key]} />
+            <LeaveIt keys={[row.key]} />
           </Box>
         </Box>
       ))}

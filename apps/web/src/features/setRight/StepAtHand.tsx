@@ -13,7 +13,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { MeasureHere } from '../../angles/MeasureHere.tsx';
-import { useAngleWords } from '../../angles/useAngleWords.ts';
+import { useStepWords } from '../../angles/useAngleWords.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { showDegrees } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
@@ -55,9 +55,7 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
   const isSet = step.needs === 'set' || step.change !== null;
   const reach = adjuster && reachOf(draft, step, adjuster);
   const place = step.where ? whereWords(step.where) : (step.axle ?? '');
-  const angleWords = useAngleWords();
-  const words = (degrees: number) =>
-    angleWords(degrees, step.kind ?? 'camber', step.where ?? step.axle ?? 'front');
+  const words = useStepWords(step);
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -144,21 +142,27 @@ function SteeringWheel() {
   const { draft, enter } = useVisit();
   const seen = draft.visit?.setRight?.steeringWheel;
   return (
-    <Choice<SteeringWheelState>
-      label="On a straight road it stands"
-      options={[
-        { value: 'straight', label: 'Straight' },
-        { value: 'left', label: 'To the left' },
-        { value: 'right', label: 'To the right' },
-      ]}
-      value={seen?.state ?? null}
-      onChange={(state) =>
-        enter(
-          'visit.setRight.steeringWheel',
-          state === null ? null : { state, at: new Date().toISOString() },
-        )
-      }
-    />
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <Notice kind="caution">
+        Driven only when it is safe to drive: wheel nuts and every loosened fastener torqued, a road
+        where it is legal, a licensed driver.
+      </Notice>
+      <Choice<SteeringWheelState>
+        label="On a straight road it stands"
+        options={[
+          { value: 'straight', label: 'Straight' },
+          { value: 'left', label: 'To the left' },
+          { value: 'right', label: 'To the right' },
+        ]}
+        value={seen?.state ?? null}
+        onChange={(state) =>
+          enter(
+            'visit.setRight.steeringWheel',
+            state === null ? null : { state, at: new Date().toISOString() },
+          )
+        }
+      />
+    </Box>
   );
 }
 

@@ -182,7 +182,9 @@ describe('SetRightStep', () => {
     cleanup();
 
     const at = '2026-03-01T09:00:00.000Z';
-    const turned = { 'visit.setRight.turns.toe-lf': [{ at, amount: 0.5, from: 0.3 }] };
+    const turned = {
+      'visit.setRight.turns.toe-lf': [{ at, adjuster: 'tieRod', amount: 0.5, from: 0.3 }],
+    };
     showStep(<SetRightStep />, {
       draft: draftWith({ 'visit.setRight.before': ANGLES, ...turned }),
     });
@@ -190,7 +192,9 @@ describe('SetRightStep', () => {
     cleanup();
 
     // Half a turn took 0.2 of the 0.25 that were wanted: an eighth of a turn more.
-    const read = { 'visit.setRight.turns.toe-lf': [{ at, amount: 0.5, from: 0.5, to: 0.3 }] };
+    const read = {
+      'visit.setRight.turns.toe-lf': [{ at, adjuster: 'tieRod', amount: 0.5, from: 0.5, to: 0.3 }],
+    };
     showStep(<SetRightStep />, { draft: draftWith({ 'visit.setRight.before': ANGLES, ...read }) });
     expect(screen.getByText('⅝ turn more, the same way')).toBeVisible();
     expect(screen.getByText(/moved it from \+0\.50° to \+0\.30°/)).toHaveTextContent(

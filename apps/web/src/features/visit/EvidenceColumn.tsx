@@ -7,6 +7,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import type { Theme } from '@mui/material/styles';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { AxleSectionView } from '../../drawing/AxleSectionView.tsx';
+import { SidePane } from './SidePane.tsx';
 
 interface EvidenceColumnProps {
   draft: VisitDraft;
@@ -33,21 +34,7 @@ export const EvidenceColumn = memo(function EvidenceColumn(props: EvidenceColumn
   const legalMm = draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
   const shared = { tires, legalMm, unit, activeSlot, spokenOf, onPick };
   return (
-    <Box
-      component="section"
-      aria-label="Tread"
-      sx={{
-        bgcolor: 'var(--sheet)',
-        borderRight: { md: '1px solid var(--line)' },
-        borderBottom: { xs: '1px solid var(--line)', md: 0 },
-        px: { xs: 1.5, md: 2.75 },
-        py: { xs: 1, md: 2 },
-        position: { xs: 'sticky', md: 'static' },
-        top: 0,
-        zIndex: 2,
-        overflowY: { md: 'auto' },
-      }}
-    >
+    <SidePane label="Tread">
       {isNarrow ? (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
           <AxleSectionView axle="front" compact {...shared} />
@@ -81,6 +68,6 @@ export const EvidenceColumn = memo(function EvidenceColumn(props: EvidenceColumn
           )}
         </Box>
       )}
-    </Box>
+    </SidePane>
   );
 });

@@ -8,6 +8,7 @@ import { memo, useMemo } from 'react';
 import { showToe, toeScaleOf } from '../../angles/toeIn.ts';
 import { AxleWheels } from '../../drawing/WheelsInSight.tsx';
 import type { AtHand } from '../../shared/visitContext.ts';
+import { SidePane } from './SidePane.tsx';
 
 interface WheelsColumnProps {
   draft: VisitDraft;
@@ -30,21 +31,7 @@ export const WheelsColumn = memo(function WheelsColumn({ draft, toe, atHand }: W
       showToe(degrees, toeScaleOf(draft, axle, toe), isTotal),
   });
   return (
-    <Box
-      component="section"
-      aria-label="Wheels"
-      sx={{
-        bgcolor: 'var(--sheet)',
-        borderRight: { md: '1px solid var(--line)' },
-        borderBottom: { xs: '1px solid var(--line)', md: 0 },
-        px: { xs: 1.5, md: 2.75 },
-        py: { xs: 1, md: 2 },
-        position: { xs: 'sticky', md: 'static' },
-        top: 0,
-        zIndex: 2,
-        overflowY: { md: 'auto' },
-      }}
-    >
+    <SidePane label="Wheels">
       {isNarrow ? (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
           <AxleWheels {...shared('front')} isSmall />
@@ -62,6 +49,6 @@ export const WheelsColumn = memo(function WheelsColumn({ draft, toe, atHand }: W
           </Typography>
         </Box>
       )}
-    </Box>
+    </SidePane>
   );
 });

@@ -1,4 +1,5 @@
 import type { Paper, PaperBlock, PaperLine, PaperLines } from '@keen/contract';
+import { CLOSING_POINTS } from '@keen/contract/words';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
 import { createReasons } from '../explain/reasons.ts';
 import { verdictOf } from '../explain/verdict.ts';
@@ -144,9 +145,9 @@ const RIG_WITHIN_KM = 500;
 function done({ visit }: PaperFacts, writer: Writer): PaperLines | null {
   const { papers, about } = writer;
   const { closing = {}, complaintGone = {} } = visit.draft.visit?.setRight ?? {};
-  const points = (Object.keys(papers.closing) as (keyof typeof papers.closing)[])
-    .filter((point) => closing[point] === 'done')
-    .map((point) => papers.closing[point]);
+  const points = CLOSING_POINTS.filter((point) => closing[point] === 'done').map(
+    (point) => papers.closing[point],
+  );
   const complaints = (visit.draft.complaints ?? []).flatMap((complaint) => {
     const isGone = complaintGone[complaint];
     return isGone === undefined ? [] : [`${papers.complaints[complaint]}: ${papers.gone(isGone)}`];

@@ -11,8 +11,12 @@ const LEAST_WHEEL_OFF_DEG = 3;
 /** With less caster the steering does not come back well (common practice, no source). */
 const LITTLE_CASTER_DEG = 2;
 
-/** What the angles mean for driving and wear: plain sentences, from the rows and the complaint. */
-export function whatAnglesMean(rows: readonly LedgerRow[], draft: VisitDraft): string[] {
+/**
+ * What the angles mean for driving and wear: plain sentences, from the rows and the complaint. What must be
+ * measured again means nothing yet.
+ */
+export function whatAnglesMean(all: readonly LedgerRow[], draft: VisitDraft): string[] {
+  const rows = all.filter(({ state }) => state !== 'stale');
   return [
     ...pull(rows, draft),
     ...steeringWheel(rows, draft),

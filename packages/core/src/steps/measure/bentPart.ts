@@ -3,6 +3,7 @@ import type { Wheel } from '@keen/contract/words';
 import { sideOf } from '../../engine/case/wheels.ts';
 import { limitsOf } from './limits.ts';
 import { angleSd } from './readings.ts';
+import { staleAngles } from './stale.ts';
 
 /** A part that the steering axis says is bent. */
 export interface BentPart {
@@ -24,12 +25,13 @@ const LEAST_DEG = 0.75;
 export function bentParts(draft: VisitDraft): BentPart[] {
   const limits = limitsOf(draft);
   const { lf, rf } = draft.angles ?? {};
+  const stale = staleAngles(draft);
   const found: BentPart[] = [];
   for (const [wheel, own, other] of [
     ['lf', lf, rf],
     ['rf', rf, lf],
   ] as const) {
-    if (own?.camber === undefined || own.sai === undefined) continue;
+    if (own?.camber === undefined || own.sai === undefined || stale[wheel]?.camber) continue;
     const { front } = limits.camber;
     if (!front) continue;
     const should = limits.sai

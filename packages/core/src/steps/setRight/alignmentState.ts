@@ -7,6 +7,7 @@ import { METHOD_FACTS } from '../measure/methods.ts';
 import { readingInUse } from '../measure/readings.ts';
 import { leftRows } from './leftRows.ts';
 import { isAtTarget, setRightPlan } from './setRightPlan.ts';
+import type { PlanStep } from './setRightPlan.ts';
 import { steeringOpen } from './steeringWheel.ts';
 
 /** How far an alignment is, in one sentence, from every row of the ledger and every step of the plan. */
@@ -15,6 +16,9 @@ export interface AlignmentState {
   headline: string;
   /** What else is open, or what was left; empty where there is nothing to add. */
   detail: string;
+  /** The ledger and the plan that it was computed from. */
+  rows: readonly LedgerRow[];
+  plan: readonly PlanStep[];
   /** Rows that are out or cannot be told and that no step of the plan answers. */
   unanswered: readonly LedgerRow[];
   /** Rows that were left as they are. */
@@ -39,6 +43,8 @@ export function alignmentState(draft: VisitDraft): AlignmentState {
   const left = rows.filter(({ key }) => leftKeys.includes(key));
   const answered = new Set(plan.flatMap((step) => step.rows));
   const shared = {
+    rows,
+    plan,
     left,
     unanswered: [...out, ...undecided].filter(({ key }) => !answered.has(key)),
   };
