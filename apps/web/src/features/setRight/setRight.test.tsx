@@ -224,4 +224,17 @@ describe('SetRightStep', () => {
     expect(section.getByText(/Camber left rear/)).toBeVisible();
     expect(section.getAllByRole('button', { name: 'Set it after all' })).toHaveLength(2);
   });
+
+  it('does not take notches of a cam for turns of a rod', () => {
+    const at = '2026-03-01T09:00:00.000Z';
+    const turned = [{ at, adjuster: 'turnbuckle', amount: 0.5, from: 0.5, to: 0.3 }];
+    const draft = draftWith({
+      'visit.setRight.before': ANGLES,
+      'visit.setRight.turns.toe-lf': turned,
+    });
+    showStep(<SetRightStep />, { draft });
+    // The step is set with its tie rod, of which nobody has made a turn yet.
+    expect(screen.queryByText(/the same way/)).toBeNull();
+    expect(screen.getByText(/it works out the rest/)).toBeVisible();
+  });
 });

@@ -50,6 +50,25 @@ describe('useVisitDraft', () => {
     expect(store.getState().outbox.pending).toEqual([]);
   });
 
+  it('takes back what one act entered in one, and what was entered before it in another', () => {
+    const { result } = renderHook(() => useVisitDraft(visitDetail({})), { wrapper });
+    act(() => result.current.enter('visit.words', 'pulls'));
+    act(() =>
+      result.current.enterAll([
+        { path: 'angles.lf', value: { toe: 0.4 } },
+        { path: 'angles.rf', value: { toe: 0.4 } },
+      ]),
+    );
+    act(() => result.current.undo?.());
+    expect(result.current.draft).toEqual({ angles: {}, visit: { words: 'pulls' } });
+    act(() => result.current.redo?.());
+    expect(result.current.draft.angles).toEqual({ lf: { toe: 0.4 }, rf: { toe: 0.4 } });
+    act(() => result.current.undo?.());
+    act(() => result.current.undo?.());
+    expect(result.current.draft.visit?.words).toBeUndefined();
+    expect(result.current.undo).toBeNull();
+  });
+
   it('undoes and redoes by entering what was before and after', () => {
     const detail = visitDetail({ vehicle: { drive: 'fwd' } });
     const { result } = renderHook(() => useVisitDraft(detail), { wrapper });

@@ -101,4 +101,12 @@ describe('bentParts', () => {
     ]);
     expect(said(36, 35)).toEqual([]);
   });
+
+  it('says nothing of a figure that must be measured again', () => {
+    const draft = { angles: { lf: { toe: 0.4 }, rf: { toe: 0.4 } } };
+    const rows = angleLedger(draft);
+    expect(whatAnglesMean(rows, draft).join()).toMatch(/both tires scrub/);
+    const stale = rows.map((row) => ({ ...row, state: 'stale' as const }));
+    expect(whatAnglesMean(stale, draft)).toEqual([]);
+  });
 });
