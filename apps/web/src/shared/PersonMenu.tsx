@@ -52,7 +52,7 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
       </Typography>
       <UnitChoices units={preferences.units} onChange={(units) => set({ units })} />
       <Choice
-        label="Toe in"
+        label="Toe shown in"
         options={TOE_UNIT_CHOICES}
         value={preferences.toe}
         onChange={(toe) => toe && set({ toe })}

@@ -5,5 +5,5 @@ export const TOE_UNIT_CHOICES = [
   { value: 'deg', label: 'Degrees' },
   { value: 'min', label: 'Minutes' },
   { value: 'mm', label: 'mm' },
-  { value: 'in', label: 'Inches' },
+  { value: 'in', label: 'in' },
 ] as const satisfies readonly { value: ToeIn['unit']; label: string }[];

@@ -32,7 +32,12 @@ export function AngleEntry() {
   return (
     <Box component="section" aria-labelledby="entry-title" sx={{ display: 'grid', gap: 2 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Typography variant="h2" component="h3" id="entry-title" sx={{ mr: 'auto' }}>
+        <Typography
+          variant="h2"
+          component="h3"
+          id="entry-title"
+          sx={{ mr: 'auto', width: { xs: '100%', sm: 'auto' } }}
+        >
           Read the angles
         </Typography>
         <RigButton />

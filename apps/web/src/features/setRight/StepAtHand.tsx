@@ -100,7 +100,11 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
       {isSet && advice && reach?.state !== 'beyond' && <Box>{advice}</Box>}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         {isSet && tool && (
-          <Button onClick={() => setWorking(true)}>Work out the {tool.title.toLowerCase()}</Button>
+          <Button onClick={() => setWorking(true)}>
+            {step.key === 'steeringWheel'
+              ? 'Work out how far the rods turn'
+              : `Work out the ${tool.title.toLowerCase()}`}
+          </Button>
         )}
         {hasBegun && step.needs === 'set' && step.kind && <LeaveIt keys={step.rows} />}
       </Box>
