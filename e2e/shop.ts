@@ -25,7 +25,7 @@ export async function takeIn(page: Page, plate: string): Promise<void> {
 const HEADINGS = {
   Arrive: /What brings/,
   Read: /outer|centre|inner|All twelve/,
-  Inspect: /Feel the tread/,
+  Inspect: /Walk round the car/,
   Explain: /./,
   Decide: /./,
   Measure: /Measure the alignment/,

@@ -1,12 +1,14 @@
 import type { Session, VisitDetail, VisitDraft } from '@keen/contract';
 import { DEFAULT_PREFERENCES, DEFAULT_SHOP_SETTINGS } from '@keen/contract';
 import { draftToCase, foldEntries } from '@keen/core';
+import { ThemeProvider } from '@mui/material/styles';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { createMemoryRouter, Outlet, RouterProvider } from 'react-router';
 import { Provider } from 'react-redux';
 import { vi } from 'vitest';
 import { createStore } from '../src/app/store.ts';
+import { createKeenTheme } from '../src/app/theme.ts';
 import type { VisitContext } from '../src/shared/visitContext.ts';
 import { IDLE } from '../src/workers/useDiagnosis.ts';
 
@@ -100,7 +102,9 @@ export function showStep(
   ]);
   render(
     <Provider store={createStore()}>
-      <RouterProvider router={router} />
+      <ThemeProvider theme={createKeenTheme('light')}>
+        <RouterProvider router={router} />
+      </ThemeProvider>
     </Provider>,
   );
   return { enter, goTo, setTried };

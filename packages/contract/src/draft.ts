@@ -23,6 +23,7 @@ import {
   CROOKED_WHEELS,
   CUPPINGS,
   DAMAGES,
+  DAMAGE_ZONES,
   DRIVERS,
   DRIVES,
   EVENTS,
@@ -110,6 +111,9 @@ export const tireExtras = {
   puncturePlace: z.enum(PUNCTURE_PLACES),
   season: z.enum(SEASONS),
 } as const;
+
+/** Where each damage is seen. */
+export const damageZoneSchema = z.enum(DAMAGE_ZONES);
 
 export const draftStationSchema = z.strictObject({
   inner: readingSchema.optional(),
@@ -290,7 +294,17 @@ export const visitDraftSchema = z
         events: z.array(z.enum(EVENTS)).optional(),
         occasions: z.array(z.enum(OCCASIONS)).optional(),
         car: draftCarSchema.optional(),
-        tires: z.partialRecord(wheelSchema, z.strictObject(tireExtras).partial()).optional(),
+        tires: z
+          .partialRecord(
+            wheelSchema,
+            z
+              .strictObject({
+                ...tireExtras,
+                damageAt: z.partialRecord(z.enum(DAMAGES), damageZoneSchema),
+              })
+              .partial(),
+          )
+          .optional(),
         heights: z.partialRecord(wheelSchema, heightSchema).optional(),
         warmBy: warmBySchema.optional(),
         lastAlignment: lastAlignmentSchema.optional(),

@@ -23,6 +23,7 @@ import {
   odometerSchema,
   tiresDifferSchema,
   batterySchema,
+  damageZoneSchema,
   nutTorqueSchema,
   ADJUSTABLE,
   heightSchema,
@@ -202,6 +203,9 @@ for (const wheel of WHEELS) {
   schemas.set(`angles.${wheel}`, wheelAnglesSchema);
   for (const [field, schema] of Object.entries(tireExtras)) {
     schemas.set(`visit.tires.${wheel}.${field}`, schema);
+  }
+  for (const damage of DAMAGES) {
+    schemas.set(`visit.tires.${wheel}.damageAt.${damage}`, damageZoneSchema);
   }
   for (const part of PARTS) {
     schemas.set(`visit.inspect.parts.${wheel}.${part}`, z.enum(PLAYS));

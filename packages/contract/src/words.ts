@@ -257,6 +257,10 @@ export type RotationPattern = (typeof ROTATION_PATTERNS)[number];
 export const SEASONS = ['summer', 'allSeason', 'winter'] as const;
 export type Season = (typeof SEASONS)[number];
 
+/** Where damage is seen on a tire, from its outer side to its inner one. */
+export const DAMAGE_ZONES = ['outerSidewall', 'outer', 'centre', 'inner', 'innerSidewall'] as const;
+export type DamageZone = (typeof DAMAGE_ZONES)[number];
+
 /** Where a tire is punctured; only the crown can be repaired. */
 export const PUNCTURE_PLACES = ['crown', 'shoulder', 'sidewall'] as const;
 export type PuncturePlace = (typeof PUNCTURE_PLACES)[number];

@@ -45,10 +45,21 @@ export type { DraftCase } from './visit/draftToCase.ts';
 export { caseToChanges } from './visit/caseToChanges.ts';
 export { readingOrder } from './steps/read/readingOrder.ts';
 export type { Slot } from './steps/read/readingOrder.ts';
+export { WALK, nothingFound, partsAt, stopState } from './steps/inspect/walk.ts';
+export type { Stop, StopState } from './steps/inspect/walk.ts';
+export {
+  DAMAGE_WORDS,
+  FEATHER_WORDS,
+  PLAY_WORDS,
+  WAVE_WORDS,
+  ZONE_WORDS,
+} from './words/inspectWords.ts';
 export { readDigits } from './steps/read/digitEntry.ts';
 export type { DigitEntry } from './steps/read/digitEntry.ts';
 export { ALL_RIBS, VISIT_STEPS, missingArrival, nextStep, stepStates } from './steps/visitSteps.ts';
 export type { StepState, VisitStep } from './steps/visitSteps.ts';
+export { lacksOf } from './steps/lacks.ts';
+export type { Lack } from './steps/lacks.ts';
 export { axleSection } from './drawing/axleSection.ts';
 export { wheelsInSight } from './steps/measure/wheelsInSight.ts';
 export type {

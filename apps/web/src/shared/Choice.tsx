@@ -1,5 +1,5 @@
-import ToggleButton from '@mui/material/ToggleButton';
 import { ChoiceGroup } from './ChoiceGroup.tsx';
+import { ToggleRow } from './ToggleRow.tsx';
 
 export interface ChoiceOption<T extends string> {
   value: T;
@@ -14,24 +14,21 @@ interface ChoiceProps<T extends string> {
   /** Pressing the chosen one again takes it back: null. */
   onChange: (value: T | null) => void;
   dense?: boolean;
+  /** The key that goes through the answers. */
+  letter?: string;
 }
 
 /** One of a few answers, each one press. */
 export function Choice<T extends string>(props: ChoiceProps<T>) {
-  const { label, hideLabel = false, options, value, onChange, dense = false } = props;
+  const { label, hideLabel = false, options, value, onChange, dense = false, letter } = props;
   return (
-    <ChoiceGroup label={label} hideLabel={hideLabel}>
-      {options.map((option) => (
-        <ToggleButton
-          key={option.value}
-          value={option.value}
-          selected={option.value === value}
-          onChange={() => onChange(option.value === value ? null : option.value)}
-          sx={dense ? { px: 1.1 } : {}}
-        >
-          {option.label}
-        </ToggleButton>
-      ))}
+    <ChoiceGroup label={label} hideLabel={hideLabel} letter={letter}>
+      <ToggleRow
+        options={options}
+        isChosen={(one) => one === value}
+        onPress={(one) => onChange(one === value ? null : one)}
+        dense={dense}
+      />
     </ChoiceGroup>
   );
 }

@@ -1,5 +1,5 @@
-import ToggleButton from '@mui/material/ToggleButton';
 import { ChoiceGroup } from './ChoiceGroup.tsx';
+import { ToggleRow } from './ToggleRow.tsx';
 
 interface ManyChoiceProps<T extends string> {
   label: string;
@@ -23,16 +23,7 @@ export function ManyChoice<T extends string>(props: ManyChoiceProps<T>) {
 
   return (
     <ChoiceGroup label={label} hideLabel={hideLabel}>
-      {options.map(({ value, label: words }) => (
-        <ToggleButton
-          key={value}
-          value={value}
-          selected={values.includes(value)}
-          onChange={() => toggle(value)}
-        >
-          {words}
-        </ToggleButton>
-      ))}
+      <ToggleRow options={options} isChosen={(one) => values.includes(one)} onPress={toggle} />
     </ChoiceGroup>
   );
 }

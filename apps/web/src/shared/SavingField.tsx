@@ -9,6 +9,7 @@ interface SavingFieldProps {
   check?: (text: string) => string | null;
   multiline?: boolean;
   placeholder?: string;
+  autoFocus?: boolean;
 }
 
 const SAVE_AFTER_MS = 500;

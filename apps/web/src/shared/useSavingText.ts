@@ -18,7 +18,19 @@ export function useSavingText({ shown, save, pauseMs }: SavingTextOptions) {
   const [known, setKnown] = useState(shown);
   const [isEditing, setEditing] = useState(false);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
-  useEffect(() => () => clearTimeout(timer.current), []);
+  const unsaved = useRef<string | null>(null);
+  const saver = useRef(save);
+  useEffect(() => {
+    saver.current = save;
+  });
+  // A step that is left by a key takes its field away before the field is left.
+  useEffect(
+    () => () => {
+      clearTimeout(timer.current);
+      if (unsaved.current !== null) saver.current(unsaved.current);
+    },
+    [],
+  );
 
   // Adjusted while rendering, so that the old value is never painted.
   if (shown !== known && !isEditing) {
@@ -32,10 +44,15 @@ export function useSavingText({ shown, save, pauseMs }: SavingTextOptions) {
     onType: (typed: string) => {
       setText(typed);
       clearTimeout(timer.current);
-      timer.current = setTimeout(() => save(typed), pauseMs);
+      unsaved.current = typed;
+      timer.current = setTimeout(() => {
+        unsaved.current = null;
+        saver.current(typed);
+      }, pauseMs);
     },
     onBlur: () => {
       clearTimeout(timer.current);
+      unsaved.current = null;
       save(text);
       setEditing(false);
     },

@@ -201,6 +201,13 @@ export const ENGLISH_PAPERS: PaperTexts = {
     sidewallCrack: 'sidewall cracks',
     flatSpot: 'flat spot',
   },
+  damageZones: {
+    outerSidewall: 'outer sidewall',
+    outer: 'outer rib',
+    centre: 'centre',
+    inner: 'inner rib',
+    innerSidewall: 'inner sidewall',
+  },
   plays: { none: 'none', some: 'some', excessive: 'too much', unknown: 'not looked at' },
   parts: {
     outerTieRod: 'Outer tie rod end',

@@ -5,6 +5,7 @@ import type {
   Complaint,
   Cupping,
   Damage,
+  DamageZone,
   Feather,
   LedgerState,
   Method,
@@ -134,6 +135,8 @@ export interface PaperTexts {
   feathers: Record<Feather, string>;
   cuppings: Record<Cupping, string>;
   damages: Record<Damage, string>;
+  /** Where damage is seen on a tire. */
+  damageZones: Record<DamageZone, string>;
   plays: Record<Play, string>;
   parts: Record<Part, string>;
   noParts: string;

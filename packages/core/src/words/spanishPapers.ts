@@ -215,6 +215,13 @@ export const SPANISH_PAPERS: PaperTexts = {
     sidewallCrack: 'grietas en el flanco',
     flatSpot: 'zona plana',
   },
+  damageZones: {
+    outerSidewall: 'flanco exterior',
+    outer: 'hombro exterior',
+    centre: 'centro',
+    inner: 'hombro interior',
+    innerSidewall: 'flanco interior',
+  },
   plays: { none: 'ninguna', some: 'algo', excessive: 'demasiada', unknown: 'no comprobada' },
   parts: {
     outerTieRod: 'Rótula exterior de dirección',

@@ -90,7 +90,34 @@ describe('ArriveStep', () => {
     expect(enter.mock.calls).toEqual([
       ['tires.lf.size', '205/55R16'],
       ['tires.rf.size', '205/55R16'],
+      ['tires.lr.size', '205/55R16'],
+      ['tires.rr.size', '205/55R16'],
     ]);
+  });
+
+  it('takes the rears along with the fronts only while they have nothing of their own', async () => {
+    const { enter } = showStep(<ArriveStep />, {
+      draft: { tires: { lr: { size: '225/50R17', newDepth: 9 }, rr: { size: '225/50R17' } } },
+    });
+    await userEvent.type(screen.getByLabelText('Front size'), '205/55R16');
+    await userEvent.type(screen.getAllByLabelText('New depth')[0]!, '8');
+    await userEvent.tab();
+    expect(enter.mock.calls).toEqual([
+      ['tires.lf.size', '205/55R16'],
+      ['tires.rf.size', '205/55R16'],
+      ['tires.lf.newDepth', 8],
+      ['tires.rf.newDepth', 8],
+      ['tires.rr.newDepth', 8],
+    ]);
+  });
+
+  it('saves what is in a field when Ctrl and Enter goes on from it', async () => {
+    const { enter, goTo } = showStep(<ArriveStep />);
+    await userEvent.type(screen.getByLabelText('Distance on these tires'), '30000');
+    await userEvent.keyboard('{Control>}{Enter}{/Control}');
+    expect(goTo).toHaveBeenCalledWith('read');
+    cleanup();
+    expect(enter).toHaveBeenCalledWith('tires.rr.distance', 30_000);
   });
 
   it('adds and removes complaints, one press each', async () => {

@@ -13,11 +13,13 @@ import {
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useHotkeys } from 'react-hotkeys-hook';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useState } from 'react';
 import { COMPLAINT_WORDS } from '../../shared/complaintWords.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
+import { useEnter } from '../../shared/useEnter.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Folded } from '../../shared/Folded.tsx';
 import { CarCard } from './CarCard.tsx';
@@ -29,6 +31,7 @@ import { Rotations } from './Rotations.tsx';
 import { TireDetails } from './TireDetails.tsx';
 import { NewDepthField } from './TireNumbers.tsx';
 import { TireDistances, useGrain } from './TireDistances.tsx';
+import { useTakenAlong } from './useTakenAlong.ts';
 
 /** A tire after some kilometres of road (common practice, no source). */
 const USUAL_WARM_K = 20;
@@ -53,7 +56,9 @@ const AXLE_WORDS: Record<Axle, string> = { front: 'Front', rear: 'Rear' };
 export function ArriveStep() {
   const { draft, enter, goTo } = useVisit();
   const [grain, setGrain] = useGrain();
-  useHotkeys('enter', () => goTo('read'));
+  useEnter(() => goTo('read'));
+  const [isNew] = useState(draft.visit?.words === undefined && draft.complaints === undefined);
+  const hasKeyboard = useMediaQuery('(hover: hover) and (pointer: fine)', { noSsr: true });
   const complaints = draft.complaints ?? [];
 
   return (
@@ -66,6 +71,8 @@ export function ArriveStep() {
         value={draft.visit?.words ?? ''}
         onChange={(words) => enter('visit.words', words)}
         multiline
+        // A car that has just come in, at a keyboard: one types at once.
+        autoFocus={isNew && hasKeyboard}
       />
       <Box sx={{ mt: -1.5 }}>
         <ManyChoice
@@ -208,11 +215,17 @@ function WarmPressure() {
 
 /** What the two tires of an axle share, and the pressure of each. */
 function AxleFields({ axle, hasDepth }: { axle: Axle; hasDepth: boolean }) {
-  const { draft, enter, units } = useVisit();
+  const { draft, enter, enterAll, units } = useVisit();
   const wheels = WHEELS_OF_AXLE[axle];
   const first = draft.tires?.[wheels[0]];
   const both = (field: string, value: unknown) => {
     for (const wheel of wheels) enter(`tires.${wheel}.${field}`, value);
+  };
+  const along = useTakenAlong((wheel) => draft.tires?.[wheel]?.size);
+  // Most cars wear the same size all round: the rears take it along until they are told otherwise.
+  const size = (value: string | null) => {
+    const rears = axle === 'front' ? along(WHEELS_OF_AXLE.rear, value) : [];
+    enterAll([...wheels, ...rears].map((wheel) => ({ path: `tires.${wheel}.size`, value })));
   };
   const kpa = (value: number | null) =>
     value === null ? null : pressureToKpa(value, units.pressure);
@@ -234,9 +247,15 @@ function AxleFields({ axle, hasDepth }: { axle: Axle; hasDepth: boolean }) {
         placeholder="205/55R16"
         value={first?.size ?? ''}
         check={sizeFault}
-        onChange={(size) => both('size', size)}
+        onChange={size}
       />
-      {hasDepth && <NewDepthField label="New depth" wheels={wheels} />}
+      {hasDepth && (
+        <NewDepthField
+          label="New depth"
+          wheels={wheels}
+          alongWith={axle === 'front' ? WHEELS_OF_AXLE.rear : []}
+        />
+      )}
       <NumberField
         label="Placard"
         unit={units.pressure}

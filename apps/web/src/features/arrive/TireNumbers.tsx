@@ -3,6 +3,7 @@ import { depthFromMm, depthToMm, distanceFromKm, distanceToKm } from '@keen/core
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { useTakenAlong } from './useTakenAlong.ts';
 
 interface TireNumberProps {
   label: string;
@@ -29,9 +30,15 @@ export function DistanceField({ label, wheels }: TireNumberProps) {
   );
 }
 
+interface NewDepthProps extends TireNumberProps {
+  /** Tires that take the depth along while they have none of their own. */
+  alongWith?: readonly Wheel[];
+}
+
 /** How deep tires were when new, in the person's unit. */
-export function NewDepthField({ label, wheels }: TireNumberProps) {
-  const { draft, enter, units } = useVisit();
+export function NewDepthField({ label, wheels, alongWith = [] }: NewDepthProps) {
+  const { draft, enterAll, units } = useVisit();
+  const along = useTakenAlong((wheel) => draft.tires?.[wheel]?.newDepth);
   const mm = draft.tires?.[wheels[0]!]?.newDepth;
   return (
     <NumberField
@@ -40,9 +47,14 @@ export function NewDepthField({ label, wheels }: TireNumberProps) {
       max={units.depth === 'mm' ? 60 : 75}
       min={0.1}
       value={mm === undefined ? null : depthFromMm(mm, units.depth)}
-      onChange={(value) => {
-        const next = value === null ? null : depthToMm(value, units.depth);
-        for (const wheel of wheels) enter(`tires.${wheel}.newDepth`, next);
+      onChange={(typed) => {
+        const value = typed === null ? null : depthToMm(typed, units.depth);
+        enterAll(
+          [...wheels, ...along(alongWith, value)].map((wheel) => ({
+            path: `tires.${wheel}.newDepth`,
+            value,
+          })),
+        );
       }}
     />
   );

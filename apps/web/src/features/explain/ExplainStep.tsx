@@ -6,10 +6,10 @@ import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { ExplainedBy } from '../../shared/ExplainedBy.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { useWeighing } from '../../shared/useWeighing.ts';
+import { useEnter } from '../../shared/useEnter.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AnswerState } from './AnswerState.tsx';
 import { CausePosture } from './CausePosture.tsx';
@@ -21,17 +21,11 @@ import { ReasonLists } from './ReasonLists.tsx';
 import { WearRates } from './WearRates.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
-const ASSUMED_WORDS: Record<string, string> = {
-  drive: 'front drive',
-  newDepth: '8 mm when new',
-  distance: '30 000 km run',
-};
-
 /** Which angle, pressure or part made this pattern, how sure that is, and why. */
 export function ExplainStep() {
-  const { diagnosing, ribsRead, goTo, assumed } = useVisit();
+  const { diagnosing, ribsRead, goTo } = useVisit();
   const weighing = useWeighing();
-  useHotkeys('enter', () => goTo('decide'));
+  useEnter(() => goTo('decide'));
   if (ribsRead < 3) return <NothingYet ribsRead={ribsRead} onRead={() => goTo('read')} />;
   const { answer, file, failure } = diagnosing;
   if (failure !== null) {
@@ -52,11 +46,6 @@ export function ExplainStep() {
         isFull={diagnosing.state === 'full'}
       />
       <FromTheAngles answer={answer} file={file} />
-      {assumed.length > 0 && (
-        <Notice>
-          Not entered, so assumed: {assumed.map((field) => ASSUMED_WORDS[field]).join(', ')}.
-        </Notice>
-      )}
       <NextCheckBar
         checks={answer.diagnosis.nextChecks}
         worths={weighing?.checks ?? null}

@@ -1,66 +1,169 @@
-import { WHEELS_OF_AXLE } from '@keen/core';
+import { nothingFound, stopState, WALK, whereWords } from '@keen/core';
+import type { Stop } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import type { Theme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Notice } from '../../shared/Notice.tsx';
+import { useEnter } from '../../shared/useEnter.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { CornerStop } from './CornerStop.tsx';
 import { RideHeights } from './RideHeights.tsx';
 import { SideToSide } from './SideToSide.tsx';
-import { StrokePad } from './StrokePad.tsx';
-import { TireFindings } from './TireFindings.tsx';
+import { StopRow } from './StopRow.tsx';
+import { TireStop } from './TireStop.tsx';
 import { TouchGuides } from './TouchGuides.tsx';
-import { UnderTheCar } from './UnderTheCar.tsx';
 import { WornParts } from './WornParts.tsx';
 
-/** The hand over the tread, then damage, then play. */
+const ON_THE_GROUND = WALK.filter(({ kind }) => kind === 'tire');
+const LIFTED = WALK.filter(({ kind }) => kind === 'corner');
+const COMPARED = WALK.filter(({ kind }) => kind === 'sides' || kind === 'heights');
+
+/** The walk round the car: one stop open, what is answered folded into a line. */
 export function InspectStep() {
-  const { goTo } = useVisit();
-  useHotkeys('enter', () => goTo('explain'));
+  const { draft, enterAll, goTo } = useVisit();
+  const [chosen, setChosen] = useState<Stop | null>(() => firstOpen());
+  // Under the thumb on a phone, beside the name where there is room.
+  const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('md'));
+  const isAt = (stop: Stop) => chosen === stop;
+
+  /** The first tire, else the first corner, that is not answered whole. */
+  function firstOpen(): Stop | null {
+    const walked = [...ON_THE_GROUND, ...LIFTED];
+    return walked.find((stop) => stopState(draft, stop).state !== 'done') ?? null;
+  }
+
+  /** Nothing (else) found here: the rest is entered, and the walk goes on. */
+  function goOn(): void {
+    if (!chosen) {
+      goTo('explain');
+      return;
+    }
+    const rest = nothingFound(draft, chosen);
+    if (rest.length > 0) enterAll(rest);
+    const next = WALK[WALK.indexOf(chosen) + 1];
+    if (next) setChosen(next);
+    else {
+      setChosen(null);
+      goTo('explain');
+    }
+  }
+
+  function move(by: number): void {
+    const at = chosen ? WALK.indexOf(chosen) + by : by > 0 ? 0 : WALK.length - 1;
+    setChosen(WALK[Math.min(WALK.length - 1, Math.max(0, at))] ?? null);
+  }
+
+  useEnter(goOn);
+  useHotkeys('down', () => move(1), { preventDefault: true });
+  useHotkeys('up', () => move(-1), { preventDefault: true });
+  const atTire = chosen?.kind === 'tire';
+  useHotkeys('right', () => move(1), { enabled: atTire });
+  useHotkeys('left', () => move(-1), { enabled: atTire });
+
+  const goOnButton = (stop: Stop) => (
+    <Button variant="contained" onClick={goOn}>
+      {goOnWords(stop, stopState(draft, stop).state)} ↵
+    </Button>
+  );
+  const rows = (stops: readonly Stop[]) =>
+    stops.map((stop) => (
+      <StopRow
+        key={`${stop.kind} ${stop.wheel ?? ''}`}
+        stop={stop}
+        title={titleOf(stop)}
+        isOpen={isAt(stop)}
+        onOpen={() => setChosen(isAt(stop) ? null : stop)}
+        action={!isNarrow && goOnButton(stop)}
+      >
+        <StopBody stop={stop} />
+        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mt: 2 }}>
+          {isNarrow && goOnButton(stop)}
+          {stop === LIFTED[0] && (
+            <Button onClick={() => goTo('explain')}>Not lifted today: explain</Button>
+          )}
+        </Box>
+      </StopRow>
+    ));
+
   return (
-    <Box sx={{ display: 'grid', gap: 3 }}>
-      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-start' }}>
-        <Box sx={{ flex: '1 1 300px' }}>
-          <Typography variant="h1" component="h2" gutterBottom>
-            Feel the tread?
-          </Typography>
-          <Typography color="textSecondary">
-            Stroke each tire across the ribs, away from the car and back. Then along the tread for
-            waves. Then shake the wheel for play.
-          </Typography>
-        </Box>
-        <StrokePad />
+    <Box
+      sx={{ display: 'grid', gap: 2.5 }}
+      // After a press by hand the keys belong to the walk again, not to the button that was pressed.
+      onClick={({ detail, target }) => {
+        if (detail > 0 && target instanceof Element) target.closest('button')?.blur();
+      }}
+    >
+      <Box>
+        <Typography variant="h1" component="h2" gutterBottom>
+          Walk round the car
+        </Typography>
+        <Typography color="textSecondary">
+          The hand across the ribs and back, then along them, then the eye. What is not answered was
+          not looked at.
+        </Typography>
       </Box>
-      <Notice kind="caution">
-        Feel slowly, with gloves: cords cut. Lift at the maker’s points and set stands before a hand
-        goes under; shake a wheel only on a car that cannot roll or fall. A licensed technician
-        judges the joints.
-      </Notice>
-      <TouchGuides />
-      {(['front', 'rear'] as const).map((axle) => (
-        <Box
-          key={axle}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
-            columnGap: 4,
-            rowGap: 3,
-          }}
-        >
-          {WHEELS_OF_AXLE[axle].map((wheel) => (
-            <TireFindings key={wheel} wheel={wheel} />
-          ))}
-        </Box>
-      ))}
-      <UnderTheCar />
-      <SideToSide />
-      <RideHeights />
+      <section aria-label="On the ground">
+        <Notice kind="caution">Feel slowly, with gloves: cords cut.</Notice>
+        {rows(ON_THE_GROUND)}
+        <TouchGuides />
+      </section>
+      <section aria-label="Under the car">
+        <Typography variant="h2" component="h3" gutterBottom>
+          Under the car
+        </Typography>
+        <Notice kind="caution">
+          Lift at the maker’s points and set stands before a hand goes under; shake a wheel only on
+          a car that cannot roll or fall. A licensed technician judges the joints.
+        </Notice>
+        {rows(LIFTED)}
+      </section>
+      <section aria-label="Compared">
+        <Typography variant="h2" component="h3" gutterBottom>
+          Side against side
+        </Typography>
+        {rows(COMPARED)}
+      </section>
       <WornParts />
       <Box sx={{ display: 'flex', justifyContent: 'flex-end' }}>
-        <Button variant="contained" onClick={() => goTo('explain')}>
-          Explain ↵
+        <Button variant={chosen ? 'outlined' : 'contained'} onClick={() => goTo('explain')}>
+          {chosen ? 'Explain' : 'Explain ↵'}
         </Button>
       </Box>
     </Box>
   );
+}
+
+function StopBody({ stop }: { stop: Stop }) {
+  switch (stop.kind) {
+    case 'tire':
+      return <TireStop key={stop.wheel} wheel={stop.wheel} />;
+    case 'corner':
+      return <CornerStop key={stop.wheel} wheel={stop.wheel} />;
+    case 'sides':
+      return <SideToSide />;
+    case 'heights':
+      return <RideHeights />;
+  }
+}
+
+function titleOf(stop: Stop): string {
+  switch (stop.kind) {
+    case 'tire':
+    case 'corner':
+      return whereWords(stop.wheel);
+    case 'sides':
+      return 'Left against right';
+    case 'heights':
+      return 'Ride height';
+  }
+}
+
+function goOnWords(stop: Stop, state: 'done' | 'partly' | 'open'): string {
+  if (state === 'done' || stop.kind === 'heights') return 'Next';
+  if (stop.kind === 'corner') return state === 'open' ? 'All OK here' : 'The rest is OK';
+  return state === 'open' ? 'Nothing found here' : 'Nothing else here';
 }

@@ -16,6 +16,7 @@ import { useDiagnosis } from '../../workers/useDiagnosis.ts';
 import { EvidenceColumn } from './EvidenceColumn.tsx';
 import { WheelsColumn } from './WheelsColumn.tsx';
 import { SavedState } from '../../shared/SavedState.tsx';
+import { StepLacks } from './StepLacks.tsx';
 import { StepRail } from './StepRail.tsx';
 import { SafetyStrip } from './SafetyStrip.tsx';
 import { useVisitDraft } from './useVisitDraft.ts';
@@ -25,6 +26,8 @@ const SHORTCUTS = [
   { keys: [']'], what: 'next step' },
   { keys: ['['], what: 'step before' },
   { keys: ['T'], what: 'back to today' },
+  { keys: ['←', '→'], what: 'in a row of answers: the one beside; its first letter presses it' },
+  { keys: ['Ctrl', 'Enter'], what: 'go on, out of a field too' },
   { keys: ['B'], what: 'in Measure and Set right: bay mode, large and one thing at a time' },
   { keys: ['N'], what: 'in bay mode: the next step of the plan' },
   { keys: ['Ctrl', 'Z'], what: 'undo my last entry' },
@@ -34,7 +37,11 @@ const SHORTCUTS = [
   { keys: ['Backspace'], what: 'in Read: one step back' },
   { keys: ['/'], what: 'in Read: this rib cannot be read' },
   { keys: ['O', 'S', 'I'], what: 'in Inspect: catches out, smooth, catches in' },
-  { keys: ['←', '→'], what: 'in Inspect: the tire before, the next one' },
+  { keys: ['Enter'], what: 'in Inspect: nothing else found here, go on' },
+  { keys: ['↑', '↓'], what: 'in Inspect: the stop before, the next one' },
+  { keys: ['W'], what: 'in Inspect: waves; a damage by the letter on its button' },
+  { keys: ['←', '→'], what: 'in Inspect under the car: the part before, the next one' },
+  { keys: ['N', 'S', 'X'], what: 'in Inspect under the car: play none, some, too much' },
 ];
 
 /** Steps that draw what the model expects over the readings. */
@@ -212,6 +219,9 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
             zoom: isBay ? { xs: 1.15, md: 1.4 } : undefined,
           }}
         >
+          {!isReading && !isBay && (
+            <StepLacks draft={draft} step={step} isDecided={detail.decisions.length > 0} />
+          )}
           <Outlet context={context} />
         </Box>
       </Box>

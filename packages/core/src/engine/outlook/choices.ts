@@ -230,7 +230,8 @@ function worthOf(
   return {
     check,
     where,
-    changes: changes / count,
+    // Chances that add up to one may do so a hair above it.
+    changes: Math.min(1, changes / count),
     minor: Math.max(0, blind.least - after) / count,
   };
 }

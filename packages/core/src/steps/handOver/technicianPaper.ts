@@ -99,7 +99,14 @@ function tires({ visit, units }: PaperFacts, { papers, number }: Writer): PaperT
           draft.visit?.tires?.[wheel]?.dateCode ?? '',
           `${pressure(tire.pressure?.measured)} / ${pressure(tire.pressure?.target)}`,
           touch.filter(Boolean).join(', '),
-          (tire.damage ?? []).map((one) => papers.damages[one]).join(', '),
+          (tire.damage ?? [])
+            .map((one) => {
+              const zone = draft.visit?.tires?.[wheel]?.damageAt?.[one];
+              return zone
+                ? `${papers.damages[one]} (${papers.damageZones[zone]})`
+                : papers.damages[one];
+            })
+            .join(', '),
         ];
       }),
     ),
