@@ -274,6 +274,47 @@ test('readings straight from the gauge: it drops out, sends twice, stands off th
   await play(good);
 });
 
+test('readings from a gauge that types, and from one on a serial line', async ({ page }) => {
+  await comeIn(page);
+  await takeIn(page, newPlate());
+  await step(page, 'Read');
+  const play = (body: object) =>
+    page.request.put('/api/devices/gauge', {
+      data: { isOn: true, battery: 0.8, fault: 'none', ...body },
+    });
+  const press = (mm: number) => page.request.post('/api/devices/gauge/press', { data: { mm } });
+  const read = (words: string | RegExp) =>
+    expect(page.getByRole('button', { name: words })).toBeVisible();
+  await play({ speaks: 'keys', writes: 'none' });
+  await page.getByRole('button', { name: 'Connect the gauge' }).click();
+  await expect(page.getByText('Simulated gauge is ready')).toBeVisible();
+  await press(5.3);
+  await read('left front outer, 5.3 mm');
+  await play({ speaks: 'keys', writes: 'in' });
+  await press(6.35);
+  // 0.2500 in.
+  await read('left front centre, 6.3 mm');
+  await page.getByRole('button', { name: 'Disconnect' }).click();
+
+  await play({ speaks: 'serial', writes: 'mm' });
+  await page.getByRole('button', { name: 'Serial line' }).click();
+  await expect(page.getByText('The gauge on the serial line is ready')).toBeVisible();
+  await press(4.95);
+  await read(/left front inner, (4.9|5.0) mm/);
+  // A line that comes twice is one press.
+  await play({ speaks: 'serial', writes: 'mm', fault: 'repeats' });
+  await press(7.2);
+  await read('left rear outer, 7.2 mm');
+  await expect(page.getByRole('heading', { name: 'Left rear, centre' })).toBeVisible();
+  await play({ speaks: 'serial', fault: 'outOfRange' });
+  await press(1);
+  await expect(page.getByRole('alert')).toContainText('sent “----”, which is no depth');
+  await play({ speaks: 'serial', fault: 'dropsOut' });
+  await press(1);
+  await expect(page.getByText('The serial line broke off')).toBeVisible();
+  await play({});
+});
+
 test('a worn joint under the car, with its picture, holds the alignment back', async ({ page }) => {
   await comeIn(page);
   await takeIn(page, newPlate());

@@ -151,6 +151,21 @@ describe('the gauge of a shop', () => {
     expect(at('dropsOut')).toEqual(['breaksOff']);
     expect(pressGauge({ ...DEFAULT_GAUGE, isOn: false }, 5).says).toEqual([]);
   });
+
+  it('writes its readings out when it types or is on a serial line', () => {
+    const says = (change: Partial<GaugeState>) =>
+      pressGauge({ ...DEFAULT_GAUGE, speaks: 'keys', ...change }, 5.3).says;
+    expect(says({})).toEqual([{ kind: 'text', n: 1, by: 'keys', text: '5.30' }]);
+    expect(says({ writes: 'mm', speaks: 'serial' })).toEqual([
+      { kind: 'text', n: 1, by: 'serial', text: '5.30 mm' },
+    ]);
+    expect(says({ writes: 'in' })).toMatchObject([{ text: '0.2087 in' }]);
+    expect(says({ fault: 'outOfRange' })).toMatchObject([{ text: '----' }]);
+    expect(says({ fault: 'dropsOut' })).toEqual(['breaksOff']);
+    const twice = pressGauge({ ...DEFAULT_GAUGE, speaks: 'serial', fault: 'repeats' }, 5.3);
+    expect(twice.says).toMatchObject([{ n: 1 }, { n: 2 }]);
+    expect(twice.after.n).toBe(2);
+  });
 });
 
 describe('the drive-over reader', () => {

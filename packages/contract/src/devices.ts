@@ -49,9 +49,18 @@ export type RigReading = z.infer<typeof rigReadingSchema>;
 export const GAUGE_FAULTS = ['none', 'dropsOut', 'repeats', 'outOfRange'] as const;
 export type GaugeFault = (typeof GAUGE_FAULTS)[number];
 
+/** How a gauge hands its readings over: by radio, typed like a keyboard, or as lines on a serial port. */
+export const GAUGE_SPEECHES = ['radio', 'keys', 'serial'] as const;
+export type GaugeSpeech = (typeof GAUGE_SPEECHES)[number];
+/** What a typed reading or a line carries after its number. */
+export const GAUGE_UNITS = ['none', 'mm', 'in'] as const;
+export type GaugeUnit = (typeof GAUGE_UNITS)[number];
+
 export const gaugeStateSchema = z
   .strictObject({
     isOn: z.boolean(),
+    speaks: z.enum(GAUGE_SPEECHES),
+    writes: z.enum(GAUGE_UNITS),
     /** 0 to 1. */
     battery: z.number().min(0).max(1),
     fault: z.enum(GAUGE_FAULTS),
@@ -60,11 +69,24 @@ export const gaugeStateSchema = z
   })
   .meta({ id: 'GaugeState' });
 export type GaugeState = z.infer<typeof gaugeStateSchema>;
-export const DEFAULT_GAUGE: GaugeState = { isOn: true, battery: 0.8, fault: 'none', n: 0 };
+export const DEFAULT_GAUGE: GaugeState = {
+  isOn: true,
+  speaks: 'radio',
+  writes: 'none',
+  battery: 0.8,
+  fault: 'none',
+  n: 0,
+};
 /** Below this the gauge says that its battery is low. */
 export const GAUGE_LOW_BATTERY = 0.15;
 
-export const playGaugeSchema = gaugeStateSchema.omit({ n: true }).meta({ id: 'PlayGauge' });
+export const playGaugeSchema = gaugeStateSchema
+  .omit({ n: true })
+  .extend({
+    speaks: z.enum(GAUGE_SPEECHES).default('radio'),
+    writes: z.enum(GAUGE_UNITS).default('none'),
+  })
+  .meta({ id: 'PlayGauge' });
 /** The gauge is set down on a rib and its trigger pressed. */
 export const pressGaugeSchema = z
   .strictObject({ mm: z.number().min(0).max(60) })
@@ -86,5 +108,12 @@ export const gaugeMessageSchema = z.discriminatedUnion('kind', [
   }),
   /** The trigger was pressed off the tread. */
   z.strictObject({ kind: z.literal('outOfRange'), n: z.int().min(1) }),
+  /** What the stand-in types, or puts on its serial line: one reading as such gauges write it. */
+  z.strictObject({
+    kind: z.literal('text'),
+    n: z.int().min(1),
+    by: z.enum(['keys', 'serial']),
+    text: z.string().max(40),
+  }),
 ]);
 export type GaugeMessage = z.infer<typeof gaugeMessageSchema>;

@@ -54,6 +54,7 @@ export {
   WAVE_WORDS,
   ZONE_WORDS,
 } from './words/inspectWords.ts';
+export { createTypedLine } from './steps/read/typedLine.ts';
 export { readDigits } from './steps/read/digitEntry.ts';
 export type { DigitEntry } from './steps/read/digitEntry.ts';
 export { ALL_RIBS, VISIT_STEPS, missingArrival, nextStep, stepStates } from './steps/visitSteps.ts';

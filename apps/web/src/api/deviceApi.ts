@@ -66,6 +66,7 @@ export const {
   useRigQuery,
   usePlayRigMutation,
   useGaugeQuery,
+  useLazyGaugeQuery,
   usePlayGaugeMutation,
   usePressGaugeMutation,
   useReaderQuery,

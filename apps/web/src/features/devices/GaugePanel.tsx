@@ -1,4 +1,4 @@
-import type { GaugeFault, GaugeState } from '@keen/contract';
+import type { GaugeFault, GaugeSpeech, GaugeState, GaugeUnit } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
@@ -15,6 +15,16 @@ const FAULTS: readonly { value: GaugeFault; label: string }[] = [
   { value: 'repeats', label: 'Sends twice' },
   { value: 'outOfRange', label: 'Off the tread' },
 ];
+const SPEECHES: readonly { value: GaugeSpeech; label: string }[] = [
+  { value: 'radio', label: 'By radio' },
+  { value: 'keys', label: 'Types' },
+  { value: 'serial', label: 'Serial line' },
+];
+const UNITS: readonly { value: GaugeUnit; label: string }[] = [
+  { value: 'none', label: 'No unit' },
+  { value: 'mm', label: 'mm' },
+  { value: 'in', label: 'in' },
+];
 const USUAL_MM = 5.3;
 const PERCENT = 100;
 
@@ -26,8 +36,8 @@ export function GaugePanel() {
   const [mm, setMm] = useState<number | null>(USUAL_MM);
   const set = (change: Partial<GaugeState>) => {
     if (!gauge) return;
-    const { isOn, battery, fault } = { ...gauge, ...change };
-    void play({ isOn, battery, fault });
+    const { isOn, speaks, writes, battery, fault } = { ...gauge, ...change };
+    void play({ isOn, speaks, writes, battery, fault });
   };
   return (
     <Box component="section" aria-labelledby="gauge-title" sx={{ display: 'grid', gap: 2 }}>
@@ -36,7 +46,7 @@ export function GaugePanel() {
           The depth gauge
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          Press “Use the gauge” in Read, then the trigger here: each press sends one reading.
+          Press “Connect the gauge” in Read, then the trigger here: each press sends one reading.
         </Typography>
       </Box>
       {isError && <Notice kind="caution">The gauge does not answer just now.</Notice>}
@@ -54,6 +64,20 @@ export function GaugePanel() {
               value={gauge.isOn ? 'on' : 'off'}
               onChange={(value) => value && set({ isOn: value === 'on' })}
             />
+            <Choice
+              label="Its readings come"
+              options={SPEECHES}
+              value={gauge.speaks}
+              onChange={(speaks) => speaks && set({ speaks })}
+            />
+            {gauge.speaks !== 'radio' && (
+              <Choice
+                label="With"
+                options={UNITS}
+                value={gauge.writes}
+                onChange={(writes) => writes && set({ writes })}
+              />
+            )}
             <Choice
               label="Its fault"
               options={FAULTS}

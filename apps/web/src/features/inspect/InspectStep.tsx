@@ -1,3 +1,4 @@
+import type { VisitDraft } from '@keen/contract';
 import { nothingFound, stopState, WALK, whereWords } from '@keen/core';
 import type { Stop } from '@keen/core';
 import Box from '@mui/material/Box';
@@ -25,16 +26,10 @@ const COMPARED = WALK.filter(({ kind }) => kind === 'sides' || kind === 'heights
 /** The walk round the car: one stop open, what is answered folded into a line. */
 export function InspectStep() {
   const { draft, enterAll, goTo } = useVisit();
-  const [chosen, setChosen] = useState<Stop | null>(() => firstOpen());
+  const [chosen, setChosen] = useState<Stop | null>(() => firstOpen(draft));
   // Under the thumb on a phone, beside the name where there is room.
   const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('md'));
   const isAt = (stop: Stop) => chosen === stop;
-
-  /** The first tire, else the first corner, that is not answered whole. */
-  function firstOpen(): Stop | null {
-    const walked = [...ON_THE_GROUND, ...LIFTED];
-    return walked.find((stop) => stopState(draft, stop).state !== 'done') ?? null;
-  }
 
   /** Nothing (else) found here: the rest is entered, and the walk goes on. */
   function goOn(): void {
@@ -102,8 +97,7 @@ export function InspectStep() {
           Walk round the car
         </Typography>
         <Typography color="textSecondary">
-          The hand across the ribs and back, then along them, then the eye. What is not answered was
-          not looked at.
+          Hand across the ribs and back, along them, then the eye. Unanswered is not looked at.
         </Typography>
       </Box>
       <section aria-label="On the ground">
@@ -135,6 +129,12 @@ export function InspectStep() {
       </Box>
     </Box>
   );
+}
+
+/** The first tire, else the first corner, that is not answered whole. */
+function firstOpen(draft: VisitDraft): Stop | null {
+  const walked = [...ON_THE_GROUND, ...LIFTED];
+  return walked.find((stop) => stopState(draft, stop).state !== 'done') ?? null;
 }
 
 function StopBody({ stop }: { stop: Stop }) {

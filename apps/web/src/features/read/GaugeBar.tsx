@@ -2,24 +2,64 @@ import { GAUGE_LOW_BATTERY } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
+import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import type { GaugeLine } from './useGauge.ts';
+import { useLazyGaugeQuery } from '../../api/deviceApi.ts';
+import { browserSerial } from './serialLine.ts';
+import { standInPort } from './standInPort.ts';
+import type { GaugeLine, GaugeSource } from './useGauge.ts';
 
 interface GaugeBarProps {
   line: GaugeLine;
-  /** The last press was off the tread. */
-  isOutOfRange: boolean;
-  onToggle: () => void;
+  /** What is wrong with the last press; null where nothing is. */
+  fault: string | null;
+  onSource: (source: GaugeSource) => void;
 }
 
-/** Whether a gauge sends the readings, and what is wrong with it. */
-export function GaugeBar({ line, isOutOfRange, onToggle }: GaugeBarProps) {
+/** Whether a gauge sends the readings, which way, and what is wrong with it. */
+export function GaugeBar({ line, fault, onSource }: GaugeBarProps) {
+  const [askGauge] = useLazyGaugeQuery();
+  const [serialFault, setSerialFault] = useState<string | null>(null);
+
+  async function connectSerial(): Promise<void> {
+    setSerialFault(null);
+    const standIn = await askGauge();
+    if (standIn.data?.speaks === 'serial') {
+      onSource({ kind: 'serial', port: standInPort() });
+      return;
+    }
+    const serial = browserSerial();
+    if (!serial) {
+      setSerialFault('This browser has no serial interface. A gauge that types needs none.');
+      return;
+    }
+    try {
+      onSource({ kind: 'serial', port: await serial.requestPort() });
+    } catch {
+      setSerialFault('No port was chosen.');
+    }
+  }
+
   return (
     <Box sx={{ display: 'grid', gap: 0.75, justifyItems: 'start' }}>
-      <Button onClick={onToggle} aria-pressed={line.state !== 'off'}>
-        {line.state === 'off' ? 'Connect the gauge' : 'Disconnect'}
-      </Button>
-      {line.state !== 'off' && (
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <Button
+          onClick={() => onSource(line.state === 'off' ? { kind: 'radio' } : null)}
+          aria-pressed={line.state !== 'off'}
+        >
+          {line.state === 'off' ? 'Connect the gauge' : 'Disconnect'}
+        </Button>
+        {line.state === 'off' && (
+          <Button variant="text" onClick={() => void connectSerial()}>
+            Serial line
+          </Button>
+        )}
+      </Box>
+      {line.state === 'off' ? (
+        <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+          A gauge that types, such as 5.30 and Enter, works as it is.
+        </Box>
+      ) : (
         <Box role="status" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
           {wordsOf(line)}{' '}
           {line.state === 'ready' && (
@@ -29,9 +69,9 @@ export function GaugeBar({ line, isOutOfRange, onToggle }: GaugeBarProps) {
           )}
         </Box>
       )}
-      {isOutOfRange && (
+      {(fault ?? serialFault) && (
         <Box role="alert" sx={{ color: 'var(--marker)', fontSize: '0.85rem' }}>
-          The gauge stood off the tread. Set it down in the groove and press again.
+          {fault ?? serialFault}
         </Box>
       )}
     </Box>
@@ -45,9 +85,11 @@ function wordsOf(line: GaugeLine): string {
     case 'calling':
       return 'Calling the gauge …';
     case 'lost':
-      return 'The gauge broke off; it is called again. The keys work meanwhile.';
+      return line.isCalledAgain
+        ? 'The gauge broke off; it is called again. The keys work meanwhile.'
+        : 'The serial line broke off. Plug it in, disconnect and connect again; the keys work meanwhile.';
     case 'ready':
-      return line.battery < GAUGE_LOW_BATTERY
+      return line.battery !== null && line.battery < GAUGE_LOW_BATTERY
         ? `${line.device}: its battery is low, ${Math.round(100 * line.battery)} %.`
         : `${line.device} is ready: set it down and press.`;
   }

@@ -1,6 +1,6 @@
 import type { Wheel } from '@keen/contract';
 import { MAX_STATIONS } from '@keen/contract';
-import { oddReading, readingOrder, whereWords } from '@keen/core';
+import { oddReading, readDepthText, readingOrder, whereWords } from '@keen/core';
 import type { Slot } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -19,7 +19,10 @@ import { OtherEntry } from './OtherEntry.tsx';
 import { playTone } from './tone.ts';
 import { soFar } from './soFar.ts';
 import { useGauge } from './useGauge.ts';
+import type { GaugeSource } from './useGauge.ts';
 import { useFastEntry } from './useFastEntry.ts';
+
+const OFF_THE_TREAD = 'The gauge stood off the tread. Set it down in the groove and press again.';
 
 /** Twelve depths, one after the other, as fast as the gauge can be set down. */
 export function ReadStep() {
@@ -34,6 +37,8 @@ export function ReadStep() {
   const all = readingOrder(order);
   const slots = more ? all.filter(({ wheel }) => wheel === more.wheel) : all;
   const unit = units.depth;
+  const [source, setSource] = useState<GaugeSource>(null);
+  const [gaugeFault, setGaugeFault] = useState<string | null>(null);
   const entry = useFastEntry({
     slots,
     station,
@@ -52,16 +57,24 @@ export function ReadStep() {
       if (preferences.sound && reading !== null) playTone(oddity ? 'asked' : 'read');
     },
     finish: () => (more ? setMore(null) : goTo('inspect')),
+    takeLine,
   });
-  const [usesGauge, setUsesGauge] = useState(false);
-  const [isOutOfRange, setOutOfRange] = useState(false);
+
+  /** A reading as a gauge wrote it, typed or on its serial line. */
+  function takeLine(text: string): void {
+    const mm = readDepthText(text, unit);
+    setGaugeFault(mm === null ? `The gauge sent “${text}”, which is no depth. Press again.` : null);
+    if (mm !== null) entry.keep(mm);
+  }
+
   const line = useGauge({
-    isWanted: usesGauge,
+    source,
     onReading: (mm) => {
-      setOutOfRange(false);
+      setGaugeFault(null);
       entry.keep(mm);
     },
-    onOutOfRange: () => setOutOfRange(true),
+    onOutOfRange: () => setGaugeFault(OFF_THE_TREAD),
+    onText: takeLine,
   });
   // The drawing marks the rib that is asked for only while this step is open.
   useEffect(() => () => setActiveSlot(null), [setActiveSlot]);
@@ -114,7 +127,7 @@ export function ReadStep() {
         {place}
       </Typography>
       {current ? (
-        <BigFigure digits={digits} unit={unit} present={entry.present} />
+        <BigFigure digits={digits} written={entry.written} unit={unit} present={entry.present} />
       ) : (
         <Box sx={{ my: 3 }}>
           {more && (
@@ -165,10 +178,10 @@ export function ReadStep() {
           </Fact>
           <GaugeBar
             line={line}
-            isOutOfRange={isOutOfRange}
-            onToggle={() => {
-              setUsesGauge(!usesGauge);
-              setOutOfRange(false);
+            fault={gaugeFault}
+            onSource={(next) => {
+              setSource(next);
+              setGaugeFault(null);
             }}
           />
           <DriveOver />
@@ -232,14 +245,22 @@ function isSame(asked: Asked | null, slot: Slot, station: number): boolean {
 
 interface BigFigureProps {
   digits: string;
+  /** A number written out, with its point. */
+  written: string;
   unit: 'mm' | 'in32';
   /** What is there already, shown pale until something is typed. */
   present: string | null;
 }
 
-function BigFigure({ digits, unit, present }: BigFigureProps) {
-  const typed = digits !== '';
-  const text = typed ? (unit === 'mm' ? `${digits}.` : digits) : (present ?? '');
+function BigFigure({ digits, written, unit, present }: BigFigureProps) {
+  const typed = digits !== '' || written !== '';
+  const text = written
+    ? written
+    : typed
+      ? unit === 'mm'
+        ? `${digits}.`
+        : digits
+      : (present ?? '');
   return (
     <Box
       sx={{ display: 'flex', alignItems: 'baseline', minHeight: { xs: '4.6rem', md: '10.5rem' } }}

@@ -1,10 +1,11 @@
-import { foldEntries, readingOrder } from '@keen/core';
+import { foldEntries, readDepthText, readingOrder } from '@keen/core';
 import type { Slot } from '@keen/core';
 import type { DepthUnit, VisitDraft } from '@keen/contract';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
+import { typeText } from './typeText.ts';
 import { useFastEntry } from './useFastEntry.ts';
 
 const SLOTS = readingOrder('walkRound');
@@ -37,6 +38,10 @@ function Bench({
         ]),
       ),
     finish,
+    takeLine: (text) => {
+      const mm = readDepthText(text, unit);
+      if (mm !== null) entry.keep(mm);
+    },
   });
   return (
     <>
@@ -44,6 +49,7 @@ function Bench({
         {entry.current ? `${entry.current.wheel} ${entry.current.rib}` : 'done'}
       </output>
       <output data-testid="digits">{entry.digits}</output>
+      <output data-testid="written">{entry.written}</output>
       <output data-testid="draft">{JSON.stringify(draft.tires ?? {})}</output>
       <input aria-label="elsewhere" />
     </>
@@ -127,6 +133,33 @@ describe('useFastEntry', () => {
   it('leaves keys alone that are typed elsewhere', async () => {
     const { at } = bench();
     await userEvent.type(screen.getByLabelText('elsewhere'), '53');
+    expect(at()).toBe('lf outer');
+  });
+
+  it('takes what a gauge types, with a point and Enter, for one rib each', async () => {
+    const { at, tires } = bench();
+    for (const text of ['5.30', '4.95 mm', '12.40', '0.2500 in']) await typeText(text);
+    expect(tires()).toEqual({
+      lf: { stations: [{ outer: 5.3, centre: 4.95, inner: 12.4 }] },
+      lr: { stations: [{ outer: 6.35 }] },
+    });
+    expect(at()).toBe('lr centre');
+  });
+
+  it('takes what a gauge types in mm for a person who reads in 32nds', async () => {
+    const { tires } = bench({ unit: 'in32' });
+    for (const text of ['05.30 mm', '4.95 mm']) await typeText(text);
+    expect(tires()).toEqual({ lf: { stations: [{ outer: 5.3, centre: 4.95 }] } });
+  });
+
+  it('gives back what was there when a number written out is given up', async () => {
+    const start = foldEntries({}, [{ path: 'tires.lf.stations.0.outer', value: 7 }]);
+    const { at, tires } = bench({ start });
+    await userEvent.keyboard('{ArrowLeft}12.');
+    expect(screen.getByTestId('written')).toHaveTextContent('12.');
+    expect(tires().lf?.stations?.[0]?.outer).toBe(7);
+    await userEvent.keyboard('{Escape}');
+    expect(screen.getByTestId('written')).toHaveTextContent('');
     expect(at()).toBe('lf outer');
   });
 });

@@ -1,5 +1,5 @@
 import type { DepthUnit, Reading, VisitDraft } from '@keen/contract';
-import { ASSUMED, depthFromMm, depthToMm, readDigits } from '@keen/core';
+import { ASSUMED, createTypedLine, depthFromMm, depthToMm, readDigits } from '@keen/core';
 import type { Slot } from '@keen/core';
 import { useCallback, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
 import { showDepth } from '../../shared/format.ts';
@@ -16,6 +16,8 @@ interface FastEntryOptions {
   /** In mm, or a mark; null takes a reading back. */
   read: (slot: Slot, reading: Reading | null) => void;
   finish: () => void;
+  /** A number written out, as a gauge that types sends it; what is no depth is told there. */
+  takeLine: (text: string) => void;
 }
 
 /** A reading may stand this much above the new depth, mm, before more digits are waited for. */
@@ -27,6 +29,10 @@ const SLACK_MM = 0.5;
  */
 export function useFastEntry(options: FastEntryOptions) {
   const { slots, station = 0, unit, draft, activeSlot, setActiveSlot, read, finish } = options;
+  const [line] = useState(createTypedLine);
+  const [written, setWritten] = useState('');
+  /** Ribs that the digits since the last new one were taken for, with what stood there before. */
+  const taken = useRef<{ slot: Slot; before: Reading | undefined }[]>([]);
   const [typed, setTyped] = useState({ at: '', digits: '' });
   const [last, setLast] = useState<{ slot: Slot; reading: Reading } | null>(null);
   const readingAt = (slot: Slot) => draft.tires?.[slot.wheel]?.stations?.[station]?.[slot.rib];
@@ -77,6 +83,7 @@ export function useFastEntry(options: FastEntryOptions) {
 
   function digit(key: string): void {
     if (!current) return;
+    taken.current.push({ slot: current, before: present });
     const newMm = draft.tires?.[current.wheel]?.newDepth ?? ASSUMED.newDepthMm;
     const entered = readDigits(digits + key, unit, depthFromMm(newMm + SLACK_MM, unit));
     if (entered.state === 'done') keepTyped(entered.value);
@@ -116,6 +123,47 @@ export function useFastEntry(options: FastEntryOptions) {
     setActiveSlot(before);
   }
 
+  /** The digits were the beginning of a number written out: what they were taken for goes back. */
+  function takeBack(): void {
+    const first = taken.current[0]?.slot ?? current;
+    const changed = taken.current.filter(
+      ({ slot }, i) => taken.current.findIndex((other) => other.slot === slot) === i,
+    );
+    for (const { slot, before } of changed) {
+      if (readingAt(slot) !== before) read(slot, before ?? null);
+    }
+    taken.current = [];
+    setDigits('');
+    setLast(null);
+    setActiveSlot(first);
+  }
+
+  /** @returns whether the key belongs to a number written out */
+  function typeOut(key: string, now: number): boolean {
+    const meant = line.feed(key, now, digits !== '');
+    switch (meant.kind) {
+      case 'other':
+        return false;
+      case 'digit':
+        if (meant.isNew) taken.current = [];
+        return false;
+      case 'opened':
+        takeBack();
+        setWritten(meant.text);
+        return true;
+      case 'held':
+        setWritten(meant.text);
+        return true;
+      case 'line':
+        setWritten('');
+        options.takeLine(meant.text);
+        return true;
+      case 'dropped':
+        setWritten('');
+        return true;
+    }
+  }
+
   // The pad keeps one handler for good, so that it need not be drawn anew with every digit.
   const latest = useRef(press);
   useLayoutEffect(() => {
@@ -124,21 +172,30 @@ export function useFastEntry(options: FastEntryOptions) {
   const pressLatest = useCallback((key: PadKey) => latest.current(key), []);
 
   const onKey = useEffectEvent((event: KeyboardEvent) => {
+    if (isElsewhere(event)) return;
+    if (typeOut(event.key, event.timeStamp)) {
+      event.preventDefault();
+      event.stopPropagation();
+      return;
+    }
     const key = keyOf(event);
     if (!key) return;
     event.preventDefault();
     press(key);
   });
-  // Before the page is painted: whoever sees the question can answer it.
+  // Before the page is painted: whoever sees the question can answer it. Ahead of the page's own keys,
+  // so that the unit behind a number is not taken for one of them.
   useLayoutEffect(() => {
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    window.addEventListener('keydown', onKey, { capture: true });
+    return () => window.removeEventListener('keydown', onKey, { capture: true });
   }, []);
 
   return {
     current,
     index: current ? index : slots.length,
     digits,
+    /** A number that is being written out, with its point; empty otherwise. */
+    written,
     last,
     present: shownPresent,
     press: pressLatest,
@@ -149,7 +206,6 @@ export function useFastEntry(options: FastEntryOptions) {
 
 /** Keys of the fast entry; everything else keeps its meaning. */
 function keyOf(event: KeyboardEvent): PadKey | null {
-  if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return null;
   if (/^\d$/.test(event.key)) return event.key as PadKey;
   switch (event.key) {
     case 'Backspace':
@@ -170,6 +226,11 @@ function keyOf(event: KeyboardEvent): PadKey | null {
     default:
       return null;
   }
+}
+
+/** Keys of the browser, and those typed into a field or a dialog. */
+function isElsewhere({ ctrlKey, metaKey, altKey, target }: KeyboardEvent): boolean {
+  return ctrlKey || metaKey || altKey || isTyping(target);
 }
 
 function isTyping(target: EventTarget | null): boolean {
