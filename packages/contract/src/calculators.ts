@@ -88,6 +88,50 @@ export const frontViewSchema = z
     else if (upperOuter === undefined) issue('upperOuter', 'both ends of the upper arm');
   });
 
+/** A floor across the car: its rise and high side, or one level read twice, turned end for end between. */
+export const floorSlopeInputSchema = z
+  .strictObject({
+    over: length,
+    unit: lengthUnit,
+    rise: gap.optional(),
+    high: z.enum(SIDES).optional(),
+    first: angleSchema.optional(),
+    turned: angleSchema.optional(),
+  })
+  .superRefine(({ rise, high, first, turned }, ctx) => {
+    const issue = (path: string, message: string) =>
+      ctx.addIssue({ code: 'custom', path: [path], message });
+    if (rise !== undefined || high !== undefined) {
+      if (rise === undefined) issue('rise', 'how much higher that side is');
+      else if (high === undefined) issue('high', 'the side that is higher');
+      else if (first !== undefined) issue('first', 'the rise or the level, not both');
+      else if (turned !== undefined) issue('turned', 'the rise or the level, not both');
+    } else if (first === undefined) {
+      issue(turned === undefined ? 'rise' : 'first', 'the rise, or the level read both ways round');
+    } else if (turned === undefined) issue('turned', 'the level turned end for end');
+  });
+
+const frontWheel = z.strictObject({ camber: angleSchema, caster: angleSchema, sai: angleSchema });
+export const camberInTurnsInputSchema = z
+  .strictObject({
+    left: frontWheel,
+    right: frontWheel,
+    turning: z.enum(SIDES),
+    inside: angleSchema.gt(0),
+    outside: angleSchema.gt(0),
+    steeringRatio: length.optional(),
+    radius: length.optional(),
+    scrub: z.number().min(-200).max(200).optional(),
+  })
+  .superRefine(({ radius, scrub }, ctx) => {
+    if ((radius === undefined) === (scrub === undefined)) return;
+    ctx.addIssue({
+      code: 'custom',
+      path: [radius === undefined ? 'radius' : 'scrub'],
+      message: 'both the loaded radius and the scrub radius in mm, or neither',
+    });
+  });
+
 const fittedWheel = z.strictObject({
   width: z.number().min(3).max(20),
   offset: z.number().min(-150).max(150),
@@ -135,6 +179,9 @@ export const calculatorInputs = {
     camberTurnedIn: angleSchema,
     angle: angleSchema.gt(0),
   }),
+  floorSlope: floorSlopeInputSchema,
+  axleSquare: z.strictObject({ left: length, right: length, track: length }),
+  camberInTurns: camberInTurnsInputSchema,
   camberInTurn: z.strictObject({
     camber: angleSchema,
     caster: angleSchema,
@@ -171,6 +218,14 @@ export const calculatorInputs = {
     boltSpacing: length,
     armLength: length,
     armHeight: length,
+  }),
+  twoCams: z.strictObject({
+    camberChange: angleSchema,
+    casterChange: angleSchema,
+    camSpacing: length,
+    armLength: length,
+    armHeight: length,
+    offset: length,
   }),
   rideHeight: z.strictObject({
     change: z.number(),

@@ -166,6 +166,7 @@ export const ADJUSTERS = [
   'tieRod',
   'turnbuckle',
   'cam',
+  'twoCams',
   'hubShim',
   'armShims',
   'slots',

@@ -10,7 +10,7 @@ import { Notice } from '../shared/Notice.tsx';
 import { withUnit } from './convertUnit.ts';
 import type { BenchTool } from './tool.ts';
 import { ToolField } from './ToolField.tsx';
-import { hasBegun, workOut } from './toolInput.ts';
+import { hasBegun, INCHES_TOO, takesInches, workOut } from './toolInput.ts';
 import type { Texts, Worked } from './toolInput.ts';
 
 interface ToolDialogProps {
@@ -86,6 +86,11 @@ export function ToolDialog(props: ToolDialogProps) {
                 );
               })}
           </Box>
+          {takesInches(tool) && (
+            <Typography variant="body2" color="textSecondary">
+              {INCHES_TOO}
+            </Typography>
+          )}
           <Typography
             role="status"
             className="condensed"

@@ -1,8 +1,7 @@
-import { parseMeasure } from '@keen/core';
+import { MM_PER_IN, parseMeasure } from '@keen/core';
 import type { BenchTool } from './tool.ts';
 import type { Texts } from './toolInput.ts';
 
-const MM_PER_IN = 25.4;
 /** A length of a car or a wheel is at least this in mm, and at most that in inches: else it was meant in the new unit. */
 const LEAST_MM = 150;
 const MOST_IN = 150;

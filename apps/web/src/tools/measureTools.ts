@@ -1,18 +1,17 @@
-import { CamberInTurnDrawing, SwingDrawing } from '../drawing/bench/charts.tsx';
 import { LevelDrawing, SquareDrawing } from '../drawing/bench/fromBehind.tsx';
 import { GaugesDrawing, StringsDrawing, TapeDrawing } from '../drawing/bench/fromAbove.tsx';
 import { showDegrees } from '../shared/format.ts';
 import { WHEEL_LABELS } from '../shared/wheelLabels.ts';
 import { tool } from './tool.ts';
 import type { BenchTool, Field } from './tool.ts';
-import { LENGTH_UNITS, SIDES, SWING_CAUTION, TOE_UNITS } from './choices.ts';
+import { LENGTH_UNITS, SIDES, TOE_UNITS } from './choices.ts';
 
 const stringFields = Object.entries(WHEEL_LABELS).flatMap(([wheel, name]): Field[] => [
   { kind: 'number', path: `wheels.${wheel}.front`, label: `${name}, ahead of the hub`, unit: '' },
   { kind: 'number', path: `wheels.${wheel}.rear`, label: `${name}, behind it`, unit: '' },
 ]);
 
-/** Angles out of tapes, strings, levels and turn plates. */
+/** Angles out of tapes, strings, gauges, squares and levels. */
 export const MEASURE_TOOLS: readonly BenchTool[] = [
   tool<'toeFromTape', { totalToe: number; totalToeLength: number; direction: string }>({
     name: 'toeFromTape',
@@ -295,52 +294,5 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       'camber = ± size shown, corrected by the floor: + slope on its high side, − on the other',
     source: 'Plain geometry; top outward is positive (SAE J670).',
     Drawing: LevelDrawing,
-  }),
-  tool<'casterFromSwing', { caster: number }>({
-    name: 'casterFromSwing',
-    title: 'Caster by swing',
-    question: 'Camber read with the wheel turned out and turned in, by the same angle each way.',
-    fields: [
-      {
-        kind: 'number',
-        path: 'camberTurnedOut',
-        label: 'Camber, front turned away from the car',
-        unit: '°',
-      },
-      {
-        kind: 'number',
-        path: 'camberTurnedIn',
-        label: 'Camber, front turned toward the car',
-        unit: '°',
-      },
-      { kind: 'number', path: 'angle', label: 'Turned by, each way', unit: '°' },
-    ],
-    example: { camberTurnedOut: 1.2, camberTurnedIn: -2.2, angle: 20 },
-    exampleWords: '3.4° of camber between 20° out and 20° in is 4.97° of caster.',
-    results: ({ caster }) => [{ label: 'Caster', value: showDegrees(caster, 2), isMain: true }],
-    formula: 'caster = (turned out − turned in) / (2 sin angle)',
-    source:
-      'The caster swing: linear by nature, within about 0.05° up to 8° of caster. Positive leans back.',
-    caution: SWING_CAUTION,
-    Drawing: SwingDrawing,
-  }),
-  tool<'camberInTurn', { camber: number }>({
-    name: 'camberInTurn',
-    title: 'Camber in a turn',
-    question: 'What caster and SAI do to a front wheel’s camber when it is steered.',
-    fields: [
-      { kind: 'number', path: 'camber', label: 'Camber straight ahead', unit: '°' },
-      { kind: 'number', path: 'caster', label: 'Caster', unit: '°' },
-      { kind: 'number', path: 'sai', label: 'Steering axis inclination (SAI, KPI)', unit: '°' },
-      { kind: 'number', path: 'steer', label: 'Steered to, front toward the car +', unit: '°' },
-    ],
-    example: { camber: -1, caster: 4, sai: 13, steer: 20 },
-    exampleWords: 'At 20° of steer the outside wheel stands at −1.57°, the inside one at +1.17°.',
-    results: ({ camber }) => [
-      { label: 'Camber then', value: showDegrees(camber, 2), isMain: true },
-    ],
-    formula: 'the spin axis turned about the steering axis (Rodrigues) until it heads as steered',
-    source: 'Rigid rotation, exact; the wheel starts at toe 0.',
-    Drawing: CamberInTurnDrawing,
   }),
 ];

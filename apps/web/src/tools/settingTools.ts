@@ -5,6 +5,7 @@ import {
   ShimClockDrawing,
   SteeringWheelDrawing,
   TieRodDrawing,
+  TwoCamsDrawing,
   WishboneDrawing,
 } from '../drawing/bench/adjusters.tsx';
 import { showDegrees } from '../shared/format.ts';
@@ -20,7 +21,13 @@ const ROD_FIELDS: readonly Field[] = [
     unit: 'mm',
     hint: 'Steering axis to the line of the rod, square to it, from above',
   },
-  { kind: 'number', path: 'threadPitch', label: 'Thread pitch', unit: 'mm' },
+  {
+    kind: 'number',
+    path: 'threadPitch',
+    label: 'Thread pitch',
+    unit: 'mm',
+    hint: 'Threads per inch as 16 tpi',
+  },
   { kind: 'choice', path: 'rack', label: 'Rack', options: RACKS },
   { kind: 'choice', path: 'adjuster', label: 'Rod has', options: ADJUSTERS },
 ];
@@ -215,7 +222,51 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
     caution: LIFT_CAUTION,
     Drawing: WishboneDrawing,
   }),
+  tool<'twoCams', { front: Cam; rear: Cam }>({
+    name: 'twoCams',
+    title: 'Two cams on one arm',
+    question: 'A lower arm on two cams: together they set camber, against one another caster.',
+    fields: [
+      { kind: 'number', path: 'camberChange', label: 'Camber wanted, change', unit: '°' },
+      { kind: 'number', path: 'casterChange', label: 'Caster wanted, change', unit: '°' },
+      { kind: 'number', path: 'camSpacing', label: 'Between the cams', unit: 'mm' },
+      { kind: 'number', path: 'armLength', label: 'Cams to the ball joint', unit: 'mm' },
+      { kind: 'number', path: 'armHeight', label: 'Upper joint above lower', unit: 'mm' },
+      { kind: 'number', path: 'offset', label: 'Bolt centre to cam centre', unit: 'mm' },
+    ],
+    example: {
+      camberChange: -0.4,
+      casterChange: 0.5,
+      camSpacing: 300,
+      armLength: 350,
+      armHeight: 250,
+      offset: 6,
+    },
+    exampleWords: 'A little camber and caster together: mostly the rear cam turns.',
+    results: ({ front, rear }) => [
+      { label: 'Front cam', value: camWords(front), isMain: true },
+      { label: 'Rear cam', value: camWords(rear), isMain: true },
+    ],
+    formula:
+      'out = (front + rear) / 2; forward = arm × (rear − front) / spacing; camber = − atan(out / height), caster = atan(forward / height); end moves offset × sin(turn)',
+    source: 'Plain geometry, both cams from mid travel. Toe moves with either: it is set after.',
+    caution: `${LIFT_CAUTION} Clamp bolts first, cams last, then recheck, unless the maker says otherwise.`,
+    Drawing: TwoCamsDrawing,
+  }),
 ];
+
+interface Cam {
+  turn: number;
+  moves: number;
+  reachable: boolean;
+}
+
+function camWords({ turn, moves, reachable }: Cam): string {
+  if (!reachable)
+    return `out of reach, ${Math.abs(moves).toFixed(1)} mm ${moves > 0 ? 'out' : 'in'}`;
+  if (Math.abs(moves) < 0.005) return 'leave';
+  return `${Math.abs(turn).toFixed(0)}°, ${Math.abs(moves).toFixed(1)} mm ${moves > 0 ? 'out' : 'in'}`;
+}
 
 function shimWords(mm: number): string {
   if (Math.abs(mm) < 0.005) return 'leave';

@@ -1,9 +1,16 @@
 import { calculatorInputs, refusalsOf } from '@keen/contract';
-import { calculate, InputError, parseMeasure } from '@keen/core';
+import { calculate, InputError, MM_PER_IN, parseMeasure } from '@keen/core';
 import type { BenchTool, Field } from './tool.ts';
 
 /** What stands in the fields, by path. */
 export type Texts = Record<string, string>;
+
+/** Said where lengths are asked for in mm. */
+export const INCHES_TOO = 'Lengths in mm; 5 1/2 in is read too.';
+
+export function takesInches({ fields }: BenchTool): boolean {
+  return fields.some((field) => 'unit' in field && field.unit === 'mm');
+}
 
 /** What came of it: a result, or what is wrong where. */
 export type Worked =
@@ -81,19 +88,33 @@ function read(field: Field, text: string): unknown {
     case 'choice':
       return text === '' ? undefined : text;
     case 'number':
-      return parseMeasure(text) ?? undefined;
+      return measureIn(field.unit, text) ?? undefined;
     case 'point':
-      return text.trim() === '' ? undefined : numbersIn(text);
+      return text.trim() === '' ? undefined : numbersIn(text, field.unit);
     case 'list':
       return numbersIn(text);
   }
 }
 
-function numbersIn(text: string): (number | null)[] {
+function numbersIn(text: string, unit = ''): (number | null)[] {
   return text
     .split(/[;\n]+/)
     .filter((part) => part.trim() !== '')
-    .map(parseMeasure);
+    .map((part) => measureIn(unit, part));
+}
+
+/**
+ * A number in its field's unit. Where millimetres are asked for, inches are read by their mark (`5 1/2 in`,
+ * `5 1/2"`), and a pitch by its threads per inch (`16 tpi`).
+ */
+function measureIn(unit: string, text: string): number | null {
+  const named =
+    unit === 'mm' ? /^(.*?)\s*(in|inch|inches|["″]|tpi|mm)\s*$/i.exec(text.trim()) : null;
+  const value = parseMeasure(named ? named[1]! : text);
+  if (!named || value === null || Number.isNaN(value)) return named && value === null ? NaN : value;
+  const mark = named[2]!.toLowerCase();
+  if (mark === 'mm') return value;
+  return Number((mark === 'tpi' ? MM_PER_IN / value : value * MM_PER_IN).toFixed(4));
 }
 
 function isUnreadable(value: unknown): boolean {

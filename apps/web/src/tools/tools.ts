@@ -1,11 +1,13 @@
 import type { BenchTool } from './tool.ts';
+import { FLOOR_TOOLS } from './floorTools.ts';
 import { MEANING_TOOLS } from './meaningTools.ts';
 import { MEASURE_TOOLS } from './measureTools.ts';
 import { SETTING_TOOLS } from './settingTools.ts';
+import { TURN_TOOLS } from './turnTools.ts';
 
 /** Every calculator, in the families one looks for it in. */
 export const TOOL_FAMILIES: readonly { title: string; tools: readonly BenchTool[] }[] = [
-  { title: 'Measure', tools: MEASURE_TOOLS },
+  { title: 'Measure', tools: [...MEASURE_TOOLS, ...TURN_TOOLS, ...FLOOR_TOOLS] },
   { title: 'What it means', tools: MEANING_TOOLS },
   { title: 'Set right', tools: SETTING_TOOLS },
 ];

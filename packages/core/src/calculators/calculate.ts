@@ -4,12 +4,16 @@ import { rearShim } from './adjustment/rearShim.ts';
 import { rideHeight } from './adjustment/rideHeight.ts';
 import { steeringWheelCentre } from './adjustment/steeringWheelCentre.ts';
 import { tieRod } from './adjustment/tieRod.ts';
+import { twoCams } from './adjustment/twoCams.ts';
 import { wheelFit } from './adjustment/wheelFit.ts';
 import { wishboneShims } from './adjustment/wishboneShims.ts';
+import { axleSquare } from './angles/axleSquare.ts';
 import { camberFromLevel } from './angles/camberFromLevel.ts';
 import { camberFromSquare } from './angles/camberFromSquare.ts';
 import { camberInTurn } from './angles/camberInTurn.ts';
+import { camberInTurns } from './angles/camberInTurns.ts';
 import { casterFromSwing } from './angles/casterFromSwing.ts';
+import { floorSlope } from './angles/floorSlope.ts';
 import { slip } from './angles/slip.ts';
 import { thrust } from './angles/thrust.ts';
 import { toeConvert } from './angles/toeConvert.ts';
@@ -30,7 +34,10 @@ const CALCULATORS: Calculators = {
   camberFromSquare,
   camberFromLevel,
   casterFromSwing,
+  floorSlope,
+  axleSquare,
   camberInTurn,
+  camberInTurns,
   thrust,
   slip,
   tieRod,
@@ -38,6 +45,7 @@ const CALCULATORS: Calculators = {
   rearShim,
   eccentric,
   wishboneShims,
+  twoCams,
   rideHeight,
   wheelFit,
 };

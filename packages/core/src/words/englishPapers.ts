@@ -240,6 +240,7 @@ export const ENGLISH_PAPERS: PaperTexts = {
     turnbuckle: 'turnbuckle',
     cam: 'eccentric cam',
     hubShim: 'hub shim',
+    twoCams: 'two cams on one arm',
     armShims: 'shims at the upper arm',
     slots: 'strut slots',
     adjustableArm: 'adjustable arm',

@@ -254,6 +254,7 @@ export const SPANISH_PAPERS: PaperTexts = {
     turnbuckle: 'tensor',
     cam: 'excéntrica',
     hubShim: 'calce en el buje',
+    twoCams: 'dos excéntricas en un brazo',
     armShims: 'suplementos en el brazo superior',
     slots: 'ranuras de la torreta',
     adjustableArm: 'brazo regulable',

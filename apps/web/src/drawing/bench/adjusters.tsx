@@ -254,3 +254,62 @@ export function WishboneDrawing({
     </Frame>
   );
 }
+
+interface DrawnCam {
+  turn: number;
+  moves: number;
+  reachable: boolean;
+}
+
+export function TwoCamsDrawing({
+  output,
+}: ToolDrawing<'twoCams', { front: DrawnCam; rear: DrawnCam }>) {
+  const cams = [
+    { name: 'front cam', y: 62, cam: output.front },
+    { name: 'rear cam', y: 162, cam: output.rear },
+  ];
+  return (
+    <Frame label="Lower arm from above with its two cams">
+      <rect x={36} y={22} width={14} height={180} fill="var(--line)" />
+      <path
+        d="M80 62L306 112L80 162"
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={7}
+        strokeLinejoin="round"
+      />
+      <circle cx={306} cy={112} r={11} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} />
+      {cams.map(({ name, y, cam }) => {
+        const radians = (cam.turn * Math.PI) / 180;
+        const [x2, y2] = [80 + 15 * Math.sin(radians), y - 15 * Math.cos(radians)];
+        return (
+          <g key={name}>
+            <circle
+              cx={80}
+              cy={y}
+              r={21}
+              fill="var(--sheet)"
+              stroke="var(--rubber)"
+              strokeWidth={4}
+            />
+            <line x1={80} x2={80} y1={y - 27} y2={y - 20} stroke="var(--ink)" strokeWidth={2} />
+            <line x1={80} x2={x2} y1={y} y2={y2} stroke="var(--marker)" strokeWidth={3} />
+            <Words x={150} y={y + (y < 112 ? -20 : 34)} anchor="start" strong marked>
+              {name}: {cam.reachable ? `${Math.abs(cam.turn).toFixed(0)}°, ` : 'out of reach, '}
+              {Math.abs(cam.moves) < 0.005
+                ? 'leave'
+                : `${Math.abs(cam.moves).toFixed(1)} mm ${cam.moves > 0 ? 'out' : 'in'}`}
+            </Words>
+          </g>
+        );
+      })}
+      <path d="M346 140V86m-6 10l6 -10l6 10" fill="none" stroke="var(--ink)" strokeWidth={1.5} />
+      <Words x={346} y={156}>
+        front
+      </Words>
+      <Words x={FRAME.width / 2} y={228}>
+        lower arm from above, cams from mid travel
+      </Words>
+    </Frame>
+  );
+}

@@ -230,3 +230,40 @@ export function ThrustDrawing({
     </Frame>
   );
 }
+
+export function AxleSquareDrawing({
+  input,
+  output,
+}: ToolDrawing<'axleSquare', { angle: number; difference: number }>) {
+  const [front, rear] = [52, 168];
+  const turn = drawnDegrees(output.angle, 8, 14);
+  const lift = ((RIGHT - LEFT) / 2) * Math.tan((turn * Math.PI) / 180);
+  return (
+    <Frame label={`Two axles from above, ${showDegrees(output.angle, 2)} apart from square`}>
+      <Axle y={front} turns={[0, 0]} />
+      <g transform={`rotate(${turn} ${MIDDLE} ${rear})`}>
+        <line x1={LEFT} x2={RIGHT} y1={rear} y2={rear} stroke="var(--ink)" strokeWidth={1.5} />
+        <Block x={LEFT} y={rear} height={76} />
+        <Block x={RIGHT} y={rear} height={76} />
+        <path
+          d={`M${MIDDLE} ${rear}V${rear - 60}m-6 10l6 -10l6 10`}
+          fill="none"
+          stroke="var(--marker)"
+          strokeWidth={2}
+        />
+      </g>
+      <Span from={[LEFT - 44, front]} to={[LEFT - 44, rear - lift]}>
+        {input.left}
+      </Span>
+      <Span from={[RIGHT + 30, front]} to={[RIGHT + 30, rear + lift]}>
+        {input.right}
+      </Span>
+      <Words x={MIDDLE} y={34} strong>
+        {showDegrees(output.angle, 2)}
+      </Words>
+      <Words x={MIDDLE} y={230}>
+        from above, the car drives up the page, drawn larger than life
+      </Words>
+    </Frame>
+  );
+}

@@ -107,6 +107,59 @@ export function SquareDrawing({
   );
 }
 
+export function FloorDrawing({
+  input,
+  output,
+}: ToolDrawing<
+  'floorSlope',
+  { degrees: number; high: 'left' | 'right'; levelError: number | null; tile: number }
+>) {
+  const isLeftHigh = output.high === 'left';
+  const slope = drawnDegrees(output.degrees, 8, 9) * (isLeftHigh ? 1 : -1);
+  const [near, far] = [96, FRAME.width - 96];
+  const lowX = isLeftHigh ? far : near;
+  const drop = 142 * Math.tan((Math.abs(slope) * Math.PI) / 180);
+  const floorAt = (x: number) => 150 + (x - FRAME.width / 2) * Math.tan((slope * Math.PI) / 180);
+  const tile = `${output.tile.toFixed(input.unit === 'mm' ? 1 : 3)} ${input.unit}`;
+  return (
+    <Frame label={`A floor ${output.degrees.toFixed(2)} degrees high on the ${output.high}`}>
+      <line
+        x1={20}
+        x2={FRAME.width - 20}
+        y1={floorAt(20)}
+        y2={floorAt(FRAME.width - 20)}
+        stroke="var(--ink)"
+        strokeWidth={1.6}
+      />
+      {[near, far].map((x) => (
+        <Block
+          key={x}
+          x={x}
+          y={(isLeftHigh ? floorAt(near) : floorAt(far)) - 46}
+          width={42}
+          height={92}
+        />
+      ))}
+      <rect
+        x={lowX - 32}
+        y={floorAt(lowX) - Math.max(3, drop)}
+        width={64}
+        height={Math.max(3, drop)}
+        fill="var(--marker)"
+      />
+      <Words x={FRAME.width / 2} y={16} strong>
+        {output.degrees.toFixed(2)}°, high on the {output.high}
+      </Words>
+      <Words x={FRAME.width / 2} y={34} marked>
+        under the {isLeftHigh ? 'right' : 'left'} wheels {tile}
+      </Words>
+      <Words x={FRAME.width / 2} y={226}>
+        from behind, slope drawn larger than life
+      </Words>
+    </Frame>
+  );
+}
+
 export function TireSizeDrawing({
   output,
 }: ToolDrawing<

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { Notice } from '../../shared/Notice.tsx';
 import { withUnit } from '../../tools/convertUnit.ts';
-import { textsOf, workOut } from '../../tools/toolInput.ts';
+import { INCHES_TOO, takesInches, textsOf, workOut } from '../../tools/toolInput.ts';
 import type { Texts } from '../../tools/toolInput.ts';
 import type { BenchTool } from '../../tools/tool.ts';
 import { ToolField } from '../../tools/ToolField.tsx';
@@ -115,6 +115,7 @@ export function ToolView({ tool }: { tool: BenchTool }) {
         >
           <Typography variant="body2" color="textSecondary">
             {isExample ? `An example. ${tool.exampleWords}` : 'Your numbers.'}
+            {takesInches(tool) && ` ${INCHES_TOO}`}
           </Typography>
           {!isExample && (
             <Button sx={{ ml: 'auto', whiteSpace: 'nowrap' }} onClick={() => setTexts(example)}>

@@ -70,6 +70,20 @@ describe('the bench', () => {
     expect(angle).toHaveAccessibleDescription('More than 0');
   });
 
+  it('reads inches by their mark and threads per inch where millimetres are asked for', () => {
+    const tool = named('tieRod');
+    const typed = (texts: Record<string, string>) =>
+      workOut(tool, { ...textsOf(tool.fields, tool.example), ...texts });
+    const worked = typed({ steeringArm: '5 1/2 in', threadPitch: '16 TPI' });
+    expect(worked.ok && worked.input).toMatchObject({ steeringArm: 139.7, threadPitch: 1.5875 });
+    expect(typed({ steeringArm: '5.5"' }).ok).toBe(true);
+    expect(typed({ steeringArm: '140 mm' }).ok && typed({ steeringArm: '140 mm' })).toMatchObject({
+      input: { steeringArm: 140 },
+    });
+    const wrong = typed({ steeringArm: 'in', toeChange: '1 in' });
+    expect(wrong.ok ? [] : Object.keys(wrong.faults)).toEqual(['toeChange', 'steeringArm']);
+  });
+
   it('puts a fault of the geometry to the field that it comes from', () => {
     const tool = named('rideHeight');
     const worked = workOut(tool, { ...textsOf(tool.fields, tool.example), change: '-900' });

@@ -1,4 +1,4 @@
-import { camberInTurn, whereWords } from '@keen/core';
+import { camberInTurn, camberInTurns, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { FrontCamberInTurns } from '../../drawing/bench/charts.tsx';
@@ -9,6 +9,8 @@ import { useVisit } from '../../shared/visitContext.ts';
 /** Inclination where it was not read (common practice, no source), degrees. */
 const USUAL_SAI = 13;
 const TURN_DEG = 20;
+/** What the inside wheel steers further where its turn plate was not read (common practice, no source), degrees. */
+const USUAL_FURTHER_DEG = 2.5;
 /** From here the outside wheel's inner edge carries a turn (common practice, no source). */
 const RISK_DEG = -3.5;
 
@@ -24,6 +26,28 @@ export function CasterInTurns() {
     key,
     camber: camberInTurn({ ...angles, steer: TURN_DEG }).camber,
   }));
+  const [left, right] = [
+    wheels.find(({ key }) => key === 'lf'),
+    wheels.find(({ key }) => key === 'rf'),
+  ];
+  const ratio = draft.visit?.sheet?.sheet.steeringRatio;
+  const inTurns =
+    left && right
+      ? (['left', 'right'] as const).map((turning) => {
+          const read = draft.visit?.measure?.turning?.[turning];
+          const outside = read?.outside ?? TURN_DEG;
+          const inside = read?.inside ?? TURN_DEG + USUAL_FURTHER_DEG;
+          const found = camberInTurns({
+            left,
+            right,
+            turning,
+            inside,
+            outside,
+            steeringRatio: ratio,
+          });
+          return { turning, inside, camber: found.camber, turns: found.steeringWheelTurns };
+        })
+      : [];
   const risky = outside.filter(({ camber }) => camber < RISK_DEG);
   const isAssumed = wheels.some(({ key }) => draft.angles?.[key]?.sai === undefined);
   return (
@@ -36,6 +60,14 @@ export function CasterInTurns() {
             .map(({ key, camber }) => `${whereWords(key)} ${showDegrees(camber, 1)}`)
             .join(', ')}
           .{' '}
+          {inTurns.map(({ turning, camber, inside, turns }) => (
+            <span key={turning}>
+              Turning {turning}, inside wheel at {inside.toFixed(0)}°
+              {turns !== null && ` (${turns.toFixed(1)} turns of the steering wheel)`}: inside{' '}
+              {showDegrees(camber[turning], 1)}, outside{' '}
+              {showDegrees(camber[turning === 'left' ? 'right' : 'left'], 1)}.{' '}
+            </span>
+          ))}
           {risky.length > 0
             ? 'That much leans on the inner edge whenever it turns: in town and on bends the inner edge goes first, though the camber straight ahead may be in.'
             : 'The inner edge has little to fear from turning.'}

@@ -9,6 +9,7 @@ import { AnswerRow } from '../../shared/AnswerRow.tsx';
 import { Choice } from '../../shared/Choice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { FloorFields } from './FloorFields.tsx';
 
 const STATES = [
   { value: 'done', label: 'Done' },
@@ -109,6 +110,7 @@ function SetupRow({ item, state, reason, isWorthless, onChange, onReason }: Setu
       <Box>
         {item.words}
         {item.point === 'load' && <FuelAndLoad />}
+        {item.point === 'floor' && <FloorFields />}
         {item.caution && (
           <Box sx={{ fontSize: '0.85rem' }}>
             <Box component="strong" sx={{ color: 'var(--marker)' }}>

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { Folded } from '../../shared/Folded.tsx';
 import { showDegrees } from '../../shared/format.ts';
+import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { ToolDialog } from '../../tools/ToolDialog.tsx';
 import { textsOf } from '../../tools/toolInput.ts';
@@ -13,6 +14,12 @@ import { TOOLS } from '../../tools/tools.ts';
 
 const TOOL = TOOLS.find(({ name }) => name === 'rideHeight')!;
 const USUAL_CHANGE_MM = -30;
+
+/** What changed heights bring (common practice, no source). */
+const LIFTED =
+  'Lifted: rods that slope pull the wheels to toe-in, camber and caster move with the arms, joints and shafts stand at a steep angle. Look at boots, brake hoses and the end of each joint’s travel from lock to lock; longer upper arms bring camber and caster back. Aligned at once, before it is driven far.';
+const LOWERED =
+  'Lowered: camber goes negative and toe moves. Look at the tires against fender and strut from lock to lock and at full travel. Aligned at once, before it is driven far.';
 
 /** What a changed body height does to camber and toe, from a typical layout or the car's own joints. */
 export function ChangedHeight() {
@@ -27,6 +34,8 @@ export function ChangedHeight() {
             ? 'No change of height was noted on arrival. Start from a typical layout; the car’s own joints can be typed.'
             : `The front was moved ${Math.abs(change)} mm ${change > 0 ? 'up' : 'down'}. Start from a typical layout; the car’s own joints are better.`}
         </Typography>
+        {change > 0 && <Notice kind="caution">{LIFTED}</Notice>}
+        {change < 0 && <Notice kind="caution">{LOWERED}</Notice>}
         <Choice
           label="Front suspension"
           options={FRONT_LAYOUTS.map(({ id, title }) => ({ value: id, label: title }))}
@@ -41,7 +50,7 @@ export function ChangedHeight() {
             change: change === 0 ? USUAL_CHANGE_MM : change,
             points: layout.points,
             steeringArm: layout.steeringArm,
-            rack: layout.rack,
+            rack: draft.visit?.car?.rack ?? layout.rack,
           })}
           answer={(worked) => {
             if (!worked.ok) return '';

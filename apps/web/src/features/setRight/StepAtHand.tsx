@@ -1,5 +1,6 @@
 import type { Adjuster, SteeringWheel as SteeringWheelState } from '@keen/contract';
 import {
+  alsoMoves,
   METHOD_FACTS,
   methodOf,
   reachOf,
@@ -28,6 +29,7 @@ const ADJUSTER_WORDS: Record<Adjuster, string> = {
   tieRod: 'Tie rod',
   turnbuckle: 'Turnbuckle',
   cam: 'Cam bolt',
+  twoCams: 'Two cams',
   hubShim: 'Hub shim',
   armShims: 'Arm shims',
   slots: 'Strut slots',
@@ -50,6 +52,7 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
   const adjuster = draft.visit?.setRight?.adjuster?.[step.key] ?? usualAdjuster(draft, step);
   const calculator = adjuster && calculatorFor(step, adjuster);
   const advice = adjuster && adviceFor(step, adjuster, draft, plan);
+  const also = adjuster && step.kind && alsoMoves(adjuster, step.kind, step.axle ?? 'front');
   const tool = TOOLS.find(({ name }) => name === calculator);
   // A step that only reads again is set with nothing yet.
   const isSet = step.needs === 'set' || step.change !== null;
@@ -98,6 +101,7 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
         />
       )}
       {isSet && advice && reach?.state !== 'beyond' && <Box>{advice}</Box>}
+      {isSet && also && <Box sx={{ color: 'text.secondary' }}>{also}</Box>}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         {isSet && tool && (
           <Button onClick={() => setWorking(true)}>

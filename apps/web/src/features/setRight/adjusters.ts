@@ -14,6 +14,8 @@ export function calculatorFor(step: PlanStep, adjuster: Adjuster): CalculatorNam
       return 'eccentric';
     case 'hubShim':
       return 'rearShim';
+    case 'twoCams':
+      return 'twoCams';
     case 'armShims':
       return 'wishboneShims';
     default:
@@ -62,6 +64,7 @@ export function adviceFor(
     case 'turnbuckle':
       return rodAdvice(step, plan, draft);
     case 'cam':
+    case 'twoCams':
       return 'Lift, loosen, turn, lower, settle, measure; torque at ride height.';
     case 'slots':
       return step.kind === 'caster'
@@ -115,6 +118,7 @@ export function startFor(
         stock: settings.hubShims.join('; '),
       };
     }
+    case 'twoCams':
     case 'armShims': {
       const wanted = (kind: 'camber' | 'caster') =>
         plain(plan.find((one) => one.where === step.where && one.kind === kind)?.change ?? 0);

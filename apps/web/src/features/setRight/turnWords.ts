@@ -6,6 +6,7 @@ const UNITS: Record<Adjuster, { one: string; more: string; isTurn: boolean } | n
   turnbuckle: { one: 'turn', more: 'turns', isTurn: true },
   adjustableArm: { one: 'turn', more: 'turns', isTurn: true },
   cam: { one: 'notch', more: 'notches', isTurn: false },
+  twoCams: { one: 'notch', more: 'notches', isTurn: false },
   slots: { one: 'mm', more: 'mm', isTurn: false },
   armShims: { one: 'mm', more: 'mm', isTurn: false },
   hubShim: null,

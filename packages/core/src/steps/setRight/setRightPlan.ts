@@ -37,14 +37,21 @@ export interface PlanStep {
 }
 
 const CAMBER_ADJUSTERS: Record<Axle, readonly Adjuster[]> = {
-  front: ['slots', 'cam', 'armShims', 'adjustableArm', 'none'],
+  front: ['slots', 'cam', 'twoCams', 'armShims', 'adjustableArm', 'none'],
   rear: ['cam', 'hubShim', 'adjustableArm', 'slots', 'none'],
 };
 const TOE_ADJUSTERS: Record<Axle, readonly Adjuster[]> = {
   front: ['tieRod', 'turnbuckle'],
   rear: ['cam', 'tieRod', 'turnbuckle', 'hubShim', 'adjustableArm', 'none'],
 };
-const CASTER_ADJUSTERS: readonly Adjuster[] = ['cam', 'armShims', 'slots', 'adjustableArm', 'none'];
+const CASTER_ADJUSTERS: readonly Adjuster[] = [
+  'cam',
+  'twoCams',
+  'armShims',
+  'slots',
+  'adjustableArm',
+  'none',
+];
 const ADJUSTERS: Record<AngleKind, Record<Axle, readonly Adjuster[]>> = {
   camber: CAMBER_ADJUSTERS,
   toe: TOE_ADJUSTERS,

@@ -1,0 +1,100 @@
+import type { Side } from '@keen/contract';
+import { floorSlope, MM_PER_IN } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Choice } from '../../shared/Choice.tsx';
+import { NumberField } from '../../shared/NumberField.tsx';
+import { useVisit } from '../../shared/visitContext.ts';
+
+/** Where the floor stands among the level's own figures. */
+const RISE = 'floor rise';
+const OVER = 'floor over';
+const HIGH = 'floorSlope.high';
+const SLOPE = 'floorSlope.degrees';
+/** A track as cars have it, until another is typed, mm. */
+const USUAL_TRACK = 1_500;
+
+/**
+ * How much higher one side of the floor is, over the track: what goes under the low wheels, or what the
+ * level's form takes out.
+ */
+export function FloorFields() {
+  const { draft, preferences, enter } = useVisit();
+  const texts = draft.visit?.measure?.gauge?.camberFromLevel ?? {};
+  const isInches = preferences.toe === 'in';
+  const [unit, perUnit] = isInches ? (['in', MM_PER_IN] as const) : (['mm', 1] as const);
+  const mm = (key: string) => (texts[key] ? Number(texts[key]) : null);
+  const shown = (value: number | null) => (value === null ? null : value / perUnit);
+  const rise = mm(RISE);
+  const over = mm(OVER) ?? USUAL_TRACK;
+  const high = (texts[HIGH] as Side | undefined) ?? null;
+  const floor =
+    rise !== null && high !== null ? floorSlope({ rise, over, high, unit: 'mm' }) : null;
+
+  function set(change: { rise?: number | null; over?: number | null; high?: Side | null }): void {
+    const next = { rise, over, high, ...change };
+    const kept = Object.entries(texts).filter(([key]) => ![RISE, OVER, HIGH, SLOPE].includes(key));
+    const { degrees } =
+      next.rise !== null && next.high !== null
+        ? floorSlope({
+            rise: next.rise,
+            over: next.over ?? USUAL_TRACK,
+            high: next.high,
+            unit: 'mm',
+          })
+        : { degrees: null };
+    enter('visit.measure.gauge.camberFromLevel', {
+      ...Object.fromEntries(kept),
+      ...(next.rise === null ? {} : { [RISE]: String(next.rise) }),
+      [OVER]: String(next.over ?? USUAL_TRACK),
+      ...(next.high === null ? {} : { [HIGH]: next.high }),
+      ...(degrees === null ? {} : { [SLOPE]: degrees.toFixed(3) }),
+    });
+  }
+
+  return (
+    <Box sx={{ display: 'grid', gap: 1, mt: 1 }}>
+      <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'flex-end' }}>
+        <Box sx={{ width: 130 }}>
+          <NumberField
+            label="Floor rises by"
+            unit={unit}
+            decimals={isInches ? 3 : 1}
+            max={500}
+            value={shown(rise)}
+            onChange={(value) => set({ rise: value === null ? null : value * perUnit })}
+          />
+        </Box>
+        <Box sx={{ width: 130 }}>
+          <NumberField
+            label="over the track"
+            unit={unit}
+            decimals={isInches ? 1 : 0}
+            min={1}
+            max={3_000}
+            value={shown(over)}
+            onChange={(value) => set({ over: value === null ? null : value * perUnit })}
+          />
+        </Box>
+        <Choice<Side>
+          label="High on the"
+          dense
+          options={[
+            { value: 'left', label: 'Left' },
+            { value: 'right', label: 'Right' },
+          ]}
+          value={high}
+          onChange={(side) => set({ high: side })}
+        />
+      </Box>
+      {floor && floor.tile > 0 && (
+        <Typography variant="body2">
+          {floor.degrees.toFixed(2)}° high on the {floor.high}. Put{' '}
+          {(floor.tile / perUnit).toFixed(isInches ? 3 : 1)} {unit} under the{' '}
+          {floor.high === 'left' ? 'right' : 'left'} wheels, or zero the level on this floor, or let
+          the level’s form take it out.
+        </Typography>
+      )}
+    </Box>
+  );
+}

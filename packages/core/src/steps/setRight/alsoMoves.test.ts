@@ -1,0 +1,28 @@
+import { ADJUSTERS, ANGLE_KINDS } from '@keen/contract/words';
+import { describe, expect, it } from 'vitest';
+import { alsoMoves } from './alsoMoves.ts';
+
+describe('alsoMoves (common practice, no source)', () => {
+  it('says for every part of it what else moves', () => {
+    for (const adjuster of ADJUSTERS) {
+      for (const kind of ANGLE_KINDS) {
+        for (const axle of ['front', 'rear'] as const) {
+          const words = alsoMoves(adjuster, kind, axle);
+          if (adjuster === 'none') expect(words).toBeNull();
+          else expect(words).toMatch(/^[A-Z].*\.$/);
+        }
+      }
+    }
+  });
+
+  it('brings the wheel forward with caster from the lower arm, back from the upper one', () => {
+    expect(alsoMoves('cam', 'caster', 'front')).toContain('from the lower arm brings it forward');
+    expect(alsoMoves('armShims', 'caster', 'front')).toContain('brings the wheel back');
+  });
+
+  it('has toe measured after camber, whatever camber is set with', () => {
+    for (const adjuster of ['slots', 'cam', 'twoCams', 'armShims', 'adjustableArm'] as const) {
+      expect(alsoMoves(adjuster, 'camber', 'front')).toMatch(/toe/i);
+    }
+  });
+});
