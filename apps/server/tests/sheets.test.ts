@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { KeptSheet, Session, SpecSheet } from '@keen/contract';
+import type { KeptSheet, Learned, Session, SpecSheet, Visit } from '@keen/contract';
 import { DEFAULT_SHOP_SETTINGS, keptSheetListSchema } from '@keen/contract';
 import type { RunningServer } from '../src/createServer.ts';
 import {
@@ -85,11 +85,62 @@ describe('specification sheets', () => {
     ]);
   });
 
+  /** A sheet whose cars have taught what a turn does. */
+  let taughtId = '';
+
+  it('know what a turn did on their cars, and bring it along for the same car', async () => {
+    const own = revision(sheet('Taught'));
+    await keep([own]);
+    const at = '2026-03-01T10:00:00.000Z';
+    const used = {
+      sheetId: own.id,
+      revision: 1,
+      enteredBy: LEAD.name,
+      enteredAt: at,
+      sheet: own.sheet,
+    };
+    const turn = { at, adjuster: 'tieRod', amount: 0.5, from: 1.9, to: 0.9 };
+    const entry = (path: string, value: unknown) => ({ id: randomUUID(), path, value, at });
+    const vehicle = { id: randomUUID(), plate: 'TURN 1', label: '', customer: '' };
+    await agent
+      .post('/api/visits')
+      .send({
+        id: randomUUID(),
+        vehicle,
+        entries: [
+          entry('visit.sheet', used),
+          entry('visit.measure.method.toe', 'readout'),
+          entry('visit.setRight.turns.toe-lf', [turn]),
+        ],
+      })
+      .expect(200);
+    const learned = {
+      adjuster: 'tieRod',
+      kind: 'toe',
+      axle: 'front',
+      perUnit: expect.closeTo(2, 6) as number,
+      sd: expect.any(Number) as number,
+      at,
+    };
+    taughtId = own.id;
+    const turns = await agent.get(`/api/sheets/${own.id}/turns`).expect(200);
+    expect(bodyOf<Learned[]>(turns)).toEqual([learned]);
+    await agent.get('/api/sheets/nothing/turns').expect(404);
+
+    const next = await agent
+      .post('/api/visits')
+      .send({ id: randomUUID(), vehicle: { id: vehicle.id }, entries: [] })
+      .expect(200);
+    expect(bodyOf<Visit>(next).draft.visit?.car?.learned).toEqual([learned]);
+  });
+
   it('stay within the shop', async () => {
     const own = revision(sheet('Own'));
     await keep([own]);
     const other = await secondShop(server);
     expect(bodyOf<KeptSheet[]>(await other.get('/api/sheets').expect(200))).toEqual([]);
+    const turns = await other.get(`/api/sheets/${taughtId}/turns`).expect(200);
+    expect(bodyOf<Learned[]>(turns)).toEqual([]);
     await keep([own], 409, other);
   });
 });

@@ -237,6 +237,20 @@ export const adjustableSchema = z.strictObject({
   caster: z.enum(KNOWN).optional(),
   toe: z.enum(KNOWN).optional(),
 });
+/** What one turn (notch, millimetre) of an adjuster did, learned by hand; which way is not kept. */
+export const learnedSchema = z.strictObject({
+  adjuster: z.enum(ADJUSTERS),
+  kind: z.enum(ANGLE_KINDS),
+  axle: z.enum(['front', 'rear']),
+  /** Degrees, without a sign. */
+  perUnit: z.number().gt(0).max(90),
+  /** Standard uncertainty, degrees. */
+  sd: z.number().min(0).max(90),
+  at: momentSchema,
+});
+export type Learned = z.infer<typeof learnedSchema>;
+export const learnedListSchema = z.array(learnedSchema).max(60);
+
 export const draftCarSchema = z.strictObject({
   rack: z.enum(RACKS).optional(),
   suspension: z
@@ -253,6 +267,8 @@ export const draftCarSchema = z.strictObject({
   driver: z.enum(DRIVERS).optional(),
   awdMatch: awdMatchSchema.optional(),
   directional: z.boolean().optional(),
+  /** What its adjusters did at earlier visits. */
+  learned: learnedListSchema.optional(),
   placard: z.strictObject({ front: z.string().optional(), rear: z.string().optional() }).optional(),
 });
 export type DraftCar = z.infer<typeof draftCarSchema>;

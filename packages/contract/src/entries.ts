@@ -31,6 +31,7 @@ import {
   leftSchema,
   steeringWheelSchema,
   gaugeTextsSchema,
+  learnedListSchema,
   lockSchema,
   measuredTodaySchema,
   toeInSchema,
@@ -140,6 +141,7 @@ const carFields = {
   'visit.car.awdMatch': awdMatchSchema,
   /** Tires that roll one way only. */
   'visit.car.directional': z.boolean(),
+  'visit.car.learned': learnedListSchema,
   'visit.car.placard.front': text(40),
   'visit.car.placard.rear': text(40),
   /** How much warmer than the air the tires were when their pressure was read, K; absent when cold. */

@@ -71,6 +71,7 @@ export {
   WAITS,
   draftMeasureSchema,
   draftSetRightSchema,
+  learnedListSchema,
   readingSchema,
   visitDraftSchema,
 } from './draft.ts';
@@ -80,6 +81,7 @@ export type {
   DraftMeasure,
   DraftSetRight,
   DraftTire,
+  Learned,
   Reading,
   Taken,
   ToeIn,

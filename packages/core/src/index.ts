@@ -61,6 +61,7 @@ export { readDigits } from './steps/read/digitEntry.ts';
 export type { DigitEntry } from './steps/read/digitEntry.ts';
 export { ALL_RIBS, VISIT_STEPS, missingArrival, nextStep, stepStates } from './steps/visitSteps.ts';
 export type { StepState, VisitStep } from './steps/visitSteps.ts';
+export { keptTurns, pooled, turnsLearned } from './steps/setRight/turnsLearned.ts';
 export { alsoMoves } from './steps/setRight/alsoMoves.ts';
 export { lacksOf } from './steps/lacks.ts';
 export type { Lack } from './steps/lacks.ts';

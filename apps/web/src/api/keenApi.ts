@@ -6,6 +6,7 @@ import type {
   EntriesKept,
   Entry,
   KeptSheet,
+  Learned,
   NewDecision,
   NewSheets,
   NewVisit,
@@ -22,6 +23,7 @@ import {
   decisionSchema,
   entriesKeptSchema,
   keptSheetListSchema,
+  learnedListSchema,
   photoListSchema,
   preferencesSchema,
   sessionSchema,
@@ -251,6 +253,10 @@ export const keenApi = createApi({
       responseSchema: keptSheetListSchema,
       providesTags: ['Sheets'],
     }),
+    sheetTurns: build.query<Learned[], string>({
+      query: (id) => `sheets/${id}/turns`,
+      responseSchema: learnedListSchema,
+    }),
     keepSheets: build.mutation<KeptSheet[], NewSheets['sheets']>({
       query: (sheets) => ({ url: 'sheets', method: 'POST', body: { sheets } }),
       responseSchema: keptSheetListSchema,
@@ -292,6 +298,7 @@ export const {
   useKeepPhotoMutation,
   useRemovePhotoMutation,
   useSheetsQuery,
+  useSheetTurnsQuery,
   useKeepSheetsMutation,
   useAppendEntriesMutation,
 } = keenApi;

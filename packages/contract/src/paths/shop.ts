@@ -1,5 +1,6 @@
 import * as api from '../api.ts';
 import { archiveTakenSchema } from '../archive.ts';
+import { learnedListSchema } from '../draft.ts';
 import { keptSheetListSchema, newSheetsSchema } from '../specSheet.ts';
 import type { ApiPath } from './apiPath.ts';
 
@@ -10,6 +11,12 @@ export const SHOP_PATHS: readonly ApiPath[] = [
     path: '/api/sheets',
     summary: 'Specification sheets of the shop, each in its latest revision',
     reply: keptSheetListSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/sheets/{id}/turns',
+    summary: 'What one turn of each adjuster did on the shop’s cars of a sheet',
+    reply: learnedListSchema,
   },
   {
     method: 'post',

@@ -1,4 +1,5 @@
 import type { VisitDraft } from '@keen/contract';
+import { sql } from 'drizzle-orm';
 import {
   foreignKey,
   index,
@@ -32,6 +33,10 @@ export const visits = pgTable(
     uniqueIndex('visits_shop_number').on(table.shopId, table.number),
     unique('visits_shop_id').on(table.shopId, table.id),
     index('visits_shop_arrived').on(table.shopId, table.arrivedAt),
+    // What turns did on the cars of a sheet.
+    index('visits_turned')
+      .on(table.shopId, sql`(draft #>> '{visit,sheet,sheetId}')`, table.arrivedAt)
+      .where(sql`draft #> '{visit,setRight,turns}' is not null`),
     index('visits_vehicle').on(table.vehicleId),
     index('visits_shop_vehicle').on(table.shopId, table.vehicleId),
     foreignKey({

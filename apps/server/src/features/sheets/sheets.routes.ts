@@ -1,11 +1,15 @@
 import { newSheetsSchema } from '@keen/contract';
 import type { Routes } from '../../http/routes.ts';
-import { validBody } from '../../http/validate.ts';
-import { keepSheets, listSheets } from './sheets.service.ts';
+import { validBody, validId } from '../../http/validate.ts';
+import { keepSheets, listSheets, turnsOfSheet } from './sheets.service.ts';
 
 export function mountSheets(routes: Routes): void {
   routes.on('get', '/sheets', 'read', async ({ res, actor, inShop }) => {
     res.json(await inShop((tx) => listSheets(tx, actor)));
+  });
+  routes.on('get', '/sheets/:id/turns', 'read', async ({ req, res, inShop }) => {
+    const sheetId = validId(req.params.id, 'sheet');
+    res.json(await inShop((tx) => turnsOfSheet(tx, sheetId)));
   });
   routes.on('post', '/sheets', 'keepSheets', async ({ req, res, actor, inShop }) => {
     const order = validBody(newSheetsSchema, req.body);

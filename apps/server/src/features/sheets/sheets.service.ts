@@ -1,7 +1,8 @@
-import type { KeptSheet, NewSheets } from '@keen/contract';
+import type { KeptSheet, Learned, NewSheets } from '@keen/contract';
+import { pooled, turnsLearned } from '@keen/core';
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
-import { people, specSheets } from '../../db/schema/index.ts';
+import { people, specSheets, visits } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { conflict } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
@@ -24,6 +25,25 @@ export async function listSheets(db: Handle, { shopId }: Actor): Promise<KeptShe
   return rows
     .map((row) => ({ ...row, enteredAt: row.enteredAt.toISOString() }))
     .toSorted((a, b) => a.sheet.name.localeCompare(b.sheet.name));
+}
+
+/** Older visits add nothing that these do not say. */
+const TURNED_VISITS = 60;
+
+/** What one turn of each adjuster did on the cars of a sheet, over the latest visits that turned any. */
+export async function turnsOfSheet(db: Handle, sheetId: string): Promise<Learned[]> {
+  const rows = await db
+    .select({ draft: visits.draft })
+    .from(visits)
+    .where(
+      and(
+        sql`${visits.draft} #>> '{visit,sheet,sheetId}' = ${sheetId}`,
+        sql`${visits.draft} #> '{visit,setRight,turns}' is not null`,
+      ),
+    )
+    .orderBy(desc(visits.arrivedAt))
+    .limit(TURNED_VISITS);
+  return pooled(rows.flatMap(({ draft }) => turnsLearned(draft)));
 }
 
 /**

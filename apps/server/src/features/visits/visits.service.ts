@@ -11,10 +11,11 @@ import type {
 } from '@keen/contract';
 import { rightForPath, roleMay, visitTakes } from '@keen/contract';
 import {
-  DEFAULT_LIMITS_MM,
   caseToChanges,
+  DEFAULT_LIMITS_MM,
   draftToCase,
   foldEntries,
+  keptTurns,
   weighVisit,
   WHEEL_ORDER,
 } from '@keen/core';
@@ -227,6 +228,8 @@ async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Prom
   carry('visit.tiresDiffer', visit?.tiresDiffer);
   carry('visit.car.awdMatch', car?.awdMatch);
   carry('visit.car.directional', car?.directional);
+  const learned = keptTurns(last.draft);
+  carry('visit.car.learned', learned.length > 0 ? learned : undefined);
   for (const axle of ['front', 'rear'] as const) {
     carry(`vehicle.rideHeightChange.${axle}`, vehicle?.rideHeightChange?.[axle]);
     carry(`visit.car.placard.${axle}`, car?.placard?.[axle]);

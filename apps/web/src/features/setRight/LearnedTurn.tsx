@@ -10,6 +10,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { useStepWords } from '../../angles/useAngleWords.ts';
 import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { FromEarlier } from './FromEarlier.tsx';
 import { amountWords, unitOf } from './turnWords.ts';
 
 const MOST = 100;
@@ -71,6 +72,7 @@ export function LearnedTurn({ step, adjuster }: LearnedTurnProps) {
         </Box>
       )}
       {!learned && !isWaiting && <FromTheOtherSide step={step} adjuster={adjuster} sd={sd} />}
+      {turns.length === 0 && <FromEarlier step={step} adjuster={adjuster} sd={sd} />}
       {isWaiting ? (
         <Box>
           Turned {amountWords(last.amount, adjuster)}. <strong>Now measure it again.</strong>

@@ -11,6 +11,7 @@ const ANGLES = {
   lr: { camber: -0.8, toe: 0.08 },
   rr: { camber: -0.8, toe: 0.08 },
 };
+const AT = '2026-03-01T10:00:00.000Z';
 const draftWith = (changes: Record<string, unknown>) =>
   foldEntries(
     evenDraft(6),
@@ -35,6 +36,19 @@ describe('SetRightStep', () => {
     expect(screen.queryByLabelText('Now reads')).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Begin' }));
     expect(enter).toHaveBeenCalledWith('visit.setRight.before', ANGLES);
+  });
+
+  it('begins with what a turn did at an earlier visit of the car', () => {
+    const learned = [
+      { adjuster: 'tieRod', kind: 'toe', axle: 'front', perUnit: 0.5, sd: 0.02, at: AT },
+    ];
+    showStep(<SetRightStep />, {
+      draft: draftWith({ 'visit.setRight.before': ANGLES, 'visit.car.learned': learned }),
+    });
+    const [first] = screen.getAllByRole('listitem');
+    // 0.25 to go at half a degree a turn.
+    expect(first).toHaveTextContent(/On this car, 1 Mar 2026, one turn moved it by 0\.50°/);
+    expect(first).toHaveTextContent('Begin with about ½ turn, then measure.');
   });
 
   it('works a tie rod out from the change that is wanted', async () => {

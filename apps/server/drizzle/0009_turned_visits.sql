@@ -1,0 +1,1 @@
+CREATE INDEX "visits_turned" ON "visits" USING btree ("shop_id",(draft #>> '{visit,sheet,sheetId}'),"arrived_at") WHERE draft #> '{visit,setRight,turns}' is not null;
