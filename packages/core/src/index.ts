@@ -61,6 +61,18 @@ export { readDigits } from './steps/read/digitEntry.ts';
 export type { DigitEntry } from './steps/read/digitEntry.ts';
 export { ALL_RIBS, VISIT_STEPS, missingArrival, nextStep, stepStates } from './steps/visitSteps.ts';
 export type { StepState, VisitStep } from './steps/visitSteps.ts';
+export {
+  TOE_UNIT_WORDS,
+  toeScaleOf,
+  tireDiameter,
+  isScaled,
+  toeToDegrees,
+  toeFromDegrees,
+  plainToe,
+  showToe,
+} from './steps/measure/toeScale.ts';
+export type { ToeScale } from './steps/measure/toeScale.ts';
+export { toeFromText } from './calculators/angles/toeText.ts';
 export { keptTurns, pooled, turnsLearned } from './steps/setRight/turnsLearned.ts';
 export { alsoMoves } from './steps/setRight/alsoMoves.ts';
 export { lacksOf } from './steps/lacks.ts';

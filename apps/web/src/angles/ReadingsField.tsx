@@ -3,10 +3,13 @@ import {
   axleOf,
   METHOD_FACTS,
   parseMeasure,
+  plainToe,
   readingInUse,
   readingPairs,
   readingsOf,
   staleAngles,
+  TOE_UNIT_WORDS,
+  toeToDegrees,
   WHEELS_OF_AXLE,
 } from '@keen/core';
 import type { ReadingPair } from '@keen/core';
@@ -17,7 +20,6 @@ import { showDegrees } from '../shared/format.ts';
 import { useSavingText } from '../shared/useSavingText.ts';
 import { useVisit } from '../shared/visitContext.ts';
 import type { AtHand } from '../shared/visitContext.ts';
-import { plainToe, toeToDegrees, TOE_UNIT_WORDS } from './toeIn.ts';
 import { useToeScale } from './useAngleWords.ts';
 import { useReadings } from './useReadings.ts';
 

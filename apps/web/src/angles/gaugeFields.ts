@@ -1,9 +1,8 @@
 import type { AngleKind, Axle, GaugeCalculator, VisitDraft, Wheel } from '@keen/contract';
-import { WHEELS_OF_AXLE } from '@keen/core';
+import { tireDiameter, WHEELS_OF_AXLE } from '@keen/core';
 import { TOOLS } from '../tools/tools.ts';
 import type { BenchTool, Field } from '../tools/tool.ts';
 import type { Texts, Worked } from '../tools/toolInput.ts';
-import { tireDiameter } from './toeIn.ts';
 
 /** Angles that readings came to, by wheel, degrees. */
 export type Found = Partial<Record<Wheel, number>>;

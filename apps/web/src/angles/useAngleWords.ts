@@ -1,10 +1,8 @@
 import type { AngleKind, Axle, Wheel } from '@keen/contract';
-import { axleOf } from '@keen/core';
-import type { LedgerRow, PlanStep } from '@keen/core';
+import { axleOf, showToe, toeScaleOf } from '@keen/core';
+import type { LedgerRow, PlanStep, ToeScale } from '@keen/core';
 import { showDegrees } from '../shared/format.ts';
 import { useVisit } from '../shared/visitContext.ts';
-import { showToe, toeScaleOf } from './toeIn.ts';
-import type { ToeScale } from './toeIn.ts';
 
 /** What toe is typed and shown in at an axle of the visit at hand. */
 export function useToeScale(): (axle: Axle) => ToeScale {

@@ -1,8 +1,14 @@
-import { METHOD_FACTS, repeatOf } from '@keen/core';
+import {
+  METHOD_FACTS,
+  repeatOf,
+  showToe,
+  TOE_UNIT_WORDS,
+  toeFromDegrees,
+  toeToDegrees,
+} from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { showToe, toeFromDegrees, toeToDegrees, TOE_UNIT_WORDS } from '../../angles/toeIn.ts';
 import { useToeScale } from '../../angles/useAngleWords.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';

@@ -1,6 +1,6 @@
+import { tireDiameter } from '@keen/core';
 import type { ToeIn } from '@keen/contract';
 import Box from '@mui/material/Box';
-import { tireDiameter } from '../../angles/toeIn.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { TOE_UNIT_CHOICES } from '../../shared/toeUnits.ts';
 import { NumberField } from '../../shared/NumberField.tsx';

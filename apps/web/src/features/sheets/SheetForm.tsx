@@ -156,7 +156,7 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
         </Typography>
         <Typography color="textSecondary" sx={{ mb: 1 }}>
           Degrees; camber plus is top out, toe plus is in, caster plus leans back. Left empty, the
-          target is the middle.
+          target is the middle. Toe is read as printed: 0.1, 6′, 2 mm at 430, 1/16 in at 25.
         </Typography>
         {LIMIT_ROWS.map(({ title, path }) => (
           <Box
@@ -261,7 +261,10 @@ function NumberText({ figure, field }: { figure: Figure; field: ReturnType<Field
       label={figure.label}
       {...field}
       slotProps={{
-        htmlInput: { inputMode: 'decimal', autoComplete: 'off' },
+        htmlInput: {
+          inputMode: /toe/i.test(figure.path) ? 'text' : 'decimal',
+          autoComplete: 'off',
+        },
         input: { endAdornment: <InputAdornment position="end">{figure.unit}</InputAdornment> },
       }}
     />

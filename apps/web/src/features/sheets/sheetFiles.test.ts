@@ -16,6 +16,24 @@ describe('sheets as CSV', () => {
     expect(readSheets(csv)).toEqual({ sheets: SHEETS, faults: [] });
   });
 
+  it('read toe as it is printed, in minutes or as a length at its diameter', () => {
+    const texts = { name: 'Van', source: 'Book', kind: 'maker' };
+    const read = sheetOfTexts({
+      ...texts,
+      'totalToe.front.low': "0'",
+      'totalToe.front.high': '1/8 in at 25',
+      'reach.toe.rear': '30′',
+    });
+    expect(read.ok && read.sheet).toMatchObject({
+      totalToe: { front: { low: 0, high: 0.2865 } },
+      reach: { toe: { rear: 0.5 } },
+    });
+    const wrong = sheetOfTexts({ ...texts, 'totalToe.front.low': '2 mm' });
+    expect(wrong.ok ? {} : wrong.faults).toEqual({
+      'totalToe.front.low': 'a toe, such as 0.1, 6′, 2 mm at 430 or 1/16 in at 25',
+    });
+  });
+
   it('say a line with more cells than columns', () => {
     expect(readSheets('name,source\nVan,Book,3').faults).toEqual([
       'Line 2: more cells than the heading has columns.',

@@ -1,4 +1,5 @@
 import type { SpecKind, SpecSheet } from '@keen/contract';
+import { toeFromText } from '@keen/core';
 import { refusalsOf, SPEC_FORMAT, SPEC_VERSION, specSheetSchema } from '@keen/contract';
 
 /**
@@ -95,8 +96,8 @@ export function sheetOfTexts(texts: SheetTexts): ReadSheet {
   for (const path of NUMBERS) {
     const text = texts[path]?.trim() ?? '';
     if (text === '') continue;
-    const value = Number(text.replace(/[−–]/g, '-').replace(',', '.'));
-    if (!Number.isFinite(value)) faults[path] = 'a number, such as -0.5';
+    const value = figureIn(path, text);
+    if (value === null) faults[path] = isToe(path) ? TOE_EXPECTED : 'a number, such as -0.5';
     else put(sheet, path.split('.'), value);
   }
   const torque = torqueOf(texts.torque ?? '');
@@ -112,6 +113,20 @@ export function sheetOfTexts(texts: SheetTexts): ReadSheet {
       refusalsOf(parsed.error).map(({ path, expected }) => [path, expected]),
     ),
   };
+}
+
+const TOE_EXPECTED = 'a toe, such as 0.1, 6′, 2 mm at 430 or 1/16 in at 25';
+
+const isToe = (path: string) => path.startsWith('totalToe.') || path.startsWith('reach.toe.');
+
+/** A figure as it is printed; toe in any of its units, kept in degrees. */
+function figureIn(path: string, text: string): number | null {
+  if (isToe(path)) {
+    const toe = toeFromText(text, path.startsWith('totalToe.'));
+    return toe === null ? null : Number(toe.toFixed(4));
+  }
+  const value = Number(text.replace(/[−–]/g, '-').replace(',', '.'));
+  return Number.isFinite(value) ? value : null;
 }
 
 function put(at: Record<string, unknown>, keys: string[], value: number): void {

@@ -1,11 +1,10 @@
 import type { Axle, Preferences, VisitDraft } from '@keen/contract';
-import { wheelsInSight } from '@keen/core';
+import { showToe, toeScaleOf, wheelsInSight } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { Theme } from '@mui/material/styles';
 import { memo, useMemo } from 'react';
-import { showToe, toeScaleOf } from '../../angles/toeIn.ts';
 import { AxleWheels } from '../../drawing/WheelsInSight.tsx';
 import type { AtHand } from '../../shared/visitContext.ts';
 import { SidePane } from './SidePane.tsx';

@@ -1,6 +1,9 @@
 import type { PaperTable, VisitDraft } from '@keen/contract';
 import { angleLedger } from '../measure/angleLedger.ts';
 import type { LedgerRow } from '../measure/angleLedger.ts';
+import { axleOf } from '../../engine/case/wheels.ts';
+import { isScaled, TOE_DECIMALS, toeFromDegrees, toeScaleOf } from '../measure/toeScale.ts';
+import type { ToeScale } from '../measure/toeScale.ts';
 import { leftRows } from '../setRight/leftRows.ts';
 import type { LedgerKind } from '../../words/paperTexts.ts';
 import type { PaperFacts, Writer } from './paperFacts.ts';
@@ -41,12 +44,12 @@ export function angleBlock(facts: PaperFacts, writer: Writer, isFull: boolean): 
         isStrong: false,
         cells: [
           nameOf(row, writer),
-          ...(withBefore ? [earlier ? valueOf(earlier, writer) : ''] : []),
-          valueOf(row, writer) + (isFull ? ` ± ${writer.number(2 * row.sd, digitsOf(row))}` : ''),
+          ...(withBefore ? [earlier ? valueOf(earlier, writer, draft) : ''] : []),
+          valueOf(row, writer, draft) + (isFull ? ` ± ${doubtOf(row, writer, draft)}` : ''),
           row.limits
             ? papers.to(
-                valueOf({ ...row, value: row.limits[0] }, writer),
-                valueOf({ ...row, value: row.limits[1] }, writer),
+                valueOf({ ...row, value: row.limits[0] }, writer, draft),
+                valueOf({ ...row, value: row.limits[1] }, writer, draft),
               )
             : '',
           papers.states[row.state],
@@ -63,7 +66,7 @@ export function leftWords(draft: VisitDraft, writer: Writer): string[] {
   const left = leftRows(draft, rows);
   const names = rows
     .filter(({ key }) => left.includes(key))
-    .map((row) => `${nameOf(row, writer)} ${valueOf(row, writer)}`);
+    .map((row) => `${nameOf(row, writer)} ${valueOf(row, writer, draft)}`);
   return names.length > 0 ? [writer.papers.leftAsItIs(names.join('; '))] : [];
 }
 
@@ -74,9 +77,35 @@ function nameOf({ key, where }: LedgerRow, { papers, texts }: Writer): string {
   return [papers.angles[kind], place].filter(Boolean).join(', ');
 }
 
-function valueOf(row: LedgerRow, { number }: Writer): string {
-  const text = number(row.value, digitsOf(row));
-  return `${row.value > 0 ? '+' : ''}${text}${row.unit === '°' ? '°' : ' mm'}`;
+function valueOf(row: LedgerRow, { number }: Writer, draft: VisitDraft): string {
+  const toe = toeOf(row, draft);
+  const sign = row.value > 0 ? '+' : '';
+  if (toe) {
+    const { unit } = toe.scale;
+    const text = number(toeFromDegrees(row.value, toe.scale, toe.isTotal), TOE_DECIMALS[unit]);
+    return `${sign}${text}${unit === 'min' ? '′' : ` ${unit}`}`;
+  }
+  return `${sign}${number(row.value, digitsOf(row))}${row.unit === '°' ? '°' : ' mm'}`;
+}
+
+/** Twice the standard uncertainty, in the row's own unit. */
+function doubtOf(row: LedgerRow, { number }: Writer, draft: VisitDraft): string {
+  const toe = toeOf(row, draft);
+  return toe
+    ? number(toeFromDegrees(2 * row.sd, toe.scale, toe.isTotal), TOE_DECIMALS[toe.scale.unit])
+    : number(2 * row.sd, digitsOf(row));
+}
+
+/** Toe is told as it was measured, in minutes or in a length at its diameter; null for all else. */
+function toeOf(
+  { key, where }: LedgerRow,
+  draft: VisitDraft,
+): { scale: ToeScale; isTotal: boolean } | null {
+  const isTotal = key.startsWith('totalToe.');
+  if (where === null || (!isTotal && !key.startsWith('toe.'))) return null;
+  const axle = where === 'front' || where === 'rear' ? where : axleOf(where);
+  const scale = toeScaleOf(draft, axle, 'deg');
+  return scale.unit === 'deg' || !isScaled(scale) ? null : { scale, isTotal };
 }
 
 function digitsOf({ unit }: LedgerRow): number {

@@ -141,6 +141,30 @@ describe('customerPaper', () => {
 });
 
 describe('technicianPaper', () => {
+  it('tells toe as it was measured, in a length at its diameter, each half of a total', () => {
+    const measured = {
+      ...draft,
+      visit: { ...draft.visit, measure: { toeIn: { unit: 'in' as const, diameter: 457.2 } } },
+    };
+    const { visit } = facts('en');
+    const text = everything(technicianPaper(facts('en', { visit: { ...visit, draft: measured } })));
+    // 18 in x sin 0.35 = 0.110; in all 18 (sin 0.35 + sin 0.33) = 0.214.
+    expect(text).toContain('+0.110 in');
+    expect(text).toContain('+0.214 in');
+    const spanish = technicianPaper(facts('es', { visit: { ...visit, draft: measured } }));
+    expect(everything(spanish)).toContain('+0,110 in');
+  });
+
+  it('says where damage is seen, where that is known', () => {
+    const { visit } = facts('en');
+    const at = {
+      ...draft,
+      visit: { ...draft.visit, tires: { rr: { damageAt: { bulge: 'innerSidewall' as const } } } },
+    };
+    const text = everything(technicianPaper(facts('en', { visit: { ...visit, draft: at } })));
+    expect(text).toContain('bulge (inner sidewall)');
+  });
+
   it('has every reading, what could not be read, and each angle with its doubt', () => {
     const paper = technicianPaper(facts('en'));
     expect(paperSchema.parse(paper)).toEqual(paper);

@@ -1,9 +1,11 @@
 import type { Axle, ToeIn, VisitDraft } from '@keen/contract';
-import { InputError, parseTireSize, toeConvert } from '@keen/core';
+import { toeConvert } from '../../calculators/angles/toeConvert.ts';
+import { InputError } from '../../engine/errors/InputError.ts';
+import { parseTireSize } from '../../engine/tires/tireSize.ts';
 
 /** Names of the units that toe is typed and shown in. */
 export const TOE_UNIT_WORDS = { deg: '°', min: '′', mm: 'mm', in: 'in' } as const;
-const DECIMALS = { deg: 2, min: 0, mm: 1, in: 3 } as const;
+export const TOE_DECIMALS = { deg: 2, min: 0, mm: 1, in: 3 } as const;
 
 /** A unit of toe with the diameter that a length is taken at, mm. */
 export interface ToeScale {
@@ -48,14 +50,16 @@ export function toeFromDegrees(degrees: number, scale: ToeScale, isTotal: boolea
 
 /** A toe in its unit as text, without the unit. */
 export function plainToe(degrees: number, scale: ToeScale, isTotal: boolean): string {
-  return String(Number(toeFromDegrees(degrees, scale, isTotal).toFixed(DECIMALS[scale.unit] + 1)));
+  return String(
+    Number(toeFromDegrees(degrees, scale, isTotal).toFixed(TOE_DECIMALS[scale.unit] + 1)),
+  );
 }
 
 /** A toe with its sign and unit, as it is read out. */
 export function showToe(degrees: number, scale: ToeScale, isTotal: boolean): string {
   const { unit } = isScaled(scale) ? scale : { unit: 'deg' as const };
   const value = toeFromDegrees(degrees, { ...scale, unit }, isTotal);
-  const size = Math.abs(value).toFixed(DECIMALS[unit]);
+  const size = Math.abs(value).toFixed(TOE_DECIMALS[unit]);
   const sign = Number(size) === 0 ? '' : value < 0 ? '−' : '+';
   const word = TOE_UNIT_WORDS[unit];
   return `${sign}${size}${unit === 'deg' || unit === 'min' ? word : ` ${word}`}`;

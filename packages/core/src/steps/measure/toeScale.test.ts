@@ -1,5 +1,5 @@
+import { showToe, toeFromDegrees, toeScaleOf, toeToDegrees } from './toeScale.ts';
 import { describe, expect, it } from 'vitest';
-import { showToe, toeFromDegrees, toeScaleOf, toeToDegrees } from './toeIn.ts';
 
 describe('toe in other units', () => {
   const mm = { unit: 'mm', diameter: 635 } as const;
