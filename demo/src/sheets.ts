@@ -77,6 +77,10 @@ export const SHEETS: readonly SpecSheet[] = [
 export const SETTINGS: ShopSettings = {
   ...DEFAULT_SHOP_SETTINGS,
   hubShims: [0.25, 0.5, 0.75, 1, 1.25, 1.5],
+  hubShimParts: [
+    { taper: 0.5, part: 'QT-050', template: 'B' },
+    { taper: 1, part: 'QT-100', template: 'D' },
+  ],
   armShims: [0.8, 1.6, 3.2],
   readingOrder: 'walkRound',
   prices: {

@@ -65,6 +65,16 @@ export const shopSettingsSchema = z
   .strictObject({
     /** Tapers of full-contact hub shims in stock, degrees. */
     hubShims: z.array(z.number().gt(0).max(5)).max(60),
+    /** What a taper is ordered and marked by: part number, index of its template. */
+    hubShimParts: z
+      .array(
+        z.strictObject({
+          taper: z.number().gt(0).max(5),
+          part: z.string().trim().min(1).max(30),
+          template: z.string().trim().max(10),
+        }),
+      )
+      .max(60),
     /** Thicknesses of arm shims in stock, mm. */
     armShims: z.array(z.number().gt(0).max(30)).max(60),
     /** Camber that each offset bolt in stock gives, degrees. */
@@ -99,6 +109,7 @@ export type ChangeSettings = z.infer<typeof changeSettingsSchema>;
 
 export const DEFAULT_SHOP_SETTINGS: ShopSettings = {
   hubShims: [],
+  hubShimParts: [],
   armShims: [],
   offsetBolts: [],
   readingOrder: 'walkRound',

@@ -135,12 +135,21 @@ export const draftTireSchema = z.strictObject({
 });
 export type DraftTire = z.infer<typeof draftTireSchema>;
 
+/** What toe is typed and shown in, with the diameter that a length is taken at, mm. */
+export const toeInSchema = z.strictObject({
+  unit: z.enum(TOE_UNITS),
+  diameter: z.number().min(MIN_TOE_DIAMETER_MM).max(MAX_TOE_DIAMETER_MM).optional(),
+});
+export type ToeIn = z.infer<typeof toeInSchema>;
+
 /** One reading of an angle by one method, degrees, with how it was taken. */
 export const takenSchema = z.strictObject({
   value: angleSchema,
   at: momentSchema,
   resolution: resolutionSchema.optional(),
   repeats: readingsSchema.optional(),
+  /** What a toe was read in, where that was not degrees. */
+  readIn: toeInSchema.optional(),
 });
 export type Taken = z.infer<typeof takenSchema>;
 
@@ -151,13 +160,6 @@ export const leftSchema = z
 
 /** What stands in the fields of a gauge's form, so that it is asked once: sign, unit, distances, readings. */
 export const gaugeTextsSchema = z.record(z.string().max(60), z.string().max(200));
-/** What toe is typed and shown in, with the diameter that a length is taken at, mm. */
-export const toeInSchema = z.strictObject({
-  unit: z.enum(TOE_UNITS),
-  diameter: z.number().min(MIN_TOE_DIAMETER_MM).max(MAX_TOE_DIAMETER_MM).optional(),
-});
-export type ToeIn = z.infer<typeof toeInSchema>;
-
 /** The inside wheel at full lock, turned left and turned right, degrees. */
 export const lockSchema = z.strictObject({
   left: z.number().min(0).max(60),

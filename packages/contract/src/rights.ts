@@ -37,7 +37,7 @@ export function roleMay(role: Role, right: Right): boolean {
 }
 
 /** Settings that say what is in stock; whoever may change sheets may change these. */
-export const STOCK_SETTINGS = ['hubShims', 'armShims', 'offsetBolts'] as const;
+export const STOCK_SETTINGS = ['hubShims', 'hubShimParts', 'armShims', 'offsetBolts'] as const;
 
 /** The right that an entry of this path takes beside working on visits; null for most. */
 export function rightForPath(path: string): Right | null {

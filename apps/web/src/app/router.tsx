@@ -39,6 +39,13 @@ export function createRouter() {
               }),
             },
             {
+              path: '/bench/shim-template',
+              lazy: async () => ({
+                Component: (await import('../features/bench/ShimTemplatePage.tsx'))
+                  .ShimTemplatePage,
+              }),
+            },
+            {
               path: '/bench/:tool?',
               lazy: async () => ({
                 Component: (await import('../features/bench/BenchPage.tsx')).BenchPage,

@@ -1,8 +1,9 @@
-import type { Adjuster } from '@keen/contract';
+import type { Adjuster, ShopSettings } from '@keen/contract';
 import { shimPack, whereWords } from '@keen/core';
 import type { PlanStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { Link } from 'react-router';
 import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import type { BenchTool } from '../../tools/tool.ts';
@@ -53,11 +54,13 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
       }}
       answer={(worked) =>
         worked.ok
-          ? tool
-              .results(worked.output, worked.input as never)
-              .filter(({ isMain, label }) => isMain || SAID_WITH_IT.includes(label))
-              .map(({ label, value }) => `${label}: ${value}`)
-              .join('; ')
+          ? [
+              ...tool
+                .results(worked.output, worked.input as never)
+                .filter(({ isMain, label }) => isMain || SAID_WITH_IT.includes(label))
+                .map(({ label, value }) => `${label}: ${value}`),
+              ...partWords(tool, worked, settings),
+            ].join('; ')
           : ''
       }
       after={(worked) =>
@@ -74,6 +77,15 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
           {worked.ok && tool.name === 'wishboneShims' && (
             <StockWords thickness={worked.output} stock={settings.armShims} />
           )}
+          {worked.ok && tool.name === 'rearShim' && (
+            <Button
+              component={Link}
+              to={templatePath(worked, settings, detail.visit.vehicle.plate)}
+              target="_blank"
+            >
+              Template to print
+            </Button>
+          )}
           <Button variant="contained" onClick={() => finish(worked)}>
             Back to the plan
           </Button>
@@ -84,6 +96,28 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
       {step.where && <Box sx={{ fontWeight: 650 }}>{whereWords(step.where)}</Box>}
     </ToolDialog>
   );
+}
+
+/** The stock's row of the shim that was chosen. */
+function rowOf(worked: Worked, { hubShimParts }: ShopSettings) {
+  const taper = worked.ok ? worked.output.angle : null;
+  return hubShimParts.find((row) => row.taper === taper) ?? null;
+}
+
+function partWords(tool: BenchTool, worked: Worked, settings: ShopSettings): string[] {
+  const row = tool.name === 'rearShim' ? rowOf(worked, settings) : null;
+  if (!row) return [];
+  return [`Part: ${row.part}${row.template ? `, template ${row.template}` : ''}`];
+}
+
+function templatePath(worked: Worked, settings: ShopSettings, plate: string): string {
+  if (!worked.ok) return '';
+  const row = rowOf(worked, settings);
+  const { angle, clock } = worked.output as { angle: number; clock: number };
+  const { side } = worked.input as { side: string };
+  const query = new URLSearchParams({ side, taper: String(angle), clock: clock.toFixed(1), plate });
+  if (row) query.set('part', [row.part, row.template].filter(Boolean).join(' '));
+  return `/bench/shim-template?${query.toString()}`;
 }
 
 /** The nearest stack of shims that is in stock, for each bolt. */

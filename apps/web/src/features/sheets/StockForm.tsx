@@ -5,13 +5,9 @@ import Typography from '@mui/material/Typography';
 import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
+import { hubShimsIn, hubShimText } from './hubShimText.ts';
 
 const LISTS = [
-  {
-    key: 'hubShims',
-    label: 'Hub shim tapers, degrees',
-    fault: 'Tapers up to 5°, such as 0.25; 0.5',
-  },
   { key: 'armShims', label: 'Arm shims, mm', fault: 'Thicknesses up to 30 mm, such as 0.8; 1.6' },
   {
     key: 'offsetBolts',
@@ -34,6 +30,17 @@ export function StockForm({ settings }: { settings: ShopSettings }) {
       <Typography variant="h3" color="textSecondary">
         For the whole shop
       </Typography>
+      <SavingField
+        label="Hub shim tapers, degrees"
+        placeholder="0.25; 0.5, or with part and template: 0.5 HS-50 B"
+        value={hubShimText(settings)}
+        check={(text) =>
+          shopSettingsSchema.safeParse({ ...settings, ...hubShimsIn(text) }).success
+            ? null
+            : 'Tapers up to 5°, such as 0.25; 0.5 HS-50 B'
+        }
+        onChange={(text) => void keep(hubShimsIn(text ?? ''))}
+      />
       {LISTS.map(({ key, label, fault }) => (
         <SavingField
           key={key}

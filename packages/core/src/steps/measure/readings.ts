@@ -1,4 +1,4 @@
-import type { Taken, VisitDraft } from '@keen/contract';
+import type { Taken, ToeIn, VisitDraft } from '@keen/contract';
 import type { AngleKind, Method, SetStep, Wheel } from '@keen/contract/words';
 import { METHODS } from '@keen/contract/words';
 import { axleOf, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
@@ -73,6 +73,8 @@ export interface NewReading {
   /** Now, UTC. */
   at: string;
   repeats?: readonly number[] | undefined;
+  /** What a toe was read in, where that was not degrees. */
+  readIn?: ToeIn | undefined;
 }
 
 /**
@@ -85,7 +87,7 @@ export function takeReadings(draft: VisitDraft, readings: readonly NewReading[])
   const wheels = new Set<Wheel>();
   const changes: FieldChange[] = [];
   for (const reading of readings) {
-    const { wheel, kind, method, at, repeats } = reading;
+    const { wheel, kind, method, at, repeats, readIn } = reading;
     const value = reading.value === null ? null : Number(reading.value.toFixed(4));
     const resolution = draft.visit?.measure?.resolution?.[kind];
     changes.push({
@@ -98,6 +100,7 @@ export function takeReadings(draft: VisitDraft, readings: readonly NewReading[])
               at,
               ...(resolution === undefined ? {} : { resolution }),
               ...(repeats && repeats.length > 1 ? { repeats: [...repeats] } : {}),
+              ...(readIn ? { readIn } : {}),
             },
     });
     const next = value ?? fallBack(draft, reading);
