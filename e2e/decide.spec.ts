@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, headline, newPlate, open, step, takeIn, TOE_IN_KEYS } from './shop.ts';
+import { comeIn, headline, newPlate, open, step, strokeAll, takeIn, TOE_IN_KEYS } from './shop.ts';
 
 /** Less than 2/32 in from edge to edge: what is plainly uneven is measured at any price. */
 const MILD_TOE_IN_KEYS = ['37', '44', '51', '62', '62', '61', '62', '62', '61', '37', '44', '51'];
@@ -13,7 +13,7 @@ async function toeIn(page: Page, keys = TOE_IN_KEYS): Promise<void> {
   await step(page, 'Read');
   for (const key of keys.join('')) await page.keyboard.press(key);
   await step(page, 'Inspect');
-  for (const key of 'osso') await page.keyboard.press(key);
+  await strokeAll(page, 'osso');
   await step(page, 'Decide');
   await expect(page.getByRole('button', { name: 'Save the decision' })).toBeVisible();
 }

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, newPlate, open, step, takeIn, TOE_IN_KEYS } from './shop.ts';
+import { comeIn, newPlate, open, step, strokeAll, takeIn, TOE_IN_KEYS } from './shop.ts';
 
 /** Takes a car in, reads these depths and feels every tire the same way. */
 async function readCar(page: Page, keys: readonly string[], strokes: string): Promise<void> {
@@ -10,7 +10,7 @@ async function readCar(page: Page, keys: readonly string[], strokes: string): Pr
   await step(page, 'Read');
   for (const key of keys.join('')) await page.keyboard.press(key);
   await step(page, 'Inspect');
-  for (const key of strokes) await page.keyboard.press(key);
+  await strokeAll(page, strokes);
 }
 
 test('the sheet goes out in the customer’s language by a link, which ends', async ({

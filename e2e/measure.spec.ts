@@ -213,7 +213,7 @@ test.describe('measuring', () => {
     await expect(page.getByRole('alert')).toContainText('something is worn');
     await expect(page.getByRole('heading', { name: 'Read the angles' })).toBeHidden();
     await page.getByRole('button', { name: 'Go to Inspect' }).click();
-    await expect(page.getByRole('heading', { name: 'Feel the tread?' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Walk round the car' })).toBeVisible();
   });
 
   test('an angle typed beside the tread changes the verdict, and undo takes it back', async ({

@@ -54,6 +54,14 @@ export async function open(page: Page, plate: string): Promise<void> {
   await expect(headline(page)).toBeVisible();
 }
 
+/** Strokes the four tires in walk-round order by a key each (o, s, i), on the walk of Inspect. */
+export async function strokeAll(page: Page, keys: string): Promise<void> {
+  for (const [i, key] of [...keys].entries()) {
+    if (i > 0) await page.keyboard.press('ArrowDown');
+    await page.keyboard.press(key);
+  }
+}
+
 /** Moves the focus with Tab until it is on the control of that name. */
 export async function tabTo(page: Page, name: string | RegExp): Promise<void> {
   for (let i = 0; i < 120; i++) {

@@ -253,6 +253,15 @@ export const learnedSchema = z.strictObject({
 export type Learned = z.infer<typeof learnedSchema>;
 export const learnedListSchema = z.array(learnedSchema).max(60);
 
+/** Wheels other than the maker's: rims in inches, offsets and a spacer in mm. */
+export const otherWheelsSchema = z.strictObject({
+  makerWidth: z.number().min(3).max(20).optional(),
+  makerOffset: z.number().min(-150).max(150).optional(),
+  width: z.number().min(3).max(20).optional(),
+  offset: z.number().min(-150).max(150).optional(),
+  spacer: z.number().min(0).max(100).optional(),
+});
+
 export const draftCarSchema = z.strictObject({
   rack: z.enum(RACKS).optional(),
   suspension: z
@@ -269,6 +278,7 @@ export const draftCarSchema = z.strictObject({
   driver: z.enum(DRIVERS).optional(),
   awdMatch: awdMatchSchema.optional(),
   directional: z.boolean().optional(),
+  wheels: otherWheelsSchema.optional(),
   /** What its adjusters did at earlier visits. */
   learned: learnedListSchema.optional(),
   placard: z.strictObject({ front: z.string().optional(), rear: z.string().optional() }).optional(),

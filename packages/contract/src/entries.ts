@@ -32,6 +32,7 @@ import {
   steeringWheelSchema,
   gaugeTextsSchema,
   learnedListSchema,
+  otherWheelsSchema,
   lockSchema,
   measuredTodaySchema,
   toeInSchema,
@@ -142,6 +143,7 @@ const carFields = {
   /** Tires that roll one way only. */
   'visit.car.directional': z.boolean(),
   'visit.car.learned': learnedListSchema,
+  'visit.car.wheels': otherWheelsSchema,
   'visit.car.placard.front': text(40),
   'visit.car.placard.rear': text(40),
   /** How much warmer than the air the tires were when their pressure was read, K; absent when cold. */

@@ -212,6 +212,10 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
       { label: 'Inner edge', value: movedWords(fit.innerMoves, 'in', 'out'), isMain: true },
       { label: 'Track', value: changeWords(fit.trackChange, 'wider', 'narrower') },
       { label: 'Scrub radius', value: changeWords(fit.scrubChange, 'further out', 'further in') },
+      {
+        label: 'Tires for the rim',
+        value: `about ${fit.tireWidths.map((mm) => (5 * Math.round(mm / 5)).toFixed(0)).join(' to ')} mm wide`,
+      },
       ...(fit.heightChange === null || fit.speedShownPercent === null
         ? []
         : [

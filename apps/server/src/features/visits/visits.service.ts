@@ -228,6 +228,7 @@ async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Prom
   carry('visit.tiresDiffer', visit?.tiresDiffer);
   carry('visit.car.awdMatch', car?.awdMatch);
   carry('visit.car.directional', car?.directional);
+  carry('visit.car.wheels', car?.wheels);
   const learned = keptTurns(last.draft);
   carry('visit.car.learned', learned.length > 0 ? learned : undefined);
   for (const axle of ['front', 'rear'] as const) {

@@ -111,6 +111,30 @@ describe('ArriveStep', () => {
     ]);
   });
 
+  it('says where the edges of other wheels stand', async () => {
+    showStep(<ArriveStep />, {
+      draft: {
+        visit: { car: { wheels: { makerWidth: 6.5, makerOffset: 45, width: 8, offset: 35 } } },
+      },
+    });
+    await userEvent.click(screen.getByRole('button', { name: /The car: suspension/ }));
+    expect(
+      within(screen.getByRole('group', { name: 'Other wheels' })).getByRole('status'),
+    ).toHaveTextContent(
+      /Outer edge 29 mm further out, inner edge 9 mm further in, track 20 mm wider/,
+    );
+  });
+
+  it('takes a change of height in inches from who reads in 32nds', async () => {
+    const { enter } = showStep(<ArriveStep />, {
+      units: { ...SESSION.preferences.units, depth: 'in32' },
+    });
+    await userEvent.click(screen.getByRole('button', { name: /The car: suspension/ }));
+    await userEvent.type(screen.getAllByLabelText(/Ride height change/)[0]!, '2.5');
+    await userEvent.tab();
+    expect(enter).toHaveBeenCalledWith('vehicle.rideHeightChange.front', 63.5);
+  });
+
   it('saves what is in a field when Ctrl and Enter goes on from it', async () => {
     const { enter, goTo } = showStep(<ArriveStep />);
     await userEvent.type(screen.getByLabelText('Distance on these tires'), '30000');

@@ -1,11 +1,12 @@
 import type { Known, Suspension } from '@keen/contract';
-import { depthFromMm, depthToMm } from '@keen/core';
+import { depthFromMm, depthToMm, MM_PER_IN } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Choice } from '../../shared/Choice.tsx';
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { OtherWheels } from './OtherWheels.tsx';
 
 const SUSPENSION_OPTIONS: readonly { value: Suspension; label: string }[] = [
   { value: 'strut', label: 'Strut' },
@@ -29,6 +30,12 @@ export function CarFacts() {
   const { draft, enter, units } = useVisit();
   const { car = {} } = draft.visit ?? {};
   const { rideHeightChange } = draft.vehicle ?? {};
+  // Who reads tread in 32nds measures a body in inches.
+  const height =
+    units.depth === 'in32'
+      ? ({ unit: 'in', mm: MM_PER_IN, decimals: 2 } as const)
+      : ({ unit: 'mm', mm: 1, decimals: 0 } as const);
+  const inHeight = (mm: number | undefined) => (mm === undefined ? null : mm / height.mm);
   return (
     <Box sx={{ display: 'grid', gap: 2.25, pb: 1 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 2 }}>
@@ -81,12 +88,17 @@ export function CarFacts() {
             <Box sx={{ width: 170, alignSelf: 'end' }}>
               <NumberField
                 label="Ride height change (+ up)"
-                unit="mm"
-                decimals={0}
-                min={-300}
-                max={600}
-                value={rideHeightChange?.[axle] ?? null}
-                onChange={(value) => enter(`vehicle.rideHeightChange.${axle}`, value)}
+                unit={height.unit}
+                decimals={height.decimals}
+                min={-300 / height.mm}
+                max={600 / height.mm}
+                value={inHeight(rideHeightChange?.[axle])}
+                onChange={(value) =>
+                  enter(
+                    `vehicle.rideHeightChange.${axle}`,
+                    value === null ? null : Number((value * height.mm).toFixed(2)),
+                  )
+                }
               />
             </Box>
           </Box>
@@ -104,6 +116,7 @@ export function CarFacts() {
           </Box>
         </Box>
       ))}
+      <OtherWheels />
       {draft.vehicle?.drive === 'awd' && (
         <Box>
           <Box sx={{ width: 260 }}>

@@ -31,6 +31,18 @@ describe('wheelFit', () => {
     expect(fit.speedShownPercent).toBeCloseTo((631.9 / 642.9 - 1) * 100, 6);
   });
 
+  it('takes the tires that are approved for a rim (from memory of the ETRTO tables)', () => {
+    const takes = (rim: number, tire: number) => {
+      const wheel = { width: rim, offset: 40 };
+      const [least, most] = wheelFit({ old: wheel, new: wheel }).tireWidths;
+      return tire >= least && tire <= most;
+    };
+    for (const rim of [5.5, 6, 6.5, 7]) expect(takes(rim, 205), `205 on ${rim}`).toBe(true);
+    for (const rim of [6.5, 7, 7.5, 8]) expect(takes(rim, 225), `225 on ${rim}`).toBe(true);
+    expect(takes(5, 225)).toBe(false);
+    expect(takes(9, 205)).toBe(false);
+  });
+
   it('is nothing for the same wheel, and turns round with old and new changed over', () => {
     const wheel = fc.record({
       width: fc.double({ min: 4, max: 12, noNaN: true }),

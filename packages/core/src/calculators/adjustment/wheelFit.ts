@@ -24,9 +24,18 @@ export interface WheelFit {
   diameterChange: number | null;
   /** How much higher the axle stands, mm; null unless both sizes are known. */
   heightChange: number | null;
+  /** Nominal tire widths that the new rim usually takes, mm: least, most. */
+  tireWidths: [number, number];
   /** What the speedometer shows of the true speed, percent less where negative; null unless both sizes are known. */
   speedShownPercent: number | null;
 }
+
+/**
+ * Tire width over rim width where passenger sizes are approved for a rim; from memory of the ETRTO tables
+ * (205/55R16 on 5.5 to 7.5 in, 225/50R16 on 6 to 8 in, 195/65R15 on 5.5 to 7 in). The tire's own decides.
+ */
+const LEAST_OF_RIM = 1.08;
+const MOST_OF_RIM = 1.47;
 
 /**
  * New wheels against the old ones: where the edges go, and what that does to track, scrub and speedometer.
@@ -56,6 +65,7 @@ export function wheelFit(input: {
     scrubChange: middleOut,
     diameterChange: diameters && diameters.is - diameters.was,
     heightChange: diameters && (diameters.is - diameters.was) / 2,
+    tireWidths: [after.width * MM_PER_IN * LEAST_OF_RIM, after.width * MM_PER_IN * MOST_OF_RIM],
     // A larger tire turns less often: the speedometer, set for the old one, shows less than is driven.
     speedShownPercent: diameters && (diameters.was / diameters.is - 1) * 100,
   };
