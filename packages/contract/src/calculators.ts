@@ -167,6 +167,12 @@ export const calculatorInputs = {
     toeInReads: z.enum(['plus', 'minus']),
     frontAgainst: z.enum(['centreLine', 'rearAxle']),
   }),
+  toeFromFlags: z.strictObject({
+    distance: length,
+    beam: gap,
+    flags: z.strictObject({ left: gap, right: gap }),
+    track: frontRear(length),
+  }),
   camberFromSquare: z.strictObject({
     top: gap,
     bottom: gap,

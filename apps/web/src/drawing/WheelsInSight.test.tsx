@@ -54,4 +54,21 @@ describe('AxleWheels', () => {
     );
     expect(still.querySelectorAll('path[stroke="var(--marker)"]')).toHaveLength(0);
   });
+
+  it('shows camber in the strip while camber is at hand, else toe', () => {
+    const { axles } = wheelsInSight({ angles: BEFORE });
+    const strip = (kind: 'camber' | 'toe') =>
+      render(
+        <AxleWheels
+          axle={axles.rear}
+          marked={{ kind, where: 'lr', change: 1 }}
+          toeWords={(degrees) => showDegrees(degrees, 2)}
+          isSmall
+        />,
+      ).container;
+    const camber = strip('camber');
+    expect(camber).toHaveTextContent('◆ −3.0°');
+    expect(camber.querySelectorAll('path[stroke="var(--marker)"]')).toHaveLength(1);
+    expect(strip('toe')).toHaveTextContent('◆ +0.30°');
+  });
 });

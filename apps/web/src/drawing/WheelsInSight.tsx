@@ -26,10 +26,11 @@ const SMALL_HEIGHT = 236;
 /** Where the figures stand in the strip: under the wheels. */
 const SMALL_FIGURES = 204;
 
-/** One axle from above, and its camber from behind under it. */
+/** One axle from above, and its camber from behind under it; as a strip whichever is at hand. */
 export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWheelsProps) {
   const { wheels, total, thrust } = axle;
   const y = ABOVE.y;
+  if (isSmall && marked?.kind === 'camber') return <SmallFromBehind axle={axle} marked={marked} />;
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${isSmall ? SMALL_HEIGHT : HEIGHT}`}
@@ -132,6 +133,7 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
           )}
         </g>
       ))}
+      {isSmall && <StripTitle words={total ? 'total toe' : 'toe'} />}
       {thrust && !isSmall && (
         <text
           x={WIDTH / 2}
@@ -144,6 +146,72 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
         </text>
       )}
     </svg>
+  );
+}
+
+/** The strip while camber is measured or set: the pair from behind, standing on the floor. */
+function SmallFromBehind({ axle, marked }: { axle: DrawnAxle; marked: MarkedAngle }) {
+  const y = ABOVE.y + 8;
+  const floor = y + ABOVE.height / 2;
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${SMALL_HEIGHT}`}
+      width="100%"
+      role="img"
+      aria-label={axleWords(axle)}
+      style={{ display: 'block', maxWidth: 560 }}
+    >
+      <line x1={70} x2={WIDTH - 70} y1={floor} y2={floor} stroke="var(--ink)" />
+      <line x1={X.left} x2={X.right} y1={y} y2={y} stroke="var(--ink)" strokeWidth={1.5} />
+      <StripTitle words="camber" />
+      {axle.wheels.map((one) => (
+        <g key={one.wheel}>
+          <TurnedWheel
+            angle={one.camber}
+            box={{ x: X[one.side], y, width: ABOVE.width, height: ABOVE.height, reach: 64 }}
+            isMarked={isAt(marked, one, 'camber')}
+          />
+          {isAt(marked, one, 'camber') && (
+            <CamberArrow marked={marked} one={one} x={X[one.side]} y={y - 62} />
+          )}
+          <StripName one={one} />
+          <AngleFigure
+            x={one.side === 'left' ? 0 : WIDTH}
+            y={SMALL_FIGURES}
+            anchor={one.side === 'left' ? 'start' : 'end'}
+            big={48}
+            isSmall
+            title="camber"
+            angle={one.camber}
+            words={(degrees) => showDegrees(degrees, 1)}
+          />
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+function StripName({ one }: { one: DrawnWheel }) {
+  return (
+    <text
+      x={one.side === 'left' ? 0 : WIDTH}
+      y={24}
+      textAnchor={one.side === 'left' ? 'start' : 'end'}
+      fontSize={30}
+      fontWeight={650}
+      fill="var(--ink)"
+    >
+      {whereWords(one.wheel).replace(/^./, (letter) => letter.toUpperCase())}
+    </text>
+  );
+}
+
+/** Which angle the strip shows. */
+function StripTitle({ words }: { words: string }) {
+  return (
+    <text x={WIDTH / 2} y={SMALL_HEIGHT - 8} textAnchor="middle" fontSize={24} fill="var(--soft)">
+      {words}
+    </text>
   );
 }
 

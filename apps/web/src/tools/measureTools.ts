@@ -1,5 +1,10 @@
 import { LevelDrawing, SquareDrawing } from '../drawing/bench/fromBehind.tsx';
-import { GaugesDrawing, StringsDrawing, TapeDrawing } from '../drawing/bench/fromAbove.tsx';
+import {
+  FlagsDrawing,
+  GaugesDrawing,
+  StringsDrawing,
+  TapeDrawing,
+} from '../drawing/bench/fromAbove.tsx';
 import { showDegrees } from '../shared/format.ts';
 import { WHEEL_LABELS } from '../shared/wheelLabels.ts';
 import { tool } from './tool.ts';
@@ -23,7 +28,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
         path: 'front',
         label: 'Ahead of the axle',
         unit: '',
-        hint: '39 3/8 is read too',
+        hint: '39 3/8 is read too; straightedges stand clear of the sidewall’s bulge',
       },
       { kind: 'number', path: 'rear', label: 'Behind the axle', unit: '' },
       {
@@ -90,7 +95,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
         label: 'Rim edge to rim edge, front',
         unit: '',
         isSize: true,
-        hint: 'Between the two points measured, not the nominal size',
+        hint: 'Between the two points measured: a straightedge clear of the bulge, or a hub stand’s plate',
       },
       {
         kind: 'number',
@@ -209,6 +214,44 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     source: 'Plain geometry. Whether a plus is toe-in differs from maker to maker of gauges.',
     caution: 'A laser is never looked into; stand out of its line, and so does the customer.',
     Drawing: GaugesDrawing,
+  }),
+  tool<'toeFromFlags', { toe: { left: number; right: number }; totalToe: number }>({
+    name: 'toeFromFlags',
+    title: 'Toe by rear flags',
+    question: 'A beam or a straight bar from each front wheel back to a rule at the rear one.',
+    fields: [
+      { kind: 'number', path: 'distance', label: 'Beam to flag, along the car', unit: 'mm' },
+      {
+        kind: 'number',
+        path: 'beam',
+        label: 'Beam off the front wheel’s face',
+        unit: 'mm',
+        hint: 'Clear of the sidewall’s bulge; on a hub stand, off its plate',
+      },
+      { kind: 'number', path: 'flags.left', label: 'Left flag shows', unit: 'mm' },
+      { kind: 'number', path: 'flags.right', label: 'Right flag shows', unit: 'mm' },
+      { kind: 'number', path: 'track.front', label: 'Face to face, front', unit: 'mm' },
+      { kind: 'number', path: 'track.rear', label: 'Face to face, rear', unit: 'mm' },
+    ],
+    example: {
+      distance: 2600,
+      beam: 120,
+      flags: { left: 139, right: 130 },
+      track: { front: 1520, rear: 1500 },
+    },
+    exampleWords: '9 mm further out than the tracks differ, over 2.6 m: 0.20° of toe-in, left.',
+    results: ({ toe, totalToe }) => [
+      { label: 'Total toe, front', value: showDegrees(totalToe, 2), isMain: true },
+      {
+        label: 'Each wheel',
+        value: `left ${showDegrees(toe.left, 2)}, right ${showDegrees(toe.right, 2)}`,
+      },
+    ],
+    formula: 'toe = atan( (flag − beam − (front − rear track) / 2) / distance )',
+    source:
+      'Plain geometry; each wheel against the middle of the car as the rear hubs have it. A thrust of the rear axle is not seen.',
+    caution: 'A laser is never looked into; stand out of its line, and so does the customer.',
+    Drawing: FlagsDrawing,
   }),
   tool<'camberFromSquare', { camber: number }>({
     name: 'camberFromSquare',

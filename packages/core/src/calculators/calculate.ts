@@ -17,6 +17,7 @@ import { floorSlope } from './angles/floorSlope.ts';
 import { slip } from './angles/slip.ts';
 import { thrust } from './angles/thrust.ts';
 import { toeConvert } from './angles/toeConvert.ts';
+import { toeFromFlags } from './angles/toeFromFlags.ts';
 import { toeFromGauges } from './angles/toeFromGauges.ts';
 import { toeFromStrings } from './angles/toeFromStrings.ts';
 import { toeFromTape } from './angles/toeFromTape.ts';
@@ -31,6 +32,7 @@ const CALCULATORS: Calculators = {
   toeFromTape,
   toeFromStrings,
   toeFromGauges,
+  toeFromFlags,
   camberFromSquare,
   camberFromLevel,
   casterFromSwing,

@@ -267,3 +267,61 @@ export function AxleSquareDrawing({
     </Frame>
   );
 }
+
+export function FlagsDrawing({
+  input,
+  output,
+}: ToolDrawing<'toeFromFlags', { toe: { left: number; right: number }; totalToe: number }>) {
+  const [front, rear] = [52, 176];
+  const sides = [
+    { name: 'left', x: LEFT, out: -1, toe: output.toe.left, flag: input.flags.left },
+    { name: 'right', x: RIGHT, out: 1, toe: output.toe.right, flag: input.flags.right },
+  ] as const;
+  return (
+    <Frame
+      label={`Beams from the front wheels to flags at the rear, total toe ${showDegrees(output.totalToe, 2)}`}
+    >
+      <Axle
+        y={front}
+        turns={[drawnDegrees(output.toe.left, 14), drawnDegrees(output.toe.right, 14)]}
+      />
+      <line x1={LEFT} x2={RIGHT} y1={rear} y2={rear} stroke="var(--ink)" strokeWidth={1.5} />
+      <Block x={LEFT} y={rear} height={76} />
+      <Block x={RIGHT} y={rear} height={76} />
+      {sides.map(({ name, x, out, toe, flag }) => {
+        const lean = (rear - front) * Math.tan((drawnDegrees(toe, 6, 10) * Math.PI) / 180);
+        const at = x + out * (34 + lean);
+        return (
+          <g key={name}>
+            <line
+              x1={x + out * 34}
+              x2={at}
+              y1={front}
+              y2={rear}
+              stroke="var(--marker)"
+              strokeWidth={1.8}
+              strokeDasharray="6 3"
+            />
+            <rect
+              x={at - 13}
+              y={rear - 3}
+              width={26}
+              height={6}
+              fill="var(--sheet)"
+              stroke="var(--ink)"
+            />
+            <Words x={at + out * 4} y={rear + 20} strong>
+              {Number(flag.toFixed(2))}
+            </Words>
+          </g>
+        );
+      })}
+      <Words x={MIDDLE} y={34} strong>
+        total {showDegrees(output.totalToe, 2)}
+      </Words>
+      <Words x={MIDDLE} y={230}>
+        from above, drawn larger than life
+      </Words>
+    </Frame>
+  );
+}

@@ -25,7 +25,7 @@ export function ShimTemplate({ side, clock, taper, words, clockWords }: ShimTemp
     return [CENTRE.x + radius * Math.sin(angle), CENTRE.y - radius * Math.cos(angle)] as const;
   };
   const [thickX, thickY] = at(clock, DISC_MM - 9);
-  const [thinX, thinY] = at(clock + 180, DISC_MM - 9);
+  const [boreX, boreY] = at(clock, BORE_MM);
   return (
     <svg
       viewBox={`0 0 ${WIDTH_MM} ${HEIGHT_MM}`}
@@ -80,8 +80,8 @@ export function ShimTemplate({ side, clock, taper, words, clockWords }: ShimTemp
         TOP, car on its wheels
       </text>
       <line
-        x1={thinX}
-        y1={thinY}
+        x1={boreX}
+        y1={boreY}
         x2={thickX}
         y2={thickY}
         stroke="var(--marker)"

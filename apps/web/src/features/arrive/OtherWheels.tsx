@@ -34,7 +34,7 @@ export function OtherWheels() {
         sx={{
           display: 'grid',
           gap: 1.25,
-          gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(5, 1fr)' },
+          gridTemplateColumns: 'repeat(auto-fill, minmax(126px, 1fr))',
         }}
       >
         <NumberField label="Maker’s rim" {...RIM} {...field('makerWidth')} />

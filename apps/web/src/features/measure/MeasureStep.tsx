@@ -22,7 +22,7 @@ export function MeasureStep() {
   const sentences = whatAnglesMean(rows, draft);
   const doubts = setupDoubts(draft);
   return (
-    <Box sx={{ display: 'grid', gap: 3, maxWidth: 760 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, maxWidth: 760 }}>
       <Box>
         <Typography variant="h1" component="h2">
           Measure the alignment

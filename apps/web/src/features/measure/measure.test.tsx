@@ -2,7 +2,7 @@ import { angleLedger, foldEntries } from '@keen/core';
 import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { evenDraft, showStep } from '../../../tests/visitBench.tsx';
+import { evenDraft, SESSION, showStep } from '../../../tests/visitBench.tsx';
 import { AngleEntry } from './AngleEntry.tsx';
 import { withAngle } from '../../shared/AngleField.tsx';
 import { AngleLedger } from '../../angles/AngleLedger.tsx';
@@ -46,6 +46,23 @@ describe('MeasureStep', () => {
       screen.getByText(/Camber of \+1\.40° at the front, left: it eats the outer/),
     ).toBeVisible();
     expect(screen.getByText(/^Skipped: rolled back and forth/)).toBeVisible();
+  });
+
+  it('keeps with a toe what it was read in, and says it for the visit', () => {
+    const { enter } = showStep(<MeasureStep />, {
+      draft: draftWith({ 'visit.measure.repeat': 'returns' }),
+      preferences: { ...SESSION.preferences, toe: 'min' },
+    });
+    const toe = within(screen.getByRole('group', { name: 'Toe' }));
+    const field = toe.getByLabelText('Left front');
+    fireEvent.focus(field);
+    fireEvent.change(field, { target: { value: '12' } });
+    fireEvent.blur(field);
+    expect(enter).toHaveBeenCalledWith(
+      'visit.measure.taken.lf.toe.readout',
+      expect.objectContaining({ value: 0.2, readIn: { unit: 'min' } }),
+    );
+    expect(enter).toHaveBeenCalledWith('visit.measure.toeIn', { unit: 'min' });
   });
 
   it('judges two readings of the repeat by what the method may differ by', () => {

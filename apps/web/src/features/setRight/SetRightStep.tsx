@@ -44,7 +44,15 @@ export function SetRightStep() {
       right="setAngles"
       otherwise="A technician or the lead sets the angles; you can read along."
     >
-      <Box sx={{ display: 'grid', gap: 2.5, maxWidth: 760 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          // Nothing in it is wider than the pane.
+          gridTemplateColumns: 'minmax(0, 1fr)',
+          gap: 2.5,
+          maxWidth: 760,
+        }}
+      >
         <Box role="status">
           <Typography variant="h1" component="h2">
             {state.headline}

@@ -44,7 +44,7 @@ export function toeFromText(text: string, isTotal: boolean): number | null {
       value: inMm(value, unit) / share,
       from: 'mm',
       to: 'deg',
-      diameter: inMm(diameter, overUnit!),
+      diameter: inMm(diameter, overUnit),
     }).value;
     return share * one;
   } catch (error) {
