@@ -50,7 +50,7 @@ export function GaugeBar({ line, fault, onSource }: GaugeBarProps) {
           {line.state === 'off' ? 'Connect the gauge' : 'Disconnect'}
         </Button>
         {line.state === 'off' && (
-          <Button variant="text" onClick={() => void connectSerial()}>
+          <Button variant="text" sx={{ px: 0.5 }} onClick={() => void connectSerial()}>
             Serial line
           </Button>
         )}

@@ -20,6 +20,13 @@ describe('alsoMoves (common practice, no source)', () => {
     expect(alsoMoves('armShims', 'caster', 'front')).toContain('brings the wheel back');
   });
 
+  it('never says that setting an angle moves the same angle', () => {
+    for (const adjuster of ADJUSTERS.filter((one) => one !== 'hubShim')) {
+      expect(alsoMoves(adjuster, 'toe', 'rear') ?? '').not.toMatch(/moves (rear )?toe/i);
+      expect(alsoMoves(adjuster, 'camber', 'front') ?? '').not.toMatch(/moves camber too/i);
+    }
+  });
+
   it('has toe measured after camber, whatever camber is set with', () => {
     for (const adjuster of ['slots', 'cam', 'twoCams', 'armShims', 'adjustableArm'] as const) {
       expect(alsoMoves(adjuster, 'camber', 'front')).toMatch(/toe/i);
