@@ -225,6 +225,14 @@ export const calculatorInputs = {
     armLength: length,
     armHeight: length,
   }),
+  casterWithHeight: z.strictObject({
+    change: z.number(),
+    caster: angleSchema,
+    height: length,
+    upper: z.enum(['strut', 'arm']),
+    lowerAxis: angleSchema.optional(),
+    upperAxis: angleSchema.optional(),
+  }),
   twoCams: z.strictObject({
     camberChange: angleSchema,
     casterChange: angleSchema,

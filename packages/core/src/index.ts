@@ -8,6 +8,7 @@ export type { Danger, DangerKind } from './visit/dangers.ts';
 export { wheelStatus } from './engine/tires/wheelStatus.ts';
 export { evenSwing } from './calculators/angles/casterFromSwing.ts';
 export { camberInTurn } from './calculators/angles/camberInTurn.ts';
+export { casterWithHeight } from './calculators/adjustment/casterWithHeight.ts';
 export { wheelFit } from './calculators/adjustment/wheelFit.ts';
 export { camberInTurns } from './calculators/angles/camberInTurns.ts';
 export { floorSlope } from './calculators/angles/floorSlope.ts';

@@ -1,4 +1,5 @@
 import type { TireSize, WheelFit } from '@keen/core';
+import { CasterHeightDrawing } from '../drawing/bench/fromTheSide.tsx';
 import { createElement } from 'react';
 import { RideHeightSheet } from '../drawing/bench/charts.tsx';
 import { OneWheelDrawing, ThrustDrawing } from '../drawing/bench/fromAbove.tsx';
@@ -174,6 +175,56 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
       'Plane geometry of the front view. Points are outward; up, from the middle of the car and the floor.',
     caution: 'The maker’s ride height decides; parts that change it need their own approval.',
     Drawing: RideHeightSheet,
+  }),
+  tool<'casterWithHeight', { caster: number; casterChange: number }>({
+    name: 'casterWithHeight',
+    title: 'Caster after a change of height',
+    question: 'What lifting or lowering does to caster, seen from the side.',
+    fields: [
+      { kind: 'number', path: 'change', label: 'Body up (+) or down (−)', unit: 'mm' },
+      { kind: 'number', path: 'caster', label: 'Caster before', unit: '°' },
+      {
+        kind: 'choice',
+        path: 'upper',
+        label: 'Above the lower arm',
+        options: [
+          { value: 'strut', label: 'A strut' },
+          { value: 'arm', label: 'An upper arm' },
+        ],
+      },
+      {
+        kind: 'number',
+        path: 'height',
+        label: 'Strut top or upper joint above the lower one',
+        unit: 'mm',
+      },
+      {
+        kind: 'number',
+        path: 'lowerAxis',
+        label: 'Lower arm’s axis rises to the front by',
+        unit: '°',
+        hint: 'Level where nobody knows',
+        optional: true,
+      },
+      {
+        kind: 'number',
+        path: 'upperAxis',
+        label: 'Upper arm’s axis rises to the front by',
+        unit: '°',
+        optional: true,
+      },
+    ],
+    example: { change: -30, caster: 5, height: 640, upper: 'strut' },
+    exampleWords: 'A strut lowered by 30 mm gains a quarter of a degree.',
+    results: ({ caster, casterChange }) => [
+      { label: 'Caster after', value: showDegrees(caster, 2), isMain: true },
+      { label: 'Changes by', value: showDegrees(casterChange, 2) },
+    ],
+    formula:
+      'caster = atan(ahead / above); strut: above + change; ahead + change × tan(lower axis) − change × tan(upper axis)',
+    source: 'Plane geometry of the side view; positive leans back.',
+    caution: 'The maker’s ride height decides; parts that change it need their own approval.',
+    Drawing: CasterHeightDrawing,
   }),
   tool<'wheelFit', WheelFit>({
     name: 'wheelFit',

@@ -1,4 +1,5 @@
 import type { CalculatorInput, CalculatorName } from '@keen/contract';
+import { casterWithHeight } from './adjustment/casterWithHeight.ts';
 import { eccentric } from './adjustment/eccentric.ts';
 import { rearShim } from './adjustment/rearShim.ts';
 import { rideHeight } from './adjustment/rideHeight.ts';
@@ -49,6 +50,7 @@ const CALCULATORS: Calculators = {
   wishboneShims,
   twoCams,
   rideHeight,
+  casterWithHeight,
   wheelFit,
 };
 

@@ -225,6 +225,8 @@ async function carriedOver(tx: Handle, vehicleId: string, visitId: string): Prom
   const { car } = visit ?? {};
   carry('visit.car.rack', car?.rack);
   carry('visit.car.driver', car?.driver);
+  carry('visit.car.load', car?.load);
+  carry('visit.measure.toeIn', visit?.measure?.toeIn);
   carry('visit.tiresDiffer', visit?.tiresDiffer);
   carry('visit.car.awdMatch', car?.awdMatch);
   carry('visit.car.directional', car?.directional);

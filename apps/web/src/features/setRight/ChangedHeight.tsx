@@ -1,4 +1,5 @@
-import { FRONT_LAYOUTS } from '@keen/core';
+import { casterWithHeight, FRONT_LAYOUTS } from '@keen/core';
+import type { FrontLayout } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -10,6 +11,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { ToolDialog } from '../../tools/ToolDialog.tsx';
 import { textsOf } from '../../tools/toolInput.ts';
+import type { Worked } from '../../tools/toolInput.ts';
 import { TOOLS } from '../../tools/tools.ts';
 
 const TOOL = TOOLS.find(({ name }) => name === 'rideHeight')!;
@@ -58,6 +60,7 @@ export function ChangedHeight() {
             const { change: moved } = worked.input as { change: number };
             return `${moved > 0 ? 'Raised' : 'Lowered'} by ${Math.abs(moved)} mm, each front wheel changes by ${showDegrees(camberChange!, 2)} of camber and ${Math.abs(toeChange!).toFixed(2)}° of toe-${toeChange! > 0 ? 'in' : 'out'}.`;
           }}
+          after={(worked) => <CasterWords layout={layout} worked={worked} />}
           actions={() => (
             <Button variant="contained" onClick={() => setLayout(null)}>
               Back to the plan
@@ -67,5 +70,28 @@ export function ChangedHeight() {
         />
       )}
     </Folded>
+  );
+}
+
+/** What the height does to the car's caster, the arms' axes taken as level. */
+function CasterWords({ layout, worked }: { layout: FrontLayout; worked: Worked }) {
+  const { draft } = useVisit();
+  const caster = draft.angles?.lf?.caster ?? draft.angles?.rf?.caster;
+  if (!worked.ok || caster === undefined) return null;
+  const { change } = worked.input as { change: number };
+  const { lowerOuter, upperOuter, strutTop } = layout.points;
+  const top = strutTop ?? upperOuter;
+  if (!top || change <= lowerOuter[1] - top[1]) return null;
+  const found = casterWithHeight({
+    change,
+    caster,
+    height: top[1] - lowerOuter[1],
+    upper: strutTop ? 'strut' : 'arm',
+  });
+  return (
+    <Typography>
+      Caster from {showDegrees(caster, 2)} to {showDegrees(found.caster, 2)}
+      {strutTop ? '' : ' where the arms’ axes are level'}; the Bench takes axes that rise.
+    </Typography>
   );
 }

@@ -24,7 +24,12 @@ export function calculatorFor(step: PlanStep, adjuster: Adjuster): CalculatorNam
 }
 
 /** How rods are turned; alike on both sides only where both sides want the same. */
-function rodAdvice(step: PlanStep, plan: readonly PlanStep[], draft: VisitDraft): string {
+function rodAdvice(
+  step: PlanStep,
+  plan: readonly PlanStep[],
+  draft: VisitDraft,
+  adjuster: 'tieRod' | 'turnbuckle',
+): string {
   const other = plan.find(
     ({ kind, axle, where }) => kind === 'toe' && axle === step.axle && where !== step.where,
   );
@@ -34,9 +39,14 @@ function rodAdvice(step: PlanStep, plan: readonly PlanStep[], draft: VisitDraft)
       other?.change !== null &&
       other?.change !== undefined &&
       Math.abs(other.change - step.change) < ALIKE_DEG);
-  return `Jam nut free, its place marked; quarter turns${
+  const begin =
+    adjuster === 'turnbuckle'
+      ? 'Both sleeve clamps or jam nuts free, their place marked'
+      : 'Jam nut free, its place marked';
+  const end = adjuster === 'turnbuckle' ? 'clamps back as they stood, snug' : 'snug';
+  return `${begin}; quarter turns${
     isAlike ? ', the same on both sides, so that the steering wheel stays straight' : ''
-  }; snug, settle the car, measure again.`;
+  }; ${end}, settle the car, measure again.`;
 }
 
 /** Two sides that want changes closer than this are turned alike, degrees. */
@@ -62,7 +72,7 @@ export function adviceFor(
   switch (adjuster) {
     case 'tieRod':
     case 'turnbuckle':
-      return rodAdvice(step, plan, draft);
+      return rodAdvice(step, plan, draft, adjuster);
     case 'cam':
     case 'twoCams':
       return 'Lift, loosen, turn, lower, settle, measure; torque at ride height.';
