@@ -143,14 +143,16 @@ export const toeInSchema = z.strictObject({
 export type ToeIn = z.infer<typeof toeInSchema>;
 
 /** One reading of an angle by one method, degrees, with how it was taken. */
-export const takenSchema = z.strictObject({
-  value: angleSchema,
-  at: momentSchema,
-  resolution: resolutionSchema.optional(),
-  repeats: readingsSchema.optional(),
-  /** What a toe was read in, where that was not degrees. */
-  readIn: toeInSchema.optional(),
-});
+export const takenSchema = z
+  .strictObject({
+    value: angleSchema,
+    at: momentSchema,
+    resolution: resolutionSchema.optional(),
+    repeats: readingsSchema.optional(),
+    /** What a toe was read in, where that was not degrees. */
+    readIn: toeInSchema.optional(),
+  })
+  .meta({ id: 'Taken' });
 export type Taken = z.infer<typeof takenSchema>;
 
 /** An angle that is left as it is, with the value that was left: another value is judged anew. */
@@ -167,15 +169,17 @@ export const lockSchema = z.strictObject({
 });
 
 /** A turn of the hand: what was turned by how much, and what it did; `to` once it was read again. */
-export const turnMadeSchema = z.strictObject({
-  at: momentSchema,
-  /** What was turned: notches of a cam say nothing of turns of a rod. */
-  adjuster: z.enum(ADJUSTERS),
-  /** Turns, notches or holes; positive the way the step's own words say. */
-  amount: z.number().min(-100).max(100),
-  from: z.number(),
-  to: z.number().optional(),
-});
+export const turnMadeSchema = z
+  .strictObject({
+    at: momentSchema,
+    /** What was turned: notches of a cam say nothing of turns of a rod. */
+    adjuster: z.enum(ADJUSTERS),
+    /** Turns, notches or holes; positive the way the step's own words say. */
+    amount: z.number().min(-100).max(100),
+    from: z.number(),
+    to: z.number().optional(),
+  })
+  .meta({ id: 'TurnMade' });
 export type TurnMade = z.infer<typeof turnMadeSchema>;
 export const turnsSchema = z.array(turnMadeSchema).max(20);
 
