@@ -70,7 +70,7 @@ export function CornerView({ wheel, findings, at, onPick }: CornerViewProps) {
       {cornerPoints(wheel).map((point) => {
         const [x, y] = places[point] ?? [0, 0];
         const finding = findings[point] ?? 'unknown';
-        const words = finding === 'unknown' ? 'not looked at' : PLAY_WORDS[finding];
+        const words = finding === 'unknown' ? 'not checked' : PLAY_WORDS[finding];
         return (
           <Box
             key={point}

@@ -54,8 +54,8 @@ describe('lacksOf', () => {
       tires: { lf: { feather: 'none', cupping: 'none', stations: [{ inner: 5 }] } },
     };
     expect(names(draft, 'inspect')).toEqual([
-      'The stroke at 3 tires',
-      'Waves at 3 tires',
+      'Feel of the tread on 3 tires',
+      'Waves on 3 tires',
       'Play in the joints',
     ]);
     expect(names(draft, 'read')).toEqual(['11 of 12 ribs']);

@@ -32,7 +32,7 @@ export function lacksOf(draft: VisitDraft, step: VisitStep, isDecided: boolean):
     case 'decide':
       return isDecided
         ? []
-        : [{ what: 'The customer’s answer', why: 'the estimate and a no are kept with it' }];
+        : [{ what: 'The customer’s answer', why: 'the estimate and a refusal are saved with it' }];
     case 'measure':
       return measuring(draft);
     case 'set':
@@ -66,9 +66,12 @@ function arrival(draft: VisitDraft): Lack[] {
     });
   }
   if (without((tire) => tire?.pressure?.measured !== undefined) > 0) {
-    lacks.push({ what: 'Pressures found', why: 'only the tread speaks of them' });
+    lacks.push({
+      what: 'Pressures found',
+      why: 'without them only the tread can show low pressure',
+    });
   } else if (without((tire) => tire?.pressure?.target !== undefined) > 0) {
-    lacks.push({ what: 'Placard pressure', why: 'what was found is held against nothing' });
+    lacks.push({ what: 'Placard pressure', why: 'what was found has nothing to compare with' });
   }
   return lacks;
 }
@@ -91,12 +94,12 @@ function touch(draft: VisitDraft): Lack[] {
   const lacks: Lack[] = [];
   if (felt('feather') < 4) {
     lacks.push({
-      what: `The stroke at ${tires(4 - felt('feather'))}`,
+      what: `Feel of the tread on ${tires(4 - felt('feather'))}`,
       why: 'it tells toe from camber',
     });
   }
   if (felt('cupping') < 4) {
-    lacks.push({ what: `Waves at ${tires(4 - felt('cupping'))}`, why: 'they tell of dampers' });
+    lacks.push({ what: `Waves on ${tires(4 - felt('cupping'))}`, why: 'they point to dampers' });
   }
   const shaken = WHEELS.filter((wheel) => playAt(draft, wheel) !== undefined).length;
   if (shaken < 4) {
@@ -129,11 +132,11 @@ function measuring(draft: VisitDraft): Lack[] {
   if (missing > 0) {
     lacks.push({
       what: missing === 1 ? 'One angle' : `${missing} angles`,
-      why: 'nothing is set by an angle that was not read',
+      why: 'an angle that was not read cannot be set',
     });
   }
   if (!draft.visit?.sheet) {
-    lacks.push({ what: 'The car’s sheet', why: 'it is judged by usual limits, not its own' });
+    lacks.push({ what: 'The car’s sheet', why: 'usual limits are used, not this car’s own' });
   }
   return lacks;
 }
@@ -158,7 +161,7 @@ function setting(draft: VisitDraft): Lack[] {
 function handingOver(draft: VisitDraft): Lack[] {
   const { given, next } = draft.visit?.handOver ?? {};
   const lacks: Lack[] = [];
-  if (!given) lacks.push({ what: 'The sheet', why: 'the customer has nothing to show yet' });
-  if (!next) lacks.push({ what: 'The next check', why: 'nobody is reminded' });
+  if (!given) lacks.push({ what: 'The sheet', why: 'the customer has not got it yet' });
+  if (!next) lacks.push({ what: 'The next check', why: 'no reminder is set' });
   return lacks;
 }

@@ -155,7 +155,7 @@ describe('InspectStep', () => {
         visit: { inspect: { crookedWheel: 'right' }, heights: { lf: 600, rf: 620 } },
       },
     });
-    await userEvent.click(screen.getByRole('button', { name: /Left against right/ }));
+    await userEvent.click(screen.getByRole('button', { name: /Steering and tie rods/ }));
     expect(screen.getByText(/The right side needs the work/)).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: /Ride height/ }));
     expect(screen.getByText(/the left side hangs 20 mm lower/)).toBeVisible();

@@ -97,7 +97,8 @@ export function InspectStep() {
           Walk round the car
         </Typography>
         <Typography color="textSecondary">
-          Hand across the ribs and back, along them, then the eye. Unanswered is not looked at.
+          Feel across the ribs both ways, then along them, then look. What is left blank counts as
+          not checked.
         </Typography>
       </Box>
       <section aria-label="On the ground">
@@ -115,9 +116,9 @@ export function InspectStep() {
         </Notice>
         {rows(LIFTED)}
       </section>
-      <section aria-label="Compared">
+      <section aria-label="Compare left and right">
         <Typography variant="h2" component="h3" gutterBottom>
-          Side against side
+          Compare left and right
         </Typography>
         {rows(COMPARED)}
       </section>
@@ -156,7 +157,7 @@ function titleOf(stop: Stop): string {
     case 'corner':
       return whereWords(stop.wheel);
     case 'sides':
-      return 'Left against right';
+      return 'Steering and tie rods';
     case 'heights':
       return 'Ride height';
   }

@@ -38,10 +38,7 @@ export function RideHeights() {
   }
 
   return (
-    <Box component="section" aria-labelledby="height-title">
-      <Typography variant="h2" component="h3" id="height-title">
-        Ride height
-      </Typography>
+    <Box>
       <Typography color="textSecondary" sx={{ mb: 1.25 }}>
         Hub centre straight up to the arch, on level ground, car settled.
       </Typography>

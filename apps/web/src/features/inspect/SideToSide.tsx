@@ -8,10 +8,7 @@ export function SideToSide() {
   const { draft, enter } = useVisit();
   const { crookedWheel = null, thread = null, overTight } = draft.visit?.inspect ?? {};
   return (
-    <Box component="section" aria-labelledby="sides-title" sx={{ display: 'grid', gap: 1.5 }}>
-      <Typography variant="h2" component="h3" id="sides-title">
-        Left against right
-      </Typography>
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5 }}>
         <Choice
           label="Steering wheel straight: which front wheel is not?"

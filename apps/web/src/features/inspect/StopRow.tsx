@@ -15,7 +15,7 @@ interface StopRowProps {
   children: ReactNode;
 }
 
-const WORDS = { open: 'not looked at', partly: '', done: '' } as const;
+const WORDS = { open: 'not checked', partly: '', done: '' } as const;
 
 /** A stop of the walk as one line: its name and what was found there; open, with its questions. */
 export function StopRow({ stop, title, isOpen, onOpen, action, children }: StopRowProps) {

@@ -210,8 +210,8 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
       </Box>
       <Typography color="textSecondary" sx={{ fontSize: '0.9rem' }} aria-live="polite">
         {placing
-          ? `Where is it (${DAMAGE_WORDS[placing]})? Press its place on the tire; Esc leaves it open.`
-          : 'Draw the finger across the tread the way it caught; tap where it is smooth.'}
+          ? `Where is the ${DAMAGE_WORDS[placing]}? Press the place on the tire, or Esc to skip.`
+          : 'Swipe across the tread the way it caught; tap if it is smooth.'}
       </Typography>
       <ChoiceGroup label="Across the ribs">
         {strokes.map(({ felt, key }) => (

@@ -43,7 +43,7 @@ export function FromEarlier({ step, adjuster, sd }: FromEarlierProps) {
       {left && (
         <Box component="span" sx={{ color: 'var(--ink)', fontWeight: 650 }}>
           {' '}
-          Begin with about {amountWords(left.amount, adjuster)}
+          Start with about {amountWords(left.amount, adjuster)}
           {share === 2 && ' at each rod'}, then measure.
         </Box>
       )}

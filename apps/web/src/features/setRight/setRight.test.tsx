@@ -48,7 +48,7 @@ describe('SetRightStep', () => {
     const [first] = screen.getAllByRole('listitem');
     // 0.25 to go at half a degree a turn.
     expect(first).toHaveTextContent(/On this car, 1 Mar 2026, one turn moved it by 0\.50°/);
-    expect(first).toHaveTextContent('Begin with about ½ turn, then measure.');
+    expect(first).toHaveTextContent('Start with about ½ turn, then measure.');
   });
 
   it('works a tie rod out from the change that is wanted', async () => {
