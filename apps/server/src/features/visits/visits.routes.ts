@@ -9,16 +9,11 @@ import type { Context } from '../../context.ts';
 import { validBody, validId } from '../../http/validate.ts';
 import type { Routes } from '../../http/routes.ts';
 import { diagnoseFor } from '../../jobs/diagnosisPool.ts';
-import {
-  appendEntries,
-  caseOf,
-  decide,
-  importVisit,
-  listVisits,
-  setClosed,
-  startVisit,
-  visitDetail,
-} from './visits.service.ts';
+import { appendEntries } from './appendEntries.ts';
+import { setClosed } from './closeVisit.ts';
+import { decide } from './decideVisit.ts';
+import { caseOf, listVisits, visitDetail } from './readVisits.ts';
+import { importVisit, startVisit } from './startVisit.ts';
 
 export function mountVisits(routes: Routes, { diagnoses }: Context): void {
   routes.on('get', '/visits', 'read', async ({ req, res, actor, inShop }) => {

@@ -1,0 +1,25 @@
+import type { Visit } from '@keen/contract';
+import { and, eq } from 'drizzle-orm';
+import type { Handle } from '../../db/client.ts';
+import { visits } from '../../db/schema/index.ts';
+import { tellLive } from '../../db/tellLive.ts';
+import { notFound } from '../../errors.ts';
+import type { Actor } from '../../http/signedIn.ts';
+import { visitDetail } from './readVisits.ts';
+
+/** Closes a visit, or opens it again. */
+export async function setClosed(
+  tx: Handle,
+  actor: Actor,
+  id: string,
+  closed: boolean,
+): Promise<Visit> {
+  const rows = await tx
+    .update(visits)
+    .set({ closedAt: closed ? new Date() : null })
+    .where(and(eq(visits.id, id), eq(visits.shopId, actor.shopId)))
+    .returning({ id: visits.id });
+  if (rows.length === 0) throw notFound('visit');
+  await tellLive(tx, { shopId: actor.shopId, visitId: id });
+  return (await visitDetail(tx, actor, id)).visit;
+}

@@ -1,0 +1,56 @@
+import type { CaseFile, Decision, NewDecision } from '@keen/contract';
+import { weighVisit } from '@keen/core';
+import type { FullAnswer } from '@keen/core';
+import type { InShop } from '../../db/client.ts';
+import { decisions } from '../../db/schema/index.ts';
+import { shopSettings } from '../../db/shopSettings.ts';
+import { tellLive } from '../../db/tellLive.ts';
+import { conflict, invalid } from '../../errors.ts';
+import type { Actor } from '../../http/signedIn.ts';
+import { caseOf, visitDetail } from './readVisits.ts';
+import { decisionRecord } from './visitRecord.ts';
+
+/**
+ * Saves a decision beside the full diagnosis of that moment. Asking twice with the same id gives the
+ * same decision. No transaction is open while the diagnosis is computed.
+ * @param inShop - transactions of the asker's shop
+ */
+export async function decide(
+  inShop: InShop,
+  diagnose: (file: CaseFile) => Promise<FullAnswer>,
+  actor: Actor,
+  id: string,
+  order: NewDecision,
+): Promise<Decision> {
+  const { detail, prices } = await inShop(async (tx) => ({
+    detail: await visitDetail(tx, actor, id),
+    prices: (await shopSettings(tx, actor.shopId)).prices,
+  }));
+  const known = detail.decisions.find((decision) => decision.id === order.id);
+  if (known) return known;
+  const { diagnosis, outlook } = await diagnose(caseOf(detail.visit));
+  const advised = weighVisit(outlook, prices, detail.visit.draft, order.replace).advised.course;
+  if (order.action !== advised && order.reason === '') {
+    throw invalid([
+      { path: 'reason', expected: 'a reason for choosing something else than what is advised' },
+    ]);
+  }
+  return inShop(async (tx) => {
+    const [row] = await tx
+      .insert(decisions)
+      .values({
+        ...order,
+        shopId: actor.shopId,
+        visitId: id,
+        advised,
+        diagnosis,
+        entrySeq: detail.visit.seq,
+        personId: actor.personId,
+      })
+      .onConflictDoNothing()
+      .returning();
+    if (!row) throw conflict('This decision is already being saved');
+    await tellLive(tx, { shopId: actor.shopId, visitId: id });
+    return decisionRecord(row);
+  });
+}

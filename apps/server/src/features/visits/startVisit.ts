@@ -1,0 +1,100 @@
+import { randomUUID } from 'node:crypto';
+import type { CaseFile, NewVisit, Visit } from '@keen/contract';
+import { visitTakes } from '@keen/contract';
+import { caseToChanges } from '@keen/core';
+import { and, eq, max, sql } from 'drizzle-orm';
+import type { Handle } from '../../db/client.ts';
+import { plateKeyOf } from '../../db/plateKey.ts';
+import { vehicles, visits } from '../../db/schema/index.ts';
+import { tellLive } from '../../db/tellLive.ts';
+import { conflict, invalid, notFound } from '../../errors.ts';
+import type { Actor } from '../../http/signedIn.ts';
+import { append, refuseUnallowed } from './appendEntries.ts';
+import { carriedOver, shopLimits } from './carriedOver.ts';
+import { visitDetail } from './readVisits.ts';
+
+/** A car arrives. Asking twice with the same id gives the same visit. */
+export async function startVisit(tx: Handle, actor: Actor, order: NewVisit): Promise<Visit> {
+  refuseUnallowed(actor, order.entries);
+  // One arrival of a shop at a time: numbers count up without gaps, and asking twice at once with the
+  // same id gives one visit.
+  await tx.execute(lockOf(actor.shopId));
+  const [known] = await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, order.id));
+  if (!known) {
+    const vehicleId = await vehicleFor(tx, actor, order.vehicle);
+    await insertVisit(tx, actor, order.id, vehicleId);
+    const carried = [
+      ...(await carriedOver(tx, vehicleId, order.id)),
+      ...(await shopLimits(tx, actor)),
+    ];
+    const given = new Set(order.entries.map((entry) => entry.path));
+    await append(tx, actor, order.id, [
+      ...carried.filter((entry) => !given.has(entry.path)),
+      ...order.entries,
+    ]);
+    await tellLive(tx, { shopId: actor.shopId, visitId: order.id });
+  }
+  return (await visitDetail(tx, actor, order.id)).visit;
+}
+
+/** A visit from a case file; the car is a new one named by the file's label. */
+export async function importVisit(tx: Handle, actor: Actor, file: CaseFile): Promise<Visit> {
+  const at = new Date().toISOString();
+  const changes = caseToChanges(file, visitTakes);
+  // What cannot be typed is not imported either.
+  const wrong = changes.find(({ path, value }) => !visitTakes(path, value));
+  if (wrong) throw invalid([{ path: wrong.path, expected: 'a value that can be entered here' }]);
+  const label = file.vehicle.label?.trim() || 'Imported car';
+  return startVisit(tx, actor, {
+    id: randomUUID(),
+    vehicle: {
+      id: randomUUID(),
+      plate: `IMPORT ${randomUUID().slice(0, 6).toUpperCase()}`,
+      label: label.slice(0, 120),
+      customer: '',
+    },
+    entries: changes.map((change) => ({ id: randomUUID(), ...change, at })),
+  });
+}
+
+async function vehicleFor(tx: Handle, actor: Actor, vehicle: NewVisit['vehicle']): Promise<string> {
+  if (!('plate' in vehicle)) {
+    const [known] = await tx
+      .select({ id: vehicles.id })
+      .from(vehicles)
+      .where(and(eq(vehicles.id, vehicle.id), eq(vehicles.shopId, actor.shopId)));
+    if (!known) throw notFound('car');
+    return known.id;
+  }
+  const plateKey = plateKeyOf(vehicle.plate);
+  // Two people who take in the same plate at once get the same car.
+  await tx
+    .insert(vehicles)
+    .values({ ...vehicle, shopId: actor.shopId, plateKey })
+    .onConflictDoNothing();
+  const [kept] = await tx
+    .select({ id: vehicles.id })
+    .from(vehicles)
+    .where(and(eq(vehicles.shopId, actor.shopId), eq(vehicles.plateKey, plateKey)));
+  if (!kept) throw conflict('This car could not be saved; its id is taken');
+  return kept.id;
+}
+
+async function insertVisit(tx: Handle, actor: Actor, id: string, vehicleId: string): Promise<void> {
+  const [last] = await tx
+    .select({ number: max(visits.number) })
+    .from(visits)
+    .where(eq(visits.shopId, actor.shopId));
+  await tx.insert(visits).values({
+    id,
+    shopId: actor.shopId,
+    vehicleId,
+    number: (last?.number ?? 0) + 1,
+    draft: {},
+    seq: 0,
+  });
+}
+
+function lockOf(shopId: string) {
+  return sql`select pg_advisory_xact_lock(hashtext(${shopId}))`;
+}
