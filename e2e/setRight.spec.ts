@@ -243,12 +243,12 @@ test.describe('setting right', () => {
       .filter({ hasText: 'Camber left rear' });
     await first.getByRole('button', { name: 'Work out the cam bolt' }).click();
     const dialog = page.getByRole('dialog', { name: 'Cam bolt' });
-    await dialog.getByLabel('Bolt centre to cam centre').fill('5');
+    await dialog.getByLabel('Bolt centre to cam centre').fill('11.63');
     await dialog.getByLabel('Cam to the point the arm turns about').fill('300');
     await expect(dialog.getByRole('status')).toContainText('out of reach');
     await dialog.getByRole('button', { name: 'Back to the plan' }).click();
-    // 2.25 wanted, atan(5 / 300) = 0.95 there.
-    await expect(first.getByRole('alert')).toContainText('+1.30° stays missing');
+    // 2.25 wanted, atan(11.63 / 300) = 2.22 there: three hundredths short.
+    await expect(first.getByRole('alert')).toContainText('+0.03° stays missing');
     await expect(first.getByRole('alert')).toContainText('an adjustable camber arm');
     // An arm that is put in is not bound by the cam's travel.
     await first.getByRole('button', { name: 'Adjustable arm' }).click();

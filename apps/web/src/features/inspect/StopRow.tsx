@@ -3,6 +3,7 @@ import type { Stop } from '@keen/core';
 import Box from '@mui/material/Box';
 import { useEffect, useId, useRef } from 'react';
 import type { ReactNode } from 'react';
+import { StateSquare } from '../../shared/StateSquare.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 
 interface StopRowProps {
@@ -64,7 +65,9 @@ export function StopRow({ stop, title, isOpen, onOpen, action, children }: StopR
             cursor: 'pointer',
           }}
         >
-          <StateMark state={state} isOdd={isOdd} />
+          <Box component="span" sx={{ display: 'flex', color: 'text.secondary' }}>
+            <StateSquare state={state} isOdd={isOdd} />
+          </Box>
           <Box
             component="span"
             sx={{
@@ -85,29 +88,5 @@ export function StopRow({ stop, title, isOpen, onOpen, action, children }: StopR
       </Box>
       {isOpen && <Box sx={{ pt: 0.5, pb: 2.5 }}>{children}</Box>}
     </Box>
-  );
-}
-
-/** The rail's own squares; a diamond where something was found. */
-function StateMark({ state, isOdd }: { state: 'done' | 'partly' | 'open'; isOdd: boolean }) {
-  return (
-    <svg width={13} height={13} viewBox="0 0 13 13" aria-hidden style={{ flexShrink: 0 }}>
-      {isOdd ? (
-        <path d="M6.5 0L13 6.5L6.5 13L0 6.5Z" fill="var(--marker)" />
-      ) : (
-        <>
-          <rect
-            x={1}
-            y={1}
-            width={11}
-            height={11}
-            fill={state === 'done' ? 'var(--soft)' : 'none'}
-            stroke="var(--soft)"
-            strokeWidth={1.5}
-          />
-          {state === 'partly' && <path d="M1 1L12 12H1Z" fill="var(--ink)" />}
-        </>
-      )}
-    </svg>
   );
 }

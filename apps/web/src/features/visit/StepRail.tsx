@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import { memo, useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
+import { StateSquare } from '../../shared/StateSquare.tsx';
 
 const STEP_WORDS: Record<VisitStep, string> = {
   arrive: 'Arrive',
@@ -90,7 +91,9 @@ export const StepRail = memo(function StepRail(props: StepRailProps) {
               '&:hover': { color: 'var(--ink)' },
             }}
           >
-            <StateSquare state={state} />
+            <Box component="span" sx={{ display: 'flex', mt: '5px' }}>
+              <StateSquare state={state} />
+            </Box>
             <Box>
               {STEP_WORDS[step]}
               <span className="visually-hidden">, {STATE_WORDS[state]}</span>
@@ -118,20 +121,3 @@ export const StepRail = memo(function StepRail(props: StepRailProps) {
     </Box>
   );
 });
-
-function StateSquare({ state }: { state: StepState }) {
-  return (
-    <svg width={11} height={11} aria-hidden style={{ marginTop: 5, flexShrink: 0 }}>
-      <rect
-        x={0.75}
-        y={0.75}
-        width={9.5}
-        height={9.5}
-        fill={state === 'done' ? 'currentColor' : 'none'}
-        stroke="currentColor"
-        strokeWidth={1.2}
-      />
-      {state === 'partly' && <path d="M0.75 10.25V0.75L10.25 10.25z" fill="currentColor" />}
-    </svg>
-  );
-}
