@@ -219,14 +219,21 @@ test.describe('setting right', () => {
     // the other way: 360 - asin(0.4) = 336 degrees, near 11.
     await expect(dialog.getByRole('status')).toContainText('1°, thickest at 11 o’clock (336°)');
     await expect(dialog.getByRole('status')).toContainText('Remaining error: +0.48° of camber');
+    await expect(dialog.getByRole('status')).toContainText('Part: QT-100, template D');
     await expect(dialog.getByText('right rear hub, seen from outside')).toBeVisible();
+    await expect(dialog.getByRole('link', { name: 'Template to print' })).toHaveAttribute(
+      'href',
+      /shim-template\?side=right&taper=1&clock=336/,
+    );
     await dialog.getByRole('button', { name: 'Back to the plan' }).click();
 
     await readNow(page, 'Toe right rear', '0.075');
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-    // What was typed as stock is the shop's from now on.
+    // What was typed as stock is the shop's from now on; parts keep their numbers.
     await page.goto('/sheets');
-    await expect(page.getByLabel('Hub shim tapers, degrees')).toHaveValue('0.25; 0.5; 1');
+    await expect(page.getByLabel('Hub shim tapers, degrees')).toHaveValue(
+      '0.25; 0.5 QT-050 B; 1 QT-100 D',
+    );
   });
 
   test('a cam bolt that runs out of travel: what is missing, and what would bring it', async ({
