@@ -9,6 +9,8 @@ import { useVisit } from '../../shared/visitContext.ts';
 /** Where the floor stands among the level's own figures. */
 const RISE = 'floor rise';
 const OVER = 'floor over';
+const SIDE = 'floor high';
+/** What the level's form takes: both, or neither. */
 const HIGH = 'floorSlope.high';
 const SLOPE = 'floorSlope.degrees';
 /** A track as cars have it, until another is typed, mm. */
@@ -27,28 +29,26 @@ export function FloorFields() {
   const shown = (value: number | null) => (value === null ? null : value / perUnit);
   const rise = mm(RISE);
   const over = mm(OVER) ?? USUAL_TRACK;
-  const high = (texts[HIGH] as Side | undefined) ?? null;
+  const high = (texts[SIDE] as Side | undefined) ?? null;
   const floor =
     rise !== null && high !== null ? floorSlope({ rise, over, high, unit: 'mm' }) : null;
 
   function set(change: { rise?: number | null; over?: number | null; high?: Side | null }): void {
     const next = { rise, over, high, ...change };
-    const kept = Object.entries(texts).filter(([key]) => ![RISE, OVER, HIGH, SLOPE].includes(key));
-    const { degrees } =
+    const others = Object.entries(texts).filter(
+      ([key]) => ![RISE, OVER, SIDE, HIGH, SLOPE].includes(key),
+    );
+    const track = next.over ?? USUAL_TRACK;
+    const found =
       next.rise !== null && next.high !== null
-        ? floorSlope({
-            rise: next.rise,
-            over: next.over ?? USUAL_TRACK,
-            high: next.high,
-            unit: 'mm',
-          })
-        : { degrees: null };
+        ? floorSlope({ rise: next.rise, over: track, high: next.high, unit: 'mm' })
+        : null;
     enter('visit.measure.gauge.camberFromLevel', {
-      ...Object.fromEntries(kept),
+      ...Object.fromEntries(others),
       ...(next.rise === null ? {} : { [RISE]: String(next.rise) }),
-      [OVER]: String(next.over ?? USUAL_TRACK),
-      ...(next.high === null ? {} : { [HIGH]: next.high }),
-      ...(degrees === null ? {} : { [SLOPE]: degrees.toFixed(3) }),
+      [OVER]: String(track),
+      ...(next.high === null ? {} : { [SIDE]: next.high }),
+      ...(found ? { [HIGH]: found.high, [SLOPE]: found.degrees.toFixed(3) } : {}),
     });
   }
 

@@ -1,5 +1,5 @@
 import { angleLedger, foldEntries } from '@keen/core';
-import { fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { evenDraft, SESSION, showStep } from '../../../tests/visitBench.tsx';
@@ -46,6 +46,28 @@ describe('MeasureStep', () => {
       screen.getByText(/Camber of \+1\.40° at the front, left: it eats the outer/),
     ).toBeVisible();
     expect(screen.getByText(/^Skipped: rolled back and forth/)).toBeVisible();
+  });
+
+  it('gives the level’s form a floor only once its rise and its high side are known', async () => {
+    const level = { 'visit.measure.method.camber': 'level' };
+    const path = 'visit.measure.gauge.camberFromLevel';
+    const { enter } = showStep(<MeasureStep />, { draft: draftWith(level) });
+    await userEvent.type(screen.getByLabelText('Floor rises by'), '6');
+    await userEvent.tab();
+    expect(enter).toHaveBeenCalledWith(path, { 'floor rise': '6', 'floor over': '1500' });
+    cleanup();
+    const known = { [path]: { 'floor rise': '6', 'floor over': '1500', zeroIs: 'vertical' } };
+    const { enter: next } = showStep(<MeasureStep />, { draft: draftWith({ ...level, ...known }) });
+    const side = within(screen.getByRole('group', { name: 'High on the' }));
+    await userEvent.click(side.getByRole('button', { name: 'Right' }));
+    expect(next).toHaveBeenCalledWith(path, {
+      zeroIs: 'vertical',
+      'floor rise': '6',
+      'floor over': '1500',
+      'floor high': 'right',
+      'floorSlope.high': 'right',
+      'floorSlope.degrees': '0.229',
+    });
   });
 
   it('keeps with a toe what it was read in, and says it for the visit', () => {
