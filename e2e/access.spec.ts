@@ -6,6 +6,8 @@ import { comeIn, open } from './shop.ts';
 /** WCAG 2.2 A and AA, as axe knows them. */
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 
+const STEPS = ['arrive', 'read', 'inspect', 'explain', 'decide', 'measure', 'set', 'hand-over'];
+
 async function expectClean(page: Page, what: string, scheme = 'light'): Promise<void> {
   const axe = new AxeBuilder({ page });
   // The dark page differs by its inks alone.
@@ -38,16 +40,7 @@ for (const scheme of ['light', 'dark'] as const) {
       test.slow();
       await comeIn(page);
       await open(page, 'LW 70 R');
-      for (const step of [
-        'arrive',
-        'read',
-        'inspect',
-        'explain',
-        'decide',
-        'measure',
-        'set',
-        'hand-over',
-      ]) {
+      for (const step of STEPS) {
         await page.goto(page.url().replace(/\/[a-z-]+$/, `/${step}`));
         await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toBeVisible();
         await expectClean(page, step, scheme);
@@ -136,3 +129,26 @@ test('an unsafe tire is called so on every step', async ({ page }) => {
     await expect(page.getByRole('alert').filter({ hasText: 'Not safe to drive' })).toBeVisible();
   }
 });
+
+for (const [width, height] of [
+  [1024, 768],
+  [768, 1024],
+] as const) {
+  test(`no step runs off its side on a tablet of ${width} by ${height}`, async ({ page }) => {
+    test.slow();
+    await page.setViewportSize({ width, height });
+    await comeIn(page, 'Ansa');
+    await open(page, '552 BD');
+    for (const step of STEPS) {
+      await page.goto(page.url().replace(/\/[a-z-]+$/, `/${step}`));
+      await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toBeVisible();
+      const over = await page
+        .getByRole('main')
+        .evaluate((main) => [
+          main.scrollWidth - main.clientWidth,
+          document.documentElement.scrollWidth - window.innerWidth,
+        ]);
+      expect(Math.max(...over), step).toBeLessThanOrEqual(0);
+    }
+  });
+}

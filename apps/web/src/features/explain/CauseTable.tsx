@@ -93,6 +93,9 @@ interface GroupRowProps {
   onChoose: () => void;
 }
 
+/** Where the table has the room: its pane is narrow beside the tread. */
+const ONLY_WIDE = { xs: 'none', sm: 'block', md: 'none', lg: 'block' } as const;
+
 function GroupRow({ group, isChosen, onChoose }: GroupRowProps) {
   const { units } = useVisit();
   const { partMm, totalMm, wheel } = group.taken;
@@ -133,25 +136,31 @@ function GroupRow({ group, isChosen, onChoose }: GroupRowProps) {
           }}
         >
           <strong>{causeWords(group.cause)}</strong>{' '}
-          <Box component="span" sx={{ color: 'text.secondary', whiteSpace: { sm: 'nowrap' } }}>
+          <Box
+            component="span"
+            sx={{
+              color: 'text.secondary',
+              whiteSpace: { sm: 'nowrap', md: 'normal', lg: 'nowrap' },
+            }}
+          >
             {placesWords(group)}
           </Box>
         </Box>
       </td>
       <td>
-        {/* On a phone the words go under the figures: the cause needs the width. */}
+        {/* On a phone, and beside the tread on a tablet, the words go under the figures. */}
         <Box
           sx={{
             display: 'flex',
-            flexDirection: { xs: 'column', sm: 'row' },
-            alignItems: { xs: 'flex-start', sm: 'center' },
+            flexDirection: { xs: 'column', sm: 'row', md: 'column', lg: 'row' },
+            alignItems: { xs: 'flex-start', sm: 'center', md: 'flex-start', lg: 'center' },
             columnGap: 1,
           }}
         >
-          <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
+          <Box sx={{ display: ONLY_WIDE }}>
             <SureSquares probability={probability} />
           </Box>
-          <Box sx={{ minWidth: { sm: 42 }, textAlign: 'right', whiteSpace: 'nowrap' }}>
+          <Box sx={{ minWidth: { lg: 42 }, textAlign: 'right', whiteSpace: 'nowrap' }}>
             {showPercent(probability)}
           </Box>
           <Box sx={{ color: 'text.secondary', whiteSpace: 'nowrap', fontSize: '0.85rem' }}>
@@ -167,7 +176,7 @@ function GroupRow({ group, isChosen, onChoose }: GroupRowProps) {
               height: 8,
               width: 56,
               bgcolor: 'var(--hairline)',
-              display: { xs: 'none', sm: 'block' },
+              display: ONLY_WIDE,
             }}
           >
             <Box sx={{ height: 8, width: `${100 * part}%`, bgcolor: 'var(--rubber)' }} />

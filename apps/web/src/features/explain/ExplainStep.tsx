@@ -38,7 +38,7 @@ export function ExplainStep() {
   }
   if (!answer || !file) return <Working />;
   return (
-    <Box sx={{ display: 'grid', gap: 2.25, maxWidth: 760 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2.25, maxWidth: 760 }}>
       <Explained
         answer={answer}
         file={file}
@@ -109,7 +109,7 @@ function Explained({ answer, file, verdict, isFull }: ExplainedProps) {
         <Box
           sx={{
             display: 'grid',
-            gridTemplateColumns: { xs: '1fr', sm: '1fr 232px' },
+            gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) 232px' },
             gap: 2.5,
             alignItems: 'start',
           }}
