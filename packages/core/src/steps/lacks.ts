@@ -50,7 +50,7 @@ function arrival(draft: VisitDraft): Lack[] {
   if (!draft.vehicle?.drive) {
     lacks.push({
       what: 'Drive',
-      why: 'front drive assumed; a driven axle wears faster, as if something were wrong',
+      why: 'front drive assumed; driven tires wear faster',
     });
   }
   if (without((tire) => tire?.distance !== undefined) > 0) {

@@ -164,7 +164,7 @@ export const SPANISH_PAPERS: PaperTexts = {
   noAngles: 'No se ha medido ningún ángulo.',
   doubt: '± es dos veces la incertidumbre típica del método, el aparato y las repeticiones.',
   closing: {
-    finalReading: 'Ángulos leídos otra vez, los de las cuatro ruedas, con todo apretado',
+    finalReading: 'Ángulos leídos otra vez, los de las cuatro ruedas, tras apretar cada tornillo',
     lockToLock: 'Girado de tope a tope, contratuercas apretadas',
     brakeFree: 'Bloqueos de pedal y volante fuera del coche',
     torque: 'Cada tornillo que se aflojó, a su par y a la altura de marcha',

@@ -244,10 +244,7 @@ export function WishboneDrawing({
           </g>
         );
       })}
-      <path d="M346 140V86m-6 10l6 -10l6 10" fill="none" stroke="var(--ink)" strokeWidth={1.5} />
-      <Words x={346} y={156}>
-        front
-      </Words>
+      <ToTheFront />
       <Words x={FRAME.width / 2} y={228}>
         upper arm from above; hollow plates are taken out
       </Words>
@@ -303,13 +300,22 @@ export function TwoCamsDrawing({
           </g>
         );
       })}
-      <path d="M346 140V86m-6 10l6 -10l6 10" fill="none" stroke="var(--ink)" strokeWidth={1.5} />
-      <Words x={346} y={156}>
-        front
-      </Words>
+      <ToTheFront />
       <Words x={FRAME.width / 2} y={228}>
         lower arm from above, cams from mid travel
       </Words>
     </Frame>
+  );
+}
+
+/** Which way the car drives, beside an arm seen from above. */
+function ToTheFront() {
+  return (
+    <>
+      <path d="M346 140V86m-6 10l6 -10l6 10" fill="none" stroke="var(--ink)" strokeWidth={1.5} />
+      <Words x={346} y={156}>
+        front
+      </Words>
+    </>
   );
 }
