@@ -7,6 +7,7 @@ import { chartReadings, scoreCars, scoreFlags, WORLD_NAMES } from '@keen/simulat
 import type { CarScores, FlagScores, Reading, WorldName } from '@keen/simulator';
 import { binEdges, binRows, train } from './boosting.ts';
 import type { CarRead, Fell, Task } from './readCars.ts';
+import type { VisitsRead, VisitTask } from './readVisits.ts';
 
 /**
  * How well the diagnosis is calibrated, in worlds of different physics: simulated cars read by it, by a
@@ -42,15 +43,19 @@ if (unknown !== undefined) throw new RangeError(`--world: there is no ${unknown}
 const FIRST_TRAINING = 5_000_000;
 
 /** Reads cars on all cores, with progress on standard error. */
-function readAll(tasks: readonly Task[], label: string): Promise<CarRead[]> {
-  const results: CarRead[] = [];
+function readAll<Read>(
+  module: './readCars.ts' | './readVisits.ts',
+  tasks: readonly unknown[],
+  label: string,
+): Promise<Read[]> {
+  const results: Read[] = [];
   let next = 0;
   let done = 0;
   if (tasks.length === 0) return Promise.resolve(results);
   return new Promise((resolve, reject) => {
     for (let i = 0; i < Math.min(tasks.length, availableParallelism()); i++) {
       const worker = new Worker(new URL('../worker.mjs', import.meta.url), {
-        workerData: { module: new URL('./readCars.ts', import.meta.url).href },
+        workerData: { module: new URL(module, import.meta.url).href },
       });
       let current = -1;
       const give = () => {
@@ -58,7 +63,7 @@ function readAll(tasks: readonly Task[], label: string): Promise<CarRead[]> {
         current = next++;
         worker.postMessage(tasks[current]);
       };
-      worker.on('message', (result: CarRead) => {
+      worker.on('message', (result: Read) => {
         results[current] = result;
         done++;
         if (process.stderr.isTTY || done % 500 === 0) {
@@ -193,6 +198,36 @@ function report(
   );
 }
 
+/** What earlier visits gain: cars read with their history, and by today's reading alone. */
+function reportVisits(world: WorldName, visits: number, read: readonly VisitsRead[]): void {
+  console.log(
+    `\n${read.length} cars of the world '${world}' that were here ${visits} times, ${sweeps} sweeps; what has been wrong since the last visit\n`,
+  );
+  const groups = {
+    all: () => true,
+    'something was put right': ({ since }: VisitsRead) => since === 'putRight',
+    'the tread shows a change': ({ since }: VisitsRead) => since === 'changed',
+    neither: ({ since }: VisitsRead) => since === 'whole',
+  };
+  const rows = Object.entries(groups).flatMap(([name, isOf]) => {
+    const some = read.filter(isOf);
+    if (some.length === 0) return [];
+    const truths = some.map(({ faults }) => ({ faults, excessMm: [] }));
+    const scores = [some.map((one) => one.withHistory), some.map((one) => one.alone)].map(
+      (readings) => scoreFlags(truths, readings),
+    );
+    const means = (key: (typeof KEYS)[number]) =>
+      scores.map((flags) => mean(flags.map((flag) => flag[key])));
+    return [[name, String(some.length), ...means('logLoss'), ...means('calibrationError')]];
+  });
+  console.log(
+    table([
+      ['mean of flags', 'cars', 'history logLoss', 'alone logLoss', 'history ece', 'alone ece'],
+      ...rows,
+    ]),
+  );
+}
+
 for (const world of worlds) {
   const task = (seed: number, isForTraining: boolean): Task => ({
     seed,
@@ -200,13 +235,25 @@ for (const world of worlds) {
     sweeps,
     isForTraining,
   });
-  const trained = await readAll(
+  const trained = await readAll<CarRead>(
+    './readCars.ts',
     Array.from({ length: training }, (_, i) => task(FIRST_TRAINING + i, true)),
     `${world}, to train on`,
   );
-  const read = await readAll(
+  const read = await readAll<CarRead>(
+    './readCars.ts',
     Array.from({ length: cars }, (_, i) => task(first + i, false)),
     world,
   );
   report(world, read, trained.length > 0 ? learn(trained) : () => ({ chances: [], ranked: [] }));
+  for (const visits of [2, 3]) {
+    const tasks = Array.from({ length: cars }, (_, i): VisitTask => ({
+      seed: first + i,
+      world,
+      sweeps,
+      visits,
+    }));
+    const label = `${world}, ${visits} visits`;
+    reportVisits(world, visits, await readAll<VisitsRead>('./readVisits.ts', tasks, label));
+  }
 }

@@ -1,8 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { text } from 'node:stream/consumers';
 import { runBatch } from './batch.ts';
-import { calculateCall } from './calculateCall.ts';
-import { diagnoseCase, readPrices } from './diagnoseCase.ts';
 import type { Outcome } from './outcome.ts';
 import type { Streams } from './streams.ts';
 
@@ -29,9 +27,12 @@ export async function run(args: readonly string[], streams: Streams): Promise<nu
       return 0;
     }
     if (command === 'diagnose' && rest.length === 1 && rest[0]) {
+      // Each command loads what it needs alone: a calculator answers at once.
+      const { diagnoseCase } = await import('./diagnoseCase.ts');
       return print(diagnoseCase(await read(rest[0], streams), prices?.prices), streams);
     }
     if (command === 'calc' && rest.length === 2 && rest[0] && rest[1]) {
+      const { calculateCall } = await import('./calculateCall.ts');
       return print(calculateCall(rest[0], rest[1]), streams);
     }
   } catch (error) {
@@ -50,6 +51,7 @@ async function takePrices(args: readonly string[], streams: Streams) {
   const at = args.indexOf('--prices');
   const file = at < 0 ? undefined : args[at + 1];
   if (file === undefined) return { rest: args, prices: undefined };
+  const { readPrices } = await import('./diagnoseCase.ts');
   return { rest: args.toSpliced(at, 2), prices: readPrices(await read(file, streams)) };
 }
 

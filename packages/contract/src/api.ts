@@ -334,7 +334,26 @@ export const visitDetailSchema = z
   .meta({ id: 'VisitDetail' });
 export type VisitDetail = z.infer<typeof visitDetailSchema>;
 
-export const visitListSchema = z.array(visitSchema).meta({ id: 'VisitList' });
+/** Which of the shop's visits are asked for. */
+export const visitsQuerySchema = z.object({
+  /** All visits instead of those that have not been closed. */
+  all: z.enum(['true']).optional(),
+  /** Of all visits those that fit every word: plate, car, customer, telephone, VIN, complaint, #number. */
+  words: z.string().trim().max(100).optional(),
+  /** The page that comes before this visit's number; only of all visits. */
+  before: z.coerce.number().pipe(rowNumberSchema).optional(),
+});
+
+/** Some of the shop's visits, latest first. */
+export const visitPageSchema = z
+  .strictObject({
+    visits: z.array(visitSchema),
+    /** Number of the visit that the next page comes before; null on the last page. */
+    before: rowNumberSchema.nullable(),
+  })
+  .meta({ id: 'VisitPage' });
+export type VisitPage = z.infer<typeof visitPageSchema>;
+
 export const vehicleListSchema = z.array(vehicleRecordSchema).meta({ id: 'VehicleList' });
 
 export const newEntriesSchema = z
@@ -354,9 +373,16 @@ export const liveEventSchema = z.discriminatedUnion('kind', [
     visitId: z.uuid(),
     entries: z.array(storedEntrySchema),
   }),
-  z.strictObject({ kind: z.literal('visit'), visitId: z.uuid() }),
+  z.strictObject({ kind: z.literal('visit'), visit: visitSchema }),
   z.strictObject({ kind: z.literal('sheets') }),
   z.strictObject({ kind: z.literal('settings') }),
+  /** How far the making or taking in of an archive is; none of none once it is over. */
+  z.strictObject({
+    kind: z.literal('archive'),
+    way: z.enum(['in', 'out']),
+    done: rowNumberSchema,
+    total: rowNumberSchema,
+  }),
   /** Changes may have been missed: what is shown must be fetched again. */
   z.strictObject({ kind: z.literal('missed') }),
 ]);

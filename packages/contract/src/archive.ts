@@ -14,7 +14,7 @@ import { keptSheetSchema } from './specSheet.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /**
- * A whole shop as open files in a zip: `shop.json`, `people.json`, `cars.json`, `sheets.json`, the logo,
+ * A whole shop as open files in a zip: `shop.json`, `people.json`, `cars.json`, `merges.json`, `sheets.json`, the logo,
  * and a folder for each visit with `visit.json`, its case file, tables and pictures. The JSON files bring
  * the shop in again; the tables are for other programs.
  */
@@ -66,8 +66,22 @@ export const archiveCarsSchema = z.array(
     customer: z.string().max(120),
     phone: z.string().max(30),
     vin: z.string().max(17),
+    /** The car that this entry was joined to. */
+    mergedInto: z.uuid().optional(),
     erasedAt: momentSchema.nullable().optional(),
     since: momentSchema.optional(),
+  }),
+);
+
+/** Entries of one car that were joined, with the visits that went along. */
+export const archiveMergesSchema = z.array(
+  z.strictObject({
+    id: z.uuid(),
+    carId: z.uuid(),
+    mergedId: z.uuid(),
+    visitIds: z.array(z.uuid()).max(10_000),
+    personId: z.uuid(),
+    at: momentSchema,
   }),
 );
 
@@ -142,4 +156,5 @@ export const archiveTakenSchema = z
   })
   .meta({ id: 'ArchiveTaken' });
 export type ArchiveTaken = z.infer<typeof archiveTakenSchema>;
-export const MOST_ARCHIVE_BYTES = 300_000_000;
+/** A large shop's pictures of some years. */
+export const MOST_ARCHIVE_BYTES = 8_000_000_000;

@@ -18,6 +18,7 @@ import {
   LOADS,
   OCCASIONS,
   PRESSURE_UNITS,
+  PUT_RIGHT,
   RIBS,
   SUSPENSIONS,
   TIRE_PAIRS,
@@ -112,6 +113,22 @@ export const vehicleSchema = z.strictObject({
   rotatable: z.boolean().optional(),
 });
 
+/** An earlier reading of tires that are on the car today. */
+export const earlierReadingSchema = z.strictObject({
+  /** Distance run since, in the file's unit. */
+  ago: z.number().gt(0),
+  /** By where each tire is mounted today; tires that were not read, or are newer, are left out. */
+  tires: z.partialRecord(
+    wheelSchema,
+    z.strictObject({ stations: z.array(stationSchema).min(1).max(MAX_STATIONS) }),
+  ),
+  /** What was put right at that visit. */
+  putRight: z.array(z.enum(PUT_RIGHT)).max(PUT_RIGHT.length).optional(),
+  /** Angles as they stood when the car left. */
+  angles: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
+});
+export type EarlierReading = z.infer<typeof earlierReadingSchema>;
+
 /** What happened to the car and how it is used, where that changes what the tread can mean. */
 export const historySchema = z.strictObject({
   /** Since the last alignment; what the trouble started after. */
@@ -131,6 +148,8 @@ export const historySchema = z.strictObject({
     .optional(),
   /** Pairs of tires that are known to be of different line, age or season. */
   tiresDiffer: z.array(z.enum(TIRE_PAIRS)).max(TIRE_PAIRS.length).optional(),
+  /** Earlier readings of these tires, oldest first. */
+  earlier: z.array(earlierReadingSchema).max(20).optional(),
 });
 export type CaseHistory = z.infer<typeof historySchema>;
 
@@ -157,6 +176,7 @@ export const caseFileSchema = z
     checkLimits(file, ctx);
     checkDepths(file, ctx);
     checkRotations(file, ctx);
+    checkEarlier(file, ctx);
   })
   .meta({ id: 'CaseFile', title: 'Keen Groove case file, version 1' });
 export type CaseFile = z.infer<typeof caseFileSchema>;
@@ -242,6 +262,37 @@ function checkRotations(file: Check['value'], ctx: Check): void {
       });
     }
     last = Math.max(last, rotation.atDistance);
+  });
+}
+
+function checkEarlier({ units, tires, history }: Check['value'], ctx: Check): void {
+  const slack = units.depth === 'mm' ? DEPTH_SLACK_MM : DEPTH_SLACK_MM / MM_PER_IN32;
+  let last = Number.POSITIVE_INFINITY;
+  history?.earlier?.forEach((reading, index) => {
+    const at = ['history', 'earlier', index];
+    const issue = (path: (string | number)[], message: string) =>
+      ctx.addIssue({ code: 'custom', path: [...at, ...path], message });
+    if (reading.ago > last) issue(['ago'], `at most ${trim(last)}: oldest first`);
+    last = Math.min(last, reading.ago);
+    for (const wheel of WHEELS) {
+      const earlier = reading.tires[wheel];
+      if (!earlier) continue;
+      const { distance, newDepth } = tires[wheel];
+      if (reading.ago > distance) {
+        issue(['tires', wheel], `a tire that had been fitted: it has run ${trim(distance)}`);
+      }
+      earlier.stations.forEach((station, place) => {
+        for (const rib of RIBS) {
+          const depth = station[rib];
+          if (depth !== null && depth > newDepth + slack) {
+            issue(
+              ['tires', wheel, 'stations', place, rib],
+              `at most ${trim(newDepth + slack)} ${units.depth}: the new depth plus ${DEPTH_SLACK_MM} mm`,
+            );
+          }
+        }
+      });
+    }
   });
 }
 

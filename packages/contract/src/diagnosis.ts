@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { wheelSchema } from './caseFile.ts';
-import { ACTIONS, AXLE_CAUSES, CHECKS, RIBS, STATUSES, WHEEL_CAUSES } from './words.ts';
+import { ACTIONS, AXLE_CAUSES, CHECKS, RIBS, STATUSES, WHEEL_CAUSES, PUT_RIGHT } from './words.ts';
 
 export const DIAGNOSIS_FORMAT = 'keen-groove/diagnosis';
 export const DIAGNOSIS_VERSION = 1;
@@ -119,6 +119,15 @@ export const diagnosisSchema = z
     ranked: z.array(rankedCauseSchema),
     nextChecks: z.array(nextCheckSchema),
     oddities: z.array(odditySchema).optional(),
+    /** Since when the answer speaks of the tires, by an earlier reading; left out for their whole life. */
+    since: z
+      .strictObject({
+        km: z.number(),
+        /** Something was put right then, or the tread has worn otherwise since. */
+        because: z.enum(['putRight', 'changed']),
+        putRight: z.array(z.enum(PUT_RIGHT)),
+      })
+      .optional(),
     recommendation: recommendationSchema,
   })
   .meta({ id: 'Diagnosis', title: 'Keen Groove diagnosis, version 1' });

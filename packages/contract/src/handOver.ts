@@ -46,4 +46,24 @@ export const dueRowSchema = z.strictObject({
   phone: z.string(),
 });
 export type DueRow = z.infer<typeof dueRowSchema>;
-export const dueListSchema = z.array(dueRowSchema).meta({ id: 'DueList' });
+
+/** Which part of the list is asked for. */
+export const dueQuerySchema = z.object({
+  /** Up to this day, it included. */
+  until: z.iso.date().optional(),
+  /** What the page before ended with. */
+  after: z
+    .string()
+    .regex(/^\d{4}-\d{2}-\d{2}\.\d{1,9}\.\d{1,2}$/, 'what the page before ended with')
+    .optional(),
+});
+
+/** Some of what the shop's cars are due for, soonest first. */
+export const duePageSchema = z
+  .strictObject({
+    rows: z.array(dueRowSchema),
+    /** What the next page comes after; null on the last page. */
+    after: z.string().nullable(),
+  })
+  .meta({ id: 'DuePage' });
+export type DuePage = z.infer<typeof duePageSchema>;

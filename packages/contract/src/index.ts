@@ -47,7 +47,7 @@ export {
   unitsSchema,
   wheelSchema,
 } from './caseFile.ts';
-export type { CaseFile, CaseHistory, CaseTire, Parsed, Units } from './caseFile.ts';
+export type { CaseFile, CaseHistory, CaseTire, EarlierReading, Parsed, Units } from './caseFile.ts';
 export { DIAGNOSIS_FORMAT, DIAGNOSIS_VERSION, diagnosisSchema } from './diagnosis.ts';
 export type {
   AxleDiagnosis,
@@ -91,6 +91,7 @@ export type {
 } from './draft.ts';
 export { entrySchema, entryValueSchema, storedEntrySchema, visitTakes } from './entries.ts';
 export type { Entry, StoredEntry } from './entries.ts';
+export * from './garage.ts';
 export * from './handOver.ts';
 export * from './papers.ts';
 export * from './specSheet.ts';

@@ -44,5 +44,6 @@ export function unstorable(input: unknown): Refusal | null {
 }
 
 function isPlainText(text: string): boolean {
-  return !text.includes('\0') && !/\p{Surrogate}/u.test(text);
+  // Most texts are plain letters, for which the first look is enough.
+  return !/[\0\uD800-\uDFFF]/.test(text) || (!text.includes('\0') && !/\p{Surrogate}/u.test(text));
 }

@@ -255,6 +255,10 @@ export const ROTATION_PATTERNS = [
 export type RotationPattern = (typeof ROTATION_PATTERNS)[number];
 
 /** What a tire is made for; winter ones carry the mountain with the snowflake. */
+/** What was put right at a visit, so that the tires wear otherwise from there on. */
+export const PUT_RIGHT = ['angles', 'parts', 'balance', 'pressures'] as const;
+export type PutRight = (typeof PUT_RIGHT)[number];
+
 export const SEASONS = ['summer', 'allSeason', 'winter'] as const;
 export type Season = (typeof SEASONS)[number];
 

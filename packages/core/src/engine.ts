@@ -19,6 +19,7 @@ export type { Random } from './engine/random/random.ts';
 export { resolveCase } from './engine/case/resolveCase.ts';
 export type { ResolvedCase } from './engine/case/resolveCase.ts';
 export { WHEEL_ORDER } from './engine/case/wheels.ts';
+export * from './engine/case/treadFacts.ts';
 export * from './engine/wear/constants.ts';
 export { tirePaths } from './engine/wear/paths.ts';
 export {

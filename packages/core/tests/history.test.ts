@@ -105,6 +105,30 @@ const ALL: readonly Told[] = [
     by: 0.003,
   },
   {
+    field: 'earlier',
+    says: 'an edge that was worn before the angles were set is no sign of camber today',
+    without: evenCar(leaning),
+    told: evenCar(
+      leaning,
+      withHistory({
+        earlier: [
+          {
+            ago: 10_000,
+            putRight: ['angles'],
+            tires: {
+              lf: { stations: [{ inner: 3.6, centre: 5.2, outer: 6.2 }] },
+              rf: { stations: [{ inner: 6.4, centre: 6.4, outer: 6.4 }] },
+              lr: { stations: [{ inner: 6.9, centre: 6.9, outer: 6.9 }] },
+              rr: { stations: [{ inner: 6.9, centre: 6.9, outer: 6.9 }] },
+            },
+          },
+        ],
+      }),
+    ),
+    raises: ({ wheels }) => 1 - wheels.lf.probability.camberTooNegative,
+    by: 0.3,
+  },
+  {
     field: 'angles.caster',
     says: 'a pull that the caster explains is less of a sign of camber',
     without: evenCar(leaningOut, pullsLeft),

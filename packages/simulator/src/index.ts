@@ -4,5 +4,7 @@ export { createPriorDraws } from './drawPrior.ts';
 export { readingOf } from './readingOf.ts';
 export { readChart } from './ruleChart.ts';
 export type { ChartReading } from './ruleChart.ts';
+export { simulateVisits } from './simulateVisits.ts';
+export type { VisitedCar } from './simulateVisits.ts';
 export { CONSTANTS, simulateCar, WORLD_NAMES, WORLDS } from './simulateCar.ts';
 export type { SimulatedCar, WorldName } from './simulateCar.ts';

@@ -65,7 +65,7 @@ export const CONSTANTS: readonly number[] = [
 ];
 
 /** A stretch of a car's life in one state. */
-interface Phase {
+export interface Phase {
   state: Float64Array;
   /** Part of the distance. */
   part: number;
@@ -126,7 +126,7 @@ export function simulateCar(seed: number, world: WorldName = 'own'): SimulatedCa
 }
 
 /** A state without what the engine's formula takes for nuisances: excess is told by its plain form. */
-function plain(state: Float64Array): Float64Array {
+export function plain(state: Float64Array): Float64Array {
   const copy = state.slice();
   copy.fill(0, FIRST_NUISANCE);
   return copy;
@@ -134,6 +134,37 @@ function plain(state: Float64Array): Float64Array {
 
 function newDepthMm(file: CaseFile): number {
   return file.tires.lf.newDepth * (file.units.depth === 'mm' ? 1 : 0.79375);
+}
+
+/** What can go wrong and be put right: first element of the state and how many. */
+const MENDABLE = [
+  [STATE.camber, 4],
+  [STATE.toe, 2],
+  [STATE.pressure, 4],
+  [STATE.looseness, 2],
+  [STATE.bounce, 4],
+] as const;
+
+/**
+ * The same car with angles and pressures in the middle of their tolerance, joints tight and nothing bouncing.
+ * @param isMended - whether each of these kinds is; all of them when left out
+ */
+export function putRight(
+  state: Float64Array,
+  { tolerances: { camber, totalToe } }: ResolvedCase,
+  isMended: () => boolean = () => true,
+): Float64Array {
+  const middle = ([low, high]: readonly [number, number]) => (low + high) / 2;
+  const healthy = healthyState(
+    [middle(camber.front), middle(camber.rear)],
+    [middle(totalToe.front), middle(totalToe.rear)],
+  );
+  const right = state.slice();
+  for (const [first, count] of MENDABLE) {
+    if (!isMended()) continue;
+    for (let i = 0; i < count; i++) right[first + i] = healthy[first + i]!;
+  }
+  return right;
 }
 
 /** Some faults began on the way: before, that angle or pressure was in the middle of its tolerance. */
@@ -144,23 +175,7 @@ function drawPhases(
   random: Random,
 ): Phase[] {
   if (random.uniform() >= lateFaults) return [{ state, part: 1 }];
-  const { camber, totalToe } = resolved.tolerances;
-  const middle = ([low, high]: readonly [number, number]) => (low + high) / 2;
-  const healthy = healthyState(
-    [middle(camber.front), middle(camber.rear)],
-    [middle(totalToe.front), middle(totalToe.rear)],
-  );
-  const before = state.slice();
-  for (const late of [
-    [STATE.camber, 4],
-    [STATE.toe, 2],
-    [STATE.pressure, 4],
-    [STATE.looseness, 2],
-    [STATE.bounce, 4],
-  ] as const) {
-    if (random.uniform() < 0.5) continue;
-    for (let i = 0; i < late[1]; i++) before[late[0] + i] = healthy[late[0] + i]!;
-  }
+  const before = putRight(state, resolved, () => random.uniform() >= 0.5);
   const part = random.uniform();
   return [
     { state: before, part },
@@ -169,7 +184,7 @@ function drawPhases(
 }
 
 /** The state over a car's life: means, of looseness the root of the mean square. */
-function lifeOf(phases: readonly Phase[]): Float64Array {
+export function lifeOf(phases: readonly Phase[]): Float64Array {
   const mean = phases.at(-1)!.state.slice();
   const average = (at: number) =>
     phases.reduce((sum, { state, part }) => sum + part * state[at]!, 0);
@@ -185,7 +200,7 @@ function lifeOf(phases: readonly Phase[]): Float64Array {
   return mean;
 }
 
-interface Factors {
+export interface Factors {
   tire: readonly number[];
   rib: readonly (readonly number[])[];
 }
@@ -212,36 +227,75 @@ function comeIn(
 /** Steps in which the wear of a stretch is added up, since it changes with the depth that is left. */
 const STEPS = 12;
 
+/**
+ * Wears the four tires.
+ * @param marks - parts of each tire's distance at which its losses are noted on the way, ascending
+ * @returns for each tire its losses at inner, centre and outer at each mark, and at the end
+ */
+export function lossesAt(
+  plan: Plan,
+  phases: readonly Phase[],
+  physics: CarPhysics,
+  factors: Factors,
+  marks: readonly number[],
+): number[][][] {
+  const resolved = resolveCase(emptyCase(plan, ''));
+  const ends = cumulated(phases.map(({ part }) => part));
+  return tirePaths(resolved).map((path, tire) => {
+    const lost = [0, 0, 0];
+    const noted: number[][] = [];
+    const total = path.thousandKm.reduce((sum, km) => sum + km, 0);
+    const places = cumulated(Array.from(path.thousandKm, (km) => km / total));
+    // Cut where anything changes, so that no step is partly one thing and partly another.
+    const cuts = [
+      0,
+      ...places.flatMap((end, i) => {
+        const start = places[i - 1] ?? 0;
+        return Array.from({ length: STEPS }, (_, s) => start + ((end - start) * (s + 1)) / STEPS);
+      }),
+      ...ends,
+      ...marks,
+    ]
+      // Sums of parts may end a little beyond the whole.
+      .map((at) => Math.min(1, at))
+      .toSorted((x, y) => x - y);
+    for (const [i, to] of cuts.slice(1).entries()) {
+      const from = cuts[i]!;
+      const middle = (from + to) / 2;
+      const at = (list: readonly number[]) =>
+        Math.min(list.length - 1, list.filter((end) => middle > end).length);
+      const { state } = phases[at(ends)]!;
+      const rates = physics.rates(state, tire, path.positions[at(places)]!);
+      for (let rib = 0; rib < 3; rib++) {
+        lost[rib]! +=
+          rates[rib]! *
+          (to - from) *
+          total *
+          factors.tire[tire]! *
+          factors.rib[tire]![rib]! *
+          physics.depthFactor(Math.min(1, lost[rib]! / plan.newDepthMm));
+      }
+      while (noted.length < marks.length && to >= marks[noted.length]! - 1e-12) {
+        noted.push([...lost]);
+      }
+    }
+    return [...noted, lost];
+  });
+}
+
+/** Sums up to each of some parts of a whole. */
+function cumulated(parts: readonly number[]): number[] {
+  let sum = 0;
+  return parts.map((part) => (sum += part));
+}
+
 function lossesOf(
   plan: Plan,
   phases: readonly Phase[],
   physics: CarPhysics,
   factors: Factors,
 ): number[][] {
-  const resolved = resolveCase(emptyCase(plan, ''));
-  return tirePaths(resolved).map((path, tire) => {
-    const lost = [0, 0, 0];
-    const total = path.thousandKm.reduce((sum, km) => sum + km, 0);
-    let run = 0;
-    path.positions.forEach((position, i) => {
-      const rates = phases.map(({ state }) => physics.rates(state, tire, position));
-      const step = path.thousandKm[i]! / STEPS;
-      for (let s = 0; s < STEPS; s++) {
-        const at = (run + step / 2) / total;
-        const phase = phases.length > 1 && at > phases[0]!.part ? 1 : 0;
-        for (let rib = 0; rib < 3; rib++) {
-          lost[rib]! +=
-            rates[phase]![rib]! *
-            step *
-            factors.tire[tire]! *
-            factors.rib[tire]![rib]! *
-            physics.depthFactor(Math.min(1, lost[rib]! / plan.newDepthMm));
-        }
-        run += step;
-      }
-    });
-    return lost;
-  });
+  return lossesAt(plan, phases, physics, factors, []).map((noted) => noted[0]!);
 }
 
 /** What the tires go on to do with the car as it stands today: those on it, and a new set. */

@@ -1,5 +1,6 @@
 import type { ApiPath } from './apiPath.ts';
 import { DEVICES_PATHS } from './devices.ts';
+import { GARAGE_PATHS } from './garage.ts';
 import { PAPERS_PATHS } from './papers.ts';
 import { PEOPLE_PATHS } from './people.ts';
 import { PICTURES_PATHS } from './pictures.ts';
@@ -15,6 +16,7 @@ export const API_PATHS: readonly ApiPath[] = [
   ...SESSION_PATHS,
   ...PEOPLE_PATHS,
   ...VEHICLES_PATHS,
+  ...GARAGE_PATHS,
   ...VISITS_PATHS,
   ...PICTURES_PATHS,
   ...PAPERS_PATHS,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { dueListSchema } from '../handOver.ts';
+import { duePageSchema, dueQuerySchema } from '../handOver.ts';
 import { newSheetLinkSchema, sharedSheetSchema, sheetLinkListSchema } from '../papers.ts';
 import { LANGUAGES } from '../words.ts';
 import type { ApiPath } from './apiPath.ts';
@@ -47,7 +47,8 @@ export const PAPERS_PATHS: readonly ApiPath[] = [
   {
     method: 'get',
     path: '/api/due',
-    summary: 'What the cars of the shop are due for, soonest first',
-    reply: dueListSchema,
+    summary: 'What the cars of the shop are due for, soonest first and page by page',
+    query: dueQuerySchema,
+    reply: duePageSchema,
   },
 ];

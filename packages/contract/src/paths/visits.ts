@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import * as api from '../api.ts';
 import { caseFileSchema } from '../caseFile.ts';
 import { diagnosisSchema } from '../diagnosis.ts';
@@ -9,9 +8,9 @@ export const VISITS_PATHS: readonly ApiPath[] = [
   {
     method: 'get',
     path: '/api/visits',
-    summary: 'Open visits, or all',
-    query: z.object({ all: z.enum(['true']).optional() }),
-    reply: api.visitListSchema,
+    summary: 'Open visits, or all by words and page by page, latest first',
+    query: api.visitsQuerySchema,
+    reply: api.visitPageSchema,
   },
   {
     method: 'post',

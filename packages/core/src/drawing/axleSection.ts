@@ -13,6 +13,8 @@ export interface SectionTire {
   expected: Record<Rib, { mean: number; sd: number }> | null;
   newDepthMm: number;
   feather: Feather;
+  /** What the same tire had at an earlier reading, mm; its ribs are drawn as what was lost since. */
+  earlierMm?: Record<Rib, number | null>;
 }
 
 export interface SectionOptions {
@@ -31,6 +33,8 @@ export interface Bar {
   width: number;
   /** Top of the worn surface; null when not read. */
   top: number | null;
+  /** Top of the surface at the earlier reading; null where there is none. */
+  earlierTop: number | null;
   /** Closed outline of the rubber, with its teeth. */
   outline: string | null;
   isAtLimit: boolean;
@@ -98,12 +102,14 @@ export function axleSection(
       const x = left + position * (barWidth + groove);
       const depth = tire.depthMm[rib];
       const top = depth === null ? null : y(depth);
+      const earlier = tire.earlierMm?.[rib] ?? null;
       section.bars.push({
         wheel,
         rib,
         x,
         width: barWidth,
         top,
+        earlierTop: earlier === null ? null : y(earlier),
         outline:
           top === null
             ? null

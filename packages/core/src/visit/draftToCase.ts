@@ -2,6 +2,8 @@ import type { CaseFile, CaseTire, DraftTire, Units, VisitDraft } from '@keen/con
 import type { Rib, Wheel } from '@keen/contract/words';
 import { DEPTH_SLACK_MM, RIBS, WHEELS } from '@keen/contract/words';
 import { byWheel } from '../engine/case/resolveCase.ts';
+import { earlierReadings } from './earlierReadings.ts';
+import type { VisitBefore } from './earlierReadings.ts';
 import { coldPressure } from '../engine/tires/coldPressure.ts';
 import { mayRotate } from './mayRotate.ts';
 import { depthFromMm, distanceFromKm, pressureFromKpa } from '../engine/units/units.ts';
@@ -32,11 +34,13 @@ const MM_KM_KPA: Units = { depth: 'mm', distance: 'km', pressure: 'kPa' };
  * @param label - what the car is called
  * @param units - units of the file; depths read in 1/32 in are rounded to it, which the diagnosis
  *   must know, so the unit they were read in wins
+ * @param before - other visits of the car, whose readings of these tires are evidence too
  */
 export function draftToCase(
   draft: VisitDraft,
   label: string,
   units: Partial<Units> = {},
+  before: VisitBefore | null = null,
 ): DraftCase {
   const used: Units = {
     depth: draft.units?.depth ?? units.depth ?? MM_KM_KPA.depth,
@@ -79,7 +83,7 @@ export function draftToCase(
     ...(draft.complaints ? { complaints: draft.complaints } : {}),
     ...(angles ? { angles } : {}),
     ...playOf(draft),
-    ...historyOf(draft, used),
+    ...historyOf(draft, used, before),
     ...(draft.visit ? { visit: visitObject(draft.visit, draft.angles) } : {}),
   };
   return { file, assumed, ribsRead: countRead(draft) };
@@ -132,10 +136,15 @@ function playOf(draft: VisitDraft): Pick<CaseFile, 'play'> {
 }
 
 /** What happened to the car and how it is used; left out when nothing is known of it. */
-function historyOf(draft: VisitDraft, units: Units): Pick<CaseFile, 'history'> {
+function historyOf(
+  draft: VisitDraft,
+  units: Units,
+  before: VisitBefore | null,
+): Pick<CaseFile, 'history'> {
   const { car, events, occasions, lastAlignment } = draft.visit ?? {};
   const agoKm = lastAlignment?.agoKm;
   const differ = tiresDiffer(draft);
+  const earlier = before ? earlierReadings(draft, before, units) : undefined;
   const history: CaseFile['history'] = {
     ...(events ? { startedAfter: events } : {}),
     ...(occasions ? { occasions } : {}),
@@ -144,6 +153,7 @@ function historyOf(draft: VisitDraft, units: Units): Pick<CaseFile, 'history'> {
     ...(car?.load ? { load: car.load } : {}),
     ...(car?.suspension ? { suspension: car.suspension } : {}),
     ...(differ.length > 0 ? { tiresDiffer: differ } : {}),
+    ...(earlier ? { earlier } : {}),
   };
   return Object.keys(history).length > 0 ? { history } : {};
 }

@@ -48,6 +48,10 @@ export const ENGLISH_PAPERS: PaperTexts = {
     complaints: 'Complaints',
   },
   nothingStandsOut: 'Nothing stands out; the wear is what driving takes.',
+  since: (distance, because) =>
+    because === 'putRight'
+      ? `This is about the ${distance} since your car was put right here; what was worn before is not counted.`
+      : `This is about the ${distance} since these tires were last read here: they have worn otherwise since.`,
   replace: (places) => `Tires to replace: ${places}.`,
   lookUnder: 'Someone looks the joints through under the car first.',
   partsHold: 'An alignment on loose joints does not hold.',

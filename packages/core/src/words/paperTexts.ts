@@ -61,6 +61,11 @@ export interface PaperTexts {
     complaints: string;
   };
   nothingStandsOut: string;
+  /**
+   * Since when the answer speaks of the tires.
+   * @param distance - run since, with its unit
+   */
+  since(distance: string, because: 'putRight' | 'changed'): string;
   replace(places: string): string;
   lookUnder: string;
   partsHold: string;

@@ -53,6 +53,10 @@ export const SPANISH_PAPERS: PaperTexts = {
     complaints: 'Quejas',
   },
   nothingStandsOut: 'No destaca nada; es el desgaste normal de circular.',
+  since: (distance, because) =>
+    because === 'putRight'
+      ? `Esto se refiere a los ${distance} recorridos desde que se corrigió su coche aquí; no se cuenta el desgaste anterior.`
+      : `Esto se refiere a los ${distance} recorridos desde la última medición aquí: desde entonces se desgastan de otro modo.`,
   replace: (places) => `Neumáticos que hay que cambiar: ${places}.`,
   lookUnder: 'Primero se revisan las articulaciones por debajo del coche.',
   partsHold: 'Una alineación sobre articulaciones con holgura no se mantiene.',

@@ -33,6 +33,7 @@ export const ownFormula: World = {
             thousandKm: Float64Array.of(1),
             drivingSlips: Float64Array.of(DRIVING_SLIP[drive][position < 2 ? 'front' : 'rear']),
             newDepthMm: 0,
+            lostBefore: new Float64Array(3),
           },
           out,
         );

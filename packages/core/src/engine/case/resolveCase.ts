@@ -1,9 +1,10 @@
-import type { CaseFile } from '@keen/contract';
+import type { CaseFile, EarlierReading } from '@keen/contract';
 import type {
   Axle,
   Complaint,
   Cupping,
   Damage,
+  DepthUnit,
   Drive,
   DriverKind,
   Feather,
@@ -18,12 +19,13 @@ import type {
   Wheel,
 } from '@keen/contract/words';
 import { InputError } from '../errors/InputError.ts';
+import { stretches } from './stretches.ts';
+import type { EarlierTread, Since, Stretch } from './stretches.ts';
 import { parseTireSize } from '../tires/tireSize.ts';
+import { canonicalJson } from '../random/canonicalJson.ts';
 import { depthToMm, distanceToKm, pressureToKpa } from '../units/units.ts';
+import { ROUNDING_MM } from './treadFacts.ts';
 import { WHEEL_ORDER } from './wheels.ts';
-
-/** Depth a reading is rounded to, mm: a tenth, or 1/32 in. */
-const ROUNDING_MM = { mm: 0.1, in32: 0.79375 } as const;
 
 export const DEFAULT_TOLERANCES = {
   camber: { front: [-1.25, 0.5], rear: [-1.75, 0.25] },
@@ -44,6 +46,8 @@ export interface ResolvedTire {
   feather: Feather;
   cupping: Cupping;
   damage: readonly Damage[];
+  /** The part of its life in which it has worn as the car is today. */
+  stretch: Stretch;
 }
 
 /** A case in SI with every default filled in: what the engine trusts without looking again. */
@@ -67,6 +71,8 @@ export interface ResolvedCase {
   angles: Record<Wheel, { camber: number | null; toe: number | null; caster: number | null }>;
   play: Record<Wheel, Play>;
   history: ResolvedHistory;
+  /** Since when the answer speaks of the tires; null for their whole life. */
+  since: Since | null;
 }
 
 /** What happened to the car and how it is used; empty and null where nothing is known. */
@@ -78,6 +84,8 @@ export interface ResolvedHistory {
   load: Load;
   suspension: Record<Axle, Suspension | null>;
   tiresDiffer: readonly TirePair[];
+  /** Angles as they stood when the car left the latest visit of the stretch that counts, where known. */
+  leftAt: Record<Wheel, { camber: number | null; toe: number | null }>;
 }
 
 /**
@@ -87,6 +95,7 @@ export interface ResolvedHistory {
  */
 export function resolveCase(file: CaseFile): ResolvedCase {
   const { units, vehicle } = file;
+  const { tires, since } = resolveTires(file);
   const limit = (value: number | undefined, fallbackMm: number) =>
     value === undefined ? fallbackMm : depthToMm(value, units.depth);
   return {
@@ -107,7 +116,8 @@ export function resolveCase(file: CaseFile): ResolvedCase {
       advise: limit(file.limits?.advise, DEFAULT_LIMITS_MM.advise),
     },
     readingRoundingMm: ROUNDING_MM[units.depth],
-    tires: byWheel((wheel) => resolveTire(file, wheel)),
+    tires,
+    since,
     rotations: (file.rotations ?? []).map((rotation) => ({
       atKm: distanceToKm(rotation.atDistance, units.distance),
       moves: rotation.moves,
@@ -120,11 +130,57 @@ export function resolveCase(file: CaseFile): ResolvedCase {
       caster: file.angles?.[wheel]?.caster ?? null,
     })),
     play: byWheel((wheel) => file.play?.[wheel] ?? 'unknown'),
-    history: resolveHistory(file),
+    history: resolveHistory(file, since),
   };
 }
 
-function resolveHistory({ history = {}, units }: CaseFile): ResolvedHistory {
+function anglesLeft(
+  earlier: readonly EarlierReading[],
+  units: CaseFile['units'],
+  since: Since | null,
+): ResolvedHistory['leftAt'] {
+  const counting = earlier.filter(
+    ({ ago }) => since === null || distanceToKm(ago, units.distance) <= since.agoKm + 1e-6,
+  );
+  return byWheel((wheel) => {
+    const latest = (kind: 'camber' | 'toe') =>
+      counting.flatMap(({ angles }) => angles?.[wheel]?.[kind] ?? []).at(-1) ?? null;
+    return { camber: latest('camber'), toe: latest('toe') };
+  });
+}
+
+/** The tires, each with the stretch of its life that the answer speaks of. */
+function resolveTires(file: CaseFile): Pick<ResolvedCase, 'tires' | 'since'> {
+  const tires = byWheel((wheel) => resolveTire(file, wheel));
+  const moved = new Set((file.rotations ?? []).flatMap(({ moves }) => Object.values(moves)));
+  const earlier = (file.history?.earlier ?? []).map(
+    ({ ago, tires: read, putRight = [] }): EarlierTread => ({
+      agoKm: distanceToKm(ago, file.units.distance),
+      depthMm: byWheel((wheel) => meanDepths(read[wheel]?.stations ?? [], file.units.depth)),
+      putRight: putRight.toSorted(),
+    }),
+  );
+  const { byWheel: parts, since } = stretches(
+    byWheel((wheel) => ({ ...tires[wheel], hasMoved: moved.has(wheel) })),
+    earlier,
+    ROUNDING_MM[file.units.depth],
+  );
+  return { tires: byWheel((wheel) => ({ ...tires[wheel], stretch: parts[wheel] })), since };
+}
+
+function meanDepths(
+  stations: readonly Record<Rib, number | null>[],
+  unit: DepthUnit,
+): Record<Rib, number | null> {
+  const at = (rib: Rib) => {
+    const read = stations.flatMap((station) => station[rib] ?? []);
+    if (read.length === 0) return null;
+    return depthToMm(read.reduce((sum, depth) => sum + depth, 0) / read.length, unit);
+  };
+  return { inner: at('inner'), centre: at('centre'), outer: at('outer') };
+}
+
+function resolveHistory({ history = {}, units }: CaseFile, since: Since | null): ResolvedHistory {
   const { alignedAgo, suspension } = history;
   return {
     startedAfter: (history.startedAfter ?? []).toSorted(),
@@ -134,10 +190,11 @@ function resolveHistory({ history = {}, units }: CaseFile): ResolvedHistory {
     load: history.load ?? 'none',
     suspension: { front: suspension?.front ?? null, rear: suspension?.rear ?? null },
     tiresDiffer: (history.tiresDiffer ?? []).toSorted(),
+    leftAt: anglesLeft(history.earlier ?? [], units, since),
   };
 }
 
-function resolveTire(file: CaseFile, wheel: Wheel): ResolvedTire {
+function resolveTire(file: CaseFile, wheel: Wheel): Omit<ResolvedTire, 'stretch'> {
   const tire = file.tires[wheel];
   checkSize(tire.size, wheel);
   const read = (rib: Rib) =>
@@ -175,6 +232,11 @@ function axleRanges(
   defaults: Record<Axle, Range>,
 ): Record<Axle, Range> {
   return { front: given?.front ?? defaults.front, rear: given?.rear ?? defaults.rear };
+}
+
+/** The four tires as they are today in one text, which draws are seeded by. */
+export function tiresKey({ tires }: ResolvedCase): string {
+  return canonicalJson(byWheel((wheel) => ({ ...tires[wheel], stretch: undefined })));
 }
 
 /** Makes a record with one value a wheel. */

@@ -1,12 +1,11 @@
-import { NOISE } from '../wear/constants.ts';
 import { FIRST_NUISANCE, NUISANCE_COUNT, STATE } from '../wear/state.ts';
 import { SIZE } from './blockCholesky.ts';
+import type { TireEvidence } from './depthEvidence.ts';
 
 /** The pieces that the covariance of the twelve losses is put together from, written out for speed. */
 
 const Z = NUISANCE_COUNT;
 const N = SIZE;
-const NEW_DEPTH_VAR = NOISE.newDepthMm * NOISE.newDepthMm;
 
 /**
  * Columns of the sensitivities in the order in which they are kept: those of the whole car first, then
@@ -112,7 +111,7 @@ export function addScatter(
   mean: Float64Array,
   tireVar: number,
   ribVar: number,
-  readVar: Float64Array,
+  { commonVar, covariance }: TireEvidence,
 ): void {
   const both = tireVar + ribVar;
   const m0 = mean[0]!;
@@ -121,10 +120,10 @@ export function addScatter(
   const at = start * N + start;
   const second = at + N;
   const third = second + N;
-  f[at] = f[at]! + both * m0 * m0 + NEW_DEPTH_VAR + readVar[start]!;
-  f[second] = f[second]! + tireVar * m1 * m0 + NEW_DEPTH_VAR;
-  f[second + 1] = f[second + 1]! + both * m1 * m1 + NEW_DEPTH_VAR + readVar[start + 1]!;
-  f[third] = f[third]! + tireVar * m2 * m0 + NEW_DEPTH_VAR;
-  f[third + 1] = f[third + 1]! + tireVar * m2 * m1 + NEW_DEPTH_VAR;
-  f[third + 2] = f[third + 2]! + both * m2 * m2 + NEW_DEPTH_VAR + readVar[start + 2]!;
+  f[at] = f[at]! + both * m0 * m0 + commonVar + covariance[0]!;
+  f[second] = f[second]! + tireVar * m1 * m0 + commonVar + covariance[3]!;
+  f[second + 1] = f[second + 1]! + both * m1 * m1 + commonVar + covariance[4]!;
+  f[third] = f[third]! + tireVar * m2 * m0 + commonVar + covariance[6]!;
+  f[third + 1] = f[third + 1]! + tireVar * m2 * m1 + commonVar + covariance[7]!;
+  f[third + 2] = f[third + 2]! + both * m2 * m2 + commonVar + covariance[8]!;
 }

@@ -34,11 +34,20 @@ function logNormal(residual: number[], covariance: number[][]): number {
   return -0.5 * (square + logDet);
 }
 
+/** An unread rib is one read to a metre, mm squared. */
+const UNREAD_VAR = 1e6;
+/** What unread ribs add, the same at every state: the log of their variance. */
+const UNREAD_LOG = -0.5 * Math.log(UNREAD_VAR);
+
 /**
  * The same likelihood the long way: all twelve ribs, the sensitivities as differences of the forward
  * model, which is linear in the nuisances.
  */
-function denseLog(file: ReturnType<typeof exampleCase>, state: Float64Array): number {
+function denseLog(
+  file: ReturnType<typeof exampleCase>,
+  state: Float64Array,
+  unread: 'leftOut' | 'toTheMetre' = 'leftOut',
+): number {
   const resolved = resolveCase(file);
   const paths = tirePaths(resolved);
   const lossesAt = (s: Float64Array) =>
@@ -71,7 +80,9 @@ function denseLog(file: ReturnType<typeof exampleCase>, state: Float64Array): nu
     return [0, 1, 2].flatMap((rib) =>
       count[rib]! > 0
         ? [{ at: 3 * tire + rib, lost: lossMm[rib]!, variance: station / count[rib]! + rounding }]
-        : [],
+        : unread === 'toTheMetre'
+          ? [{ at: 3 * tire + rib, lost: 0, variance: UNREAD_VAR }]
+          : [],
     );
   });
   const covariance = reads.map((a) =>
@@ -100,9 +111,6 @@ function engineLog(file: ReturnType<typeof exampleCase>, state: Float64Array): n
   const resolved = resolveCase(file);
   return createDepthLikelihood(resolved, tirePaths(resolved)).propose(state, 0b1111);
 }
-
-/** What unread ribs add, the same at every state: the log of their variance. */
-const UNREAD_LOG = -0.5 * Math.log(1e6);
 
 const depth = fc.oneof(
   { weight: 5, arbitrary: fc.double({ min: 0, max: 8, noNaN: true }) },
@@ -145,8 +153,10 @@ describe('createDepthLikelihood', () => {
         file.history = { tiresDiffer };
         file.tires.lf.stations = [{ inner, centre, outer }];
         const unread = [inner, centre, outer].filter((mm) => mm === null).length;
-        // An unread rib is one read to a metre: the rest of its entries is nothing beside that.
-        expect(engineLog(file, one) - unread * UNREAD_LOG).toBeCloseTo(denseLog(file, one), 3);
+        const ours = engineLog(file, one);
+        expect(ours).toBeCloseTo(denseLog(file, one, 'toTheMetre'), 6);
+        // A rib read to a metre says nothing: at most what a likelihood a hundredth larger would.
+        expect(ours - unread * UNREAD_LOG).toBeCloseTo(denseLog(file, one), 2);
       }),
     );
   });

@@ -1,5 +1,4 @@
 import type { ResolvedCase } from '../case/resolveCase.ts';
-import { WHEEL_ORDER } from '../case/wheels.ts';
 import { exp, log } from '../math/elementary.ts';
 import type { Random } from '../random/random.ts';
 import { NOISE } from '../wear/constants.ts';
@@ -9,16 +8,15 @@ import type { TirePath } from '../wear/tireLoss.ts';
 import { factorAndSolve, SIZE, solve, squareOf } from './blockCholesky.ts';
 import { addScatter, COLUMNS, couple, placeBlock, RATE_AT, scaleColumns } from './depthBlocks.ts';
 import { depthScatter } from './depthScatter.ts';
-import { readingVariances, tireReadings } from './tireReadings.ts';
+import { depthEvidence } from './depthEvidence.ts';
+import { triangleOf3 } from './smallMatrix.ts';
 
 // Looked up once: some loaders resolve an imported name at every use, and this runs very often.
 const AT = { ...STATE };
 const Z = NUISANCE_COUNT;
 const N = SIZE;
 const FIRST = FIRST_NUISANCE;
-const NEW_DEPTH_VAR = NOISE.newDepthMm * NOISE.newDepthMm;
 const ODD_READING_VAR = NOISE.oddReadingMm * NOISE.oddReadingMm;
-const UNREAD_VAR = 1e6;
 
 /** All four tires, as a mask. */
 export const ALL_TIRES = 0b1111;
@@ -28,10 +26,10 @@ export const ALL_TIRES = 0b1111;
  *
  * The losses of the ribs that were read are normal about the formula's:
  *
- *     covariance = J S J' + for each tire (st^2 m m' + sn^2 1 1') + diag(sr^2 m^2 + reading variance)
+ *     covariance = J S J' + for each tire (st^2 m m' + sn^2 1 1' + readings) + diag(sr^2 m^2)
  *
  * J holds the sensitivities to the nuisances (state.ts) and S their prior variances, st and sr are the
- * car's own scatter of tires and ribs, sn the doubt about the new depth. An odd tire, a wrong reading
+ * car's own scatter of tires and ribs, sn the doubt about the new depth; see depthEvidence.ts for the readings. An odd tire, a wrong reading
  * and an axle of another age widen their own entries. Twelve unknowns that would make long ridges for a
  * sampler are gone this way; {@link DepthLikelihood.drawNuisances} brings them back.
  */
@@ -68,16 +66,8 @@ export function createDepthLikelihood(
   paths: readonly TirePath[],
   known: ReadonlyMap<number, number> = new Map(),
 ): DepthLikelihood {
-  const readings = WHEEL_ORDER.map((wheel) => tireReadings(resolved.tires[wheel]));
-  const read = Float64Array.from(
-    readings.flatMap(({ lossMm }) => lossMm),
-    (loss) => (Number.isNaN(loss) ? 0 : loss),
-  );
-  // A rib that was not read is one read with no precision at all.
-  const readVar = Float64Array.from(
-    readings.flatMap((tire) => readingVariances(tire, resolved.readingRoundingMm)),
-    (variance) => (variance > 0 ? variance : UNREAD_VAR),
-  );
+  const evidence = depthEvidence(resolved, paths);
+  const read = Float64Array.from(evidence.flatMap(({ lossMm }) => [...lossMm]));
   const scatter = depthScatter(resolved, known);
   const { spreads, shifts } = scatter;
   const hasShifts = shifts.some((value) => value !== 0);
@@ -162,7 +152,7 @@ export function createDepthLikelihood(
         placeBlock(block, trialFactor, 3 * tire, 3 * other);
       }
       const tireVar = scatter.ofTire(tire, scaleSquared, tire === oddTire);
-      addScatter(trialFactor, 3 * tire, mean, tireVar, ribVar, readVar);
+      addScatter(trialFactor, 3 * tire, mean, tireVar, ribVar, evidence[tire]!);
     }
     const oddReading = state[AT.oddReading]!;
     if (oddReading > 0) {
@@ -217,6 +207,18 @@ export function createDepthLikelihood(
     }
   }
 
+  const triangles = evidence.map(({ covariance }) => triangleOf3(covariance));
+  const drawnErrors = new Float64Array(3);
+
+  /** Roots of the errors of a tire's three readings, one of which may be wrong. */
+  function rootOfErrors(tire: number, oddReading: number): Float64Array {
+    if (oddReading < 0 || ((oddReading / 3) | 0) !== tire) return triangles[tire]!;
+    const covariance = evidence[tire]!.covariance.slice();
+    const at = 4 * (oddReading % 3);
+    covariance[at] = covariance[at]! + ODD_READING_VAR;
+    return triangleOf3(covariance);
+  }
+
   const weights = new Float64Array(N);
   const drawn = new Float64Array(Z);
   const newDepths = new Float64Array(4);
@@ -237,13 +239,15 @@ export function createDepthLikelihood(
     for (let tire = 0; tire < 4; tire++) {
       const tireVar = scatter.ofTire(tire, scaleSquared, tire === oddTire);
       const ofTire = Math.sqrt(tireVar) * random.normal();
-      const newDepth = NOISE.newDepthMm * random.normal();
+      const newDepth = Math.sqrt(evidence[tire]!.commonVar) * random.normal();
+      const root = rootOfErrors(tire, oddReading);
       for (let rib = 0; rib < 3; rib++) {
         const at = 3 * tire + rib;
-        const variance = readVar[at]! + (at === oddReading ? ODD_READING_VAR : 0);
         const m = means[tire]![rib]!;
         factors[at] = ofTire + ribSd * random.normal();
-        let value = m * (1 + factors[at]) + newDepth + Math.sqrt(variance) * random.normal();
+        drawnErrors[rib] = random.normal();
+        let value = m * (1 + factors[at]) + newDepth;
+        for (let k = 0; k <= rib; k++) value += root[3 * rib + k]! * drawnErrors[k]!;
         for (let k = 0; k < Z; k++) value += slopes[tire]![3 * k + rib]! * drawn[k]!;
         weights[at] = read[at]! - value;
         newDepths[tire] = newDepth;
@@ -264,7 +268,7 @@ export function createDepthLikelihood(
         pull += weights[3 * tire + rib]! * means[tire]![rib]!;
         together += weights[3 * tire + rib]!;
       }
-      newDepths[tire] = newDepths[tire]! + NEW_DEPTH_VAR * together;
+      newDepths[tire] = newDepths[tire]! + evidence[tire]!.commonVar * together;
       for (let rib = 0; rib < 3; rib++) {
         const at = 3 * tire + rib;
         const own = weights[at]! * means[tire]![rib]!;
@@ -276,6 +280,12 @@ export function createDepthLikelihood(
     for (let tire = 0; tire < 4; tire++) {
       for (let rib = 0; rib < 3; rib++) {
         const at = 3 * tire + rib;
+        const { today } = evidence[tire]!;
+        if (today) {
+          // What is left is best known by today's reading itself.
+          lossMm[at] = today.lossMm[rib]! + Math.sqrt(today.variance[rib]!) * random.normal();
+          continue;
+        }
         let lost = means[tire]![rib]! * factors[at]! + newDepths[tire]!;
         for (let k = 0; k < Z; k++) lost += slopes[tire]![3 * k + rib]! * drawn[k]!;
         lossMm[at] = lost;

@@ -1,12 +1,11 @@
 import type { AxleDiagnosis, CaseFile, Diagnosis, Estimate, Recommendation } from '@keen/contract';
 import type { Rib, Wheel, WheelStatus } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
-import { byWheel, resolveCase } from '../case/resolveCase.ts';
+import { byWheel, resolveCase, tiresKey } from '../case/resolveCase.ts';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import { createOutlook } from '../outlook/outlook.ts';
 import type { CheckAnswers, Outlook } from '../outlook/outlook.ts';
-import { canonicalJson } from '../random/canonicalJson.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
 import {
   ALIGNMENT_COLUMNS,
@@ -117,7 +116,7 @@ export function createDiagnosisRun(
   const resolved = resolveCase(file);
   const posterior = createPosterior(resolved, known);
   // From the tires alone: when one more thing is told, the answer changes by what it says, not by luck.
-  const random = createRandom(hashSeed(canonicalJson(resolved.tires)) + stream);
+  const random = createRandom(hashSeed(tiresKey(resolved)) + stream);
   const readFaults = createFaultReader(resolved);
   const plain = plainFacts(resolved);
   const worst = WHEEL_ORDER.map((wheel) => worstRib(resolved, wheel));
@@ -185,9 +184,8 @@ export function createDiagnosisRun(
     });
     for (let tire = 0; tire < 4; tire++) {
       tireLoss(state, posterior.paths[tire]!, losses);
-      for (let rib = 0; rib < 3; rib++) {
-        depths.put(3 * tire + rib, resolved.tires[WHEEL_ORDER[tire]!].newDepthMm - losses[rib]!);
-      }
+      const { fromMm } = resolved.tires[WHEEL_ORDER[tire]!].stretch;
+      RIBS.forEach((rib, i) => depths.put(3 * tire + i, fromMm[rib] - losses[i]!));
     }
     depths.count++;
   }
@@ -255,6 +253,13 @@ export function createDiagnosisRun(
         ranked,
         nextChecks: nextChecks(checks, cars),
         oddities: oddities.likely(sweeps),
+        ...(resolved.since && {
+          since: {
+            km: resolved.since.agoKm,
+            because: resolved.since.because,
+            putRight: [...resolved.since.putRight],
+          },
+        }),
         recommendation: words.recommend(groupChances(), factsNow(), ranked, statuses),
       },
       expectedMm: byWheel((_, tire) => {

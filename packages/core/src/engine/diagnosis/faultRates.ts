@@ -36,6 +36,8 @@ const NEGATIVE_WHEN_SUNK = 0.85;
 const NEGATIVE_WHEN_LIFTED = { strut: 0.45, twoArms: 0.8 } as const;
 /** Aligned before most of this wear: the angles are likelier right, and what moves them likelier worn. */
 const ALIGNED_BEFORE = { angles: 0.5, looseness: 2 } as const;
+/** What was put right when this wear began is likelier right still (common practice, no source). */
+const PUT_RIGHT = { pressures: 0.6, parts: 0.4, balance: 0.4 } as const;
 const HIGHEST_RATE = 0.8;
 
 /** What the draws of a simulator and the prior density share. */
@@ -59,6 +61,10 @@ export function priorRates(resolved: ResolvedCase): PriorRates {
   const onTrack = resolved.use === 'track' || resolved.use === 'drift';
   const knocked = facts.isKnocked ? KNOCK_FACTOR : 1;
   const aligned = facts.isAlignedBefore ? ALIGNED_BEFORE : { angles: 1, looseness: 1 };
+  const put = (what: keyof typeof PUT_RIGHT) =>
+    facts.putRight.includes(what) ? PUT_RIGHT[what] : 1;
+  // With new joints wear that comes back is no sign of worn ones.
+  const joints = facts.putRight.includes('parts') ? PUT_RIGHT.parts : aligned.looseness;
   const { stands, isHeightChanged } = facts;
   const moved = isHeightChanged || stands.front !== 'asBuilt' || stands.rear !== 'asBuilt';
   const rate = (usual: number, factor: number) => Math.min(HIGHEST_RATE, (usual / rest) * factor);
@@ -71,9 +77,9 @@ export function priorRates(resolved: ResolvedCase): PriorRates {
       negativeShare(resolved, facts, 'front'),
       negativeShare(resolved, facts, 'rear'),
     ],
-    pressure: FAULT_RATE.pressure / rest,
-    bounce: FAULT_RATE.bounce / rest,
-    looseness: rate(FAULT_RATE.looseness, aligned.looseness),
+    pressure: rate(FAULT_RATE.pressure, put('pressures')),
+    bounce: rate(FAULT_RATE.bounce, put('balance')),
+    looseness: rate(FAULT_RATE.looseness, joints),
     hardCornering: onTrack
       ? HARD_CORNERING_ON_TRACK
       : HARD_CORNERING_BY_DRIVER[resolved.history.driver] / rest,

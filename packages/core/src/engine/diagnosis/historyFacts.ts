@@ -1,4 +1,4 @@
-import type { Axle } from '@keen/contract/words';
+import type { Axle, PutRight } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 
@@ -17,6 +17,8 @@ export interface HistoryFacts {
   isHeightChanged: boolean;
   /** Aligned before most of the wear: toe wear that has come back since is likelier worn joints. */
   isAlignedBefore: boolean;
+  /** What was put right when the stretch began that the answer speaks of. */
+  putRight: readonly PutRight[];
   /** The angles of today have probably not been there for most of the distance. */
   areAnglesRecent: boolean;
 }
@@ -43,15 +45,18 @@ export function historyFacts(resolved: ResolvedCase): HistoryFacts {
   const hasNewParts = said('parts');
   const isHeightChanged =
     said('lift') || Math.max(Math.abs(height.front), Math.abs(height.rear)) >= CHANGED_HEIGHT_MM;
-  const run = Math.max(...WHEEL_ORDER.map((wheel) => resolved.tires[wheel].distanceKm));
+  const run = Math.max(...WHEEL_ORDER.map((wheel) => resolved.tires[wheel].stretch.distanceKm));
   const ago = history.alignedAgoKm;
   const since = ago === null || run === 0 ? null : ago / run;
+  const putRight = resolved.since?.putRight ?? [];
   return {
     isKnocked,
     hasNewParts,
     stands: { front: stands('front'), rear: stands('rear') },
     isHeightChanged,
-    isAlignedBefore: since !== null && since >= MOST && since <= LONG_AGO,
+    isAlignedBefore:
+      putRight.includes('angles') || (since !== null && since >= MOST && since <= LONG_AGO),
+    putRight,
     areAnglesRecent:
       isKnocked || hasNewParts || said('lift') || (since !== null && since < 1 - MOST),
   };

@@ -1,3 +1,4 @@
+import { DEPTH_RATE } from '../case/treadFacts.ts';
 import {
   WEAR_RATE,
   BOUNCE_RATE,
@@ -5,7 +6,6 @@ import {
   CAMBER_SLIP,
   CORNERING_SHARE,
   CORNERING_SLIP,
-  DEPTH_RATE,
   DRIVING_SLIP,
   NOISE,
   PRESSURE_SHARE,

@@ -1,4 +1,4 @@
-import type { Cupping, Drive, Feather, Play } from '@keen/contract/words';
+import type { Cupping, Drive, Feather, Play, Wheel } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import { exp, log } from '../math/elementary.ts';
@@ -38,6 +38,8 @@ const ANGLE = {
   tailRecent: 0.4,
   /** The same where the car was aligned before most of this wear and nothing is known to have happened since. */
   tailAligned: 0.03,
+  /** An angle as it stood when the car left an earlier visit: something may have moved it since. */
+  tailLeft: 0.15,
   camberTailSd: 0.8,
   toeTailSd: 0.4,
 } as const;
@@ -153,9 +155,11 @@ export function createObservationTerms(resolved: ResolvedCase): EvidenceTerm[] {
   const pressures = pressureTerm(resolved);
   if (pressures) terms.push(pressures);
   for (const axle of [0, 1]) {
-    const term = toeTerm(resolved, axle);
+    const term = toeTerm(resolved.angles, axle, angleTail(resolved));
     if (term) terms.push(term);
   }
+  const left = leftTerm(resolved);
+  if (left) terms.push(left);
   if (resolved.askedComplaints) terms.push(complaintTerm(resolved));
   if (resolved.history.occasions.length > 0) terms.push(occasionTerm(resolved));
   return terms;
@@ -212,14 +216,37 @@ function pressureTerm(resolved: ResolvedCase): EvidenceTerm | null {
   };
 }
 
-function toeTerm(resolved: ResolvedCase, axle: number): EvidenceTerm | null {
-  const left = resolved.angles[WHEEL_ORDER[2 * axle]!].toe;
-  const right = resolved.angles[WHEEL_ORDER[2 * axle + 1]!].toe;
+/** The angles as they stood when the car left an earlier visit; one term, since terms are few. */
+function leftTerm({ history: { leftAt } }: ResolvedCase): EvidenceTerm | null {
+  const terms = WHEEL_ORDER.flatMap((wheel, tire) => {
+    const { camber } = leftAt[wheel];
+    const { camberSd, camberTailSd, tailLeft } = ANGLE;
+    return camber === null
+      ? []
+      : [measured(camber, AT.camber + tire, camberSd, camberTailSd, tailLeft)];
+  });
+  for (const axle of [0, 1]) {
+    const toe = toeTerm(leftAt, axle, ANGLE.tailLeft);
+    if (toe) terms.push(toe);
+  }
+  if (terms.length === 0) return null;
+  return {
+    elements: [...new Set(terms.flatMap(({ elements }) => elements))],
+    log: (state) => terms.reduce((sum, term) => sum + term.log(state), 0),
+  };
+}
+
+function toeTerm(
+  angles: Record<Wheel, { toe: number | null }>,
+  axle: number,
+  tail: number,
+): EvidenceTerm | null {
+  const left = angles[WHEEL_ORDER[2 * axle]!].toe;
+  const right = angles[WHEEL_ORDER[2 * axle + 1]!].toe;
   if (left === null && right === null) return null;
   const both = left !== null && right !== null;
   const total = both ? left + right : 2 * (left ?? right ?? 0);
   const sd = both ? ANGLE.toeSd * Math.SQRT2 : OTHER_WHEEL_TOE_SD;
-  const tail = angleTail(resolved);
   const { toeTailSd } = ANGLE;
   const far = tail / toeTailSd;
   const farHalf = -0.5 / (toeTailSd * toeTailSd);

@@ -186,9 +186,12 @@ export const GAUGE = { sd: 0.02, tail: 0.15, tailSd: 0.08 } as const;
  * the oddities that a car may have one of each: an odd tire, a wrong reading, an axle of another age.
  */
 export function createLogOddities(resolved: ResolvedCase): LogPrior {
-  const distances = Object.values(resolved.tires).map(({ distanceKm }) => distanceKm);
-  // Where every tire has a distance of its own, its age is known.
-  const mayAge = distances.every((km) => km === distances[0]);
+  const tires = Object.values(resolved.tires);
+  // Where every tire has a distance of its own, or was read before, its age is known.
+  const mayAge = tires.every(
+    ({ distanceKm, stretch }) =>
+      distanceKm === tires[0]!.distanceKm && stretch.isFromNew && stretch.within.length === 0,
+  );
   const { oddTireRate, oddReadingRate, otherAgeRate, scale } = NOISE;
   const logs = {
     oddTire: ln(oddTireRate / (1 - 4 * oddTireRate)),

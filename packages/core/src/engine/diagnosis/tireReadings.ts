@@ -5,7 +5,7 @@ import { NOISE } from '../wear/constants.ts';
 
 /** What the gauge said about one tire, ready for the likelihood. */
 export interface TireReadings {
-  /** Mean loss at inner, centre, outer, mm; NaN where no station was read. */
+  /** Mean loss at inner, centre, outer over the stretch that counts, mm; NaN where no station was read. */
   lossMm: readonly number[];
   /** Stations read at inner, centre, outer. */
   count: readonly number[];
@@ -24,7 +24,7 @@ export function tireReadings(tire: ResolvedTire): TireReadings {
     const depths = tire.readMm[rib];
     const mean = depths.reduce((sum, depth) => sum + depth, 0) / depths.length;
     count.push(depths.length);
-    lossMm.push(tire.newDepthMm - mean);
+    lossMm.push(tire.stretch.fromMm[rib] - mean);
     if (depths.length > 1) {
       scatterMm2 += depths.reduce((sum, depth) => sum + (depth - mean) * (depth - mean), 0);
       scatterFreedom += depths.length - 1;

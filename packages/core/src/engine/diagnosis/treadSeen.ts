@@ -1,6 +1,6 @@
 import type { Axle, Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
-import type { ResolvedCase } from '../case/resolveCase.ts';
+import type { ResolvedCase, ResolvedTire } from '../case/resolveCase.ts';
 import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
 
 /** Uneven wear that anyone can see, whatever caused it. */
@@ -25,7 +25,7 @@ export interface Doubted {
 export const SEEN_FROM_MM = 1.55;
 
 /**
- * What of a car's tread is plainly uneven, the worst first.
+ * What of a car's tread is plainly uneven, the worst first: what has become so in the stretch that counts.
  *
  * @param doubted - ribs whose reading is more likely wrong than right: they show nothing
  */
@@ -33,7 +33,7 @@ export function treadSeen(resolved: ResolvedCase, doubted: readonly Doubted[] = 
   const meanAt = (wheel: Wheel, rib: Rib): Mean =>
     doubted.some((at) => at.wheel === wheel && at.rib === rib)
       ? null
-      : meanOf(resolved.tires[wheel].readMm[rib]);
+      : unevenSince(resolved.tires[wheel], rib);
   const means = WHEEL_ORDER.map((wheel) => {
     const [inner, centre, outer] = RIBS.map((rib) => meanAt(wheel, rib)) as [Mean, Mean, Mean];
     return { inner, centre, outer };
@@ -65,7 +65,8 @@ export function treadSeen(resolved: ResolvedCase, doubted: readonly Doubted[] = 
     };
     const [a, b] = [lossOf(left), lossOf(right)];
     if (a === null || b === null) continue;
-    if (resolved.tires[left].distanceKm !== resolved.tires[right].distanceKm) continue;
+    if (resolved.tires[left].stretch.distanceKm !== resolved.tires[right].stretch.distanceKm)
+      continue;
     // Tires of different line or age wear at different rates: that is no sign of a fault.
     if (resolved.history.tiresDiffer.includes(where)) continue;
     if (Math.abs(a - b) >= SEEN_FROM_MM) {
@@ -73,6 +74,12 @@ export function treadSeen(resolved: ResolvedCase, doubted: readonly Doubted[] = 
     }
   }
   return seen.toSorted((a, b) => b.mm - a.mm);
+}
+
+/** Depth of a rib as it would be had the stretch that counts begun with an even tread, mm. */
+function unevenSince({ readMm, newDepthMm, stretch }: ResolvedTire, rib: Rib): Mean {
+  const mean = meanOf(readMm[rib]);
+  return mean === null ? null : mean + newDepthMm - stretch.fromMm[rib];
 }
 
 type Mean = number | null;

@@ -36,11 +36,16 @@ export function wheelAnswer(
   const tire = resolved.tires[wheel];
   const read = RIBS.flatMap((rib) => tire.readMm[rib]);
   const minDepth = read.length > 0 ? Math.min(...read) : null;
-  const worstRead = draws.worst === null ? null : tire.readMm[RIBS[draws.worst]!];
+  const worstName = draws.worst === null ? null : RIBS[draws.worst]!;
+  const worstRead = worstName && tire.readMm[worstName];
   const total =
-    worstRead === null
+    worstName === null || worstRead === null
       ? draws.modelled
-      : Math.max(0, tire.newDepthMm - worstRead.reduce((sum, d) => sum + d, 0) / worstRead.length);
+      : Math.max(
+          0,
+          tire.stretch.fromMm[worstName] -
+            worstRead.reduce((sum, d) => sum + d, 0) / worstRead.length,
+        );
   // The parts share out what was really lost: the model only says in which proportion.
   const scale = draws.modelled > 0 ? total / draws.modelled : 0;
   const parts = draws.parts.map((part) => Math.max(0, part * scale));

@@ -45,6 +45,7 @@ function outlookOf(
     courses,
     oldKm: null,
     curves: { oldAsIs: null, newAsIs: CURVE, newPutRight: CURVE },
+    oldRibs: null,
     cars,
     bars: {},
     checks: [],

@@ -6,7 +6,8 @@ import { exampleCase } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../case/resolveCase.ts';
 import { createFaultReader, FAULT_COUNT } from '../diagnosis/faultsOf.ts';
 import { createRandom } from '../random/random.ts';
-import { DEPTH_RATE, NOISE } from '../wear/constants.ts';
+import { DEPTH_RATE } from '../case/treadFacts.ts';
+import { NOISE } from '../wear/constants.ts';
 import { tirePath } from '../wear/paths.ts';
 import { healthyState, STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
@@ -172,6 +173,24 @@ describe('the outlook', () => {
     const nothing = createOutlook(resolveCase(unread), [car()]);
     expect(nothing.oldKm).toBeNull();
     expect(nothing.curves.oldAsIs).toBeNull();
+    expect(nothing.oldRibs).toBeNull();
+  });
+
+  it('runs each rib ahead by itself, the lowest as the curve of the whole car has it', () => {
+    const partly = exampleCase();
+    for (const station of partly.tires.lr.stations) station.centre = null;
+    const { oldRibs, curves } = createOutlook(resolveCase(partly), [car(), toeOut]);
+    expect(oldRibs!.lr.centre).toBeNull();
+    const starts = Object.values(oldRibs!).flatMap((tire) =>
+      Object.values(tire).flatMap((rib) => (rib ? [rib.mm[0]!.median] : [])),
+    );
+    expect(starts).toHaveLength(11);
+    expect(Math.min(...starts)).toBeCloseTo(curves.oldAsIs!.mm[0]!.median, 9);
+    for (const tire of Object.values(oldRibs!)) {
+      for (const rib of Object.values(tire)) {
+        rib?.mm.slice(1).forEach((at, i) => expect(at.median).toBeLessThan(rib.mm[i]!.median));
+      }
+    }
   });
 
   it('is the same for the same case', () => {

@@ -1,12 +1,13 @@
 import type { Action, Axle, Check, Rib, Wheel } from '@keen/contract/words';
 import { ACTIONS, RIBS } from '@keen/contract/words';
+import { byWheel, tiresKey } from '../case/resolveCase.ts';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
-import { canonicalJson } from '../random/canonicalJson.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
 import type { Random } from '../random/random.ts';
 import { exp } from '../math/elementary.ts';
-import { DEPTH_RATE, NOISE } from '../wear/constants.ts';
+import { DEPTH_RATE } from '../case/treadFacts.ts';
+import { NOISE } from '../wear/constants.ts';
 import { tirePath } from '../wear/paths.ts';
 import { STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
@@ -81,6 +82,8 @@ export interface Forecast {
   /** What the old tires still run before the first rib is at the limit, km; null when none was read. */
   oldKm: Span | null;
   curves: { oldAsIs: DepthCurve | null; newAsIs: DepthCurve; newPutRight: DepthCurve };
+  /** Each rib of the tires on the car, as the car is; null for a rib that was not read. */
+  oldRibs: Record<Wheel, Record<Rib, DepthCurve | null>> | null;
   /** For each possible car, whether an angle is out and whether a joint is loose. */
   cars: { isOut: boolean; isLoose: boolean }[];
 }
@@ -98,6 +101,8 @@ const HIGH = 0.9;
 export const FURTHEST_KM = 150_000;
 const KM_PER_THOUSAND_KM = 1000;
 const CURVE_POINTS = 24;
+/** How far ahead each rib by itself is foretold, km. */
+const RIB_CURVE_KM = [0, 5_000, 10_000, 20_000] as const;
 const RIB_COUNT = 12;
 /** A tire that is new at its limit still has so much to wear, mm. */
 const LEAST_SPARE_MM = 0.1;
@@ -118,7 +123,7 @@ const LEAST_FACTOR = 0.3;
  * @returns what is needed to weigh the courses against one another; the same case gives the same one
  */
 export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar[]): Forecast {
-  const random = createRandom(hashSeed(`outlook ${canonicalJson(resolved.tires)}`));
+  const random = createRandom(hashSeed(`outlook ${tiresKey(resolved)}`));
   const limitMm = resolved.limitsMm.legal;
   const paths = aheadPaths(resolved);
   // Half way between new and the limit, as a part of the new depth.
@@ -167,6 +172,7 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
       newAsIs: depthCurve(constant(newDepths), asIs, furthest),
       newPutRight: depthCurve(constant(newDepths), putRight, furthest),
     },
+    oldRibs: old && ribCurves(old),
     cars: cars.map((car) => ({
       isOut: isAlignmentOut(car),
       isLoose: isLoose(car, 0) || isLoose(car, 1),
@@ -297,10 +303,13 @@ function oldTires(
   const newDepths = WHEEL_ORDER.flatMap((wheel) =>
     RIBS.map(() => resolved.tires[wheel].newDepthMm),
   );
+  const began = WHEEL_ORDER.flatMap((wheel) =>
+    RIBS.map((rib) => resolved.tires[wheel].stretch.fromMm[rib]),
+  );
   return cars.map(({ state, factors, lossMm }) => {
     const ribRates = rates(state, ahead);
     const depths = Float64Array.from(read, (seen, at) =>
-      seen === null ? Number.POSITIVE_INFINITY : Math.max(0, newDepths[at]! - lossMm[at]!),
+      seen === null ? Number.POSITIVE_INFINITY : Math.max(0, began[at]! - lossMm[at]!),
     );
     const future = Float64Array.from(read, (seen, at) => {
       const rate = ribRates[at]! * Math.max(LEAST_FACTOR, factors[at]!);
@@ -342,6 +351,29 @@ function depthCurve(
       return span(lowest);
     }),
   };
+}
+
+/** Depth of each rib by itself; it goes down in a straight line for each car, so few points will do. */
+function ribCurves(
+  old: readonly { depths: Float64Array; rates: Float64Array }[],
+): Record<Wheel, Record<Rib, DepthCurve | null>> {
+  const values = new Float64Array(old.length);
+  const curveAt = (rib: number): DepthCurve | null => {
+    if (!Number.isFinite(old[0]!.depths[rib])) return null;
+    return {
+      km: [...RIB_CURVE_KM],
+      mm: RIB_CURVE_KM.map((km) => {
+        old.forEach(({ depths, rates: lost }, car) => {
+          values[car] = Math.max(0, depths[rib]! - (lost[rib]! * km) / KM_PER_THOUSAND_KM);
+        });
+        return span(values);
+      }),
+    };
+  };
+  return byWheel((wheel) => {
+    const first = 3 * WHEEL_ORDER.indexOf(wheel);
+    return { inner: curveAt(first), centre: curveAt(first + 1), outer: curveAt(first + 2) };
+  });
 }
 
 /** Median and 80 % interval of some values. */

@@ -1,3 +1,4 @@
+import { NEW_DEPTH_SD_MM, READING_SD_MM } from '../case/treadFacts.ts';
 import type { Axle, Drive } from '@keen/contract/words';
 
 /**
@@ -33,8 +34,6 @@ export const CORNERING_REAR = 0.4;
 export const CORNERING_SLIP = 0.16;
 /** Slip of a rib away from the centre for each degree of camber, degrees. */
 export const CAMBER_SLIP = 0.065;
-/** Rate of wear at full depth less that at none, as a part of the mean: fresh tread wears faster. */
-export const DEPTH_RATE = 0.3;
 /** Handed driving changes the rate of the outside tires by this much of what it leans them. */
 export const HAND_RATE = 0.5;
 /** Roundness of the corner at which a rib lifts off the road, as a part of its mean pressure. */
@@ -76,9 +75,9 @@ export const NOISE = {
   /** Log sd of the axle's rate in that case. */
   otherAge: 0.8,
   /** New depth, mm. */
-  newDepthMm: 0.15,
+  newDepthMm: NEW_DEPTH_SD_MM,
   /** A hand reading, before rounding, mm. */
-  readingMm: 0.15,
+  readingMm: READING_SD_MM,
   /** Unevenness between places round a healthy tire, as a part of the loss. */
   stationHealthy: 0.04,
   /** The same on a tire that has been bouncing. */

@@ -2,8 +2,8 @@ import type { Wheel } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 
-/** A stretch that a tire ran at one position. */
-export interface Stretch {
+/** A part of its way that a tire ran at one position. */
+export interface Stay {
   wheel: Wheel;
   km: number;
   /** Distance since this stretch ended, km; 0 for the present position. */
@@ -16,12 +16,12 @@ export interface Stretch {
  * Rotations are placed on the scale of the tires that ran longest; a tire that ran less was put on
  * later and knows only the rotations since.
  * @param wheel - where the tire is mounted now
- * @returns stretches from the oldest to the present one, km summing to the tire's distance
+ * @returns stays from the oldest to the present one, km summing to the stretch that it has worn as today
  */
-export function tireHistory(resolved: ResolvedCase, wheel: Wheel): Stretch[] {
+export function tireHistory(resolved: ResolvedCase, wheel: Wheel): Stay[] {
   const total = Math.max(...WHEEL_ORDER.map((w) => resolved.tires[w].distanceKm));
-  const start = total - resolved.tires[wheel].distanceKm;
-  const stretches: Stretch[] = [];
+  const start = total - resolved.tires[wheel].stretch.distanceKm;
+  const stays: Stay[] = [];
   let position = wheel;
   let end = total;
   for (const rotation of resolved.rotations.toReversed()) {
@@ -32,11 +32,11 @@ export function tireHistory(resolved: ResolvedCase, wheel: Wheel): Stretch[] {
       position = from;
     }
   }
-  if (end > start || stretches.length === 0) push(position, start);
-  return stretches.toReversed();
+  if (end > start || stays.length === 0) push(position, start);
+  return stays.toReversed();
 
   function push(at: Wheel, since: number): void {
-    stretches.push({ wheel: at, km: end - since, endedAgoKm: total - end });
+    stays.push({ wheel: at, km: end - since, endedAgoKm: total - end });
     end = since;
   }
 }

@@ -1,5 +1,6 @@
 import type { Drive } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
+import { RIBS } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import { DRIVING_SLIP } from './constants.ts';
 import { tireHistory } from './history.ts';
@@ -11,12 +12,15 @@ const KM_PER_THOUSAND_KM = 1000;
 export function tirePaths(resolved: ResolvedCase): TirePath[] {
   return WHEEL_ORDER.map((wheel, tire) => {
     const history = tireHistory(resolved, wheel);
+    const { newDepthMm, stretch } = resolved.tires[wheel];
+    const { fromMm } = stretch;
     return tirePath(
       tire,
-      history.map((stretch) => WHEEL_ORDER.indexOf(stretch.wheel)),
-      history.map((stretch) => stretch.km / KM_PER_THOUSAND_KM),
+      history.map((stay) => WHEEL_ORDER.indexOf(stay.wheel)),
+      history.map((stay) => stay.km / KM_PER_THOUSAND_KM),
       resolved.drive,
-      resolved.tires[wheel].newDepthMm,
+      newDepthMm,
+      RIBS.map((rib) => newDepthMm - fromMm[rib]),
     );
   });
 }
@@ -27,6 +31,7 @@ export function tirePaths(resolved: ResolvedCase): TirePath[] {
  * @param positions - the wheels it has been at, from the first to the present one
  * @param thousandKm - thousands of km at each
  * @param newDepthMm - depth when new; 0 when the path is only to give a rate
+ * @param lostBefore - mm that inner, centre and outer had lost when the path began
  */
 export function tirePath(
   tire: number,
@@ -34,6 +39,7 @@ export function tirePath(
   thousandKm: readonly number[],
   drive: Drive,
   newDepthMm = 0,
+  lostBefore: readonly number[] = [0, 0, 0],
 ): TirePath {
   return {
     tire,
@@ -44,5 +50,6 @@ export function tirePath(
       (position) => DRIVING_SLIP[drive][position < 2 ? 'front' : 'rear'],
     ),
     newDepthMm,
+    lostBefore: Float64Array.from(lostBefore),
   };
 }

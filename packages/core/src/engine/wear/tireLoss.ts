@@ -1,3 +1,4 @@
+import { DEPTH_RATE } from '../case/treadFacts.ts';
 import { exp } from '../math/elementary.ts';
 import {
   BOUNCE_RATE,
@@ -6,7 +7,6 @@ import {
   CORNERING_REAR,
   CORNERING_SHARE,
   CORNERING_SLIP,
-  DEPTH_RATE,
   HAND_RATE,
   LIFT_OFF,
   PRESSURE_RATE,
@@ -68,6 +68,8 @@ export interface TirePath {
   drivingSlips: Float64Array;
   /** Depth when new, mm, for wear that slows as tread is lost; 0 leaves that out, as for a rate. */
   newDepthMm: number;
+  /** What inner, centre and outer had lost when the path began, mm. */
+  lostBefore: Float64Array;
 }
 
 /**
@@ -222,19 +224,27 @@ export function tireSensitivity(
   loss[0] = sumInner;
   loss[1] = sumCentre;
   loss[2] = sumOuter;
-  if (newDepthMm > 0) slowDown(loss, newDepthMm, sensitivity);
+  if (newDepthMm > 0) slowDown(loss, newDepthMm, path.lostBefore, sensitivity);
 }
 
 /**
  * Wear slows as tread is lost: from L by the rate at half depth to L (1 + g / 2 (1 - L / D)), which is
- * what a rate of 1 + g (1/2 - L / D) adds up to, to first order in g.
+ * what a rate of 1 + g (1/2 - L / D) adds up to, to first order in g; from a tread that had lost B to
+ * L (1 + g / 2 (1 - (2 B + L) / D)).
  */
-function slowDown(loss: Float64Array, newDepthMm: number, s: Float64Array): void {
+function slowDown(
+  loss: Float64Array,
+  newDepthMm: number,
+  lostBefore: Float64Array,
+  s: Float64Array,
+): void {
   for (let rib = 0; rib < 3; rib++) {
     const plain = loss[rib]!;
-    const left = plain < newDepthMm ? 1 - plain / newDepthMm : 0;
+    const before = lostBefore[rib]! / newDepthMm;
+    const end = before + plain / newDepthMm;
+    const left = end < 1 ? 1 - before - end : -before;
     const more = 0.5 * left * plain;
-    const slope = left > 0 ? 1 + K.depthRate * (left - 0.5) : 1;
+    const slope = end < 1 ? 1 + K.depthRate * (left + before - 0.5) : 1 + K.depthRate * 0.5 * left;
     loss[rib] = plain + K.depthRate * more;
     for (let at = rib; at < 3 * Z; at += 3) s[at] = s[at]! * slope;
     s[3 * COLUMN.depthRate + rib] = more;
@@ -290,7 +300,9 @@ export function plainLoss(state: Float64Array, path: TirePath, loss: Float64Arra
   if (path.newDepthMm === 0) return;
   for (let rib = 0; rib < 3; rib++) {
     const plain = loss[rib]!;
-    const left = plain < path.newDepthMm ? 1 - plain / path.newDepthMm : 0;
+    const before = path.lostBefore[rib]! / path.newDepthMm;
+    const end = before + plain / path.newDepthMm;
+    const left = end < 1 ? 1 - before - end : -before;
     loss[rib] = plain * (1 + 0.5 * K.depthRate * left);
   }
 }

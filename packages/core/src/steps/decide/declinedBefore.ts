@@ -79,7 +79,8 @@ export function declinedBefore(
   for (const wheel of WHEEL_ORDER) {
     const wear = diagnosis.wheels[wheel].wear;
     const lost =
-      parts.reduce((sum, part) => sum + wear[part], 0) * shareSince(last, draft, wheel, replace);
+      parts.reduce((sum, part) => sum + wear[part], 0) *
+      shareSince(last, draft, wheel, replace, diagnosis.since?.km);
     lostMm[wheel] = lost;
     const usable = (draft.tires?.[wheel]?.newDepth ?? ASSUMED.newDepthMm) - legal;
     const share = usable > 0 ? Math.min(1, lost / usable) : 0;
@@ -107,16 +108,21 @@ export function declinedBefore(
   };
 }
 
-/** How much of what a tire has run came after the earlier visit: all of it for one put on then or later. */
+/**
+ * How much of what a tire has run came after the earlier visit: all of it for one put on then or later.
+ * @param since - km that the diagnosis speaks of; all that the tire has run when left out
+ */
 function shareSince(
   { draft: then }: EarlierVisit,
   now: VisitDraft,
   wheel: Wheel,
   replaced: readonly Wheel[],
+  since: number | undefined,
 ): number {
   const run = now.tires?.[wheel]?.distance;
   const before = then.tires?.[wheel]?.distance;
   if (run === undefined || before === undefined) return 1;
   if (replaced.includes(wheel) || before > run) return 1;
-  return run > 0 ? (run - before) / run : 0;
+  const spoken = since === undefined ? run : Math.min(run, since);
+  return spoken > 0 ? Math.min(1, (run - before) / spoken) : 0;
 }

@@ -37,7 +37,7 @@ export function misfits(file: CaseFile, expected: ExpectedDepths): Misfit[] {
       if (depths.length === 0) return [];
       const readMm = depths.reduce((sum, depth) => sum + depth, 0) / depths.length;
       const { mean, sd } = expected[wheel][rib];
-      const lost = Math.max(0, tire.newDepthMm - mean);
+      const lost = Math.max(0, tire.stretch.fromMm[rib] - mean);
       const scatterVar =
         (NOISE.tire ** 2 + NOISE.rib ** 2) * lost ** 2 +
         NOISE.newDepthMm ** 2 +

@@ -188,10 +188,10 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
   function rate(wheels: readonly Wheel[]): number | null {
     const rates = wheels.flatMap((wheel) => {
       const read = Object.values(ribs[wheel]).filter((value) => value !== null);
-      const { newDepthMm, distanceKm } = resolved.tires[wheel];
-      if (read.length === 0 || distanceKm === 0) return [];
+      const { newDepthMm, stretch } = resolved.tires[wheel];
+      if (read.length === 0 || stretch.distanceKm === 0) return [];
       const mean = read.reduce((sum, value) => sum + value, 0) / read.length;
-      return [((newDepthMm - mean) / distanceKm) * 10_000];
+      return [((newDepthMm - mean) / stretch.distanceKm) * 10_000];
     });
     return rates.length === wheels.length
       ? rates.reduce((sum, r) => sum + r, 0) / rates.length
@@ -282,11 +282,16 @@ function axleName(wheel: Wheel): Axle {
   return wheel === 'lf' || wheel === 'rf' ? 'front' : 'rear';
 }
 
+/** Mean depth of each rib, as it would be had the stretch that counts begun with an even tread. */
 function meanDepths(resolved: ResolvedCase, wheel: Wheel): Depths {
-  const mean = (depths: readonly number[]) =>
-    depths.length === 0 ? null : depths.reduce((sum, value) => sum + value, 0) / depths.length;
-  const { inner, centre, outer } = resolved.tires[wheel].readMm;
-  return { inner: mean(inner), centre: mean(centre), outer: mean(outer) };
+  const { readMm, newDepthMm, stretch } = resolved.tires[wheel];
+  const mean = (rib: Rib) => {
+    const depths = readMm[rib];
+    if (depths.length === 0) return null;
+    const read = depths.reduce((sum, value) => sum + value, 0) / depths.length;
+    return read + newDepthMm - stretch.fromMm[rib];
+  };
+  return { inner: mean('inner'), centre: mean('centre'), outer: mean('outer') };
 }
 
 /** Without the last bits of a difference: 1.9, not 1.9000000000000004. */

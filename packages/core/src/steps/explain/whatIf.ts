@@ -46,7 +46,8 @@ export function depthsWith(
   const loss = new Float64Array(3);
   return byWheel((wheel, tire) => {
     tireLoss(state, paths[tire]!, loss);
-    const left = (rib: number) => Math.max(0, resolved.tires[wheel].newDepthMm - loss[rib]!);
-    return { inner: left(0), centre: left(1), outer: left(2) };
+    const { fromMm } = resolved.tires[wheel].stretch;
+    const left = (rib: Rib, at: number) => Math.max(0, fromMm[rib] - loss[at]!);
+    return { inner: left('inner', 0), centre: left('centre', 1), outer: left('outer', 2) };
   });
 }

@@ -5,7 +5,6 @@ import { createReasons } from '../explain/reasons.ts';
 import { verdictOf } from '../explain/verdict.ts';
 import { hundredIn, sureIn } from '../../words/texts.ts';
 import { batteryVerdict } from '../../engine/vehicle/battery.ts';
-import { draftToCase } from '../../visit/draftToCase.ts';
 import { nextLooks } from './nextLooks.ts';
 import type { NextLook } from './nextLooks.ts';
 import { angleBlock, leftWords } from './angleBlock.ts';
@@ -31,15 +30,17 @@ const MOST_LISTED = 4;
 export function customerPaper(facts: PaperFacts): Paper {
   const writer = writerFor(facts);
   const { papers, texts } = writer;
-  const { file } = draftToCase(facts.visit.draft, '');
-  const verdict = verdictOf(facts.diagnosis, file, { texts, unit: facts.units.depth });
+  const verdict = verdictOf(facts.diagnosis, facts.file, { texts, unit: facts.units.depth });
   return {
     language: facts.language,
     title: `${papers.customerTitle}, ${facts.vehicle.plate}`,
     ...paperHead(facts, writer),
     unsafe: safety(facts, writer),
     headline: verdict.headline,
-    intro: line(verdict.sure, verdict.detail),
+    intro: line(
+      verdict.sure,
+      [verdict.detail, sinceWords(facts, writer)].filter(Boolean).join(' '),
+    ),
     drawing: paperDrawing(facts, writer),
     blocks: [
       { kind: 'pair', left: causes(facts, writer), right: advice(facts, writer) },
@@ -54,6 +55,11 @@ export function customerPaper(facts: PaperFacts): Paper {
     ],
     footer: papers.footer,
   };
+}
+
+/** Since when the answer speaks of the tires, where that is not their whole life. */
+function sinceWords({ diagnosis: { since } }: PaperFacts, { papers, about }: Writer): string {
+  return since ? papers.since(about(since.km), since.because) : '';
 }
 
 function given<T extends PaperBlock>(block: T | null): T[] {
@@ -71,8 +77,7 @@ function safety({ visit, decision }: PaperFacts, writer: Writer): PaperLine | nu
 
 /** The causes with their chances, and the first reason for each from this car's own numbers. */
 function causes(facts: PaperFacts, { papers, texts }: Writer): PaperLines {
-  const { file } = draftToCase(facts.visit.draft, '');
-  const reasonsFor = createReasons(resolveCase(file), facts.units.depth, texts);
+  const reasonsFor = createReasons(resolveCase(facts.file), facts.units.depth, texts);
   const listed = facts.diagnosis.ranked
     .filter((cause) => cause.probability >= LISTED_FROM)
     .slice(0, MOST_LISTED)

@@ -9,6 +9,7 @@ const outlook = (low: number | null): Outlook => ({
   courses: [],
   oldKm: low === null ? null : { low, median: low * 1.2, high: low * 1.5 },
   curves: { oldAsIs: null, newAsIs: CURVE, newPutRight: CURVE },
+  oldRibs: null,
   cars: [],
   bars: {},
   checks: [],

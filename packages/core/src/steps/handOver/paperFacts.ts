@@ -1,4 +1,5 @@
 import type {
+  CaseFile,
   Action,
   Decision,
   Diagnosis,
@@ -28,6 +29,8 @@ import { aboutDistance, distanceFromKm } from '../../engine/units/units.ts';
 export interface PaperFacts {
   shop: { name: string; town: string; settings: ShopSettings; logo: string | null };
   visit: { number: number; arrivedAt: string; draft: VisitDraft };
+  /** The case that the answer is to. */
+  file: CaseFile;
   vehicle: { label: string; plate: string; customer: string };
   /** Who speaks for the shop. */
   advisor: string;

@@ -27,12 +27,14 @@ const draft: VisitDraft = {
   angles: { lf: { toe: 0.06 }, rf: { toe: 0.05 } },
   visit: { setRight: { before: { lf: { toe: 0.35 }, rf: { toe: 0.33 } } } },
 };
-const { diagnosis, expectedMm, outlook } = diagnose(draftToCase(draft, '').file);
+const { file } = draftToCase(draft, '');
+const { diagnosis, expectedMm, outlook } = diagnose(file);
 const facts = (language: Language, change: Partial<PaperFacts> = {}): PaperFacts => ({
   shop: { name: 'Test Tires', town: 'Testhaven', settings: DEFAULT_SHOP_SETTINGS, logo: null },
   visit: { number: 7, arrivedAt: '2026-03-01T09:00:00.000Z', draft },
   vehicle: { label: 'Van', plate: 'T 1', customer: 'Pia' },
   advisor: 'Mira',
+  file,
   diagnosis,
   expectedMm,
   outlook,

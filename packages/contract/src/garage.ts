@@ -1,0 +1,82 @@
+import { z } from 'zod';
+import { vehicleRecordSchema, visitSchema } from './api.ts';
+import { visitDraftSchema } from './draft.ts';
+import { dueLookSchema, dueRowSchema } from './handOver.ts';
+import { momentSchema, rowNumberSchema } from './storable.ts';
+
+/** The shop's cars, each with its whole life here. */
+
+/** Which cars are asked for. */
+export const garageQuerySchema = z.object({
+  /** Cars that fit every word: plate, car, customer, telephone, VIN, tire size. */
+  words: z.string().trim().max(100).optional(),
+  /** Cars of the customer of this car, by name. */
+  customerOf: z.uuid().optional(),
+  /** What the page before ended with. */
+  after: z
+    .string()
+    .regex(/^(\d{1,3}|[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12})$/, 'what the page before ended with')
+    .optional(),
+});
+
+/** A car as the list has it. */
+export const garageRowSchema = z.strictObject({
+  vehicle: vehicleRecordSchema,
+  visits: rowNumberSchema,
+  /** Its latest visit, with what its picture is drawn from; null for a car without one. */
+  last: z
+    .strictObject({
+      id: z.uuid(),
+      number: rowNumberSchema,
+      arrivedAt: momentSchema,
+      draft: visitDraftSchema.pick({ tires: true, limits: true }),
+    })
+    .nullable(),
+  /** What is due first; null when nothing is. */
+  due: dueLookSchema.nullable(),
+});
+export type GarageRow = z.infer<typeof garageRowSchema>;
+
+/** Some of the shop's cars, the latest seen first. */
+export const garagePageSchema = z
+  .strictObject({
+    rows: z.array(garageRowSchema),
+    /** What the next page comes after; null on the last page. */
+    after: z.string().nullable(),
+  })
+  .meta({ id: 'GaragePage' });
+export type GaragePage = z.infer<typeof garagePageSchema>;
+
+/** Another entry of the same car that was joined to this one. */
+export const carMergeSchema = z.strictObject({
+  id: z.uuid(),
+  /** The entry that was joined. */
+  vehicle: vehicleRecordSchema,
+  visits: rowNumberSchema,
+  personId: z.uuid(),
+  at: momentSchema,
+});
+export type CarMerge = z.infer<typeof carMergeSchema>;
+
+/** One car with its visits, what is due, and what may be the same car entered twice. */
+export const carDetailSchema = z
+  .strictObject({
+    vehicle: vehicleRecordSchema,
+    /** Latest first. */
+    visits: z.array(visitSchema),
+    due: z.array(dueRowSchema),
+    /** Cars of the same customer, this one included. */
+    customerCars: rowNumberSchema,
+    /** Entries that look like the same car. */
+    doubles: z.array(vehicleRecordSchema),
+    /** Entries that were joined to this one, latest first. */
+    merges: z.array(carMergeSchema),
+  })
+  .meta({ id: 'CarDetail' });
+export type CarDetail = z.infer<typeof carDetailSchema>;
+
+/** Joins another entry of the same car to this one. */
+export const newCarMergeSchema = z
+  .strictObject({ id: z.uuid(), vehicleId: z.uuid() })
+  .meta({ id: 'NewCarMerge' });
+export type NewCarMerge = z.infer<typeof newCarMergeSchema>;
