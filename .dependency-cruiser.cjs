@@ -12,6 +12,7 @@ const CORE_FLOORS = [
   'steps/measure',
   'steps/setRight',
   'steps/handOver',
+  'garage',
 ];
 
 function coreFloors() {

@@ -23,11 +23,10 @@ try {
   const lines = Array.from({ length: cases }, (_, i) => JSON.stringify(simulateCar(i + 1).file));
   writeFileSync(file, `${lines.join('\n')}\n`);
   const start = performance.now();
-  const child = spawn(
-    process.execPath,
-    ['--import', 'tsx', 'apps/cli/src/main.ts', 'diagnose', '--batch', file],
-    { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] },
-  );
+  const child = spawn(process.execPath, ['scripts/keen.mjs', 'diagnose', '--batch', file], {
+    cwd: root,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   let answered = 0;
   child.stdout.on('data', (text: Buffer) => (answered += text.toString().split('\n').length - 1));
   const residentMb: number[] = [];

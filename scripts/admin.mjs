@@ -5,6 +5,7 @@ import { parseArgs } from 'node:util';
 import { backUp, backupsIn, restore } from './lib/backup.mjs';
 import { lockDataFolder } from './lib/dataFolder.mjs';
 import { installDependencies } from './lib/dependencies.mjs';
+import { buildNode } from './lib/nodeBuild.mjs';
 import { isClusterRunning, startCluster } from './lib/postgres.mjs';
 import { complain, PlainError, say, step } from './lib/say.mjs';
 
@@ -71,22 +72,19 @@ async function bringBack(data, file) {
 }
 
 /** What is done to people is the server's code, run as the owner of the tables. */
-function people(cluster, args, url) {
+async function people(cluster, args, url) {
+  const program = join(await buildNode(root, 'server'), 'admin.mjs');
   return new Promise((done, fail) => {
-    const child = spawn(
-      process.execPath,
-      ['--import', 'tsx', 'apps/server/src/admin.ts', ...args],
-      {
-        cwd: root,
-        stdio: 'inherit',
-        env: {
-          ...process.env,
-          DATABASE_URL: cluster.url,
-          DATABASE_OWNER_URL: cluster.ownerUrl,
-          KEEN_URL: url,
-        },
+    const child = spawn(process.execPath, ['--enable-source-maps', program, ...args], {
+      cwd: root,
+      stdio: 'inherit',
+      env: {
+        ...process.env,
+        DATABASE_URL: cluster.url,
+        DATABASE_OWNER_URL: cluster.ownerUrl,
+        KEEN_URL: url,
       },
-    );
+    });
     child.on('error', fail);
     child.on('exit', (code) => (code === 0 ? done() : fail(new PlainError('nothing was changed'))));
   });

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { createServer } from 'node:http';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { buildNode } from './lib/nodeBuild.mjs';
 import { freePort, startCluster } from './lib/postgres.mjs';
 import { complain, step } from './lib/say.mjs';
 import { installPackages } from './lib/systemPackages.mjs';
@@ -52,26 +53,23 @@ async function main() {
   }
 }
 
-function startServer({ cluster, web, port }) {
+async function startServer({ cluster, web, port }) {
+  const program = join(await buildNode(root, 'server'), 'main.mjs');
   step('starting the demo shop');
   return new Promise((ready, reject) => {
-    const child = spawn(
-      process.execPath,
-      ['--import', 'tsx', 'apps/server/src/main.ts', '--demo'],
-      {
-        cwd: root,
-        env: {
-          ...process.env,
-          DATABASE_URL: cluster.url,
-          DATABASE_OWNER_URL: cluster.ownerUrl,
-          WEB_DIR: web,
-          PORT: String(port),
-          LOG_LEVEL: 'warn',
-          NODE_ENV: 'production',
-        },
-        stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    const child = spawn(process.execPath, ['--enable-source-maps', program, '--demo'], {
+      cwd: root,
+      env: {
+        ...process.env,
+        DATABASE_URL: cluster.url,
+        DATABASE_OWNER_URL: cluster.ownerUrl,
+        WEB_DIR: web,
+        PORT: String(port),
+        LOG_LEVEL: 'warn',
+        NODE_ENV: 'production',
       },
-    );
+      stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    });
     child.on('message', (message) => {
       if (message.ready) ready(child);
     });

@@ -44,7 +44,7 @@ function startProduct(folder, port) {
 
 const serverOf = (start) =>
   Number(
-    spawnSync('pgrep', ['-P', String(start.pid), '-f', 'apps/server/src/main.ts'], {
+    spawnSync('pgrep', ['-P', String(start.pid), '-f', 'apps/server/dist/[^/]+/main.mjs'], {
       encoding: 'utf8',
     }).stdout.split('\n')[0],
   );

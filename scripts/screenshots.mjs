@@ -21,7 +21,6 @@ const VISITS = [
   { name: 'read-phone', plate: 'HT 3318', step: 'read', keys: ['4'], viewport: PHONE },
   { name: 'inspect', plate: 'RC 5', step: 'inspect' },
   { name: 'explain', plate: '418 KQ', step: 'explain' },
-  { name: 'explain-night', plate: 'RC 3', step: 'explain', scheme: 'dark' },
   { name: 'decide', plate: 'BL 200 T', step: 'decide' },
   { name: 'hand-over', plate: '418 KQ', step: 'hand-over', prepare: handOver },
   { name: 'measure', plate: '552 BD', step: 'measure', prepare: measure },
@@ -32,6 +31,13 @@ const PAGES = [
   { name: 'bench', path: '/bench/rearShim' },
   { name: 'shop', path: '/shop' },
   { name: 'due', path: '/due', button: 'All' },
+  {
+    name: 'car',
+    path: '/garage',
+    scheme: 'dark',
+    link: /HT 2207/,
+    text: 'band: where it goes as the car is',
+  },
   { name: 'sheets', path: '/sheets', link: 'Harbour saloon' },
   { name: 'devices', path: '/devices' },
   { name: 'how-it-works', path: '/how-it-works' },
@@ -140,9 +146,10 @@ async function main() {
     if (name === 'hand-over') await sheet(page);
     await context.close();
   }
-  for (const { name, path, link, button } of PAGES) {
+  for (const { name, path, link, button, text, scheme = 'light' } of PAGES) {
     const context = await browser.newContext({
       viewport: DESKTOP,
+      colorScheme: scheme,
       storageState: state,
       baseURL: url,
     });
@@ -151,6 +158,7 @@ async function main() {
     if (link) await page.getByRole('link', { name: link }).first().click();
     if (button) await page.getByRole('button', { name: button }).click();
     await page.getByRole('heading', { level: 2 }).first().waitFor();
+    if (text) await page.getByText(text).waitFor();
     await page.waitForTimeout(SETTLE_MS);
     await shoot(page, name);
     await context.close();

@@ -87,10 +87,11 @@ function isAlive(pid: number): boolean {
 function serverOf(child: ChildProcess): number {
   const { stdout } = spawnSync(
     'pgrep',
-    ['-P', String(child.pid), '-f', 'apps/server/src/main.ts'],
+    ['-P', String(child.pid), '-f', 'apps/server/dist/[^/]+/main.mjs'],
     { encoding: 'utf8' },
   );
-  return Number(stdout.trim().split('\n')[0]);
+  // None gives no number: as 0 it would be this whole group of processes.
+  return Number.parseInt(stdout, 10);
 }
 
 describe('./start refuses with one clear line', () => {

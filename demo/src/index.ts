@@ -5,6 +5,8 @@ import type { Random } from '@keen/core';
 import { CARS } from './cars.ts';
 import type { DemoCar, Stage } from './demoCar.ts';
 import { demoDepths } from './demoTread.ts';
+import { FLEET, FLEET_KM_A_MONTH } from './fleet.ts';
+import type { FleetVan } from './fleet.ts';
 import { SETTINGS, SHEETS } from './sheets.ts';
 import { SHOP, STAFF } from './shop.ts';
 
@@ -60,19 +62,54 @@ export function makeDemoShop(nowIso: string): DemoShop {
       presentVisit(make, now - car.arrivedMinutesAgo * MINUTE_MS),
     ];
   });
+  const shop = { id: id(), ...SHOP, settings: SETTINGS };
+  const sheets = SHEETS.map((sheet) => ({
+    id: id(),
+    sheetId: id(),
+    // The technician's work.
+    personId: people[2]!.id,
+    sheet,
+  }));
+  for (const one of FLEET) {
+    const { plate, label, customer } = one.car;
+    const vehicle = { id: id(), plate, label, customer };
+    vehicles.push(vehicle);
+    visits.push(
+      ...fleetVisits(
+        { car: one.car, vehicleId: vehicle.id, personId: people[0]!.id, random },
+        one,
+        now,
+      ),
+    );
+  }
   return {
-    shop: { id: id(), ...SHOP, settings: SETTINGS },
+    shop,
     people,
     vehicles,
-    sheets: SHEETS.map((sheet) => ({
-      id: id(),
-      sheetId: id(),
-      // The technician's work.
-      personId: people[2]!.id,
-      sheet,
-    })),
+    sheets,
     visits: visits.toSorted((a, b) => a.arrivedAt.localeCompare(b.arrivedAt)),
   };
+}
+
+/** Two looks at a van on one set of tires, nothing decided. */
+function fleetVisits(make: Make, { car, seen }: FleetVan, now: number): DemoVisit[] {
+  const [first, last] = seen;
+  return seen.map((monthsAgo) => {
+    const at = now - monthsAgo * MONTH_MS;
+    const distanceKm =
+      Math.round(
+        (car.distanceKm - (monthsAgo === last ? 0 : (first - last) * FLEET_KM_A_MONTH)) / 100,
+      ) * 100;
+    return {
+      id: uuidFrom(make.random),
+      vehicleId: make.vehicleId,
+      personId: make.personId,
+      arrivedAt: new Date(at).toISOString(),
+      closedAt: new Date(at + 45 * MINUTE_MS).toISOString(),
+      entries: visitEntries(make, at, { distanceKm, monthsAgo, stage: 'felt' }, true),
+      decision: null,
+    };
+  });
 }
 
 interface Make {
@@ -177,7 +214,7 @@ function visitEntries(
     put('vehicle.rideHeightChange.rear', car.rideHeightMm.rear);
   }
   if (hasFault) {
-    put('visit.words', car.words);
+    if (car.words) put('visit.words', car.words);
     put('visit.waits', car.waits);
     put('complaints', [...car.complaints]);
     if (car.events) put('visit.events', [...car.events]);

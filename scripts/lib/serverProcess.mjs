@@ -1,4 +1,6 @@
 import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { buildNode } from './nodeBuild.mjs';
 import { PlainError, step } from './say.mjs';
 
 /**
@@ -8,12 +10,13 @@ import { PlainError, step } from './say.mjs';
  * @param {Record<string, string>} options.env - what it needs beside our own environment
  * @param {string[]} options.args
  * @param {(failure: { failed: string, code: string | null }) => string} options.inWords
- * @returns {Promise<import('./supervise.mjs').Running>}
+ * @returns {Promise<import('./supervise.mjs').Running & { pid: number }>}
  * @throws {PlainError} when it ends before it is ready
  */
-export function startServerProcess({ root, env, args, inWords }) {
+export async function startServerProcess({ root, env, args, inWords }) {
+  const main = join(await buildNode(root, 'server'), 'main.mjs');
   return new Promise((ready, reject) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts', ...args], {
+    const child = spawn(process.execPath, ['--enable-source-maps', main, ...args], {
       cwd: root,
       env: {
         ...process.env,
@@ -34,7 +37,7 @@ export function startServerProcess({ root, env, args, inWords }) {
     child.on('message', (message) => {
       if (message.progress) step(message.progress);
       if (message.failed) failed = inWords(message);
-      if (message.ready) ready({ ended, stop: () => endChild(child) });
+      if (message.ready) ready({ pid: child.pid, ended, stop: () => endChild(child) });
     });
     child.on('error', (error) => reject(new PlainError(error.message)));
     child.on('exit', (code, signal) => {

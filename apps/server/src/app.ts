@@ -1,5 +1,7 @@
+import { constants } from 'node:zlib';
+import compression from 'compression';
 import express from 'express';
-import type { Express, RequestHandler } from 'express';
+import type { Express, Request, RequestHandler, Response } from 'express';
 import helmet from 'helmet';
 import type { Context } from './context.ts';
 import { databaseAway } from './errors.ts';
@@ -9,6 +11,7 @@ import { mountCustomers } from './features/customers/customers.routes.ts';
 import { mountDevices } from './features/devices/devices.routes.ts';
 import { mountDocuments } from './features/documents/documents.routes.ts';
 import { mountDue } from './features/due/due.routes.ts';
+import { mountGarage } from './features/garage/garage.routes.ts';
 import { mountLinks, mountSharedSheet } from './features/papers/links.routes.ts';
 import { mountLive } from './features/live/live.routes.ts';
 import { mountPapers } from './features/papers/papers.routes.ts';
@@ -28,11 +31,15 @@ import { sessionStoreAnswers } from './http/sessions.ts';
 import { webApp } from './http/webApp.ts';
 
 const YEAR_SECONDS = 31_536_000;
+/** Smaller answers travel in one packet anyway. */
+const LEAST_PACKED_BYTES = 1_400;
 
 /** Builds the HTTP application from its context; listens on nothing by itself. */
 export function createApp(context: Context, sessions: RequestHandler): Express {
   const app = express();
   app.disable('x-powered-by');
+  // Answers are not stored, so nobody asks whether one is still the same.
+  app.disable('etag');
   app.set('trust proxy', 'loopback');
   app.use(
     helmet({
@@ -64,8 +71,22 @@ export function createApp(context: Context, sessions: RequestHandler): Express {
   return app;
 }
 
+/** Streams go out event by event; pictures, papers and archives are packed already. */
+function isPacked(_req: Request, res: Response): boolean {
+  return /^application\/(problem\+)?json|^text\/csv/.test(String(res.getHeader('content-type')));
+}
+
 function apiOf(context: Context, sessions: RequestHandler): express.Router {
   const api = express.Router();
+  api.use(
+    compression({
+      threshold: LEAST_PACKED_BYTES,
+      filter: isPacked,
+      // Fast rather than tight: an answer is packed while somebody waits for it.
+      level: 1,
+      brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 1 } },
+    }),
+  );
   api.use((_req, res, next) => {
     res.set('cache-control', 'no-store');
     next();
@@ -108,6 +129,7 @@ function mountAll(routes: Routes, context: Context): void {
   mountDue(routes);
   mountPhotos(routes, context);
   mountVehicles(routes);
+  mountGarage(routes);
   mountSheets(routes);
   mountShop(routes);
   mountLogo(routes, context);

@@ -11,6 +11,7 @@ import { migrateDatabase } from './db/migrate.ts';
 import { sessionSecret } from './db/sessionSecret.ts';
 import { attachDevices } from './devices/deviceSockets.ts';
 import { createLiveHub } from './features/live/liveHub.ts';
+import { findVisit } from './features/visits/readVisits.ts';
 import { sessionMiddleware } from './http/sessions.ts';
 import { createDiagnosisPool } from './jobs/diagnosisPool.ts';
 import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
@@ -48,7 +49,7 @@ const TRIES_A_MINUTE = 60;
 /** Clients that send slowly hold a connection no longer than this; an archive is the longest to send. */
 const TIMEOUTS = {
   headersTimeout: 10_000,
-  requestTimeout: 180_000,
+  requestTimeout: 1_800_000,
   keepAliveTimeout: 10_000,
   connectionsCheckingInterval: 5_000,
 } as const;
@@ -64,7 +65,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   const { pool, db } = connect(databaseUrl);
   pool.on('error', (error) => log.warn({ err: error }, 'idle database connection lost'));
   const workshop = createWorkshop(log);
-  const live = createLiveHub(databaseUrl, db, log);
+  const live = createLiveHub(databaseUrl, db, log, findVisit);
   const close = async () => {
     await live.close();
     await diagnoses.close();

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { connect } from 'node:net';
-import type { Session, Visit, VisitDetail } from '@keen/contract';
+import type { ArchiveVisit, Session, Visit, VisitDetail } from '@keen/contract';
 import {
   DEFAULT_SHOP_SETTINGS,
   archiveTakenSchema,
@@ -117,6 +117,30 @@ describe('the whole shop as a zip', () => {
         .post('/api/session')
         .send({ email: LEAD.email, password: LEAD.password })
         .expect(200);
+    } finally {
+      await other.close();
+    }
+  });
+
+  it('that has a visit twice brings it once, with the visits around it', async () => {
+    const files = unzipSync(await archiveOf(agent));
+    const one = 'visits/00001-ZIP1/visit.json';
+    const plain = JSON.parse(strFromU8(files[one]!)) as ArchiveVisit;
+    const apart: ArchiveVisit = {
+      ...plain,
+      ...{ id: randomUUID(), number: 2, entries: [], decisions: [], photos: [], links: [] },
+    };
+    const zip = zipSync({
+      ...files,
+      'visits/00001-TWICE/visit.json': files[one]!,
+      'visits/00002-APART/visit.json': strToU8(JSON.stringify(apart)),
+    });
+    const other = await serve(await createDatabase());
+    try {
+      const lead = agentOf(other);
+      await setUpShop(lead);
+      const taken = archiveTakenSchema.parse((await bring(lead, zip).expect(200)).body);
+      expect(taken).toMatchObject({ visits: 2, known: 1, faults: [] });
     } finally {
       await other.close();
     }

@@ -3,6 +3,8 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
+import type { VisitPage } from '@keen/contract';
 import { pino } from 'pino';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -19,6 +21,8 @@ beforeAll(async () => {
   mkdirSync(join(web, 'assets'));
   writeFileSync(join(web, 'index.html'), '<div id="root"></div>');
   writeFileSync(join(web, 'assets/a.js'), '1');
+  writeFileSync(join(web, 'assets/a.js.br'), brotliCompressSync('1'));
+  writeFileSync(join(web, 'assets/a.js.gz'), gzipSync('1'));
   writeFileSync(join(web, 'assets/a.js.map'), '{}');
   const url = await createDatabase();
   server = await startServer({
@@ -36,6 +40,44 @@ beforeAll(async () => {
 afterAll(async () => {
   await server.close();
   rmSync(web, { recursive: true, force: true });
+});
+
+describe('what travels', () => {
+  it.each([
+    ['gzip, deflate, br', 'br'],
+    ['gzip', 'gzip'],
+    ['identity', undefined],
+  ])('of the page is packed as the browser takes it: %s', async (takes, encoding) => {
+    const { headers } = await agent
+      .get('/assets/a.js')
+      .set('accept-encoding', takes)
+      .buffer(true)
+      .parse((res, done) => {
+        const chunks: Buffer[] = [];
+        res.on('data', (chunk: Buffer) => chunks.push(chunk));
+        res.on('end', () => done(null, Buffer.concat(chunks)));
+      })
+      .expect(200);
+    expect(headers['content-encoding']).toBe(encoding);
+    expect(headers['content-type']).toMatch(/javascript/);
+    expect(headers['cache-control']).toMatch(/immutable/);
+    expect(headers.vary).toMatch(/accept-encoding/i);
+  });
+
+  it('of long answers is packed, of short ones and streams it is not', async () => {
+    for (let i = 0; i < 6; i++) await arrive(agent);
+    const long = await agent.get('/api/visits').set('accept-encoding', 'gzip').expect(200);
+    expect(long.headers['content-encoding']).toBe('gzip');
+    expect(bodyOf<VisitPage>(long).visits.length).toBeGreaterThan(5);
+    const short = await agent.get('/api/health').set('accept-encoding', 'gzip').expect(200);
+    expect(short.headers['content-encoding']).toBeUndefined();
+    const cookie = (await agent.get('/api/session')).headers['set-cookie'] as unknown as string[];
+    const stream = await fetch(`http://127.0.0.1:${server.port}/api/live`, {
+      headers: { cookie: cookie[0]!.split(';')[0]!, 'accept-encoding': 'gzip' },
+    });
+    expect(stream.headers.get('content-encoding')).toBeNull();
+    await stream.body!.cancel();
+  });
 });
 
 describe('what a browser is told', () => {

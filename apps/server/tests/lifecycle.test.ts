@@ -1,10 +1,10 @@
 import { afterAll, describe, expect, it } from 'vitest';
 import { CARS } from '@keen/demo';
-import type { Visit, Welcome } from '@keen/contract';
+import type { VisitPage, Welcome } from '@keen/contract';
 import { readConfig } from '../src/config.ts';
 import type { RunningServer } from '../src/createServer.ts';
 import { sql } from 'drizzle-orm';
-import { connect, inShop } from '../src/db/client.ts';
+import { connect, inShop, lookInShop } from '../src/db/client.ts';
 import { loadDemo, removeDemo } from '../src/demo/loadDemo.ts';
 import { asOwner, agentOf, createDatabase, serve } from './testServer.ts';
 
@@ -48,6 +48,24 @@ describe('start', () => {
     await agentOf(server).get('/api/ready').expect(200);
   });
 
+  it('gives a connection back whatever the work does, also when it refuses before it asks anything', async () => {
+    const server = await start(await createDatabase());
+    const { db, pool } = server.context;
+    const shop = '00000000-0000-4000-8000-000000000001';
+    const refuse = (): Promise<void> => {
+      throw new Error('refused');
+    };
+    for (const run of [inShop, lookInShop]) {
+      // More often than there are connections: a lost one each time would leave none.
+      for (let n = 0; n < 12; n++) {
+        await expect(run(db, shop, refuse)).rejects.toThrow('refused');
+        await expect(run(db, shop, (tx) => tx.execute(sql`select 1 / 0`))).rejects.toThrow();
+      }
+    }
+    expect(pool.idleCount).toBe(pool.totalCount);
+    await agentOf(server).get('/api/ready').expect(200);
+  });
+
   it('says which setting is wrong', () => {
     expect(() => readConfig({ DATABASE_URL: 'mysql://x' })).toThrow(/DATABASE_URL/);
     expect(() => readConfig({ DATABASE_URL: 'postgres://h/d', PORT: 'many' })).toThrow(/PORT/);
@@ -68,8 +86,8 @@ describe('demo shop', () => {
     const { demo } = (await agent.get('/api/welcome').expect(200)).body as Welcome;
     expect(demo?.people.length).toBeGreaterThan(2);
     await agent.post('/api/session/demo').send({ personId: demo?.people[0]?.id }).expect(200);
-    const open = (await agent.get('/api/visits')).body as Visit[];
-    expect(open).toHaveLength(CARS.length);
+    const open = (await agent.get('/api/visits')).body as VisitPage;
+    expect(open.visits).toHaveLength(CARS.length);
 
     await removeDemo(owner.db);
     await owner.pool.end();

@@ -100,7 +100,23 @@ describe('live changes', () => {
       .post(`/api/visits/${other.id}/entries`)
       .send({ entries: [entry('visit.words', 'secret')] });
     const own = await arrive(agent);
-    expect(await listener.next()).toMatchObject({ visitId: own.id });
+    expect(await listener.next()).toMatchObject({ visit: { id: own.id } });
+    listener.close();
+  });
+
+  it('tell how far an archive is, and that it is over', async () => {
+    const listener = await listen(here, await cookieFor(here));
+    await agent.get('/api/shop/archive').buffer(true).expect(200);
+    const told: LiveEvent[] = [];
+    for (;;) {
+      const event = await listener.next();
+      if (event.kind !== 'archive') continue;
+      told.push(event);
+      if (event.total === 0) break;
+    }
+    expect(told.length).toBeGreaterThan(1);
+    expect(told[0]).toMatchObject({ way: 'out' });
+    expect(told.at(-1)).toEqual({ kind: 'archive', way: 'out', done: 0, total: 0 });
     listener.close();
   });
 
@@ -122,7 +138,7 @@ describe('live changes', () => {
     // And the line is a line again.
     const other = await listen(here, await cookieFor(here));
     const visit = await arrive(agent);
-    expect(await other.next()).toEqual({ kind: 'visit', visitId: visit.id });
+    expect(await other.next()).toEqual({ kind: 'visit', visit });
     other.close();
   });
 

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import type { Session, Visit, WorkEstimate } from '@keen/contract';
+import type { Session, Visit, VisitPage, WorkEstimate } from '@keen/contract';
 import {
   DEFAULT_PRICES,
-  dueListSchema,
+  duePageSchema,
   sharedSheetSchema,
   sheetLinkListSchema,
 } from '@keen/contract';
@@ -159,8 +159,8 @@ describe('the customer’s sheet', () => {
       .send({ ...settings, prices })
       .expect(200);
     expect((await readSheet(id)).text).not.toMatch(/Align the wheels|alignment checked/);
-    const list = (await agent.get('/api/visits').expect(200)).body as Visit[];
-    expect(list.map((visit) => visit.id)).toContain(id);
+    const list = (await agent.get('/api/visits').expect(200)).body as VisitPage;
+    expect(list.visits.map((visit) => visit.id)).toContain(id);
     await agent.put('/api/shop/settings').send(settings).expect(200);
   });
 });
@@ -299,9 +299,9 @@ describe('what is due', () => {
     const plate = 'DUE 1';
     const id = await visitWith({ 'visit.handOver.next': next }, plate);
     const due = async () =>
-      dueListSchema
+      duePageSchema
         .parse((await agent.get('/api/due').expect(200)).body)
-        .filter((one) => one.plate === plate);
+        .rows.filter((one) => one.plate === plate);
     expect((await due()).map(({ look, visitId }) => [look.what, visitId === id])).toEqual([
       ['nuts', true],
       ['tread', true],

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { CaseFile, EntriesKept, Visit, VisitDetail } from '@keen/contract';
-import { caseFileSchema, visitDetailSchema, visitListSchema } from '@keen/contract';
+import type { CaseFile, EntriesKept, Visit, VisitDetail, VisitPage } from '@keen/contract';
+import { caseFileSchema, visitDetailSchema, visitPageSchema } from '@keen/contract';
 import { diagnose } from '@keen/core';
 import type { RunningServer } from '../src/createServer.ts';
 import {
@@ -79,13 +79,13 @@ describe('a visit', () => {
     const { id } = await arrive(agent);
     expect(visitDetailSchema.safeParse(await detailOf(id)).error).toBeUndefined();
     const list = await agent.get('/api/visits').expect(200);
-    expect(visitListSchema.safeParse(list.body).error).toBeUndefined();
+    expect(visitPageSchema.safeParse(list.body).error).toBeUndefined();
   });
 
   it('leaves the open list when it is closed and comes back when opened', async () => {
     const { id } = await arrive(agent);
     const isListed = async (path: string) =>
-      ((await agent.get(path)).body as Visit[]).some((visit) => visit.id === id);
+      ((await agent.get(path)).body as VisitPage).visits.some((visit) => visit.id === id);
     await agent.put(`/api/visits/${id}/closed`).send({ closed: true }).expect(200);
     expect(await isListed('/api/visits')).toBe(false);
     expect(await isListed('/api/visits?all=true')).toBe(true);
@@ -109,7 +109,7 @@ describe('a visit', () => {
       .send({ id: randomUUID(), vehicle: { id: vehicle.id }, entries: [] })
       .expect(404);
     const list = await stranger.get('/api/visits?all=true');
-    expect(list.body).toEqual([]);
+    expect(list.body).toEqual({ visits: [], before: null });
     const cars = await stranger.get('/api/vehicles');
     expect(cars.body).toEqual([]);
   });

@@ -28,6 +28,10 @@ const SHOP_TABLES = [
   ['spec_sheets', 'shop_id'],
   ['audit_log', 'shop_id'],
   ['password_links', 'shop_id'],
+  ['visit_search', 'shop_id'],
+  ['due_looks', 'shop_id'],
+  ['tire_lines', 'shop_id'],
+  ['car_merges', 'shop_id'],
 ] as const;
 const APPENDED = ['entries', 'decisions', 'spec_sheets', 'audit_log'];
 
@@ -223,6 +227,25 @@ describe('rows of a shop', () => {
     // 23514 check_violation
     expect(await asApp(own.shop, () => code(app.query(statement)))).toBe('23514');
   });
+
+  it.each(['keen_find_visits($1, null, 50)', 'keen_find_cars($1, 50)'])(
+    'of another shop are not found by words either: %s',
+    async (call) => {
+      const count = async () =>
+        (await app.query<{ n: number }>(`select count(*)::int as n from ${call}`, ['test van']))
+          .rows[0]!.n;
+      expect(await asApp(own.shop, count)).toBe(1);
+      expect(await asApp(other.shop, count)).toBe(1);
+      expect(await asApp(null, count)).toBe(0);
+    },
+  );
+
+  it.each(['visit_search', 'due_looks', 'tire_lines'])(
+    'that are derived are not written by hand: %s',
+    async (table) => {
+      expect(await asApp(own.shop, () => code(app.query(`delete from ${table}`)))).toBe(DENIED);
+    },
+  );
 
   it('of another shop are not erased either', async () => {
     const erase = async () =>

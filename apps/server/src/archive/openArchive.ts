@@ -1,6 +1,7 @@
 import type { ArchiveTaken, ArchiveVisit } from '@keen/contract';
 import {
   archiveCarsSchema,
+  archiveMergesSchema,
   archivePeopleSchema,
   archiveSheetsSchema,
   archiveShopSchema,
@@ -14,13 +15,16 @@ import yauzl from 'yauzl';
 import type { Entry, ZipFile } from 'yauzl';
 import type { z } from 'zod';
 import { invalid } from '../errors.ts';
+import { BlockReader } from './blockReader.ts';
 
 /** Limits on what is unpacked, in real bytes: what a zip declares is not believed. */
-const MOST_IN_ALL = 4_000_000_000;
+const MOST_IN_ALL = 40_000_000_000;
 const MOST_IN_LIST = 200_000_000;
 const MOST_IN_VISIT = 30_000_000;
-const MOST_FILES = 4_000_000;
+const MOST_FILES = 8_000_000;
 const VISIT = /^visits\/[^/]{1,100}\/visit\.json$/;
+/** What is looked up by name; visits are read one after another, and tables for others not at all. */
+const BY_NAME = /^[^/]+$|^visits\/[^/]{1,100}\/photos\//;
 
 type Fault = ArchiveTaken['faults'][number];
 
@@ -29,9 +33,11 @@ export interface OpenArchive {
   shop: z.infer<typeof archiveShopSchema>;
   people: z.infer<typeof archivePeopleSchema>;
   cars: z.infer<typeof archiveCarsSchema>;
+  merges: z.infer<typeof archiveMergesSchema>;
   sheets: z.infer<typeof archiveSheetsSchema>;
   logo: Buffer | null;
-  /** Each visit with its folder, in order; one that cannot be read is among the faults. */
+  visitCount: number;
+  /** Each visit with its folder, as the zip lists them; one that cannot be read is among the faults. */
   visits(): AsyncGenerator<{ folder: string; visit: ArchiveVisit }>;
   /** A picture by its whole name; null when it is not there or too large. */
   picture(name: string): Promise<Buffer | null>;
@@ -47,23 +53,38 @@ export async function openArchive(path: string): Promise<OpenArchive> {
   const zip = await openZip(path).catch(() => {
     throw noArchive('', 'a whole zip file');
   });
-  const files = await entriesOf(zip).catch(() => {
+  const files = new Map<string, Entry>();
+  let visitCount = 0;
+  try {
+    for await (const entry of entriesOf(zip)) {
+      if (VISIT.test(entry.fileName)) visitCount++;
+      if (BY_NAME.test(entry.fileName)) files.set(entry.fileName, entry);
+    }
+  } catch {
     zip.close();
     throw noArchive('', 'a whole zip file');
-  });
+  }
   const faults: Fault[] = [];
   let left = MOST_IN_ALL;
 
-  const bytesOf = async (name: string, most: number): Promise<Buffer | Fault> => {
-    const entry = files.get(name);
+  const bytesOf = async (
+    name: string,
+    most: number,
+    entry: Entry | undefined = files.get(name),
+  ): Promise<Buffer | Fault> => {
     if (!entry) return { file: name, expected: 'to be in the archive' };
     const bytes = await unpack(zip, entry, Math.min(most, left)).catch(() => null);
     if (!bytes) return { file: name, expected: `a whole file of at most ${most} bytes` };
     left -= bytes.length;
     return bytes;
   };
-  const take = async <T>(name: string, most: number, schema: z.ZodType<T>): Promise<T | null> => {
-    const bytes = await bytesOf(name, most);
+  const take = async <T>(
+    name: string,
+    most: number,
+    schema: z.ZodType<T>,
+    entry?: Entry,
+  ): Promise<T | null> => {
+    const bytes = await bytesOf(name, most, entry);
     if (!Buffer.isBuffer(bytes)) {
       faults.push(bytes);
       return null;
@@ -92,12 +113,25 @@ export async function openArchive(path: string): Promise<OpenArchive> {
     shop,
     people: (await take('people.json', MOST_IN_LIST, archivePeopleSchema)) ?? [],
     cars: (await take('cars.json', MOST_IN_LIST, archiveCarsSchema)) ?? [],
+    // Archives from before entries could be joined have none.
+    merges: files.has('merges.json')
+      ? ((await take('merges.json', MOST_IN_LIST, archiveMergesSchema)) ?? [])
+      : [],
     sheets: (await take('sheets.json', MOST_IN_LIST, archiveSheetsSchema)) ?? [],
     logo: Buffer.isBuffer(logo) ? logo : null,
+    visitCount,
     async *visits() {
-      for (const name of [...files.keys()].filter((one) => VISIT.test(one)).toSorted()) {
-        const visit = await take(name, MOST_IN_VISIT, archiveVisitSchema);
-        if (visit) yield { folder: name.slice(0, -'visit.json'.length), visit };
+      // The list of files once more, so that a million of them need not be held in memory.
+      const again = await openZip(path);
+      try {
+        for await (const entry of entriesOf(again)) {
+          const name = entry.fileName;
+          if (!VISIT.test(name)) continue;
+          const visit = await take(name, MOST_IN_VISIT, archiveVisitSchema, entry);
+          if (visit) yield { folder: name.slice(0, -'visit.json'.length), visit };
+        }
+      } finally {
+        again.close();
       }
     },
     async picture(name) {
@@ -123,26 +157,44 @@ function parsed(bytes: Buffer): unknown {
 
 function openZip(path: string): Promise<ZipFile> {
   return new Promise((resolve, reject) => {
-    yauzl.open(
-      path,
+    const reader = new BlockReader(path);
+    yauzl.fromRandomAccessReader(
+      reader,
+      reader.size,
       { lazyEntries: true, autoClose: false, validateEntrySizes: true },
-      (error, zip) => (error ? reject(error) : resolve(zip)),
+      (error, zip) => {
+        if (!error) {
+          resolve(zip);
+          return;
+        }
+        reader.close(() => undefined);
+        reject(error);
+      },
     );
   });
 }
 
-function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
-  const files = new Map<string, Entry>();
-  return new Promise((resolve, reject) => {
-    if (zip.entryCount > MOST_FILES) reject(new Error('too many files'));
-    zip.on('entry', (entry: Entry) => {
-      files.set(entry.fileName, entry);
+/** The files of a zip in the order of its list. @throws where the list is damaged or too long */
+async function* entriesOf(zip: ZipFile): AsyncGenerator<Entry> {
+  if (zip.entryCount > MOST_FILES) throw new Error('too many files');
+  for (;;) {
+    const entry = await new Promise<Entry | null>((resolve, reject) => {
+      const settle = (result: Entry | null | Error) => {
+        zip.removeListener('entry', settle);
+        zip.removeListener('end', ended);
+        zip.removeListener('error', settle);
+        if (result instanceof Error) reject(result);
+        else resolve(result);
+      };
+      const ended = () => settle(null);
+      zip.on('entry', settle);
+      zip.on('end', ended);
+      zip.on('error', settle);
       zip.readEntry();
     });
-    zip.on('error', reject);
-    zip.on('end', () => resolve(files));
-    zip.readEntry();
-  });
+    if (!entry) return;
+    yield entry;
+  }
 }
 
 /** @throws when there are more bytes than allowed, or they are damaged */

@@ -3,7 +3,7 @@ import { foldEntries } from '@keen/core';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
 import { entryRecord } from '../db/entryRecord.ts';
-import { entries, visits } from '../db/schema/index.ts';
+import { entries, vehicles, visits } from '../db/schema/index.ts';
 
 /**
  * Erases what names a customer or is theirs: name, telephone, plate, VIN, words, signature, pictures,
@@ -22,6 +22,12 @@ export async function eraseCustomer(
     )}]::text[]) as erased`,
   );
   if (!rows[0]?.erased) return null;
+  // Entries that were joined to this car are the same customer's.
+  const joined = await tx
+    .select({ id: vehicles.id })
+    .from(vehicles)
+    .where(and(eq(vehicles.shopId, shopId), eq(vehicles.mergedInto, carId)));
+  for (const { id } of joined) await eraseCustomer(tx, shopId, id);
   const list = await tx
     .select({ id: visits.id })
     .from(visits)

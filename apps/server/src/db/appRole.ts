@@ -6,6 +6,11 @@ const GRANTS: Record<string, string> = {
   people: 'select, insert, update',
   vehicles: 'select, insert, update',
   visits: 'select, insert, update',
+  car_merges: 'select, insert, update',
+  // Derived from the visits by triggers.
+  visit_search: 'select',
+  due_looks: 'select',
+  tire_lines: 'select',
   // Appended, never changed.
   entries: 'select, insert',
   decisions: 'select, insert',
@@ -28,6 +33,8 @@ const FUNCTIONS = [
   'keen_shared_sheet(text)',
   'keen_shop_ids()',
   'keen_erase_customer(uuid, text[])',
+  'keen_find_visits(text, integer, integer)',
+  'keen_find_cars(text, integer)',
 ];
 
 /**

@@ -4,9 +4,21 @@ import type { NodePgDatabase } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
 import * as schema from './schema/index.ts';
 
-export type Database = NodePgDatabase<typeof schema>;
-/** The database or a transaction on it: services take either, so that they join the caller's. */
-export type Handle = Database | Parameters<Parameters<Database['transaction']>[0]>[0];
+export type Database = NodePgDatabase<typeof schema> & { $client: pg.Pool };
+/** What services ask: the database or a transaction on it, whichever the caller has. */
+export type Handle = Pick<
+  Database,
+  | '$count'
+  | 'delete'
+  | 'execute'
+  | 'insert'
+  | 'select'
+  | 'selectDistinct'
+  | 'selectDistinctOn'
+  | 'update'
+>;
+/** A transaction that can have steps within it, each taken back by itself. */
+export type SteppedHandle = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 /** Runs work for one shop; see {@link inShop}. */
 export type InShop = <T>(work: (tx: Handle) => Promise<T>) => Promise<T>;
@@ -25,6 +37,8 @@ export function connect(url: string): { pool: pg.Pool; db: Database } {
     query_timeout: STATEMENT_MS + CONNECT_MS,
     idle_in_transaction_session_timeout: STATEMENT_MS,
     keepAlive: true,
+    // Statements that do not wait for one another's answers travel together.
+    pipeline: true,
     application_name: 'keen',
   });
   // A connection that breaks in the middle of a transaction, between two queries, says so on the client
@@ -33,14 +47,105 @@ export function connect(url: string): { pool: pg.Pool; db: Database } {
   return { pool, db: drizzle(pool, { schema }) };
 }
 
+/** One query builder for each connection, since building one takes longer than a statement. */
+const handles = new WeakMap<pg.PoolClient, Handle>();
+
+function handleOf(client: pg.PoolClient): Handle {
+  const known = handles.get(client);
+  if (known) return known;
+  const handle = drizzle(client, { schema });
+  handles.set(client, handle);
+  return handle;
+}
+
+const preparedStatements = new WeakMap<Handle, Map<string, unknown>>();
+
+/**
+ * A statement that is asked all day, built once for each connection and planned once by the database.
+ * @param name - its name in the database; the same name is always the same statement
+ */
+export function prepared<Statement>(tx: Handle, name: string, build: () => Statement): Statement {
+  const known = preparedStatements.get(tx) ?? new Map<string, unknown>();
+  preparedStatements.set(tx, known);
+  let statement = known.get(name) as Statement | undefined;
+  if (statement === undefined) known.set(name, (statement = build()));
+  return statement;
+}
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
 /**
  * Runs work in a transaction that sees and writes the rows of one shop only: PostgreSQL's row security
- * goes by the setting, which ends with the transaction.
+ * goes by the setting, which ends with the transaction. The work's first statements travel with the
+ * beginning; should that fail, they see no shop at all.
  */
-export function inShop<T>(
+export async function inShop<T>(
   db: Database,
   shopId: string,
   work: (tx: Handle) => Promise<T>,
+): Promise<T> {
+  const { client, result } = await begun(db, 'begin', shopId, work);
+  try {
+    await client.query('commit');
+  } catch (error) {
+    await takeBack(client);
+    throw error;
+  }
+  client.release();
+  return result;
+}
+
+/** The same for work that only looks: nobody waits for the end of it, and the database refuses to write. */
+export async function lookInShop<T>(
+  db: Database,
+  shopId: string,
+  work: (tx: Handle) => Promise<T>,
+): Promise<T> {
+  const { client, result } = await begun(db, 'begin read only', shopId, work);
+  client.query('commit').then(
+    () => client.release(),
+    (broken: Error) => client.release(broken),
+  );
+  return result;
+}
+
+async function begun<T>(
+  db: Database,
+  beginning: string,
+  shopId: string,
+  work: (tx: Handle) => Promise<T>,
+): Promise<{ client: pg.PoolClient; result: T }> {
+  if (!UUID.test(shopId)) throw new Error('no id of a shop');
+  const client = await db.$client.connect();
+  // Both in one message, which takes no parameters.
+  const set = client.query(`${beginning}; select set_config('keen.shop', '${shopId}', true)`);
+  // Either may fail, and both are waited for: a connection that is given back has nothing more to do for us.
+  const [isSet, done] = await Promise.allSettled([set, begin(() => work(handleOf(client)))]);
+  if (isSet.status === 'fulfilled' && done.status === 'fulfilled') {
+    return { client, result: done.value };
+  }
+  await takeBack(client);
+  throw isSet.status === 'rejected' ? isSet.reason : (done as PromiseRejectedResult).reason;
+}
+
+/** Starts work at once; what it throws before it waits for anything is its rejection as well. */
+async function begin<T>(work: () => Promise<T>): Promise<T> {
+  return work();
+}
+
+/** A connection that cannot even roll back is not used again. */
+async function takeBack(client: pg.PoolClient): Promise<void> {
+  await client.query('rollback').then(
+    () => client.release(),
+    (broken: Error) => client.release(broken),
+  );
+}
+
+/** The same for work that has steps of its own to take back, as an import has. */
+export function inShopWithSteps<T>(
+  db: Database,
+  shopId: string,
+  work: (tx: SteppedHandle) => Promise<T>,
 ): Promise<T> {
   return db.transaction(async (tx) => {
     await tx.execute(sql`select set_config('keen.shop', ${shopId}, true)`);

@@ -14,6 +14,8 @@ export type LiveNote =
     }
   /** Something of the whole shop changed. */
   | { shopId: string; kind: 'sheets' | 'settings' }
+  /** An archive is being made or taken in: visits done of all. */
+  | { shopId: string; kind: 'archive'; way: 'in' | 'out'; done: number; total: number }
   /** The simulated gauge said something, or broke off. */
   | { shopId: string; kind: 'gauge'; says: GaugeMessage | 'breaksOff' }
   /** The simulated drive-over reader delivered a pass, which waits in the database, or broke off. */

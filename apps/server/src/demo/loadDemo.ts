@@ -16,6 +16,7 @@ import {
   shopLogos,
   shops,
   specSheets,
+  tireLines,
   vehicles,
   visits,
 } from '../db/schema/index.ts';
@@ -128,7 +129,9 @@ export async function removeDemo(db: Database): Promise<void> {
         photos,
         sheetLinks,
         entries,
+        // Search texts and due looks go with their visits.
         visits,
+        tireLines,
         vehicles,
         specSheets,
         shopLogos,

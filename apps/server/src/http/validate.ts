@@ -1,4 +1,5 @@
 import { refusalsOf, unstorable } from '@keen/contract';
+import type { Request } from 'express';
 import { z } from 'zod';
 import { invalid, notFound } from '../errors.ts';
 
@@ -19,6 +20,11 @@ export function validId(id: unknown, what: string): string {
   const result = z.uuid().safeParse(id);
   if (!result.success) throw notFound(what);
   return result.data.toLowerCase();
+}
+
+/** Checks what stands behind the question mark. @throws {AppError} 400 with every wrong part */
+export function validQuery<T>(schema: z.ZodType<T>, req: Request): T {
+  return validBody(schema, req.query);
 }
 
 /** A word of the query; what cannot be in any text finds nothing. @throws {AppError} 400 */

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import express from 'express';
 import type { Router } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 
 const YEAR_SECONDS = 31_536_000;
 
@@ -14,7 +15,11 @@ export function webApp(dir: string): Router {
   });
   router.use(
     '/assets',
-    express.static(join(dir, 'assets'), { immutable: true, maxAge: YEAR_SECONDS * 1000 }),
+    expressStaticGzip(join(dir, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: { immutable: true, maxAge: YEAR_SECONDS * 1000 },
+    }),
     (_req, res) => {
       res.status(404).end();
     },

@@ -5,10 +5,13 @@ import { pipeline } from 'node:stream/promises';
 import { fileURLToPath } from 'node:url';
 import type { ArchiveTaken } from '@keen/contract';
 import { AppError, invalid } from '../errors.ts';
-import type { ArchiveJob, ArchiveResult } from './archiveWorker.ts';
+import type { ArchiveJob, ArchiveProgress, ArchiveResult } from './archiveWorker.ts';
 
 const MEMORY_MB = 1_024;
-const LIMIT_MS = 30 * 60_000;
+const LIMIT_MS = 4 * 3_600_000;
+
+/** Told how far an archive is, now and then. */
+export type OnProgress = (progress: ArchiveProgress) => void;
 
 /** A process that packs or unpacks a shop's archive, so that the server answers others meanwhile. */
 function start(job: ArchiveJob, isAborted: AbortSignal): ChildProcess {
@@ -27,10 +30,11 @@ function start(job: ArchiveJob, isAborted: AbortSignal): ChildProcess {
   return child;
 }
 
-function resultOf(child: ChildProcess): Promise<ArchiveTaken | null> {
+function resultOf(child: ChildProcess, onProgress: OnProgress): Promise<ArchiveTaken | null> {
   return new Promise((resolve, reject) => {
-    child.once('message', (result: ArchiveResult) => {
-      if (result.ok) resolve(result.taken);
+    child.on('message', (result: ArchiveResult | ArchiveProgress) => {
+      if (!('ok' in result)) onProgress(result);
+      else if (result.ok) resolve(result.taken);
       else if (result.isRefused) reject(invalid(result.refusals, result.message));
       else reject(new Error(result.message));
     });
@@ -48,9 +52,10 @@ export async function packArchive(
   job: Extract<ArchiveJob, { kind: 'export' }>,
   to: Writable,
   isAborted: AbortSignal,
+  onProgress: OnProgress,
 ): Promise<void> {
   const child = start(job, isAborted);
-  const result = resultOf(child);
+  const result = resultOf(child, onProgress);
   // Ends the answer itself only when all of it has come.
   await Promise.all([result, pipeline(child.stdout!, to, { end: false })]);
   to.end();
@@ -60,8 +65,9 @@ export async function packArchive(
 export async function unpackArchive(
   job: Extract<ArchiveJob, { kind: 'import' }>,
   isAborted: AbortSignal,
+  onProgress: OnProgress,
 ): Promise<ArchiveTaken> {
-  const taken = await resultOf(start(job, isAborted));
+  const taken = await resultOf(start(job, isAborted), onProgress);
   if (!taken) throw new Error('nothing was taken');
   return taken;
 }

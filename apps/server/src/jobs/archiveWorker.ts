@@ -4,7 +4,7 @@ import pg from 'pg';
 import { exportArchive } from '../archive/exportArchive.ts';
 import { importArchive } from '../archive/importArchive.ts';
 import { openArchive } from '../archive/openArchive.ts';
-import { inShop } from '../db/client.ts';
+import { inShopWithSteps } from '../db/client.ts';
 import * as schema from '../db/schema/index.ts';
 import { AppError } from '../errors.ts';
 import type { Actor } from '../http/signedIn.ts';
@@ -14,7 +14,12 @@ export type ArchiveJob =
   | { kind: 'export'; databaseUrl: string; actor: Actor }
   | { kind: 'import'; databaseUrl: string; actor: Actor; file: string };
 
-/** How it ended. */
+/** How far it is, and how it ended. */
+export interface ArchiveProgress {
+  done: number;
+  total: number;
+}
+
 export type ArchiveResult =
   | { ok: true; taken: ArchiveTaken | null }
   | { ok: false; refusals: Refusal[]; message: string; isRefused: boolean };
@@ -40,6 +45,16 @@ function finish(result: ArchiveResult): void {
   process.send?.(result, () => process.exit(0));
 }
 
+const TELL_EVERY_MS = 500;
+let told = 0;
+
+function tell(done: number, total: number): void {
+  const now = Date.now();
+  if (now - told < TELL_EVERY_MS) return;
+  told = now;
+  process.send?.({ done, total } satisfies ArchiveProgress);
+}
+
 async function run(job: ArchiveJob): Promise<ArchiveTaken | null> {
   const client = new pg.Client({
     connectionString: job.databaseUrl,
@@ -51,12 +66,14 @@ async function run(job: ArchiveJob): Promise<ArchiveTaken | null> {
   const { shopId } = job.actor;
   try {
     if (job.kind === 'export') {
-      await inShop(db, shopId, async (tx) => exportArchive(tx, job.actor, process.stdout));
+      await inShopWithSteps(db, shopId, async (tx) =>
+        exportArchive(tx, job.actor, process.stdout, tell),
+      );
       return null;
     }
     const archive = await openArchive(job.file);
     try {
-      return await inShop(db, shopId, (tx) => importArchive(tx, job.actor, archive));
+      return await inShopWithSteps(db, shopId, (tx) => importArchive(tx, job.actor, archive, tell));
     } finally {
       archive.close();
     }

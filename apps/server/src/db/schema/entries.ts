@@ -32,8 +32,7 @@ export const entries = pgTable(
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
-    uniqueIndex('entries_visit_seq').on(table.visitId, table.seq),
-    index('entries_shop_visit').on(table.shopId, table.visitId),
+    uniqueIndex('entries_visit_seq').on(table.shopId, table.visitId, table.seq),
     index('entries_shop_person').on(table.shopId, table.personId),
     foreignKey({
       name: 'entries_own_visit',

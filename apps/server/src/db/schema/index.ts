@@ -1,5 +1,7 @@
 export { auditLog } from './auditLog.ts';
+export { carMerges } from './carMerges.ts';
 export { decisions } from './decisions.ts';
+export { dueLooks } from './dueLooks.ts';
 export { entries } from './entries.ts';
 export { passwordLinks } from './passwordLinks.ts';
 export { people } from './people.ts';
@@ -11,5 +13,7 @@ export { shopLogos } from './shopLogos.ts';
 export { shops } from './shops.ts';
 export { signInTries } from './signInTries.ts';
 export { specSheets } from './specSheets.ts';
+export { tireLines } from './tireLines.ts';
 export { vehicles } from './vehicles.ts';
+export { visitSearch } from './visitSearch.ts';
 export { visits } from './visits.ts';

@@ -1,10 +1,12 @@
 import type { VisitDraft } from '@keen/contract';
 import { sql } from 'drizzle-orm';
 import {
+  boolean,
   foreignKey,
   index,
   integer,
   pgTable,
+  text,
   timestamp,
   unique,
   uniqueIndex,
@@ -28,17 +30,25 @@ export const visits = pgTable(
     draft: jsonb().$type<VisitDraft>().notNull(),
     /** Number of the last entry in the draft. */
     seq: integer().notNull(),
+    // Columns for the index of turns. An index on the draft itself would be written with every reading.
+    sheetId: text('sheet_id').generatedAlwaysAs(sql`draft #>> '{visit,sheet,sheetId}'`),
+    hasTurns: boolean('has_turns').generatedAlwaysAs(
+      sql`draft #> '{visit,setRight,turns}' is not null`,
+    ),
   },
   (table) => [
     uniqueIndex('visits_shop_number').on(table.shopId, table.number),
     unique('visits_shop_id').on(table.shopId, table.id),
-    index('visits_shop_arrived').on(table.shopId, table.arrivedAt),
+    index('visits_shop_arrived').on(table.shopId, table.arrivedAt, table.number),
+    // The board: what has not been closed, in a shop of any age.
+    index('visits_shop_open')
+      .on(table.shopId, table.arrivedAt, table.number)
+      .where(sql`closed_at is null`),
     // What turns did on the cars of a sheet.
     index('visits_turned')
-      .on(table.shopId, sql`(draft #>> '{visit,sheet,sheetId}')`, table.arrivedAt)
-      .where(sql`draft #> '{visit,setRight,turns}' is not null`),
-    index('visits_vehicle').on(table.vehicleId),
-    index('visits_shop_vehicle').on(table.shopId, table.vehicleId),
+      .on(table.shopId, table.sheetId, table.arrivedAt)
+      .where(sql`has_turns`),
+    index('visits_shop_vehicle').on(table.shopId, table.vehicleId, table.arrivedAt),
     foreignKey({
       name: 'visits_own_vehicle',
       columns: [table.shopId, table.vehicleId],

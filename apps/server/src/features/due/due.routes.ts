@@ -1,41 +1,53 @@
-import type { DueRow } from '@keen/contract';
-import { desc, eq, sql } from 'drizzle-orm';
+import type { DuePage } from '@keen/contract';
+import { dueQuerySchema } from '@keen/contract';
+import { and, asc, eq, lte, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
-import { vehicles, visits } from '../../db/schema/index.ts';
+import { dueRow } from '../../db/dueRow.ts';
+import { dueLooks, vehicles } from '../../db/schema/index.ts';
 import type { Routes } from '../../http/routes.ts';
+import { validQuery } from '../../http/validate.ts';
 
-const MOST_CARS = 2_000;
+const PAGE = 100;
 
 /** What the shop's cars are due for, soonest first. */
 export function mountDue(routes: Routes): void {
-  routes.on('get', '/due', 'read', async ({ res, actor, inShop }) => {
-    res.json(await inShop((tx) => dueList(tx, actor.shopId)));
+  routes.on('get', '/due', 'read', async ({ req, res, actor, look }) => {
+    const { until, after } = validQuery(dueQuerySchema, req);
+    res.json(await look((tx) => duePage(tx, actor.shopId, until, after)));
   });
 }
 
-/** Each car's latest list counts; what a later visit has put down replaces what an earlier one had. */
-export async function dueList(db: Handle, shopId: string): Promise<DueRow[]> {
+/**
+ * A page of what is due, each car by its latest list.
+ * @param until - the last day that counts; all of them when left out
+ * @param after - what the page before ended with
+ */
+async function duePage(
+  db: Handle,
+  shopId: string,
+  until: string | undefined,
+  after: string | undefined,
+): Promise<DuePage> {
+  const [day, number, place] = after?.split('.') ?? [];
   const rows = await db
-    .selectDistinctOn([visits.vehicleId], {
-      visitId: visits.id,
-      number: visits.number,
-      draft: visits.draft,
-      vehicle: vehicles,
-    })
-    .from(visits)
-    .innerJoin(vehicles, eq(vehicles.id, visits.vehicleId))
+    .select({ due: dueLooks, vehicle: vehicles })
+    .from(dueLooks)
+    .innerJoin(vehicles, eq(vehicles.id, dueLooks.vehicleId))
     .where(
-      sql`${visits.shopId} = ${shopId} and jsonb_array_length(${visits.draft} -> 'visit' -> 'handOver' -> 'next') > 0`,
+      and(
+        eq(dueLooks.shopId, shopId),
+        until === undefined ? undefined : lte(dueLooks.dueOn, until),
+        day === undefined
+          ? undefined
+          : sql`(${dueLooks.dueOn}, ${dueLooks.number}, ${dueLooks.place}) > (${day}::date, ${Number(number)}::int, ${Number(place)}::int)`,
+      ),
     )
-    .orderBy(visits.vehicleId, desc(visits.arrivedAt))
-    .limit(MOST_CARS);
-  return rows
-    .flatMap(({ visitId, number, draft, vehicle }) =>
-      (draft.visit?.handOver?.next ?? []).flatMap((look, place): DueRow[] => {
-        if (look.state !== 'open') return [];
-        const { label: car, plate, customer, phone } = vehicle;
-        return [{ visitId, number, place, look, car, plate, customer, phone }];
-      }),
-    )
-    .toSorted((a, b) => a.look.on.localeCompare(b.look.on) || a.number - b.number);
+    .orderBy(asc(dueLooks.dueOn), asc(dueLooks.number), asc(dueLooks.place))
+    .limit(PAGE + 1);
+  const page = rows.slice(0, PAGE);
+  const last = rows.length > PAGE ? page.at(-1)!.due : null;
+  return {
+    rows: page.map(({ due, vehicle }) => dueRow(due, vehicle)),
+    after: last && `${last.dueOn}.${last.number}.${last.place}`,
+  };
 }

@@ -1,4 +1,4 @@
-import type { LiveEvent } from '@keen/contract';
+import type { LiveEvent, Visit } from '@keen/contract';
 import { and, asc, eq, gt } from 'drizzle-orm';
 import pg from 'pg';
 import type { Logger } from 'pino';
@@ -15,6 +15,9 @@ import type { OpenLines } from './openLines.ts';
 
 type NoteOf<Kind> = Extract<LiveNote, { kind: Kind }>;
 type PageNote = Exclude<LiveNote, NoteOf<'gauge'> | NoteOf<'reader'> | NoteOf<'signedOut'>>;
+
+/** Reads a visit as lists have it. */
+type FindVisit = (tx: Handle, shopId: string, id: string) => Promise<Visit | null>;
 
 /** Passes on what PostgreSQL notifies, to everyone of that shop who listens here. */
 export interface LiveHub {
@@ -37,8 +40,14 @@ const PULSE_TIMEOUT_MS = 10_000;
 /**
  * Keeps one connection for LISTEN, apart from the pool, and makes it again when it breaks. What was
  * notified meanwhile is gone, so every page is then told to fetch again.
+ * @param findVisit - tells what a visit is now that has changed
  */
-export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
+export function createLiveHub(
+  url: string,
+  db: Database,
+  log: Logger,
+  findVisit: FindVisit,
+): LiveHub {
   const pages = createListeners<string>();
   const gauges = createListeners<NoteOf<'gauge'>['says']>();
   const readers = createListeners<NoteOf<'reader'>['says']>();
@@ -111,8 +120,8 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
 
   async function tellPages(note: PageNote): Promise<void> {
     if (!pages.has(note.shopId)) return;
-    const event = await inShop(db, note.shopId, (tx) => eventOf(tx, note));
-    pages.tell(note.shopId, JSON.stringify(event));
+    const event = await inShop(db, note.shopId, (tx) => eventOf(tx, note, findVisit));
+    if (event) pages.tell(note.shopId, JSON.stringify(event));
   }
 
   return {
@@ -129,10 +138,21 @@ export function createLiveHub(url: string, db: Database, log: Logger): LiveHub {
   };
 }
 
-async function eventOf(tx: Handle, note: PageNote): Promise<LiveEvent> {
-  if ('kind' in note) return { kind: note.kind };
+async function eventOf(
+  tx: Handle,
+  note: PageNote,
+  findVisit: FindVisit,
+): Promise<LiveEvent | null> {
+  if ('kind' in note) {
+    if (note.kind !== 'archive') return { kind: note.kind };
+    const { kind, way, done, total } = note;
+    return { kind, way, done, total };
+  }
   const { visitId, after } = note;
-  if (after === undefined) return { kind: 'visit', visitId };
+  if (after === undefined) {
+    const visit = await findVisit(tx, note.shopId, visitId);
+    return visit && { kind: 'visit', visit };
+  }
   const rows = await tx
     .select()
     .from(entries)

@@ -1,7 +1,7 @@
 import type { CaseFile, Language, Units } from '@keen/contract';
 import type { EarlierVisit, FullAnswer, PaperFacts } from '@keen/core';
 import { declinedBefore, draftToCase, weighVisit } from '@keen/core';
-import { and, desc, eq, ne } from 'drizzle-orm';
+import { and, desc, eq, lt, ne } from 'drizzle-orm';
 import type { Handle, InShop } from '../../db/client.ts';
 import { decisions, people, shopLogos, shops, vehicles, visits } from '../../db/schema/index.ts';
 import { settingsOf } from '../../db/shopSettings.ts';
@@ -23,7 +23,9 @@ export async function paperFacts(
   const { shop, visit, vehicle, logo, decision, advisor, reader, earlier } = stored;
   const settings = settingsOf(shop);
   const { draft, number, arrivedAt } = visit;
-  const { diagnosis, expectedMm, outlook } = await diagnose(draftToCase(draft, '').file);
+  const before = { arrivedAt: arrivedAt.toISOString(), others: earlier };
+  const { file } = draftToCase(draft, '', {}, before);
+  const { diagnosis, expectedMm, outlook } = await diagnose(file);
   return {
     shop: {
       name: shop.name,
@@ -32,6 +34,7 @@ export async function paperFacts(
       logo: logo && `data:${logo.type};base64,${logo.picture.toString('base64')}`,
     },
     visit: { number, arrivedAt: arrivedAt.toISOString(), draft },
+    file,
     vehicle,
     advisor: advisor?.name ?? '',
     diagnosis,
@@ -87,13 +90,13 @@ async function storedFacts(tx: Handle, actor: Actor, id: string) {
 /** Earlier visits of the same car, latest first, each with its last decision. */
 async function earlierVisits(
   tx: Handle,
-  { id, vehicleId }: Pick<typeof visits.$inferSelect, 'id' | 'vehicleId'>,
+  { id, vehicleId, arrivedAt }: Pick<typeof visits.$inferSelect, 'id' | 'vehicleId' | 'arrivedAt'>,
 ): Promise<EarlierVisit[]> {
   const rows = await tx
     .selectDistinctOn([visits.arrivedAt, visits.id])
     .from(visits)
     .leftJoin(decisions, eq(decisions.visitId, visits.id))
-    .where(and(eq(visits.vehicleId, vehicleId), ne(visits.id, id)))
+    .where(and(eq(visits.vehicleId, vehicleId), ne(visits.id, id), lt(visits.arrivedAt, arrivedAt)))
     .orderBy(desc(visits.arrivedAt), visits.id, desc(decisions.createdAt));
   return rows.map((row) => ({
     number: row.visits.number,

@@ -35,12 +35,7 @@ export async function turnsOfSheet(db: Handle, sheetId: string): Promise<Learned
   const rows = await db
     .select({ draft: visits.draft })
     .from(visits)
-    .where(
-      and(
-        sql`${visits.draft} #>> '{visit,sheet,sheetId}' = ${sheetId}`,
-        sql`${visits.draft} #> '{visit,setRight,turns}' is not null`,
-      ),
-    )
+    .where(and(eq(visits.sheetId, sheetId), visits.hasTurns))
     .orderBy(desc(visits.arrivedAt))
     .limit(TURNED_VISITS);
   return pooled(rows.flatMap(({ draft }) => turnsLearned(draft)));

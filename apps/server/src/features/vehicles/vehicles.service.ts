@@ -1,48 +1,50 @@
 import type { ChangeVehicle, TireLine, VehicleRecord } from '@keen/contract';
 import { checkVin } from '@keen/core';
-import { and, desc, eq, ilike, ne, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, ne, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
+import { livingCars } from '../../db/livingCars.ts';
 import { plateKeyOf } from '../../db/plateKey.ts';
-import { vehicles, visits } from '../../db/schema/index.ts';
+import { tireLines as lines, vehicles, visits } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { vehicleRecord } from '../../db/vehicleRecord.ts';
 import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
 const MOST = 20;
-const MOST_LINES = 200;
+const MOST_LINES = 500;
 
-/** Cars of the shop by a part of plate, car, customer, telephone or VIN. */
+/** Cars of the shop by a part of plate, car, customer, telephone or VIN: plates that begin so first. */
 export async function findVehicles(
   db: Handle,
   { shopId }: Actor,
   words: string,
 ): Promise<VehicleRecord[]> {
+  const own = eq(vehicles.shopId, shopId);
+  if (words === '') {
+    const latest = await db
+      .select()
+      .from(vehicles)
+      .where(and(own, isNull(vehicles.mergedInto)))
+      .orderBy(desc(vehicles.lastVisitAt), desc(vehicles.id))
+      .limit(MOST);
+    return latest.map((row) => vehicleRecord(row, null));
+  }
+  const found = await db.execute<{ id: string }>(
+    sql`select keen_find_cars(${words}, ${MOST}) as id`,
+  );
+  const ids = await livingCars(
+    db,
+    shopId,
+    found.rows.map(({ id }) => id),
+  );
+  if (ids.length === 0) return [];
   const rows = await db
     .select()
     .from(vehicles)
-    .where(and(eq(vehicles.shopId, shopId), matching(words)))
-    .orderBy(desc(vehicles.createdAt))
-    .limit(MOST);
-  return rows.map((row) => vehicleRecord(row, null));
-}
-
-function matching(words: string) {
-  if (words === '') return undefined;
-  const escaped = `%${words.replace(/[\\%_]/g, '\\$&')}%`;
-  const plate = words.toUpperCase().replace(/[^\p{L}\p{N}]/gu, '');
-  const digits = words.replace(/\D/g, '');
-  return or(
-    ilike(vehicles.label, escaped),
-    ilike(vehicles.customer, escaped),
-    ...(plate === ''
-      ? []
-      : [ilike(vehicles.plateKey, `%${plate}%`), ilike(vehicles.vin, `%${plate}%`)]),
-    // A telephone number is written in many ways; its digits count.
-    ...(digits.length < 3
-      ? []
-      : [sql`regexp_replace(${vehicles.phone}, '\\D', '', 'g') like ${`%${digits}%`}`]),
-  );
+    .where(and(own, inArray(vehicles.id, ids)));
+  return rows
+    .toSorted((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id))
+    .map((row) => vehicleRecord(row, null));
 }
 
 /**
@@ -62,12 +64,13 @@ export async function changeVehicle(
   const plateKey = change.plate === undefined ? undefined : plateKeyOf(change.plate);
   if (plateKey !== undefined) {
     const [other] = await tx
-      .select({ id: vehicles.id })
+      .select({ id: vehicles.id, mergedInto: vehicles.mergedInto })
       .from(vehicles)
       .where(
         and(eq(vehicles.shopId, shopId), eq(vehicles.plateKey, plateKey), ne(vehicles.id, id)),
       );
-    if (other) throw conflict('Another car has this plate');
+    if (other && other.mergedInto !== id) throw conflict('Another car has this plate');
+    if (other) await swapPlates(tx, shopId, id, other.id, plateKey);
   }
   const [row] = await tx
     .update(vehicles)
@@ -81,20 +84,38 @@ export async function changeVehicle(
   return vehicleRecord(row, null);
 }
 
-/** Depth when new of each line of tires, as it was entered last in this shop. */
+/** A car takes the plate of an entry that was joined to it; that one gets the car's. */
+async function swapPlates(
+  tx: Handle,
+  shopId: string,
+  id: string,
+  mergedId: string,
+  plateKey: string,
+): Promise<void> {
+  const own = eq(vehicles.shopId, shopId);
+  const [car] = await tx
+    .select({ plate: vehicles.plate, plateKey: vehicles.plateKey })
+    .from(vehicles)
+    .where(and(own, eq(vehicles.id, id)));
+  if (!car) return;
+  // A plate is one car's at any moment: the key in between is no plate's.
+  await tx
+    .update(vehicles)
+    .set({ plateKey: `~${id}` })
+    .where(and(own, eq(vehicles.id, id)));
+  await tx
+    .update(vehicles)
+    .set({ plate: car.plate, plateKey: car.plateKey })
+    .where(and(own, eq(vehicles.id, mergedId), eq(vehicles.plateKey, plateKey)));
+}
+
+/** Depth when new of each line of tires, as it was entered last in this shop; the lines used last. */
 export async function tireLines(db: Handle, { shopId }: Actor): Promise<TireLine[]> {
-  const { rows } = await db.execute<{ line: string; depth: number }>(sql`
-    select distinct on (lower(line)) line, depth::float8 as depth
-    from (
-      select wheel.value ->> 'line' as line,
-             ${visits.draft} -> 'tires' -> wheel.key ->> 'newDepth' as depth,
-             ${visits.arrivedAt} as at
-      from ${visits}, jsonb_each(${visits.draft} -> 'visit' -> 'tires') as wheel
-      where ${visits.shopId} = ${shopId}
-    ) as known
-    where line is not null and depth is not null
-    order by lower(line), at desc
-    limit ${MOST_LINES}
-  `);
-  return rows.map(({ line, depth }) => ({ line, newDepth: Number(depth) }));
+  const rows = await db
+    .select({ line: lines.line, newDepth: lines.newDepth })
+    .from(lines)
+    .where(eq(lines.shopId, shopId))
+    .orderBy(desc(lines.at), asc(lines.key))
+    .limit(MOST_LINES);
+  return rows.toSorted((a, b) => a.line.localeCompare(b.line));
 }

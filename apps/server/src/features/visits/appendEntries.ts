@@ -1,7 +1,8 @@
-import type { EntriesKept, Entry } from '@keen/contract';
+import type { EntriesKept, Entry, StoredEntry } from '@keen/contract';
 import { rightForPath, roleMay } from '@keen/contract';
 import { foldEntries } from '@keen/core';
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
+import { prepared } from '../../db/client.ts';
 import type { Handle } from '../../db/client.ts';
 import { entryRecord } from '../../db/entryRecord.ts';
 import { entries, visits } from '../../db/schema/index.ts';
@@ -39,55 +40,86 @@ export async function append(
   visitId: string,
   list: readonly Entry[],
 ): Promise<EntriesKept> {
-  const [visit] = await tx
-    .select()
-    .from(visits)
-    .where(and(eq(visits.id, visitId), eq(visits.shopId, actor.shopId)))
-    .for('update');
-  if (!visit) throw notFound('visit');
-  if (list.length === 0) return { entries: [], seq: visit.seq };
+  const { shopId, personId } = actor;
   const ids = list.map((entry) => entry.id.toLowerCase());
-  const known = await tx
-    .select({ id: entries.id, visitId: entries.visitId })
-    .from(entries)
-    .where(inArray(entries.id, ids));
+  const [[visit], known] = await Promise.all([
+    statements.lock(tx).execute({ shopId, visitId }),
+    // Sent after the lock, so that it sees what whoever held it has written.
+    statements.known(tx).execute({ ids }),
+  ]);
+  if (!visit) throw notFound('visit');
   if (known.some((row) => row.visitId !== visitId)) throw conflict('An entry id is taken');
   const seen = new Set(known.map((row) => row.id));
   // Ids are compared as the database writes them, in lower case.
   const fresh = list
     .map((entry) => ({ ...entry, id: entry.id.toLowerCase() }))
-    .filter((entry) => !seen.has(entry.id) && seen.add(entry.id));
-  if (fresh.length > 0) {
-    const added = await tx
-      .insert(entries)
-      .values(
-        fresh.map((entry, index) => ({
-          id: entry.id,
-          shopId: actor.shopId,
-          visitId,
-          seq: visit.seq + index + 1,
-          path: entry.path,
-          value: entry.value,
-          personId: actor.personId,
-          at: new Date(entry.at),
-          over: entry.over ?? null,
-        })),
-      )
-      .onConflictDoNothing()
-      .returning({ id: entries.id });
-    // An id of another shop's row, which is not seen from here.
-    if (added.length < fresh.length) throw conflict('An entry id is taken');
-    const seq = visit.seq + fresh.length;
-    await tx
-      .update(visits)
-      .set({ draft: foldEntries(visit.draft, fresh), seq })
-      .where(eq(visits.id, visitId));
-    await tellLive(tx, { shopId: actor.shopId, visitId, after: visit.seq });
-  }
-  const stored = await tx
-    .select()
-    .from(entries)
-    .where(and(eq(entries.visitId, visitId), inArray(entries.id, ids)))
-    .orderBy(asc(entries.seq));
-  return { entries: stored.map(entryRecord), seq: visit.seq + fresh.length };
+    .filter((entry) => !seen.has(entry.id) && seen.add(entry.id))
+    .map((entry, index): StoredEntry => ({
+      id: entry.id,
+      path: entry.path,
+      value: entry.value,
+      at: new Date(entry.at).toISOString(),
+      seq: visit.seq + index + 1,
+      personId,
+      ...(entry.over ? { over: entry.over } : {}),
+    }));
+  const seq = visit.seq + fresh.length;
+  const stored = known.map(entryRecord);
+  if (fresh.length === 0) return { entries: stored.toSorted(bySeq), seq };
+  const [added] = await Promise.all([
+    statements.insert(tx).execute({ shopId, visitId, personId, rows: JSON.stringify(fresh) }),
+    statements
+      .fold(tx)
+      .execute({ visitId, draft: JSON.stringify(foldEntries(visit.draft, fresh)), seq }),
+    tellLive(tx, { shopId, visitId, after: visit.seq }),
+  ]);
+  // An id of another shop's row, which is not seen from here: everything is taken back.
+  if (added.rowCount !== fresh.length) throw conflict('An entry id is taken');
+  return { entries: [...stored, ...fresh].toSorted(bySeq), seq };
 }
+
+const value = (name: string) => sql.placeholder(name);
+
+/** What a saved reading asks of the database, over and over. */
+const statements = {
+  lock: (tx: Handle) =>
+    prepared(tx, 'append_lock', () =>
+      tx
+        .select()
+        .from(visits)
+        .where(and(eq(visits.id, value('visitId')), eq(visits.shopId, value('shopId'))))
+        .for('update')
+        .prepare('append_lock'),
+    ),
+  known: (tx: Handle) =>
+    prepared(tx, 'append_known', () =>
+      tx
+        .select()
+        .from(entries)
+        .where(sql`${entries.id} = any(${value('ids')}::uuid[])`)
+        .prepare('append_known'),
+    ),
+  insert: (tx: Handle) =>
+    prepared(tx, 'append_insert', () =>
+      tx
+        .insert(entries)
+        .select(
+          sql`select row.id, ${value('shopId')}::uuid, ${value('visitId')}::uuid, row.seq, row.path, row.value, row.over,
+                ${value('personId')}::uuid, row.at, now()
+              from jsonb_to_recordset(${value('rows')}::jsonb)
+                as row(id uuid, seq int, path text, value jsonb, over jsonb, at timestamptz)`,
+        )
+        .onConflictDoNothing()
+        .prepare('append_insert'),
+    ),
+  fold: (tx: Handle) =>
+    prepared(tx, 'append_fold', () =>
+      tx
+        .update(visits)
+        .set({ draft: sql`${value('draft')}::jsonb`, seq: sql`${value('seq')}::int` })
+        .where(eq(visits.id, value('visitId')))
+        .prepare('append_fold'),
+    ),
+};
+
+const bySeq = (a: { seq: number }, b: { seq: number }) => a.seq - b.seq;

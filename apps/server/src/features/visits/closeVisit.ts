@@ -5,7 +5,7 @@ import { visits } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
-import { visitDetail } from './readVisits.ts';
+import { oneVisit } from './readVisits.ts';
 
 /** Closes a visit, or opens it again. */
 export async function setClosed(
@@ -21,5 +21,5 @@ export async function setClosed(
     .returning({ id: visits.id });
   if (rows.length === 0) throw notFound('visit');
   await tellLive(tx, { shopId: actor.shopId, visitId: id });
-  return (await visitDetail(tx, actor, id)).visit;
+  return oneVisit(tx, actor, id);
 }

@@ -8,7 +8,7 @@ import { tellLive } from '../../db/tellLive.ts';
 import { conflict, invalid } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { caseOf, visitDetail } from './readVisits.ts';
-import { decisionRecord } from './visitRecord.ts';
+import { decisionRecord } from '../../db/visitRecord.ts';
 
 /**
  * Saves a decision beside the full diagnosis of that moment. Asking twice with the same id gives the
@@ -28,7 +28,7 @@ export async function decide(
   }));
   const known = detail.decisions.find((decision) => decision.id === order.id);
   if (known) return known;
-  const { diagnosis, outlook } = await diagnose(caseOf(detail.visit));
+  const { diagnosis, outlook } = await diagnose(caseOf(detail));
   const advised = weighVisit(outlook, prices, detail.visit.draft, order.replace).advised.course;
   if (order.action !== advised && order.reason === '') {
     throw invalid([

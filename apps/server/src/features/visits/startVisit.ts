@@ -4,6 +4,7 @@ import { visitTakes } from '@keen/contract';
 import { caseToChanges } from '@keen/core';
 import { and, eq, max, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
+import { livingCars } from '../../db/livingCars.ts';
 import { plateKeyOf } from '../../db/plateKey.ts';
 import { vehicles, visits } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
@@ -11,7 +12,7 @@ import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { append, refuseUnallowed } from './appendEntries.ts';
 import { carriedOver, shopLimits } from './carriedOver.ts';
-import { visitDetail } from './readVisits.ts';
+import { oneVisit } from './readVisits.ts';
 
 /** A car arrives. Asking twice with the same id gives the same visit. */
 export async function startVisit(tx: Handle, actor: Actor, order: NewVisit): Promise<Visit> {
@@ -34,7 +35,7 @@ export async function startVisit(tx: Handle, actor: Actor, order: NewVisit): Pro
     ]);
     await tellLive(tx, { shopId: actor.shopId, visitId: order.id });
   }
-  return (await visitDetail(tx, actor, order.id)).visit;
+  return oneVisit(tx, actor, order.id);
 }
 
 /** A visit from a case file; the car is a new one named by the file's label. */
@@ -59,12 +60,9 @@ export async function importVisit(tx: Handle, actor: Actor, file: CaseFile): Pro
 
 async function vehicleFor(tx: Handle, actor: Actor, vehicle: NewVisit['vehicle']): Promise<string> {
   if (!('plate' in vehicle)) {
-    const [known] = await tx
-      .select({ id: vehicles.id })
-      .from(vehicles)
-      .where(and(eq(vehicles.id, vehicle.id), eq(vehicles.shopId, actor.shopId)));
-    if (!known) throw notFound('car');
-    return known.id;
+    const [known] = await livingCars(tx, actor.shopId, [vehicle.id]);
+    if (known === undefined) throw notFound('car');
+    return known;
   }
   const plateKey = plateKeyOf(vehicle.plate);
   // Two people who take in the same plate at once get the same car.
@@ -77,7 +75,8 @@ async function vehicleFor(tx: Handle, actor: Actor, vehicle: NewVisit['vehicle']
     .from(vehicles)
     .where(and(eq(vehicles.shopId, actor.shopId), eq(vehicles.plateKey, plateKey)));
   if (!kept) throw conflict('This car could not be saved; its id is taken');
-  return kept.id;
+  const [living] = await livingCars(tx, actor.shopId, [kept.id]);
+  return living ?? kept.id;
 }
 
 async function insertVisit(tx: Handle, actor: Actor, id: string, vehicleId: string): Promise<void> {

@@ -4,20 +4,24 @@ import {
   newDecisionSchema,
   newEntriesSchema,
   newVisitSchema,
+  visitsQuerySchema,
 } from '@keen/contract';
 import type { Context } from '../../context.ts';
-import { validBody, validId } from '../../http/validate.ts';
+import { validBody, validId, validQuery } from '../../http/validate.ts';
 import type { Routes } from '../../http/routes.ts';
 import { diagnoseFor } from '../../jobs/diagnosisPool.ts';
 import { appendEntries } from './appendEntries.ts';
 import { setClosed } from './closeVisit.ts';
 import { decide } from './decideVisit.ts';
-import { caseOf, listVisits, visitDetail } from './readVisits.ts';
+import { caseOf, openVisits, searchVisits, visitDetail } from './readVisits.ts';
 import { importVisit, startVisit } from './startVisit.ts';
 
 export function mountVisits(routes: Routes, { diagnoses }: Context): void {
-  routes.on('get', '/visits', 'read', async ({ req, res, actor, inShop }) => {
-    res.json(await inShop((tx) => listVisits(tx, actor, req.query.all === 'true')));
+  routes.on('get', '/visits', 'read', async ({ req, res, actor, look }) => {
+    const { all, words = '', before } = validQuery(visitsQuerySchema, req);
+    res.json(
+      await look((tx) => (all ? searchVisits(tx, actor, words, before) : openVisits(tx, actor))),
+    );
   });
   routes.on('post', '/visits', 'workOnVisits', async ({ req, res, actor, inShop }) => {
     const order = validBody(newVisitSchema, req.body);
@@ -27,9 +31,9 @@ export function mountVisits(routes: Routes, { diagnoses }: Context): void {
     const file = validBody(caseFileSchema, req.body);
     res.json(await inShop((tx) => importVisit(tx, actor, file)));
   });
-  routes.on('get', '/visits/:id', 'read', async ({ req, res, actor, inShop }) => {
+  routes.on('get', '/visits/:id', 'read', async ({ req, res, actor, look }) => {
     const id = validId(req.params.id, 'visit');
-    res.json(await inShop((tx) => visitDetail(tx, actor, id)));
+    res.json(await look((tx) => visitDetail(tx, actor, id)));
   });
   routes.on('post', '/visits/:id/entries', 'workOnVisits', async (asked) => {
     const { req, res, actor, inShop } = asked;
@@ -49,15 +53,15 @@ export function mountVisits(routes: Routes, { diagnoses }: Context): void {
     res.json(await inShop((tx) => setClosed(tx, actor, id, closed)));
   });
   routes.on('get', '/visits/:id/diagnosis', 'read', async (asked) => {
-    const { req, res, actor, inShop } = asked;
+    const { req, res, actor, look } = asked;
     const id = validId(req.params.id, 'visit');
-    const { visit } = await inShop((tx) => visitDetail(tx, actor, id));
-    res.json((await diagnoseFor(diagnoses, asked)(caseOf(visit))).diagnosis);
+    const detail = await look((tx) => visitDetail(tx, actor, id));
+    res.json((await diagnoseFor(diagnoses, asked)(caseOf(detail))).diagnosis);
   });
-  routes.on('get', '/visits/:id/case', 'read', async ({ req, res, actor, inShop }) => {
+  routes.on('get', '/visits/:id/case', 'read', async ({ req, res, actor, look }) => {
     const id = validId(req.params.id, 'visit');
-    const { visit } = await inShop((tx) => visitDetail(tx, actor, id));
-    res.attachment(`visit-${visit.number}.keen.json`);
-    res.json(caseOf(visit));
+    const detail = await look((tx) => visitDetail(tx, actor, id));
+    res.attachment(`visit-${detail.visit.number}.keen.json`);
+    res.json(caseOf(detail));
   });
 }

@@ -1,7 +1,7 @@
 import type { Decision, Visit } from '@keen/contract';
 import type { InferSelectModel } from 'drizzle-orm';
-import type { decisions, vehicles, visits } from '../../db/schema/index.ts';
-import { vehicleRecord } from '../../db/vehicleRecord.ts';
+import type { decisions, vehicles, visits } from './schema/index.ts';
+import { vehicleRecord } from './vehicleRecord.ts';
 
 type VisitRow = InferSelectModel<typeof visits>;
 type VehicleRow = InferSelectModel<typeof vehicles>;
