@@ -65,9 +65,10 @@ test('the bench and the page on how it works have nothing that axe objects to', 
   await expectClean(page, 'how it works');
 });
 
-test('sheets, devices, shop and the due list have nothing that axe objects to', async ({
+test('sheets, devices, shop, garage and the due list have nothing that axe objects to', async ({
   page,
 }) => {
+  test.slow();
   await comeIn(page, 'Ansa');
   await page.getByRole('link', { name: 'Sheets' }).click();
   await page.getByRole('link', { name: /Harbour saloon/ }).click();
@@ -82,6 +83,17 @@ test('sheets, devices, shop and the due list have nothing that axe objects to', 
   await page.goto('/due');
   await expect(page.getByRole('group', { name: 'Looking ahead' })).toBeVisible();
   await expectClean(page, 'due');
+  await page.goto('/garage');
+  await expect(page.getByRole('link', { name: /418 KQ/ })).toBeVisible();
+  await expectClean(page, 'garage');
+  await page.getByRole('link', { name: /418 KQ/ }).click();
+  await expect(page.getByText('band: where it goes as the car is')).toBeVisible();
+  await expectClean(page, 'a car');
+  await page.getByRole('button', { name: 'As a table' }).click();
+  await expectClean(page, 'a car as a table');
+  await page.getByRole('link', { name: /cars of this customer/ }).click();
+  await expect(page.getByText(/within three months/)).toBeVisible({ timeout: 60_000 });
+  await expectClean(page, 'a fleet');
   await page.goto('/account');
   await expect(page.getByRole('heading', { name: 'Where you are signed in' })).toBeVisible();
   await expectClean(page, 'account');

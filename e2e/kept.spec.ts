@@ -86,7 +86,7 @@ test('with the server gone the visit opens again, goes on, and is sent once when
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Left front, centre' })).toBeVisible();
   const kept = () =>
-    page.evaluate(async () => (await (await caches.open('keen-data')).keys()).length);
+    page.evaluate(async () => (await (await caches.open('keen-data-2')).keys()).length);
   await expect.poll(kept).toBeGreaterThan(15);
   await turn('stop');
   try {

@@ -11,10 +11,12 @@ import { SESSION } from './visitBench.tsx';
 /** What was asked of the server: method and path, with what was sent. */
 export interface Asked {
   what: string;
+  /** Behind the question mark, with it. */
+  query: string;
   body: unknown;
 }
 
-/** Answers by method and path; a number is a refusal of that status, none at all a server that is gone. */
+/** Answers by method and path, or promises of them; a number is a refusal of that status, none at all a server that is gone. */
 export type Answers = Record<string, unknown>;
 
 /**
@@ -29,10 +31,12 @@ export function showPage(
   const asked: Asked[] = [];
   const known: Answers = { 'GET /api/session': SESSION, ...answers };
   vi.stubGlobal('fetch', async (request: Request) => {
-    const what = `${request.method} ${new URL(request.url).pathname}`;
+    const { pathname, search } = new URL(request.url);
+    const what = `${request.method} ${pathname}`;
     const text = await request.text();
-    asked.push({ what, body: text === '' ? null : JSON.parse(text) });
-    const answer = known[what];
+    const isJson = request.headers.get('content-type')?.includes('json') ?? false;
+    asked.push({ what, query: search, body: isJson ? JSON.parse(text) : text || null });
+    const answer = await known[what];
     if (answer === undefined) throw new TypeError(`nobody answers ${what}`);
     if (typeof answer !== 'number') return Response.json(answer);
     const title = `Refused with ${answer}`;
@@ -58,7 +62,10 @@ export function showPage(
   );
   return {
     /** What the page asked to be changed. */
-    sent: () => asked.filter(({ what }) => !what.startsWith('GET')),
+    sent: () =>
+      asked.filter(({ what }) => !what.startsWith('GET')).map(({ what, body }) => ({ what, body })),
+    /** What was asked for with a method and path, as it stood behind the question mark. */
+    queries: (of: string) => asked.filter(({ what }) => what === of).map(({ query }) => query),
     /** Later answers. */
     answers: known,
   };

@@ -1,5 +1,5 @@
-import type { DueRow, NewSheetLink, SharedSheet, SheetLink } from '@keen/contract';
-import { dueListSchema, sharedSheetSchema, sheetLinkListSchema } from '@keen/contract';
+import type { DuePage, NewSheetLink, SharedSheet, SheetLink } from '@keen/contract';
+import { duePageSchema, sharedSheetSchema, sheetLinkListSchema } from '@keen/contract';
 import { keenApi } from './keenApi.ts';
 
 /** Links to sheets, the sheet behind one, and what is due. */
@@ -27,9 +27,18 @@ const handOverApi = keenApi.injectEndpoints({
       query: (token) => `shared/${encodeURIComponent(token)}`,
       responseSchema: sharedSheetSchema,
     }),
-    due: build.query<DueRow[], void>({
-      query: () => 'due',
-      responseSchema: dueListSchema,
+    /** What the cars are due for up to a day, page by page; null for all of it. */
+    due: build.infiniteQuery<DuePage, string | null, string | null>({
+      query: ({ queryArg: until, pageParam: after }) => ({
+        url: 'due',
+        params: { ...(until === null ? {} : { until }), ...(after === null ? {} : { after }) },
+      }),
+      infiniteQueryOptions: {
+        initialPageParam: null,
+        getNextPageParam: ({ after }) => after ?? undefined,
+      },
+      keepUnusedDataFor: 5,
+      responseSchema: duePageSchema,
       providesTags: ['Due'],
     }),
   }),
@@ -40,5 +49,5 @@ export const {
   useMakeLinkMutation,
   useEndLinkMutation,
   useSharedSheetQuery,
-  useDueQuery,
+  useDueInfiniteQuery,
 } = handOverApi;

@@ -17,6 +17,7 @@ import type {
   VehicleRecord,
   Visit,
   VisitDetail,
+  VisitPage,
   Welcome,
 } from '@keen/contract';
 import {
@@ -31,13 +32,15 @@ import {
   vehicleRecordSchema,
   vehicleListSchema,
   visitDetailSchema,
-  visitListSchema,
+  visitPageSchema,
   visitSchema,
   welcomeSchema,
 } from '@keen/contract';
+import { current } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { KEPT_HEADER, noteKept } from './keptAnswers.ts';
+import { keepNewer, keepNewerRows } from './mergeEntries.ts';
 import { clearSignedOut, isMarkedSignedOut, noteSignedIn } from './signOutMark.ts';
 
 /** A session that a sign-in answers with is the current one, without asking again. */
@@ -113,6 +116,7 @@ export const keenApi = createApi({
     'Lines',
     'Links',
     'Due',
+    'Cars',
     'Staff',
     'Audit',
     'OwnSessions',
@@ -176,14 +180,35 @@ export const keenApi = createApi({
       query: (q) => ({ url: 'vehicles', params: { q } }),
       responseSchema: vehicleListSchema,
     }),
-    visits: build.query<Visit[], { all: boolean }>({
-      query: ({ all }) => ({ url: 'visits', params: all ? { all: 'true' } : {} }),
-      responseSchema: visitListSchema,
+    openVisits: build.query<VisitPage, void>({
+      query: () => 'visits',
+      responseSchema: visitPageSchema,
+      providesTags: ['Visits'],
+      merge: (known, answer) => keepNewerRows(current(known), answer),
+    }),
+    /** All visits that fit every word, page by page, latest first. */
+    searchVisits: build.infiniteQuery<VisitPage, string, number | null>({
+      query: ({ queryArg: words, pageParam: before }) => ({
+        url: 'visits',
+        params: {
+          all: 'true',
+          ...(words === '' ? {} : { words }),
+          ...(before === null ? {} : { before }),
+        },
+      }),
+      infiniteQueryOptions: {
+        initialPageParam: null,
+        getNextPageParam: ({ before }) => before ?? undefined,
+      },
+      // What was loaded further down is fetched again when it is asked for again.
+      keepUnusedDataFor: 5,
+      responseSchema: visitPageSchema,
       providesTags: ['Visits'],
     }),
     visit: build.query<VisitDetail, string>({
       query: (id) => `visits/${id}`,
       responseSchema: visitDetailSchema,
+      merge: (known, answer) => keepNewer(current(known), answer),
       providesTags: (_result, _error, id) => [{ type: 'Visit', id }],
     }),
     startVisit: build.mutation<Visit, NewVisit>({
@@ -286,7 +311,8 @@ export const {
   useSignOutMutation,
   useKeepPreferencesMutation,
   useVehiclesQuery,
-  useVisitsQuery,
+  useOpenVisitsQuery,
+  useSearchVisitsInfiniteQuery,
   useVisitQuery,
   useStartVisitMutation,
   useImportVisitMutation,

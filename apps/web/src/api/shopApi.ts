@@ -1,4 +1,5 @@
 import type {
+  LiveEvent,
   ArchiveTaken,
   AuditPage,
   ChangePerson,
@@ -20,8 +21,10 @@ import {
 } from '@keen/contract';
 import { keenApi } from './keenApi.ts';
 
+export type ArchiveProgress = Extract<LiveEvent, { kind: 'archive' }>;
+
 /** The shop's side of the conversation: settings, people, logo, everything as files. */
-const shopApi = keenApi.injectEndpoints({
+export const shopApi = keenApi.injectEndpoints({
   endpoints: (build) => ({
     keepSettings: build.mutation<ShopSettings, ChangeSettings>({
       query: (body) => ({ url: 'shop/settings', method: 'PUT', body }),
@@ -90,6 +93,8 @@ const shopApi = keenApi.injectEndpoints({
           : { url: 'shop/logo', method: 'DELETE' },
       invalidatesTags: ['Session'],
     }),
+    /** How far an archive of the shop is, as the server tells; null while none is being made. */
+    archiveProgress: build.query<ArchiveProgress | null, void>({ queryFn: () => ({ data: null }) }),
     bringArchive: build.mutation<ArchiveTaken, Blob>({
       query: (zip) => ({
         url: 'shop/archive',
@@ -112,6 +117,7 @@ export const {
   useAuditQuery,
   useLazyCustomerQuery,
   useEraseCustomerMutation,
+  useArchiveProgressQuery,
   useGivePasswordMutation,
   useKeepLogoMutation,
   useBringArchiveMutation,

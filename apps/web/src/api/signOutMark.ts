@@ -4,6 +4,9 @@
  */
 const MARK = 'keen-signed-out';
 
+/** That somebody is signed in here, as far as this device knows; the server has the last word. */
+const IN = 'keen-signed-in';
+
 let hasLeft = false;
 
 /** Whether the last person here signed out, so that the next one starts at Today and not where they were. */
@@ -15,10 +18,34 @@ export function hasSignedOut(): boolean {
 export function noteSignedIn(): void {
   hasLeft = false;
   clearSignedOut();
+  try {
+    localStorage.setItem(IN, '1');
+  } catch {
+    // The next start asks the server first, and takes a moment longer.
+  }
+}
+
+/** Nobody is signed in here: the server said so. */
+export function noteNobody(): void {
+  try {
+    localStorage.removeItem(IN);
+  } catch {
+    // As above.
+  }
+}
+
+/** Whether it is worth loading the shop's pages before the server has said who is here. */
+export function seemsSignedIn(): boolean {
+  try {
+    return localStorage.getItem(IN) !== null;
+  } catch {
+    return false;
+  }
 }
 
 export function markSignedOut(): void {
   hasLeft = true;
+  noteNobody();
   try {
     localStorage.setItem(MARK, '1');
   } catch {

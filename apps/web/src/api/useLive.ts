@@ -1,11 +1,12 @@
 import { liveEventSchema } from '@keen/contract';
 import { useEffect } from 'react';
-import { forgetOffline } from '../offline/register.ts';
+import { forgetOffline, lookAhead } from '../offline/register.ts';
 import { useApiDispatch } from './hooks.ts';
 import { keenApi } from './keenApi.ts';
 import { whenKept } from './keptAnswers.ts';
 import { outbox } from './outboxSlice.ts';
-import { takeIn } from './takeIn.ts';
+import { shopApi } from './shopApi.ts';
+import { takeIn, takeInVisit } from './takeIn.ts';
 
 /** After an answer that may be old the server is asked again this much later. */
 const ASK_AGAIN_MS = 4_000;
@@ -28,15 +29,17 @@ export function useLive(): void {
       switch (event.data.kind) {
         case 'entries':
           dispatch(takeIn(event.data.visitId, event.data.entries));
-          dispatch(keenApi.util.invalidateTags(['Visits']));
+          lookAhead();
           break;
         case 'visit':
-          dispatch(
-            keenApi.util.invalidateTags(['Visits', { type: 'Visit', id: event.data.visitId }]),
-          );
+          dispatch(takeInVisit(event.data.visit));
+          lookAhead();
           break;
         case 'sheets':
           dispatch(keenApi.util.invalidateTags(['Sheets']));
+          break;
+        case 'archive':
+          void dispatch(shopApi.util.upsertQueryData('archiveProgress', undefined, event.data));
           break;
         case 'settings':
           dispatch(keenApi.util.invalidateTags(['Session']));

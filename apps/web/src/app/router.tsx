@@ -70,6 +70,24 @@ export function createRouter() {
               }),
             },
             {
+              path: '/garage',
+              lazy: async () => ({
+                Component: (await import('../features/garage/GaragePage.tsx')).GaragePage,
+              }),
+            },
+            {
+              path: '/garage/:vehicleId/fleet',
+              lazy: async () => ({
+                Component: (await import('../features/garage/FleetPage.tsx')).FleetPage,
+              }),
+            },
+            {
+              path: '/garage/:vehicleId',
+              lazy: async () => ({
+                Component: (await import('../features/garage/CarPage.tsx')).CarPage,
+              }),
+            },
+            {
               path: '/due',
               lazy: async () => ({
                 Component: (await import('../features/due/DuePage.tsx')).DuePage,

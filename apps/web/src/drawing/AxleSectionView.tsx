@@ -102,6 +102,14 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
         ))}
         {section.bars.map((bar) => (
           <g key={`${bar.wheel}${bar.rib}`}>
+            {bar.earlierTop !== null && bar.top !== null && bar.earlierTop < bar.top && (
+              <path
+                // Down behind the teeth of the worn surface.
+                d={`M${bar.x} ${Math.min(height, bar.top + bar.width / 4)}V${bar.earlierTop}h${bar.width}V${Math.min(height, bar.top + bar.width / 4)}z`}
+                fill="var(--rubberPale)"
+                opacity={0.45}
+              />
+            )}
             {bar.outline !== null && <path d={bar.outline} fill="var(--rubber)" />}
             {bar.outline !== null && bar.isAtLimit && (
               <path d={bar.outline} fill={`url(#${hatch})`} />

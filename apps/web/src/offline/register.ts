@@ -1,5 +1,7 @@
 /** Where the service worker keeps what it saw of the shop. */
-const DATA = 'keen-data';
+const DATA = 'keen-data-2';
+/** What is kept for later follows the shop's changes by so much, so that each does not fetch a list. */
+const AHEAD_MS = 60_000;
 
 /** Lets the app open without a network from the second visit on; silent where the browser cannot. */
 export function registerOffline(): void {
@@ -17,4 +19,15 @@ export function registerOffline(): void {
 /** Forgets what was seen of the shop, for the next person at this tablet. */
 export async function forgetOffline(): Promise<void> {
   if ('caches' in window) await caches.delete(DATA);
+}
+
+let waiting: ReturnType<typeof setTimeout> | undefined;
+
+/** Has what is kept for later brought up to date, once in a while however often it is asked. */
+export function lookAhead(): void {
+  if (!('serviceWorker' in navigator) || waiting !== undefined) return;
+  waiting = setTimeout(() => {
+    waiting = undefined;
+    navigator.serviceWorker.controller?.postMessage('lookAhead');
+  }, AHEAD_MS);
 }

@@ -7,11 +7,15 @@
 interface WorkerScope {
   addEventListener(kind: 'install' | 'activate', listen: (event: Lasting) => void): void;
   addEventListener(kind: 'fetch', listen: (event: Asked) => void): void;
+  addEventListener(kind: 'message', listen: (event: Said) => void): void;
   skipWaiting(): Promise<void>;
   clients: { claim(): Promise<void> };
 }
 interface Lasting {
   waitUntil(work: Promise<unknown>): void;
+}
+interface Said extends Lasting {
+  data: unknown;
 }
 interface Asked extends Lasting {
   request: Request;
@@ -21,7 +25,7 @@ interface Asked extends Lasting {
 const scope = self as unknown as WorkerScope;
 const SHELL = 'keen-shell';
 /** Also named where one signs out, which empties it. */
-const DATA = 'keen-data';
+const DATA = 'keen-data-2';
 const LIST = '/asset-list.json';
 /** Questions whose last answer is good enough without a network. */
 const KEPT =
@@ -35,7 +39,14 @@ scope.addEventListener('install', (event) => {
   event.waitUntil(fillShell().then(() => scope.skipWaiting()));
 });
 scope.addEventListener('activate', (event) => {
-  event.waitUntil(scope.clients.claim().then(lookAround));
+  event.waitUntil(
+    forgetOlder()
+      .then(() => scope.clients.claim())
+      .then(lookAround),
+  );
+});
+scope.addEventListener('message', (event) => {
+  if (event.data === 'lookAhead') event.waitUntil(lookAround());
 });
 scope.addEventListener('fetch', (event) => {
   const { request } = event;
@@ -43,8 +54,13 @@ scope.addEventListener('fetch', (event) => {
   if (request.method !== 'GET' || url.origin !== location.origin) return;
   if (request.mode === 'navigate') event.respondWith(page(request));
   else if (url.pathname.startsWith('/assets/')) event.respondWith(asset(request));
-  else if (KEPT.test(url.pathname)) event.respondWith(answer(event, url));
+  else if (isKept(url)) event.respondWith(answer(event, url));
 });
+
+/** Searches are not kept: each letter typed is another. */
+function isKept({ pathname, search }: URL): boolean {
+  return KEPT.test(pathname) && (search === '' || search === '?all=true');
+}
 
 /** Fetches the page and everything it may load; files of an older build are let go. */
 async function fillShell(): Promise<void> {
@@ -55,6 +71,13 @@ async function fillShell(): Promise<void> {
   const wanted = new Set(['/', ...list]);
   for (const request of await shell.keys()) {
     if (!wanted.has(new URL(request.url).pathname)) await shell.delete(request);
+  }
+}
+
+/** Answers that an older build kept, which this one may not understand. */
+async function forgetOlder(): Promise<void> {
+  for (const name of await caches.keys()) {
+    if (name !== SHELL && name !== DATA) await caches.delete(name);
   }
 }
 
@@ -77,7 +100,9 @@ async function answer(event: Asked, url: URL): Promise<Response> {
     const fresh = await fetch(event.request);
     if (fresh.ok) {
       await data.put(url.href, fresh.clone());
-      if (url.pathname === '/api/visits') event.waitUntil(fetchAhead(data, fresh.clone()));
+      if (url.pathname === '/api/visits' && url.search === '') {
+        event.waitUntil(fetchAhead(data, fresh.clone()));
+      }
     } else if (fresh.status === 401) {
       // Nobody is signed in any more: what was seen is nobody's business.
       await caches.delete(DATA);
@@ -109,7 +134,7 @@ async function lookAround(): Promise<void> {
 
 /** Fetches the visits of a list that are not kept yet, or have gone on since. */
 async function fetchAhead(data: Cache, list: Response): Promise<void> {
-  const visits = (await list.json()) as { id: string; seq: number }[];
+  const { visits } = (await list.json()) as { visits: { id: string; seq: number }[] };
   for (const { id, seq } of visits.slice(0, MOST_AHEAD)) {
     const url = new URL(`/api/visits/${id}`, location.origin).href;
     const kept = await data.match(url);

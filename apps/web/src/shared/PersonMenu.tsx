@@ -12,6 +12,7 @@ import { TOE_UNIT_CHOICES } from './toeUnits.ts';
 import { UnitChoices } from './UnitChoices.tsx';
 
 const PLACES = [
+  { to: '/garage', title: 'Garage' },
   { to: '/bench', title: 'Bench' },
   { to: '/sheets', title: 'Sheets' },
   { to: '/due', title: 'Due' },

@@ -19,6 +19,7 @@ interface TopBarProps {
 }
 
 const PLACES = [
+  { to: '/garage', title: 'Garage' },
   { to: '/bench', title: 'Bench' },
   { to: '/sheets', title: 'Sheets' },
   { to: '/due', title: 'Due' },

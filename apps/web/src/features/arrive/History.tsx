@@ -1,5 +1,6 @@
 import { actionWords } from '@keen/core';
 import Box from '@mui/material/Box';
+import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
@@ -15,9 +16,14 @@ export function History() {
   if (detail.history.length === 0) return null;
   return (
     <Box component="section" aria-label="Earlier visits">
-      <Typography variant="h3" component="h3" color="textSecondary" sx={{ mb: 0.5 }}>
-        Previous visits
-      </Typography>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', mb: 0.5 }}>
+        <Typography variant="h3" component="h3" color="textSecondary">
+          Previous visits
+        </Typography>
+        <MuiLink component={Link} to={`/garage/${detail.visit.vehicle.id}`} sx={{ ml: 'auto' }}>
+          How its tires have worn
+        </MuiLink>
+      </Box>
       {detail.history.map((visit) => (
         <Box
           key={visit.id}

@@ -13,6 +13,7 @@ import {
   YAxis,
 } from 'recharts';
 import { DEPTH_UNIT_WORDS, showFar } from '../../shared/format.ts';
+import { roundTicks } from '../../shared/roundTicks.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 
 const HEIGHT = 280;
@@ -148,12 +149,6 @@ export function OutlookChart({ outlook }: { outlook: Outlook }) {
       </Box>
     </Box>
   );
-}
-
-/** Round steps of distance, five to eight of them. */
-function roundTicks(furthest: number): number[] {
-  const step = [2_000, 5_000, 10_000, 20_000, 25_000].find((one) => furthest / one <= 8) ?? 50_000;
-  return Array.from({ length: Math.floor(furthest / step) + 1 }, (_, i) => i * step);
 }
 
 /** Once even the best of the band is worn away there is nothing left to draw. */

@@ -8,12 +8,13 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link as RouterLink, useNavigate } from 'react-router';
-import { useDueQuery } from '../../api/handOverApi.ts';
+import { useDueInfiniteQuery } from '../../api/handOverApi.ts';
 import { useSessionQuery } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { DUE_WORDS } from '../../shared/dueWords.ts';
 import { showAbout } from '../../shared/format.ts';
+import { MoreRows } from '../../shared/MoreRows.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { useSettleDue } from './useSettleDue.ts';
@@ -29,23 +30,17 @@ type SpanOfDays = (typeof SPANS)[number]['value'];
 /** What the shop's cars are due for, soonest first: whom to call. */
 export function DuePage() {
   const { data: session } = useSessionQuery();
-  const {
-    data: rows,
-    error,
-    isLoading,
-    refetch,
-  } = useDueQuery(undefined, {
-    refetchOnMountOrArgChange: true,
-  });
   const [span, setSpan] = useState<SpanOfDays>('92');
+  const today = dayjs().startOf('day');
+  const until = span === 'all' ? null : today.add(Number(span), 'day').format('YYYY-MM-DD');
+  const due = useDueInfiniteQuery(until, { refetchOnMountOrArgChange: true });
+  const { data, error, isLoading, refetch } = due;
+  const rows = data?.pages.flatMap((page) => page.rows);
   const navigate = useNavigate();
   useHotkeys('t', () => void navigate('/'));
   if (!session) return null;
-  const today = dayjs().startOf('day');
-  const last = span === 'all' ? null : today.add(Number(span), 'day');
-  const shown = (rows ?? []).filter(({ look }) => !last || !dayjs(look.on).isAfter(last));
-  const late = shown.filter(({ look }) => dayjs(look.on).isBefore(today));
-  const soon = shown.filter(({ look }) => !dayjs(look.on).isBefore(today));
+  const late = (rows ?? []).filter(({ look }) => dayjs(look.on).isBefore(today));
+  const soon = (rows ?? []).filter(({ look }) => !dayjs(look.on).isBefore(today));
   const unit = session.preferences.units.distance;
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
@@ -70,7 +65,7 @@ export function DuePage() {
             <Button onClick={() => void refetch()}>Try again</Button>
           </Box>
         )}
-        {rows && shown.length === 0 && (
+        {rows?.length === 0 && (
           <Box>
             <Typography variant="h1" component="h2" gutterBottom>
               Nobody is due.
@@ -82,6 +77,14 @@ export function DuePage() {
         )}
         {late.length > 0 && <DueRows title="Overdue" rows={late} unit={unit} isLate />}
         {soon.length > 0 && <DueRows title="Coming up" rows={soon} unit={unit} />}
+        {due.hasNextPage && (
+          <MoreRows
+            label="Later ones"
+            isLoading={due.isFetching}
+            hasFailed={due.isError}
+            onMore={() => void due.fetchNextPage()}
+          />
+        )}
       </Box>
     </Box>
   );
@@ -102,7 +105,7 @@ function DueRows({ title, rows, unit, isLate = false }: DueRowsProps) {
       </Typography>
       <Box component="ul" aria-label={title} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {rows.map((row) => (
-          <DueLine key={row.visitId + row.look.what} row={row} unit={unit} isLate={isLate} />
+          <DueLine key={`${row.visitId} ${row.place}`} row={row} unit={unit} isLate={isLate} />
         ))}
       </Box>
     </Box>

@@ -30,15 +30,33 @@ const row = (days: number, change: Partial<DueRow> = {}): DueRow => ({
 
 describe('DuePage', () => {
   it('tells what is overdue from what is coming up, within the span that is chosen', async () => {
-    const rows = [row(-3), row(20, { place: 1 }), row(200, { place: 2 })];
-    showPage(<DuePage />, { answers: { 'GET /api/due': rows } });
+    const near = [row(-3), row(20, { place: 1 })];
+    const { answers, queries } = showPage(<DuePage />, {
+      answers: { 'GET /api/due': { rows: near, after: null } },
+    });
     const late = within(await screen.findByRole('list', { name: 'Overdue' }));
     expect(late.getAllByRole('listitem')).toHaveLength(1);
     expect(late.getByRole('link', { name: '+49 30 1' })).toHaveAttribute('href', 'tel:+49301');
     const soon = () => within(screen.getByRole('list', { name: 'Coming up' }));
     expect(soon().getAllByRole('listitem')).toHaveLength(1);
+    answers['GET /api/due'] = { rows: [...near, row(200, { place: 2 })], after: null };
     await userEvent.click(screen.getByRole('button', { name: 'All' }));
-    expect(soon().getAllByRole('listitem')).toHaveLength(2);
+    await waitFor(() => expect(soon().getAllByRole('listitem')).toHaveLength(2));
+    expect(queries('GET /api/due')).toEqual([
+      expect.stringMatching(/until=\d{4}-\d{2}-\d{2}$/),
+      expect.not.stringContaining('until'),
+    ]);
+  });
+
+  it('goes on with the next page where the list is longer', async () => {
+    const { answers } = showPage(<DuePage />, {
+      answers: { 'GET /api/due': { rows: [row(3)], after: '2026-01-01.7.0' } },
+    });
+    const more = await screen.findByRole('button', { name: 'Later ones' });
+    answers['GET /api/due'] = { rows: [row(5, { place: 1 })], after: null };
+    await userEvent.click(more);
+    await waitFor(() => expect(screen.getAllByRole('listitem')).toHaveLength(2));
+    expect(screen.queryByRole('button', { name: 'Later ones' })).toBeNull();
   });
 
   it('marks the one thing as done in what the visit says now', async () => {
@@ -48,7 +66,7 @@ describe('DuePage', () => {
     ];
     const { sent } = showPage(<DuePage />, {
       answers: {
-        'GET /api/due': [row(-3)],
+        'GET /api/due': { rows: [row(-3)], after: null },
         [`GET /api/visits/${VISIT}`]: sentDetail({ visit: { handOver: { next } } }),
         [`POST /api/visits/${VISIT}/entries`]: { entries: [], seq: 1 },
       },
@@ -70,7 +88,10 @@ describe('DuePage', () => {
 
   it('changes nothing when the list has changed meanwhile, and says so', async () => {
     const { sent } = showPage(<DuePage />, {
-      answers: { 'GET /api/due': [row(-3)], [`GET /api/visits/${VISIT}`]: sentDetail({}) },
+      answers: {
+        'GET /api/due': { rows: [row(-3)], after: null },
+        [`GET /api/visits/${VISIT}`]: sentDetail({}),
+      },
     });
     await userEvent.click(await screen.findByRole('button', { name: /^Dismiss/ }));
     expect(await screen.findByRole('alert')).toHaveTextContent('The list has changed');
@@ -80,7 +101,7 @@ describe('DuePage', () => {
   it('has its empty and its failed state', async () => {
     const { answers } = showPage(<DuePage />, { answers: { 'GET /api/due': 503 } });
     expect(await screen.findByRole('alert')).toHaveTextContent('Refused with 503');
-    answers['GET /api/due'] = [];
+    answers['GET /api/due'] = { rows: [], after: null };
     await userEvent.click(screen.getByRole('button', { name: 'Try again' }));
     expect(await screen.findByText('Nobody is due.')).toBeVisible();
   });

@@ -18,6 +18,7 @@ import { Folded } from '../../shared/Folded.tsx';
 import { MisfitNotice } from './MisfitNotice.tsx';
 import { NextCheckBar } from './NextCheckBar.tsx';
 import { ReasonLists } from './ReasonLists.tsx';
+import { SinceLine } from './SinceLine.tsx';
 import { WearRates } from './WearRates.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
@@ -98,6 +99,7 @@ function Explained({ answer, file, verdict, isFull }: ExplainedProps) {
           {verdict.detail} {verdict.also}
         </Typography>
       </Box>
+      <SinceLine since={answer.diagnosis.since} />
       <MisfitNotice answer={answer} file={file} />
       {verdict.isHealthy && <WearRates />}
       <CauseTable

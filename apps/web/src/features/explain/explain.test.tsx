@@ -12,6 +12,7 @@ import { ExplainStep } from './ExplainStep.tsx';
 import { MisfitNotice } from './MisfitNotice.tsx';
 import { NextCheckBar } from './NextCheckBar.tsx';
 import { ReasonLists } from './ReasonLists.tsx';
+import { SinceLine } from './SinceLine.tsx';
 import { WearRates } from './WearRates.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
@@ -307,5 +308,23 @@ describe('WearRates', () => {
     showStep(<WearRates />, { draft: evenDraft(6) });
     const front = screen.getByText(/at the front/).parentElement!;
     expect(within(front).getByText('1.0')).toBeVisible();
+  });
+});
+
+describe('SinceLine', () => {
+  it('says since when the answer speaks, and why', () => {
+    showStep(
+      <SinceLine since={{ km: 12_340, because: 'putRight', putRight: ['angles', 'pressures'] }} />,
+    );
+    expect(
+      screen.getByText(/the 12 340 km since the angles and the pressures were put right here/),
+    ).toBeVisible();
+    showStep(<SinceLine since={{ km: 8_000, because: 'changed', putRight: [] }} />);
+    expect(screen.getByText(/8 000 km since .* something has begun or ended/)).toBeVisible();
+  });
+
+  it('says nothing of a tire’s whole life', () => {
+    showStep(<SinceLine since={undefined} />);
+    expect(screen.queryByText(/This is about/)).toBeNull();
   });
 });

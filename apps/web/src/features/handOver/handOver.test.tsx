@@ -8,8 +8,9 @@ import type { Diagnosing } from '../../workers/useDiagnosis.ts';
 import { HandOverStep } from './HandOverStep.tsx';
 
 const draft = evenDraft(6.5);
-const answer = diagnose(draftToCase(draft, 'Test van').file);
-const worked: Diagnosing = { ...IDLE, state: 'full', answer, progress: 1 };
+const { file } = draftToCase(draft, 'Test van');
+const answer = diagnose(file);
+const worked: Diagnosing = { ...IDLE, state: 'full', answer, file, progress: 1 };
 const LINK = {
   id: '5a6d4f0e-8b1c-4f7a-9c3e-2d1b0a9f8e7d',
   token: 'abc',

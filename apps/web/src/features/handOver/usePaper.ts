@@ -9,9 +9,9 @@ export function usePaper(): { paper: Paper | null; language: Language; units: Un
   const { session, detail, draft, diagnosing, units: own } = useVisit();
   const weighing = useWeighing();
   const { language = 'en', units = own } = draft.visit?.handOver ?? {};
-  const { answer } = diagnosing;
+  const { answer, file } = diagnosing;
   const paper = useMemo(() => {
-    if (!answer?.outlook || !weighing) return null;
+    if (!answer?.outlook || !file || !weighing) return null;
     const decision = detail.decisions.at(-1) ?? null;
     const advisor = session.people.find(({ id }) => id === decision?.personId) ?? session.person;
     const { name, town, settings, hasLogo } = session.shop;
@@ -20,6 +20,7 @@ export function usePaper(): { paper: Paper | null; language: Language; units: Un
       visit: { number: detail.visit.number, arrivedAt: detail.visit.arrivedAt, draft },
       vehicle: detail.visit.vehicle,
       advisor: advisor.name,
+      file,
       diagnosis: answer.diagnosis,
       expectedMm: answer.expectedMm,
       outlook: answer.outlook,
@@ -29,6 +30,6 @@ export function usePaper(): { paper: Paper | null; language: Language; units: Un
       language,
       units,
     });
-  }, [answer, weighing, detail, draft, session, language, units]);
+  }, [answer, file, weighing, detail, draft, session, language, units]);
   return { paper, language, units };
 }

@@ -4,10 +4,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { useBringArchiveMutation } from '../../api/shopApi.ts';
+import { useRef, useState } from 'react';
+import { useArchiveProgressQuery, useBringArchiveMutation } from '../../api/shopApi.ts';
+import type { ArchiveProgress } from '../../api/shopApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
+import { showWhole } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 
 const MOST_FAULTS = 5;
@@ -15,11 +17,16 @@ const MOST_FAULTS = 5;
 /** The whole shop as a zip of open files, and back in. */
 export function ArchiveForm() {
   const [bring, { data, error, isLoading }] = useBringArchiveMutation();
+  const { data: told } = useArchiveProgressQuery();
+  // None of none is what is told when it is over.
+  const progress = told && told.total > 0 ? told : null;
   const [tooLarge, setTooLarge] = useState(false);
+  const running = useRef<{ abort: () => void } | null>(null);
+  const wasStopped = error !== undefined && 'name' in error && error.name === 'AbortError';
 
   function take(file: File): void {
     setTooLarge(file.size > MOST_ARCHIVE_BYTES);
-    if (file.size <= MOST_ARCHIVE_BYTES) void bring(file);
+    if (file.size <= MOST_ARCHIVE_BYTES) running.current = bring(file);
   }
 
   return (
@@ -47,14 +54,51 @@ export function ArchiveForm() {
         </FileButton>
       </Box>
       {isLoading && (
-        <Box role="status">
-          <Typography sx={{ mb: 0.5 }}>Sending and checking it…</Typography>
-          <LinearProgress aria-label="Importing the shop" />
-        </Box>
+        <Progress
+          label="Importing the shop"
+          start="Sending the file"
+          progress={progress?.way === 'in' ? progress : null}
+          onStop={() => running.current?.abort()}
+        />
       )}
-      {tooLarge && <Notice kind="caution">The file is larger than 300 MB.</Notice>}
-      {error && <Notice kind="caution">{failureOf(error).text} Nothing was taken in.</Notice>}
+      {!isLoading && progress?.way === 'out' && (
+        <Progress label="Saving the shop" start="Reading the shop" progress={progress} />
+      )}
+      {tooLarge && <Notice kind="caution">The file is larger than 8 GB.</Notice>}
+      {error && !wasStopped && (
+        <Notice kind="caution">{failureOf(error).text} Nothing was taken in.</Notice>
+      )}
+      {wasStopped && !isLoading && <Notice>Stopped. Nothing was taken in.</Notice>}
       {data && <Taken taken={data} />}
+    </Box>
+  );
+}
+
+interface ProgressProps {
+  label: string;
+  /** What is said before the first visit is done. */
+  start: string;
+  progress: ArchiveProgress | null;
+  onStop?: () => void;
+}
+
+function Progress({ label, start, progress, onStop }: ProgressProps) {
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+      <Box sx={{ flex: 1 }}>
+        <Typography role="status" sx={{ mb: 0.5 }}>
+          {progress
+            ? `${showWhole(progress.done)} of ${showWhole(progress.total)} visits`
+            : `${start}…`}
+        </Typography>
+        <LinearProgress
+          aria-label={label}
+          {...(progress
+            ? { variant: 'determinate' as const, value: (100 * progress.done) / progress.total }
+            : {})}
+        />
+      </Box>
+      {onStop && <Button onClick={onStop}>Stop</Button>}
     </Box>
   );
 }

@@ -2,10 +2,17 @@ import type { DepthUnit, Visit } from '@keen/contract';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { saveFile } from '../../shared/saveFile.ts';
-import { ImportReadings } from './ImportReadings.tsx';
-import { readingsAsCsv } from './readingFiles.ts';
+
+const ImportReadings = lazy(async () => ({
+  default: (await import('./ImportReadings.tsx')).ImportReadings,
+}));
+
+async function saveReadings(visits: readonly Visit[], unit: DepthUnit): Promise<void> {
+  const { readingsAsCsv } = await import('./readingFiles.ts');
+  saveFile('tread-readings.csv', readingsAsCsv(visits, unit), 'text/csv');
+}
 
 /** Readings of many cars, in and out as a table. */
 export function TableMenu({ visits, unit }: { visits: readonly Visit[]; unit: DepthUnit }) {
@@ -34,13 +41,17 @@ export function TableMenu({ visits, unit }: { visits: readonly Visit[]; unit: De
           disabled={visits.length === 0}
           onClick={() => {
             close();
-            saveFile('tread-readings.csv', readingsAsCsv(visits, unit), 'text/csv');
+            void saveReadings(visits, unit);
           }}
         >
           Save these readings as CSV
         </MenuItem>
       </Menu>
-      {isImporting && <ImportReadings unit={unit} onClose={() => setImporting(false)} />}
+      {isImporting && (
+        <Suspense fallback={null}>
+          <ImportReadings unit={unit} onClose={() => setImporting(false)} />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -1,24 +1,33 @@
-import type { Visit } from '@keen/contract';
+import type { VisitPage } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { skipToken } from '@reduxjs/toolkit/query/react';
 import dayjs from 'dayjs';
-import { useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useSessionQuery, useVisitsQuery } from '../../api/keenApi.ts';
+import { useDebounce } from 'use-debounce';
+import {
+  useOpenVisitsQuery,
+  useSearchVisitsInfiniteQuery,
+  useSessionQuery,
+} from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
-import { Kbd } from '../../shared/Kbd.tsx';
+import { focusRow } from '../../shared/focusRow.ts';
+import { MoreRows } from '../../shared/MoreRows.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { SavedState } from '../../shared/SavedState.tsx';
+import { SearchField } from '../../shared/SearchField.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { ImportButton } from './ImportButton.tsx';
-import { NewVisitDialog } from './NewVisitDialog.tsx';
 import { matchesWords } from './matchesWords.ts';
 import { TableMenu } from './TableMenu.tsx';
 import { VisitRow } from './VisitRow.tsx';
+
+const loadNewVisit = () => import('./NewVisitDialog.tsx');
+const NewVisitDialog = lazy(async () => ({ default: (await loadNewVisit()).NewVisitDialog }));
 
 const SHORTCUTS = [
   { keys: ['N'], what: 'a car rolls in' },
@@ -26,6 +35,9 @@ const SHORTCUTS = [
   { keys: ['↑', '↓'], what: 'from car to car' },
   { keys: ['Enter'], what: 'open' },
 ];
+
+/** All visits are searched once typing has paused for this long. */
+const TYPING_MS = 200;
 
 type Scope = 'here' | 'waiting' | 'all';
 
@@ -35,28 +47,41 @@ export function TodayPage() {
   const [scope, setScope] = useState<Scope>('here');
   const [words, setWords] = useState('');
   const [isNew, setNew] = useState(false);
-  const search = useRef<HTMLInputElement>(null);
   const list = useRef<HTMLUListElement>(null);
-  const { data: visits, error, isLoading, refetch } = useVisitsQuery({ all: scope === 'all' });
-
+  const [asked, typing] = useDebounce(words.trim(), TYPING_MS);
+  const here = useOpenVisitsQuery();
+  const all = useSearchVisitsInfiniteQuery(scope === 'all' ? asked : skipToken);
+  const { error, isLoading, refetch } = scope === 'all' ? all : here;
+  const open = here.data?.visits;
+  const found = all.data?.pages;
   const shown = useMemo(
     () =>
-      (visits ?? []).filter(
-        (visit) => (scope !== 'waiting' || visit.waits === 'counter') && matchesWords(visit, words),
-      ),
-    [visits, scope, words],
+      scope === 'all'
+        ? found?.flatMap(({ visits }) => visits)
+        : open?.filter(
+            (visit) =>
+              (scope !== 'waiting' || visit.waits === 'counter') && matchesWords(visit, words),
+          ),
+    [scope, found, open, words],
   );
 
+  // The form is fetched once the list stands, so that it opens at once.
+  useEffect(() => {
+    if (here.isSuccess) void loadNewVisit();
+  }, [here.isSuccess]);
+
   useHotkeys('n', () => setNew(true), { preventDefault: true });
-  useHotkeys('slash', () => search.current?.focus(), { preventDefault: true });
   useHotkeys(['up', 'down'], ({ key }) => focusRow(list.current, key === 'ArrowDown' ? 1 : -1), {
     preventDefault: true,
     enableOnFormTags: ['input'],
   });
 
-  if (!session) return null;
-  const waiting = (visits ?? []).filter((visit) => visit.waits === 'counter' && !visit.closedAt);
+  const searchAll = () => {
+    typing.flush();
+    setScope('all');
+  };
 
+  if (!session) return null;
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar status={<SavedState />} session={session} shortcuts={SHORTCUTS}>
@@ -84,10 +109,10 @@ export function TodayPage() {
           <Box sx={{ flex: '1 1 300px' }}>
             <Typography variant="h1">{dayjs().format('dddd, D MMMM')}</Typography>
             <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-              {visits ? headline(visits, waiting.length) : ' '}
+              {here.data ? headline(here.data) : ' '}
             </Typography>
           </Box>
-          <TableMenu visits={visits ?? []} unit={session.preferences.units.depth} />
+          <TableMenu visits={shown ?? []} unit={session.preferences.units.depth} />
           <ImportButton />
           <Button variant="contained" onClick={() => setNew(true)} aria-keyshortcuts="n">
             New visit
@@ -112,22 +137,12 @@ export function TodayPage() {
             value={scope}
             onChange={(next) => setScope(next ?? 'here')}
           />
-          <TextField
-            inputRef={search}
-            value={words}
-            onChange={({ target }) => setWords(target.value)}
+          <SearchField
+            label="Search"
             placeholder="Plate, car, customer, complaint"
+            value={words}
+            onChange={setWords}
             sx={{ flex: '1 1 240px', maxWidth: { md: 380 }, ml: { md: 'auto' } }}
-            slotProps={{
-              htmlInput: { 'aria-label': 'Search', type: 'search' },
-              input: {
-                endAdornment: (
-                  <Box sx={{ display: { xs: 'none', md: 'block' } }}>
-                    <Kbd>/</Kbd>
-                  </Box>
-                ),
-              },
-            }}
           />
         </Box>
         {error && (
@@ -137,34 +152,59 @@ export function TodayPage() {
           </Box>
         )}
         {isLoading && <RowSkeletons />}
-        {visits && shown.length === 0 && (
-          <Empty hasVisits={visits.length > 0} onNew={() => setNew(true)} />
+        {shown?.length === 0 && (
+          <Empty
+            title={emptyWords(scope, words.trim() !== '')}
+            canStart={scope === 'all' || (scope === 'here' && words.trim() === '')}
+            onNew={() => setNew(true)}
+            onAll={scope !== 'all' && words.trim() !== '' ? searchAll : null}
+          />
         )}
-        <Box component="ul" ref={list} aria-label="Visits" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-          {shown.map((visit) => (
+        <Box
+          component="ul"
+          ref={list}
+          aria-label="Visits"
+          aria-busy={all.isFetching && scope === 'all'}
+          sx={{ listStyle: 'none', m: 0, p: 0 }}
+        >
+          {shown?.map((visit) => (
             <VisitRow key={visit.id} visit={visit} people={session.people} />
           ))}
         </Box>
+        {scope === 'all' && all.hasNextPage && (
+          <MoreRows
+            label="Earlier visits"
+            isLoading={all.isFetching}
+            hasFailed={all.isError}
+            onMore={() => void all.fetchNextPage()}
+          />
+        )}
+        {scope !== 'all' && here.data && here.data.before !== null && (
+          <Typography color="textSecondary" sx={{ py: 2 }}>
+            These are the latest {here.data.visits.length} open visits; older ones are under All
+            visits. Close a visit once its car has gone.
+          </Typography>
+        )}
       </Box>
-      {isNew && <NewVisitDialog onClose={() => setNew(false)} />}
+      {isNew && (
+        <Suspense fallback={null}>
+          <NewVisitDialog onClose={() => setNew(false)} />
+        </Suspense>
+      )}
     </Box>
   );
 }
 
-function headline(visits: readonly Visit[], waiting: number): string {
-  const here = visits.filter((visit) => !visit.closedAt).length;
-  if (here === 0) return 'No car is here.';
-  const cars = here === 1 ? 'One car is here' : `${here} cars are here`;
+function headline({ visits, before }: VisitPage): string {
+  const waiting = visits.filter(({ waits }) => waits === 'counter').length;
+  if (visits.length === 0) return 'No car is here.';
+  const cars =
+    visits.length === 1
+      ? 'One car is here'
+      : `${before === null ? '' : 'More than '}${visits.length} cars are here`;
   return waiting === 0
     ? `${cars}, nobody waits.`
     : `${cars}, ${waiting} with somebody at the counter.`;
-}
-
-function focusRow(list: HTMLUListElement | null, by: 1 | -1): void {
-  const rows = [...(list?.querySelectorAll<HTMLAnchorElement>('a') ?? [])];
-  const at = rows.indexOf(document.activeElement as HTMLAnchorElement);
-  const next = at < 0 ? (by > 0 ? 0 : rows.length - 1) : at + by;
-  rows[Math.max(0, Math.min(rows.length - 1, next))]?.focus();
 }
 
 function RowSkeletons() {
@@ -182,13 +222,29 @@ function RowSkeletons() {
   );
 }
 
-function Empty({ hasVisits, onNew }: { hasVisits: boolean; onNew: () => void }) {
+function emptyWords(scope: Scope, isSearch: boolean): string {
+  if (isSearch)
+    return scope === 'all' ? 'No visit fits this search.' : 'No car here fits this search.';
+  return scope === 'waiting' ? 'Nobody waits at the counter.' : 'No car is here yet.';
+}
+
+interface EmptyProps {
+  title: string;
+  /** Nobody is to be found elsewhere: it is a car that has not been here. */
+  canStart: boolean;
+  onNew: () => void;
+  /** Looks through all visits instead; null where that has been done. */
+  onAll: (() => void) | null;
+}
+
+function Empty({ title, canStart, onNew, onAll }: EmptyProps) {
   return (
     <Box sx={{ py: 6, textAlign: 'center' }}>
       <Typography variant="h2" gutterBottom>
-        {hasVisits ? 'No car fits this search.' : 'No car is here yet.'}
+        {title}
       </Typography>
-      {!hasVisits && <Button onClick={onNew}>New visit</Button>}
+      {canStart && <Button onClick={onNew}>New visit</Button>}
+      {onAll && <Button onClick={onAll}>Search all visits</Button>}
     </Box>
   );
 }

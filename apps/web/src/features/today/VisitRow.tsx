@@ -3,6 +3,7 @@ import { actionWords, nextStep, stepStates } from '@keen/core';
 import type { VisitStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import dayjs from 'dayjs';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { dangerWords } from '../../shared/dangerWords.ts';
@@ -21,12 +22,26 @@ const WAITS_WORDS = { counter: 'at the counter', phone: 'wants a call', later: '
 const ANSWER_WORDS = { yes: 'said yes', no: 'said no', open: 'no answer yet' };
 
 /** A car as a row: its tread, its name, what stands next, who waits. */
-export function VisitRow({ visit, people }: { visit: Visit; people: readonly Person[] }) {
+export const VisitRow = memo(function VisitRow({
+  visit,
+  people,
+}: {
+  visit: Visit;
+  people: readonly Person[];
+}) {
   const next = nextStep(visit.draft, visit.decision !== null);
   const [danger] = dangerWords(visit.draft);
   const by = people.find(({ id }) => id === visit.decision?.personId)?.name.split(' ')[0];
   return (
-    <Box component="li" sx={{ borderTop: '1px solid var(--hairline)' }}>
+    <Box
+      component="li"
+      sx={{
+        borderTop: '1px solid var(--hairline)',
+        // What is out of sight is not laid out, however long the list has grown.
+        contentVisibility: 'auto',
+        containIntrinsicSize: 'auto 73px',
+      }}
+    >
       <Box
         component={Link}
         to={`/visits/${visit.id}/${next ?? 'explain'}`}
@@ -106,7 +121,7 @@ export function VisitRow({ visit, people }: { visit: Visit; people: readonly Per
       </Box>
     </Box>
   );
-}
+});
 
 function NextLine({
   visit,

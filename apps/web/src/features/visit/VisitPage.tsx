@@ -98,7 +98,12 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
   const navigate = useNavigate();
   const step = useLocation().pathname.split('/').at(-1) ?? 'arrive';
   const label = [visit.vehicle.label, visit.vehicle.plate].filter(Boolean).join(', ');
-  const { file, ribsRead, assumed } = useMemo(() => draftToCase(draft, label), [draft, label]);
+  const { arrivedAt } = visit;
+  const { history } = detail;
+  const { file, ribsRead, assumed } = useMemo(
+    () => draftToCase(draft, label, {}, { arrivedAt, others: history }),
+    [draft, label, arrivedAt, history],
+  );
   // While ribs are being read nothing of the answer is shown, and the keys have the machine for
   // themselves.
   const isReading = step === 'read' && ribsRead < ALL_RIBS;

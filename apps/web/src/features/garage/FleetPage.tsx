@@ -1,0 +1,228 @@
+import type { Session } from '@keen/contract';
+import {
+  actionWords,
+  causeWords,
+  distanceToKm,
+  formatMoney,
+  neededBy,
+  SAID_FROM,
+  whereWords,
+} from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { lazy, Suspense } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link as RouterLink, useNavigate, useParams } from 'react-router';
+import { useSessionQuery } from '../../api/keenApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
+import { Notice } from '../../shared/Notice.tsx';
+import { PageTitle } from '../../shared/PageTitle.tsx';
+import { saveFile } from '../../shared/saveFile.ts';
+import { TopBar } from '../../shared/TopBar.tsx';
+import { fleetAsCsv } from './fleetAsCsv.ts';
+import { useFleet } from './useFleet.ts';
+import type { Fleet, FleetCar } from './useFleet.ts';
+
+const NeedsChart = lazy(async () => ({ default: (await import('./NeedsChart.tsx')).NeedsChart }));
+
+const SHORTCUTS = [
+  { keys: ['G'], what: 'back to the garage' },
+  { keys: ['T'], what: 'back to today' },
+];
+const THOUSAND = 1000;
+
+/** A customer's cars by when they need tires, what each costs and why, and how many sets to order when. */
+export function FleetPage() {
+  const { vehicleId = '' } = useParams();
+  const { data: session } = useSessionQuery();
+  const navigate = useNavigate();
+  useHotkeys('t', () => void navigate('/'));
+  useHotkeys('g', () => void navigate('/garage'));
+  if (!session) return null;
+  return (
+    <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
+      <TopBar session={session} shortcuts={SHORTCUTS}>
+        <PageTitle>Fleet</PageTitle>
+      </TopBar>
+      <LoadedFleet session={session} vehicleId={vehicleId} />
+    </Box>
+  );
+}
+
+function LoadedFleet({ session, vehicleId }: { session: Session; vehicleId: string }) {
+  const fleet = useFleet(vehicleId, session.shop.settings.prices);
+  const { cars, total, isWorking, error, retry } = fleet;
+  const today = dayjs().format('YYYY-MM-DD');
+  const rows = cars.toSorted((a, b) => whenOf(a, today).localeCompare(whenOf(b, today)));
+  const customer = cars[0]?.car.vehicle.customer;
+  return (
+    <Box
+      component="main"
+      sx={{
+        px: { xs: 1.5, md: 5 },
+        py: { xs: 2, md: 3 },
+        maxWidth: 1240,
+        width: '100%',
+        mx: 'auto',
+        display: 'grid',
+        gap: 3,
+      }}
+    >
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
+        <Box sx={{ flex: '1 1 300px' }}>
+          <Typography variant="h1">{customer ?? 'Fleet'}</Typography>
+          <Typography color="textSecondary" role="status">
+            {isWorking
+              ? `Working out ${cars.length} of ${total || 'its'} cars`
+              : headline(rows, today)}
+          </Typography>
+        </Box>
+        <Button component={RouterLink} to={`/garage?customerOf=${vehicleId}`}>
+          As a list
+        </Button>
+        <Button
+          disabled={isWorking || rows.length === 0}
+          onClick={() => saveFile('fleet.csv', fleetAsCsv(rows, session, today), 'text/csv')}
+        >
+          Save as CSV
+        </Button>
+      </Box>
+      {isWorking && (
+        <LinearProgress
+          variant={total > 0 ? 'determinate' : 'indeterminate'}
+          value={total > 0 ? (100 * cars.length) / total : 0}
+          aria-label="Cars worked out"
+        />
+      )}
+      {error !== null && (
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+          <Notice kind="caution">{failureOf(error).text}</Notice>
+          <Button onClick={retry}>Try again</Button>
+        </Box>
+      )}
+      <Needs fleet={fleet} today={today} />
+      <Box component="section">
+        <Typography variant="h2">By when tires are needed</Typography>
+        <Typography color="textSecondary" sx={{ mb: 1 }}>
+          With what is advised and why, and what tires and work cost each 1 000{' '}
+          {session.preferences.units.distance} as the car is → as advised.
+        </Typography>
+        <Box component="ul" aria-label="Cars of the fleet" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          {rows.map((row) => (
+            <Row key={row.car.vehicle.id} row={row} session={session} today={today} />
+          ))}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function Needs({ fleet: { cars, isWorking }, today }: { fleet: Fleet; today: string }) {
+  const running = cars.flatMap((car) => car.running ?? []);
+  if (isWorking || running.length < 2) return null;
+  return (
+    <Suspense fallback={null}>
+      <NeedsChart cars={running} today={today} />
+    </Suspense>
+  );
+}
+
+function Row({ row, session, today }: { row: FleetCar; session: Session; today: string }) {
+  const { car, read, running, cost } = row;
+  const { units } = session.preferences;
+  const { currency } = session.shop.settings.prices;
+  const due = running && neededBy(running, today);
+  const perThousand = (minor: number) =>
+    formatMoney((minor * distanceToKm(THOUSAND, units.distance)) / THOUSAND, currency, 'en');
+  const isNow = due?.likely === today;
+  return (
+    <Box
+      component="li"
+      sx={{
+        borderTop: '1px solid var(--hairline)',
+        py: 1,
+        display: 'grid',
+        columnGap: 2.5,
+        rowGap: 0.5,
+        alignItems: 'center',
+        gridTemplateColumns: { xs: '138px 1fr', md: '150px 1.1fr 1fr 1.6fr 1.1fr' },
+      }}
+    >
+      <TreadMiniature draft={read?.draft ?? {}} />
+      <Box sx={{ minWidth: 0 }}>
+        <Link component={RouterLink} to={`/garage/${car.vehicle.id}`} sx={{ fontWeight: 650 }}>
+          {car.vehicle.plate}
+        </Link>{' '}
+        {car.vehicle.label}
+        <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+          {read ? `read ${dayjs(read.arrivedAt).format('D MMM YYYY')}` : 'not read in full yet'}
+        </Box>
+      </Box>
+      <Box>
+        {due ? (
+          <>
+            <Box
+              className="condensed"
+              sx={{
+                fontWeight: 700,
+                fontSize: '1.15rem',
+                color: isNow ? 'var(--marker)' : undefined,
+              }}
+            >
+              {isNow ? '◆ now' : dayjs(due.likely).format('MMM YYYY')}
+            </Box>
+            {!isNow && (
+              <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+                {dayjs(due.early).format('MMM YY')} to {dayjs(due.late).format('MMM YY')}
+              </Box>
+            )}
+          </>
+        ) : (
+          <Box sx={{ color: 'text.secondary' }}>cannot be told yet</Box>
+        )}
+      </Box>
+      <Box>
+        {cost && (
+          <>
+            {actionWords(cost.advised, false)}
+            {cost.cause && cost.cause.probability >= SAID_FROM && (
+              <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+                {causeWords(cost.cause.cause)}, {whereWords(cost.cause.where)}
+              </Box>
+            )}
+          </>
+        )}
+      </Box>
+      <Box>
+        {cost && (
+          <>
+            {perThousand(cost.asIs)}
+            {cost.advised !== 'fitOnly' && <> → {perThousand(cost.asAdvised)}</>}
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function whenOf({ running }: FleetCar, today: string): string {
+  return running ? neededBy(running, today).likely : '9999';
+}
+
+function headline(rows: readonly FleetCar[], today: string): string {
+  const told = rows.flatMap(({ running }) => (running ? [neededBy(running, today).likely] : []));
+  const now = told.filter((day) => day <= today).length;
+  const soon = told.filter(
+    (day) => day <= dayjs(today).add(3, 'month').format('YYYY-MM-DD'),
+  ).length;
+  const cars = rows.length === 1 ? '1 car' : `${rows.length} cars`;
+  if (told.length === 0) return `${cars}, none read in full yet`;
+  const nowWords =
+    now === 0 ? 'none needs tires now' : now === 1 ? '1 needs tires now' : `${now} need tires now`;
+  return `${cars}: ${nowWords}, ${soon} within three months`;
+}
