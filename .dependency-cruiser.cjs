@@ -1,6 +1,7 @@
 /** The floors of core, from the ground up: each imports only those below it in this list. */
 const CORE_FLOORS = [
   'engine',
+  'gauges',
   'calculators',
   'visit',
   'words',
