@@ -71,7 +71,7 @@ export function featuresOf(file: CaseFile): number[] {
     add(total - tolerances.totalToe[axle][1]);
   }
   features.push(...['fwd', 'rwd', 'awd'].map((drive) => (resolved.drive === drive ? 1 : 0)));
-  features.push(resolved.rotations.length, resolved.readingRoundingMm);
+  features.push(resolved.rotations.length, resolved.reading.roundingMm);
   for (const complaint of COMPLAINTS) {
     features.push(
       resolved.askedComplaints ? (resolved.complaints.includes(complaint) ? 1 : -1) : 0,

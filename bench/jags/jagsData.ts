@@ -106,7 +106,7 @@ export function jagsData(file: CaseFile): string {
     }),
     scatter: readings.map(({ scatterMm2 }) => scatterMm2),
     freedom: readings.map(({ scatterFreedom }) => scatterFreedom),
-    roundingVar: resolved.readingRoundingMm ** 2 / 12,
+    roundingVar: resolved.reading.roundingMm ** 2 / 12,
     newDepth: paths.map(({ newDepthMm }) => newDepthMm),
     oddTireChance: among(4, NOISE.oddTireRate),
     oddReadingChance: among(12, NOISE.oddReadingRate),

@@ -12,6 +12,7 @@ import { mountDevices } from './features/devices/devices.routes.ts';
 import { mountDocuments } from './features/documents/documents.routes.ts';
 import { mountDue } from './features/due/due.routes.ts';
 import { mountGarage } from './features/garage/garage.routes.ts';
+import { mountGauges } from './features/gauges/gauges.routes.ts';
 import { mountLinks, mountSharedSheet } from './features/papers/links.routes.ts';
 import { mountLive } from './features/live/live.routes.ts';
 import { mountPapers } from './features/papers/papers.routes.ts';
@@ -130,6 +131,7 @@ function mountAll(routes: Routes, context: Context): void {
   mountPhotos(routes, context);
   mountVehicles(routes);
   mountGarage(routes);
+  mountGauges(routes);
   mountSheets(routes);
   mountShop(routes);
   mountLogo(routes, context);

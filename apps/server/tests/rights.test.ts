@@ -47,6 +47,8 @@ const PROMISED: Record<Right, readonly Role[]> = {
   changeCars: ['advisor', 'technician', 'lead'],
   setAngles: ['technician', 'lead'],
   keepSheets: ['technician', 'lead'],
+  keepGauges: ['technician', 'lead'],
+  checkGauges: ['advisor', 'technician', 'lead'],
   playDevices: ['advisor', 'technician', 'lead'],
   changeShop: ['lead'],
   managePeople: ['lead'],

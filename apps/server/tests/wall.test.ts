@@ -32,8 +32,12 @@ const SHOP_TABLES = [
   ['due_looks', 'shop_id'],
   ['tire_lines', 'shop_id'],
   ['car_merges', 'shop_id'],
+  ['gauge_studies', 'shop_id'],
+  ['study_readings', 'shop_id'],
+  ['instruments', 'shop_id'],
+  ['instrument_checks', 'shop_id'],
 ] as const;
-const APPENDED = ['entries', 'decisions', 'spec_sheets', 'audit_log'];
+const APPENDED = ['entries', 'decisions', 'spec_sheets', 'audit_log', 'instrument_checks'];
 
 let server: RunningServer;
 let app: pg.Client;

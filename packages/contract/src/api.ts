@@ -3,6 +3,7 @@ import { TOE_UNITS } from './calculators.ts';
 import { unitsSchema, wheelSchema } from './caseFile.ts';
 import { diagnosisSchema } from './diagnosis.ts';
 import { DEFAULT_PRICES, priceListSchema } from './prices.ts';
+import { usedSpreadSchema } from './gauges.ts';
 import { visitDraftSchema, WAITS } from './draft.ts';
 import { entrySchema, storedEntrySchema } from './entries.ts';
 import { ACTIONS, DRIVES, LANGUAGES } from './words.ts';
@@ -89,6 +90,8 @@ export const shopSettingsSchema = z
       snow: depthLimitSchema,
     }),
     houseRules: houseRulesSchema,
+    /** Of one reading of a new visit, as a gauge study found it; null for the usual one. */
+    readingSpread: usedSpreadSchema.nullable(),
     /** Units for a new colleague; each may choose their own. */
     units: unitsSchema,
     /** Under the shop's name on every paper: address, telephone, one a line. */
@@ -118,6 +121,7 @@ export const DEFAULT_SHOP_SETTINGS: ShopSettings = {
   limits: { legal: 1.6, advise: 3, snow: 4 },
   // All four are common practice, no source; 2.4 mm is 3/32 in.
   houseRules: { pair: 1.6, awdMatch: 2.4, ageLook: 6, ageReplace: 10 },
+  readingSpread: null,
   units: DEFAULT_PREFERENCES.units,
   secondFactorForLeads: false,
   retention: { customerMonths: null, photoMonths: null },
@@ -376,6 +380,8 @@ export const liveEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('visit'), visit: visitSchema }),
   z.strictObject({ kind: z.literal('sheets') }),
   z.strictObject({ kind: z.literal('settings') }),
+  /** A gauge study, a gauge, or a check of one. */
+  z.strictObject({ kind: z.literal('gauges') }),
   /** How far the making or taking in of an archive is; none of none once it is over. */
   z.strictObject({
     kind: z.literal('archive'),

@@ -9,12 +9,18 @@ import {
   shopSettingsSchema,
 } from './api.ts';
 import { storedEntrySchema } from './entries.ts';
+import {
+  keepInstrumentSchema,
+  newCheckSchema,
+  newStudySchema,
+  studyReadingSchema,
+} from './gauges.ts';
 import { paperSchema } from './papers.ts';
 import { keptSheetSchema } from './specSheet.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /**
- * A whole shop as open files in a zip: `shop.json`, `people.json`, `cars.json`, `merges.json`, `sheets.json`, the logo,
+ * A whole shop as open files in a zip: `shop.json`, `people.json`, `cars.json`, `merges.json`, `sheets.json`, `gauges.json`, the logo,
  * and a folder for each visit with `visit.json`, its case file, tables and pictures. The JSON files bring
  * the shop in again; the tables are for other programs.
  */
@@ -84,6 +90,31 @@ export const archiveMergesSchema = z.array(
     at: momentSchema,
   }),
 );
+
+/** The shop's gauges with their checks, and its gauge studies. */
+export const archiveGaugesSchema = z.strictObject({
+  instruments: z.array(
+    keepInstrumentSchema.extend({
+      id: z.uuid(),
+      since: momentSchema,
+      checks: z.array(newCheckSchema.extend({ personId: z.uuid() })).max(100_000),
+    }),
+  ),
+  studies: z.array(
+    newStudySchema.extend({
+      seed: z
+        .int()
+        .min(-(2 ** 31))
+        .max(2 ** 31 - 1),
+      personId: z.uuid(),
+      at: momentSchema,
+      closedAt: momentSchema.nullable(),
+      readings: z
+        .array(studyReadingSchema.extend({ personId: z.uuid(), at: momentSchema }))
+        .max(1_000),
+    }),
+  ),
+});
 
 export const archiveSheetsSchema = z.array(
   keptSheetSchema.omit({ enteredBy: true }).extend({ revisionId: z.uuid(), personId: z.uuid() }),

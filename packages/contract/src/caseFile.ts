@@ -168,6 +168,8 @@ export const caseFileSchema = z
     angles: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
     play: z.partialRecord(wheelSchema, z.enum(PLAYS)).optional(),
     history: historySchema.optional(),
+    /** Standard deviation of one reading before rounding, as the shop's gauge study found it, in the file's depth unit. */
+    readingSpread: z.number().gt(0).optional(),
     /** What work and tires cost, so that the advice can be weighed in money. */
     prices: priceListSchema.optional(),
     visit: z.record(z.string(), z.unknown()).optional(),
@@ -205,13 +207,15 @@ type Check = z.core.$RefinementCtx<{
   tires: Record<Wheel, z.infer<typeof tireSchema>>;
   rotations?: z.infer<typeof rotationSchema>[] | undefined;
   history?: CaseHistory | undefined;
+  readingSpread?: number | undefined;
 }>;
 
 /** The limits of what can be typed, in the file's own units. */
-function checkLimits({ units, tires, history }: Check['value'], ctx: Check): void {
+function checkLimits({ units, tires, history, readingSpread }: Check['value'], ctx: Check): void {
   const most = {
     distance: FIELD_LIMITS.distanceKm / (units.distance === 'km' ? 1 : KM_PER_MI),
     pressure: FIELD_LIMITS.pressureKpa / KPA_PER_PRESSURE[units.pressure],
+    spread: FIELD_LIMITS.readingSpreadMm / (units.depth === 'mm' ? 1 : MM_PER_IN32),
   };
   const check = (path: string[], value: number | undefined, limit: number) => {
     if (value === undefined || value <= limit) return;
@@ -225,6 +229,7 @@ function checkLimits({ units, tires, history }: Check['value'], ctx: Check): voi
     check([...at, 'pressure', 'target'], pressure?.target, most.pressure);
   }
   check(['history', 'alignedAgo'], history?.alignedAgo, most.distance);
+  check(['readingSpread'], readingSpread, most.spread);
 }
 
 function checkDepths(file: Check['value'], ctx: Check): void {

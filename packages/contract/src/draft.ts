@@ -62,6 +62,9 @@ export type Waits = (typeof WAITS)[number];
 export const readingSchema = z.union([z.number().min(0).max(60), z.literal('unreadable')]);
 export type Reading = z.infer<typeof readingSchema>;
 
+/** Standard deviation of one reading, mm. */
+export const readingSpreadSchema = z.number().gt(0).max(FIELD_LIMITS.readingSpreadMm);
+
 export const text = (max: number) => z.string().trim().min(1).max(max);
 
 /** Two readings of one angle, before and after turning lock to lock, degrees. */
@@ -197,7 +200,23 @@ export const measuredTodaySchema = z.strictObject({
   kinds: z.array(z.enum(ANGLE_KINDS)).min(1).max(ANGLE_KINDS.length),
 });
 
+/** The shop's own instruments as they stood when the car came in, by what is measured with them. */
+export const usedInstrumentsSchema = z.partialRecord(
+  z.enum(METHODS),
+  z.strictObject({
+    name: text(60),
+    /** When it was last checked; null where it never was. */
+    checkedAt: momentSchema.nullable(),
+    /** What its error adds, degrees. */
+    errorSd: z.number().min(0).max(90),
+    /** Standard uncertainty by its certificate, degrees. */
+    certified: z.number().gt(0).max(10).optional(),
+  }),
+);
+export type UsedInstruments = z.infer<typeof usedInstrumentsSchema>;
+
 export const draftMeasureSchema = z.strictObject({
+  instruments: usedInstrumentsSchema.optional(),
   what: measuredTodaySchema.optional(),
   repeat: z.enum(REPEATS).optional(),
   method: z.partialRecord(z.enum(ANGLE_KINDS), z.enum(METHODS)).optional(),
@@ -317,6 +336,8 @@ export const visitDraftSchema = z
     angles: z.partialRecord(wheelSchema, wheelAnglesSchema).optional(),
     play: z.partialRecord(wheelSchema, z.enum(PLAYS)).optional(),
     limits: limitsSchema.optional(),
+    /** Of one reading, before rounding: standard deviation, mm. */
+    readingSpread: readingSpreadSchema.optional(),
     tolerances: tolerancesSchema.optional(),
     visit: z
       .strictObject({

@@ -5,6 +5,7 @@
  */
 export const FIELD_LIMITS = {
   newDepthMm: 60,
+  readingSpreadMm: 2,
   distanceKm: 1_000_000,
   odometerKm: 3_000_000,
   pressureKpa: 1_500,

@@ -80,6 +80,7 @@ export type {
   DraftInspect,
   DraftMeasure,
   DraftSetRight,
+  UsedInstruments,
   DraftTire,
   Learned,
   Reading,
@@ -104,3 +105,28 @@ export * from './api.ts';
 export * from './archive.ts';
 export { openApiDocument } from './openapi.ts';
 export { publishedJsonSchemas } from './jsonSchema.ts';
+export {
+  closeStudySchema,
+  instrumentListSchema,
+  keepInstrumentSchema,
+  keepStudyReadingSchema,
+  newCheckSchema,
+  newStudySchema,
+  STUDY_SIZE,
+  studyPageSchema,
+  studyQuerySchema,
+  studySchema,
+  usedSpreadSchema,
+} from './gauges.ts';
+export type {
+  Instrument,
+  InstrumentCheck,
+  KeepInstrument,
+  KeepStudyReading,
+  NewCheck,
+  NewStudy,
+  Study,
+  StudyPage,
+  StudyRow,
+  UsedSpread,
+} from './gauges.ts';

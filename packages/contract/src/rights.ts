@@ -17,6 +17,10 @@ export const RIGHTS = {
   setAngles: ['technician', 'lead'],
   /** Specification sheets, and the shims and bolts in stock. */
   keepSheets: ['technician', 'lead'],
+  /** Lays out gauge studies; the shop's gauges and their records. */
+  keepGauges: ['technician', 'lead'],
+  /** Takes readings of a gauge study, checks a gauge. */
+  checkGauges: ['advisor', 'technician', 'lead'],
   /** Plays the simulated devices. */
   playDevices: ['advisor', 'technician', 'lead'],
   /** Prices, hours, packages, limits, house rules, papers, logo. */

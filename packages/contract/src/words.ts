@@ -122,6 +122,9 @@ export const METHODS = [
   'swing',
 ] as const;
 export type Method = (typeof METHODS)[number];
+/** What an instrument of the shop is for: tread depth, or one of the ways to measure angles. */
+export const INSTRUMENT_KINDS = ['depth', ...METHODS] as const;
+export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 /** Angles that a method is noted for. */
 export const ANGLE_KINDS = ['camber', 'toe', 'caster'] as const;
 export type AngleKind = (typeof ANGLE_KINDS)[number];

@@ -4,6 +4,6 @@ declare module 'jstat' {
     cdf(x: number, ...freedom: number[]): number;
     inv(p: number, ...freedom: number[]): number;
   }
-  const jstat: { chisquare: Distribution; centralF: Distribution };
+  const jstat: Record<'chisquare' | 'centralF' | 'studentt', Distribution>;
   export default jstat;
 }

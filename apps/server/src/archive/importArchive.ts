@@ -7,6 +7,7 @@ import { tellLive } from '../db/tellLive.ts';
 import type { Actor } from '../http/signedIn.ts';
 import type { Progress } from './exportArchive.ts';
 import type { OpenArchive } from './openArchive.ts';
+import { takeGauges } from './takeGauges.ts';
 import { takeCars, takeMerges, takePeople, takeSettings, takeSheets } from './takeShop.ts';
 import { Clash, takeVisits } from './takeVisits.ts';
 import type { Taken } from './takeVisits.ts';
@@ -41,6 +42,7 @@ export async function importArchive(
   const staff = await takePeople(tx, actor, archive);
   const cars = await takeCars(tx, actor, archive);
   const sheets = await takeSheets(tx, actor, archive, staff.idOf);
+  await takeGauges(tx, actor, archive, staff.idOf);
   const { faults } = archive;
   let taken = 0;
   let known = 0;

@@ -1,6 +1,7 @@
 import type { ArchiveTaken, ArchiveVisit } from '@keen/contract';
 import {
   archiveCarsSchema,
+  archiveGaugesSchema,
   archiveMergesSchema,
   archivePeopleSchema,
   archiveSheetsSchema,
@@ -34,6 +35,7 @@ export interface OpenArchive {
   people: z.infer<typeof archivePeopleSchema>;
   cars: z.infer<typeof archiveCarsSchema>;
   merges: z.infer<typeof archiveMergesSchema>;
+  gauges: z.infer<typeof archiveGaugesSchema>;
   sheets: z.infer<typeof archiveSheetsSchema>;
   logo: Buffer | null;
   visitCount: number;
@@ -117,6 +119,10 @@ export async function openArchive(path: string): Promise<OpenArchive> {
     merges: files.has('merges.json')
       ? ((await take('merges.json', MOST_IN_LIST, archiveMergesSchema)) ?? [])
       : [],
+    // Nor any gauges, when they are older still.
+    gauges: (files.has('gauges.json')
+      ? await take('gauges.json', MOST_IN_LIST, archiveGaugesSchema)
+      : null) ?? { instruments: [], studies: [] },
     sheets: (await take('sheets.json', MOST_IN_LIST, archiveSheetsSchema)) ?? [],
     logo: Buffer.isBuffer(logo) ? logo : null,
     visitCount,

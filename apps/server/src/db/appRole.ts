@@ -7,6 +7,9 @@ const GRANTS: Record<string, string> = {
   vehicles: 'select, insert, update',
   visits: 'select, insert, update',
   car_merges: 'select, insert, update',
+  gauge_studies: 'select, insert, update',
+  study_readings: 'select, insert, update, delete',
+  instruments: 'select, insert, update',
   // Derived from the visits by triggers.
   visit_search: 'select',
   due_looks: 'select',
@@ -16,6 +19,7 @@ const GRANTS: Record<string, string> = {
   decisions: 'select, insert',
   spec_sheets: 'select, insert',
   audit_log: 'select, insert',
+  instrument_checks: 'select, insert',
   photos: 'select, insert, delete',
   sheet_links: 'select, insert, delete',
   shop_logos: 'select, insert, update, delete',

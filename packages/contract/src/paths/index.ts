@@ -1,5 +1,6 @@
 import type { ApiPath } from './apiPath.ts';
 import { DEVICES_PATHS } from './devices.ts';
+import { GAUGES_PATHS } from './gauges.ts';
 import { GARAGE_PATHS } from './garage.ts';
 import { PAPERS_PATHS } from './papers.ts';
 import { PEOPLE_PATHS } from './people.ts';
@@ -17,6 +18,7 @@ export const API_PATHS: readonly ApiPath[] = [
   ...PEOPLE_PATHS,
   ...VEHICLES_PATHS,
   ...GARAGE_PATHS,
+  ...GAUGES_PATHS,
   ...VISITS_PATHS,
   ...PICTURES_PATHS,
   ...PAPERS_PATHS,

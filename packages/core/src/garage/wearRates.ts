@@ -3,6 +3,7 @@ import { RIBS } from '@keen/contract/words';
 import {
   NEW_DEPTH_SD_MM,
   RATE_SD,
+  READING_SD_MM,
   readingVariance,
   ROUNDING_MM,
 } from '../engine/case/treadFacts.ts';
@@ -79,7 +80,7 @@ export function wearStretches(life: TireLife): WearStretch[] {
 }
 
 function readingSd({ readIn }: TirePoint): number {
-  return Math.sqrt(readingVariance(ROUNDING_MM[readIn]));
+  return Math.sqrt(readingVariance({ sdMm: READING_SD_MM, roundingMm: ROUNDING_MM[readIn] }));
 }
 
 function kmBetween(from: TirePoint | null, to: TirePoint): number | null {

@@ -25,6 +25,7 @@ export function caseToChanges(
   set('vehicle.rideHeightChange.rear', vehicle.rideHeightChange?.rear);
   set('tolerances', file.tolerances);
   set('limits', file.limits && inMm(file.limits, file));
+  set('readingSpread', file.readingSpread && depthToMm(file.readingSpread, units.depth));
   setHistory(file, set);
   const { now, visit } = takeNow(file.visit ?? {});
   for (const wheel of WHEELS) {

@@ -71,6 +71,9 @@ export function draftToCase(
     },
     ...(draft.tolerances ? { tolerances: draft.tolerances } : {}),
     ...(draft.limits ? { limits: draft.limits } : {}),
+    ...(draft.readingSpread
+      ? { readingSpread: round(depthFromMm(draft.readingSpread, used.depth)) }
+      : {}),
     tires: byWheel((wheel) => caseTire(tireOf(wheel), used, draft.visit?.warmBy)),
     ...(draft.rotations
       ? {

@@ -3,6 +3,8 @@ export { carMerges } from './carMerges.ts';
 export { decisions } from './decisions.ts';
 export { dueLooks } from './dueLooks.ts';
 export { entries } from './entries.ts';
+export { gaugeStudies, studyReadings } from './gaugeStudies.ts';
+export { instrumentChecks, instruments } from './instruments.ts';
 export { passwordLinks } from './passwordLinks.ts';
 export { people } from './people.ts';
 export { photos } from './photos.ts';

@@ -1,18 +1,30 @@
 import { randomUUID } from 'node:crypto';
 import type { Entry } from '@keen/contract';
-import { DEFAULT_LIMITS_MM, keptTurns, WHEEL_ORDER } from '@keen/core';
+import { DEFAULT_LIMITS_MM, keptTurns, usedInstruments, WHEEL_ORDER } from '@keen/core';
 import { and, desc, eq, ne } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { visits } from '../../db/schema/index.ts';
+import { instrumentsOf } from '../../db/instrumentRows.ts';
 import { shopSettings } from '../../db/shopSettings.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
-/** The shop's own limits, where they differ from the usual ones. */
-export async function shopLimits(tx: Handle, { shopId }: Actor): Promise<Entry[]> {
-  const { legal, advise } = (await shopSettings(tx, shopId)).limits;
-  if (legal === DEFAULT_LIMITS_MM.legal && advise === DEFAULT_LIMITS_MM.advise) return [];
+/** What is the shop's own: limits, the spread of its readings, its instruments as they stand today. */
+export async function shopFacts(tx: Handle, { shopId }: Actor): Promise<Entry[]> {
+  const { limits, readingSpread } = await shopSettings(tx, shopId);
+  const { legal, advise } = limits;
   const at = new Date().toISOString();
-  return [{ id: randomUUID(), path: 'limits', value: { legal, advise }, at }];
+  const list: Entry[] = [];
+  if (legal !== DEFAULT_LIMITS_MM.legal || advise !== DEFAULT_LIMITS_MM.advise) {
+    list.push({ id: randomUUID(), path: 'limits', value: { legal, advise }, at });
+  }
+  if (readingSpread) {
+    list.push({ id: randomUUID(), path: 'readingSpread', value: readingSpread.mm, at });
+  }
+  const instruments = usedInstruments(await instrumentsOf(tx, shopId));
+  if (Object.keys(instruments).length > 0) {
+    list.push({ id: randomUUID(), path: 'visit.measure.instruments', value: instruments, at });
+  }
+  return list;
 }
 
 /** What does not change from one visit of a car to the next, so that nobody types it twice. */

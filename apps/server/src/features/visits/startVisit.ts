@@ -11,7 +11,7 @@ import { tellLive } from '../../db/tellLive.ts';
 import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { append, refuseUnallowed } from './appendEntries.ts';
-import { carriedOver, shopLimits } from './carriedOver.ts';
+import { carriedOver, shopFacts } from './carriedOver.ts';
 import { oneVisit } from './readVisits.ts';
 
 /** A car arrives. Asking twice with the same id gives the same visit. */
@@ -26,7 +26,7 @@ export async function startVisit(tx: Handle, actor: Actor, order: NewVisit): Pro
     await insertVisit(tx, actor, order.id, vehicleId);
     const carried = [
       ...(await carriedOver(tx, vehicleId, order.id)),
-      ...(await shopLimits(tx, actor)),
+      ...(await shopFacts(tx, actor)),
     ];
     const given = new Set(order.entries.map((entry) => entry.path));
     await append(tx, actor, order.id, [

@@ -24,7 +24,8 @@ import type { EarlierTread, Since, Stretch } from './stretches.ts';
 import { parseTireSize } from '../tires/tireSize.ts';
 import { canonicalJson } from '../random/canonicalJson.ts';
 import { depthToMm, distanceToKm, pressureToKpa } from '../units/units.ts';
-import { ROUNDING_MM } from './treadFacts.ts';
+import { READING_SD_MM, ROUNDING_MM } from './treadFacts.ts';
+import type { ReadingError } from './treadFacts.ts';
 import { WHEEL_ORDER } from './wheels.ts';
 
 export const DEFAULT_TOLERANCES = {
@@ -62,7 +63,7 @@ export interface ResolvedCase {
     pressure: number;
   };
   limitsMm: { legal: number; advise: number };
-  readingRoundingMm: number;
+  reading: ReadingError;
   tires: Record<Wheel, ResolvedTire>;
   rotations: readonly { atKm: number; moves: Partial<Record<Wheel, Wheel>> }[];
   complaints: readonly Complaint[];
@@ -115,7 +116,7 @@ export function resolveCase(file: CaseFile): ResolvedCase {
       legal: limit(file.limits?.legal, DEFAULT_LIMITS_MM.legal),
       advise: limit(file.limits?.advise, DEFAULT_LIMITS_MM.advise),
     },
-    readingRoundingMm: ROUNDING_MM[units.depth],
+    reading: readingErrorOf(file),
     tires,
     since,
     rotations: (file.rotations ?? []).map((rotation) => ({
@@ -131,6 +132,14 @@ export function resolveCase(file: CaseFile): ResolvedCase {
     })),
     play: byWheel((wheel) => file.play?.[wheel] ?? 'unknown'),
     history: resolveHistory(file, since),
+  };
+}
+
+/** As the shop's own study found it, else as is usual. */
+export function readingErrorOf({ units, readingSpread }: CaseFile): ReadingError {
+  return {
+    sdMm: readingSpread === undefined ? READING_SD_MM : depthToMm(readingSpread, units.depth),
+    roundingMm: ROUNDING_MM[units.depth],
   };
 }
 
@@ -163,7 +172,7 @@ function resolveTires(file: CaseFile): Pick<ResolvedCase, 'tires' | 'since'> {
   const { byWheel: parts, since } = stretches(
     byWheel((wheel) => ({ ...tires[wheel], hasMoved: moved.has(wheel) })),
     earlier,
-    ROUNDING_MM[file.units.depth],
+    readingErrorOf(file),
   );
   return { tires: byWheel((wheel) => ({ ...tires[wheel], stretch: parts[wheel] })), since };
 }

@@ -1,6 +1,7 @@
 import type { PutRight, Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { DEPTH_RATE, NEW_DEPTH_SD_MM, RATE_SD, readingVariance } from './treadFacts.ts';
+import type { ReadingError } from './treadFacts.ts';
 import { WHEEL_ORDER } from './wheels.ts';
 
 /** An earlier reading of tires that are on the car today, in SI. */
@@ -59,12 +60,12 @@ const LEAST_KM = 1_500;
  * driver and one set of roads make a car wear faster or slower as a whole, so only what a rib does beside
  * the others counts as a change.
  * @param earlier - oldest first
- * @param roundingMm - what readings are rounded to
+ * @param reading - how far a reading may be off
  */
 export function stretches(
   tires: Record<Wheel, TireNow>,
   earlier: readonly EarlierTread[],
-  roundingMm: number,
+  reading: ReadingError,
 ): { byWheel: Record<Wheel, Stretch>; since: Since | null } {
   const cut = earlier.findLastIndex((reading) => beginsAnew(reading) && isWhole(tires, reading));
   const whole = cutAt(tires, earlier, cut);
@@ -72,7 +73,7 @@ export function stretches(
   if (
     last > cut &&
     isWhole(tires, earlier[last]!) &&
-    hasChanged(tires, whole, earlier[last]!, readingVariance(roundingMm))
+    hasChanged(tires, whole, earlier[last]!, readingVariance(reading))
   ) {
     return {
       byWheel: cutAt(tires, earlier, last),

@@ -4,9 +4,16 @@
 export const READING_SD_MM = 0.15;
 /** Depth a reading is rounded to, mm: a tenth, or 1/32 in. */
 export const ROUNDING_MM = { mm: 0.1, in32: 0.79375 } as const;
-/** Variance of one hand reading, mm2. @param roundingMm - what it is rounded to */
-export function readingVariance(roundingMm: number): number {
-  return READING_SD_MM ** 2 + roundingMm ** 2 / 12;
+/** How far one hand reading may be off. */
+export interface ReadingError {
+  /** Before rounding: standard deviation, mm. */
+  sdMm: number;
+  /** What it is rounded to, mm. */
+  roundingMm: number;
+}
+/** Variance of one hand reading, mm2. */
+export function readingVariance({ sdMm, roundingMm }: ReadingError): number {
+  return sdMm ** 2 + roundingMm ** 2 / 12;
 }
 /** What a tire had when new, against what is said: standard deviation, mm. */
 export const NEW_DEPTH_SD_MM = 0.15;

@@ -1,6 +1,7 @@
 import { RIBS } from '@keen/contract/words';
 import type { ResolvedCase, ResolvedTire } from '../case/resolveCase.ts';
 import { DEPTH_RATE, NEW_DEPTH_SD_MM, RATE_SD, readingVariance } from '../case/treadFacts.ts';
+import type { ReadingError } from '../case/treadFacts.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import type { TirePath } from '../wear/tireLoss.ts';
 import { inverseOf } from './smallMatrix.ts';
@@ -26,10 +27,10 @@ export interface TireEvidence {
 
 /** The evidence of all twelve ribs, tire by tire. */
 export function depthEvidence(resolved: ResolvedCase, paths: readonly TirePath[]): TireEvidence[] {
-  const earlierVar = readingVariance(resolved.readingRoundingMm);
+  const earlierVar = readingVariance(resolved.reading);
   return WHEEL_ORDER.map((wheel, at) => {
     const tire = resolved.tires[wheel];
-    const plain = todayAlone(tire, resolved.readingRoundingMm);
+    const plain = todayAlone(tire, resolved.reading);
     const { stretch } = tire;
     // Where it has changed places on the way its ribs do not wear in proportion.
     const isInPlace = new Set(paths[at]!.positions).size === 1;
@@ -38,11 +39,11 @@ export function depthEvidence(resolved: ResolvedCase, paths: readonly TirePath[]
   });
 }
 
-function todayAlone(tire: ResolvedTire, roundingMm: number): TireEvidence {
+function todayAlone(tire: ResolvedTire, reading: ReadingError): TireEvidence {
   const readings = tireReadings(tire);
   const lossMm = Float64Array.from(readings.lossMm, (loss) => (Number.isNaN(loss) ? 0 : loss));
   const covariance = new Float64Array(9);
-  readingVariances(readings, roundingMm).forEach((variance, rib) => {
+  readingVariances(readings, reading).forEach((variance, rib) => {
     covariance[4 * rib] = variance > 0 ? variance : UNREAD_VAR;
   });
   return { lossMm, commonVar: NEW_DEPTH_SD_MM ** 2, covariance, today: null };

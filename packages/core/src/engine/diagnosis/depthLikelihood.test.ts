@@ -71,7 +71,7 @@ function denseLog(
     return lossesAt(moved).map((mm, at) => ((mm - loss[at]!) / step) * spread);
   });
   const readings = WHEEL_ORDER.map((wheel) => tireReadings(resolved.tires[wheel]));
-  const rounding = resolved.readingRoundingMm ** 2 / 12;
+  const rounding = resolved.reading.roundingMm ** 2 / 12;
   const scale = Math.exp(state[STATE.noise]!);
   const reads = readings.flatMap(({ lossMm, count }, tire) => {
     const seen = lossMm.filter((mm) => !Number.isNaN(mm));

@@ -118,7 +118,7 @@ function candidates(
       list.push({
         check: 'readRib',
         where,
-        outcomes: ribOutcomes(posterior, tire, index, draws),
+        outcomes: ribOutcomes(resolved, posterior, tire, index, draws),
       });
     });
   });
@@ -162,6 +162,7 @@ function candidates(
 
 /** A rib not read yet, as five bins of its predicted loss. */
 function ribOutcomes(
+  resolved: ResolvedCase,
   posterior: Posterior,
   tire: number,
   rib: number,
@@ -175,7 +176,7 @@ function ribOutcomes(
   const sorted = draws.map((draw) => lossOf(draw.state)).toSorted((a, b) => a - b);
   const edges = [0.2, 0.4, 0.6, 0.8].map((part) => sorted[Math.floor(part * sorted.length)] ?? 0);
   const ribVar = NOISE.rib * NOISE.rib;
-  const fixedVar = NOISE.newDepthMm * NOISE.newDepthMm + NOISE.readingMm * NOISE.readingMm;
+  const fixedVar = NOISE.newDepthMm ** 2 + resolved.reading.sdMm ** 2;
   return (state) => {
     const mean = lossOf(state);
     const scale = exp(2 * state[STATE.noise]!);

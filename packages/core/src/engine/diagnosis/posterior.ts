@@ -76,8 +76,8 @@ function scatterTerms(resolved: ResolvedCase): EvidenceTerm[] {
   return WHEEL_ORDER.flatMap((wheel, tire) => {
     const readings = tireReadings(resolved.tires[wheel]);
     if (readings.scatterFreedom === 0) return [];
-    const healthy = scatterLog(readings, resolved.readingRoundingMm, false);
-    const bouncing = scatterLog(readings, resolved.readingRoundingMm, true);
+    const healthy = scatterLog(readings, resolved.reading, false);
+    const bouncing = scatterLog(readings, resolved.reading, true);
     const element = STATE.bounce + tire;
     return [
       {

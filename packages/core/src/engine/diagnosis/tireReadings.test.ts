@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { exampleCase } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../case/resolveCase.ts';
+import { READING_SD_MM, ROUNDING_MM } from '../case/treadFacts.ts';
 import { readingVariances, scatterLog, tireReadings } from './tireReadings.ts';
 
 describe('tireReadings', () => {
@@ -20,7 +21,29 @@ describe('tireReadings', () => {
   });
 });
 
+const BY_TENTHS = { sdMm: READING_SD_MM, roundingMm: ROUNDING_MM.mm };
+const IN_32NDS = { sdMm: READING_SD_MM, roundingMm: ROUNDING_MM.in32 };
+
 describe('readingVariances', () => {
+  it('goes by the spread that the case says its readings have', () => {
+    const varianceOf = (readingSpread?: number) => {
+      const { tires, reading } = resolveCase({
+        ...exampleCase(),
+        ...(readingSpread ? { readingSpread } : {}),
+      });
+      return readingVariances(tireReadings(tires.lf), reading)[0]!;
+    };
+    expect(varianceOf(READING_SD_MM)).toBe(varianceOf());
+    expect(varianceOf(0.4) - varianceOf()).toBeCloseTo(0.4 ** 2 - READING_SD_MM ** 2, 9);
+    expect(
+      resolveCase({
+        ...exampleCase(),
+        units: { ...exampleCase().units, depth: 'in32' },
+        readingSpread: 0.5,
+      }).reading,
+    ).toEqual({ sdMm: 0.5 * 0.79375, roundingMm: 0.79375 });
+  });
+
   it('lets more places tell more, but never beyond the rounding', () => {
     const at = (places: number) => {
       const file = exampleCase();
@@ -29,7 +52,7 @@ describe('readingVariances', () => {
         centre: 5,
         outer: null,
       }));
-      return readingVariances(tireReadings(resolveCase(file).tires.lf), 0.79375);
+      return readingVariances(tireReadings(resolveCase(file).tires.lf), IN_32NDS);
     };
     expect(at(4)[0]).toBeLessThan(at(1)[0]!);
     expect(at(6)[0]).toBeGreaterThan(0.79375 ** 2 / 12);
@@ -46,7 +69,7 @@ describe('scatterLog', () => {
       outer: mm,
     }));
     const readings = tireReadings(resolveCase(file).tires.lf);
-    return scatterLog(readings, 0.1, true) - scatterLog(readings, 0.1, false);
+    return scatterLog(readings, BY_TENTHS, true) - scatterLog(readings, BY_TENTHS, false);
   };
 
   it('takes unevenness round the tire as a sign of bounce, evenness as one against it', () => {
@@ -56,7 +79,7 @@ describe('scatterLog', () => {
 
   it('says nothing where every rib was read at one place', () => {
     const readings = tireReadings(resolveCase(exampleCase()).tires.lf);
-    expect(scatterLog(readings, 0.1, true)).toBe(0);
-    expect(scatterLog(readings, 0.1, false)).toBe(0);
+    expect(scatterLog(readings, BY_TENTHS, true)).toBe(0);
+    expect(scatterLog(readings, BY_TENTHS, false)).toBe(0);
   });
 });

@@ -1,5 +1,6 @@
 import { RIBS } from '@keen/contract/words';
 import type { ResolvedTire } from '../case/resolveCase.ts';
+import type { ReadingError } from '../case/treadFacts.ts';
 import { exp, log } from '../math/elementary.ts';
 import { NOISE } from '../wear/constants.ts';
 
@@ -39,9 +40,9 @@ export function tireReadings(tire: ResolvedTire): TireReadings {
  * not: a rib that does not fit is no evidence of waves, only a difference between places is.
  * @returns 0 where no station was read
  */
-export function readingVariances(tire: TireReadings, roundingMm: number): number[] {
-  const station = stationVariance(tire, NOISE.stationHealthy);
-  const rounding = (roundingMm * roundingMm) / 12;
+export function readingVariances(tire: TireReadings, reading: ReadingError): number[] {
+  const station = stationVariance(tire, reading, NOISE.stationHealthy);
+  const rounding = reading.roundingMm ** 2 / 12;
   return tire.count.map((count) => (count > 0 ? station / count + rounding : 0));
 }
 
@@ -55,14 +56,14 @@ const NORMAL_WEIGHTS = [
  * Log likelihood of the scatter between stations for a tire that has or has not been bouncing: a sum of
  * squares of normals whose unevenness varies from tire to tire.
  */
-export function scatterLog(tire: TireReadings, roundingMm: number, bouncing: boolean): number {
+export function scatterLog(tire: TireReadings, reading: ReadingError, bouncing: boolean): number {
   if (tire.scatterFreedom === 0) return 0;
   const uneven = bouncing ? NOISE.stationBounce : NOISE.stationHealthy;
   let sum = 0;
   NORMAL_NODES.forEach((node, i) => {
     const variance =
-      stationVariance(tire, uneven * exp(NOISE.stationSpread * node)) +
-      (roundingMm * roundingMm) / 12;
+      stationVariance(tire, reading, uneven * exp(NOISE.stationSpread * node)) +
+      reading.roundingMm ** 2 / 12;
     sum +=
       NORMAL_WEIGHTS[i]! *
       exp(-0.5 * (tire.scatterMm2 / variance + tire.scatterFreedom * log(variance)));
@@ -70,8 +71,8 @@ export function scatterLog(tire: TireReadings, roundingMm: number, bouncing: boo
   return log(sum);
 }
 
-function stationVariance(tire: TireReadings, uneven: number): number {
+function stationVariance(tire: TireReadings, { sdMm }: ReadingError, uneven: number): number {
   const read = tire.lossMm.filter((loss) => !Number.isNaN(loss));
   const meanLoss = read.reduce((sum, loss) => sum + Math.max(0, loss), 0) / (read.length || 1);
-  return NOISE.readingMm * NOISE.readingMm + uneven * meanLoss * (uneven * meanLoss);
+  return sdMm * sdMm + uneven * meanLoss * (uneven * meanLoss);
 }

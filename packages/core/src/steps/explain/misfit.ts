@@ -1,6 +1,7 @@
 import type { CaseFile } from '@keen/contract';
 import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
+import { readingVariance } from '../../engine/case/treadFacts.ts';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { NOISE } from '../../engine/wear/constants.ts';
 import type { Slot } from '../read/readingOrder.ts';
@@ -29,7 +30,7 @@ const PLAIN_MM = 1.2;
  */
 export function misfits(file: CaseFile, expected: ExpectedDepths): Misfit[] {
   const resolved = resolveCase(file);
-  const roundingVar = resolved.readingRoundingMm ** 2 / 12;
+  const readingVar = readingVariance(resolved.reading);
   return WHEEL_ORDER.flatMap((wheel) => {
     const tire = resolved.tires[wheel];
     return RIBS.flatMap((rib) => {
@@ -39,10 +40,7 @@ export function misfits(file: CaseFile, expected: ExpectedDepths): Misfit[] {
       const { mean, sd } = expected[wheel][rib];
       const lost = Math.max(0, tire.stretch.fromMm[rib] - mean);
       const scatterVar =
-        (NOISE.tire ** 2 + NOISE.rib ** 2) * lost ** 2 +
-        NOISE.newDepthMm ** 2 +
-        NOISE.readingMm ** 2 +
-        roundingVar;
+        (NOISE.tire ** 2 + NOISE.rib ** 2) * lost ** 2 + NOISE.newDepthMm ** 2 + readingVar;
       const off = Math.abs(readMm - mean) / Math.sqrt(scatterVar + sd ** 2);
       return off >= UNEXPLAINED_SD || Math.abs(readMm - mean) >= PLAIN_MM
         ? [{ wheel, rib, readMm, expectedMm: mean, off }]

@@ -99,6 +99,17 @@ export function methodOf(draft: VisitDraft, kind: AngleKind): Method {
 }
 
 /**
+ * Standard uncertainty of a method in a visit, degrees: by the certificate of the shop's own instrument, else
+ * as is usual, and what the instrument's checks found it off by.
+ * Source: JCGM 100:2008 (GUM), 5.1.2; an error that is known and not corrected counts with its square.
+ */
+export function methodSd(draft: VisitDraft, method: Method, kind: AngleKind): number {
+  const own = draft.visit?.measure?.instruments?.[method];
+  const usual = METHOD_FACTS[method].sd[kind] ?? 0;
+  return Math.hypot(own?.certified ?? usual, own?.errorSd ?? 0);
+}
+
+/**
  * Standard uncertainty of an angle from its method, the resolution it is read to, and how far repeat
  * readings scatter: the root of the sum of squares.
  * @param input.methodSd - of the method itself, degrees

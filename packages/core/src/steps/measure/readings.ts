@@ -3,7 +3,7 @@ import type { AngleKind, Method, SetStep, Wheel } from '@keen/contract/words';
 import { METHODS } from '@keen/contract/words';
 import { axleOf, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
 import type { FieldChange } from '../../visit/foldEntries.ts';
-import { METHOD_FACTS, methodOf, standardUncertainty } from './methods.ts';
+import { METHOD_FACTS, methodOf, methodSd, standardUncertainty } from './methods.ts';
 
 /** One reading of one wheel's angle, with what it was taken with. */
 export interface Reading {
@@ -30,7 +30,7 @@ export function readingsOf(draft: VisitDraft, wheel: Wheel, kind: AngleKind): Re
   const taken = draft.visit?.measure?.taken?.[wheel]?.[kind] ?? {};
   return METHODS.flatMap((method) => {
     const one = taken[method];
-    return one ? readingOf(method, kind, one) : [];
+    return one ? readingOf(draft, method, kind, one) : [];
   }).toSorted((a, b) => (b.at ?? '').localeCompare(a.at ?? ''));
 }
 
@@ -42,7 +42,7 @@ export function readingInUse(draft: VisitDraft, wheel: Wheel, kind: AngleKind): 
   if (found) return found;
   // Readings from a file, from another program or from before methods were kept with them.
   const { resolution, readings } = draft.visit?.measure ?? {};
-  return readingOf(methodOf(draft, kind), kind, {
+  return readingOf(draft, methodOf(draft, kind), kind, {
     value,
     at: null,
     resolution: resolution?.[kind],
@@ -52,7 +52,7 @@ export function readingInUse(draft: VisitDraft, wheel: Wheel, kind: AngleKind): 
 
 /** Standard uncertainty of one wheel's angle as it was measured in a visit, degrees. */
 export function angleSd(draft: VisitDraft, wheel: Wheel, kind: AngleKind): number {
-  return readingInUse(draft, wheel, kind)?.sd ?? METHOD_FACTS[methodOf(draft, kind)].sd[kind] ?? 0;
+  return readingInUse(draft, wheel, kind)?.sd ?? methodSd(draft, methodOf(draft, kind), kind);
 }
 
 /** Whether the toe of both wheels of an axle was read each by itself, not as one total. */
@@ -164,7 +164,7 @@ function hasMoved(draft: VisitDraft, { wheel, kind, method }: NewReading, value:
   if (!last) return false;
   const apart = Math.abs(value - last.value);
   if (last.method === method) return apart > ROUNDING;
-  return apart > 2 * Math.hypot(last.sd, METHOD_FACTS[method].sd[kind] ?? 0);
+  return apart > 2 * Math.hypot(last.sd, methodSd(draft, method, kind));
 }
 
 /** Two methods that read one angle, and whether they agree. */
@@ -198,6 +198,7 @@ export function readingPairs(draft: VisitDraft, wheel: Wheel, kind: AngleKind): 
 }
 
 function readingOf(
+  draft: VisitDraft,
   method: Method,
   kind: AngleKind,
   taken: Omit<Taken, 'at'> & { at: string | null },
@@ -211,7 +212,7 @@ function readingOf(
     resolution,
     repeats: own,
     sd: standardUncertainty({
-      methodSd: METHOD_FACTS[method].sd[kind] ?? 0,
+      methodSd: methodSd(draft, method, kind),
       resolution,
       repeats: own,
     }),

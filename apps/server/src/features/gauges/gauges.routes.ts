@@ -1,0 +1,74 @@
+import {
+  closeStudySchema,
+  keepInstrumentSchema,
+  keepStudyReadingSchema,
+  newCheckSchema,
+  newStudySchema,
+  studyQuerySchema,
+} from '@keen/contract';
+import type { Routes } from '../../http/routes.ts';
+import { validBody, validId, validQuery } from '../../http/validate.ts';
+import { keepCheck, keepInstrument, listInstruments } from './instruments.service.ts';
+import {
+  closeStudy,
+  keepReading,
+  newStudy,
+  oneStudy,
+  studyPage,
+  useSpread as takeIntoUse,
+} from './studies.service.ts';
+
+/** Gauge studies, and the records of the shop's gauges. */
+export function mountGauges(routes: Routes): void {
+  mountStudies(routes);
+  mountInstruments(routes);
+}
+
+function mountStudies(routes: Routes): void {
+  routes.on('get', '/gauge-studies', 'read', async ({ req, res, actor, look }) => {
+    const { before } = validQuery(studyQuerySchema, req);
+    res.json(await look((tx) => studyPage(tx, actor, before ?? null)));
+  });
+  routes.on('post', '/gauge-studies', 'keepGauges', async ({ req, res, actor, inShop }) => {
+    const plan = validBody(newStudySchema, req.body);
+    res.json(await inShop((tx) => newStudy(tx, actor, plan)));
+  });
+  routes.on('get', '/gauge-studies/:id', 'read', async ({ req, res, actor, look }) => {
+    const id = validId(req.params.id, 'study');
+    res.json(await look((tx) => oneStudy(tx, actor, id)));
+  });
+  routes.on('put', '/gauge-studies/:id/reading', 'checkGauges', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'study');
+    const reading = validBody(keepStudyReadingSchema, req.body);
+    res.json(await inShop((tx) => keepReading(tx, actor, id, reading)));
+  });
+  routes.on('put', '/gauge-studies/:id/closed', 'keepGauges', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'study');
+    const { closed } = validBody(closeStudySchema, req.body);
+    res.json(await inShop((tx) => closeStudy(tx, actor, id, closed)));
+  });
+  routes.on('put', '/gauge-studies/:id/used', 'changeShop', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'study');
+    res.json(await inShop((tx) => takeIntoUse(tx, actor, id, req.ip ?? '')));
+  });
+}
+
+function mountInstruments(routes: Routes): void {
+  routes.on('get', '/instruments', 'read', async ({ res, actor, look }) => {
+    res.json(await look((tx) => listInstruments(tx, actor)));
+  });
+  routes.on('put', '/instruments/:id', 'keepGauges', async ({ req, res, actor, inShop }) => {
+    const id = validId(req.params.id, 'gauge');
+    const instrument = validBody(keepInstrumentSchema, req.body);
+    res.json(await inShop((tx) => keepInstrument(tx, actor, id, instrument)));
+  });
+  routes.on('post', '/instruments/:id/checks', 'checkGauges', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'gauge');
+    const check = validBody(newCheckSchema, req.body);
+    res.json(await inShop((tx) => keepCheck(tx, actor, id, check)));
+  });
+}
