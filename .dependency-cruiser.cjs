@@ -101,7 +101,7 @@ module.exports = {
     {
       name: 'shared-and-drawing-know-no-feature',
       severity: 'error',
-      from: { path: '^apps/web/src/(shared|drawing|angles|tools|api|workers)/' },
+      from: { path: '^apps/web/src/(shared|drawing|angles|tools|api|workers|devices)/' },
       to: { path: '^apps/web/src/(features|app)/' },
     },
     {

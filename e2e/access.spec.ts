@@ -65,7 +65,7 @@ test('the bench and the page on how it works have nothing that axe objects to', 
   await expectClean(page, 'how it works');
 });
 
-test('sheets, devices, shop, garage and the due list have nothing that axe objects to', async ({
+test('sheets, devices, shop, garage, gauges and the due list have nothing that axe objects to', async ({
   page,
 }) => {
   test.slow();
@@ -94,6 +94,12 @@ test('sheets, devices, shop, garage and the due list have nothing that axe objec
   await page.getByRole('link', { name: /cars of this customer/ }).click();
   await expect(page.getByText(/within three months/)).toBeVisible({ timeout: 60_000 });
   await expectClean(page, 'a fleet');
+  await page.goto('/gauges');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Alignment rig' })).toBeVisible();
+  await expectClean(page, 'gauges');
+  await page.getByRole('link', { name: 'Depth gauge 1, all three' }).click();
+  await expect(page.getByRole('table', { name: 'Spreads' })).toBeVisible();
+  await expectClean(page, 'a gauge study');
   await page.goto('/account');
   await expect(page.getByRole('heading', { name: 'Where you are signed in' })).toBeVisible();
   await expectClean(page, 'account');

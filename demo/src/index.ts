@@ -7,6 +7,8 @@ import type { DemoCar, Stage } from './demoCar.ts';
 import { demoDepths } from './demoTread.ts';
 import { FLEET, FLEET_KM_A_MONTH } from './fleet.ts';
 import type { FleetVan } from './fleet.ts';
+import { makeDemoGauges } from './gauges.ts';
+import type { DemoInstrument, DemoStudy } from './gauges.ts';
 import { SETTINGS, SHEETS } from './sheets.ts';
 import { SHOP, STAFF } from './shop.ts';
 
@@ -28,6 +30,8 @@ export interface DemoShop {
   sheets: { id: string; sheetId: string; personId: string; sheet: SpecSheet }[];
   /** Oldest first. */
   visits: DemoVisit[];
+  instruments: DemoInstrument[];
+  studies: DemoStudy[];
 }
 
 const SEED = 418;
@@ -88,6 +92,7 @@ export function makeDemoShop(nowIso: string): DemoShop {
     vehicles,
     sheets,
     visits: visits.toSorted((a, b) => a.arrivedAt.localeCompare(b.arrivedAt)),
+    ...makeDemoGauges(people, now, id),
   };
 }
 

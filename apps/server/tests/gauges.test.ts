@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import type {
   Instrument,
   Session,
-  ShopSettings,
   Study,
   StudyPage,
   UsedSpread,
@@ -270,7 +269,7 @@ describe('the shop’s gauges', () => {
           study: bodyOf<Study>(await from.get(`/api/gauge-studies/${id}`).expect(200)),
           gauges: bodyOf<Instrument[]>(await from.get('/api/instruments').expect(200)),
           settings: bodyOf<Session>(await from.get('/api/session').expect(200)).shop
-            .settings as ShopSettings,
+            .settings,
         })),
       );
       expect(theirs!.study).toEqual({ ...mine!.study, people: theirs!.study.people });

@@ -109,6 +109,7 @@ export {
   METHOD_FACTS,
   RESOLUTIONS,
   methodOf,
+  methodSd,
   methodsFor,
   repeatOf,
   standardUncertainty,

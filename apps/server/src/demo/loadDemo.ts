@@ -1,14 +1,18 @@
 import { draftToCase, foldEntries, weighVisit } from '@keen/core';
 import { makeDemoShop } from '@keen/demo';
-import type { DemoVisit } from '@keen/demo';
+import type { DemoShop, DemoVisit } from '@keen/demo';
 import { eq, sql } from 'drizzle-orm';
 import { DEFAULT_PREFERENCES, DEFAULT_PRICES } from '@keen/contract';
-import type { Database } from '../db/client.ts';
+import type { Database, Handle } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
 import {
   auditLog,
+  carMerges,
   decisions,
   entries,
+  gaugeStudies,
+  instrumentChecks,
+  instruments,
   passwordLinks,
   people,
   photos,
@@ -16,6 +20,7 @@ import {
   shopLogos,
   shops,
   specSheets,
+  studyReadings,
   tireLines,
   vehicles,
   visits,
@@ -49,6 +54,7 @@ export async function loadDemo(
     await tx
       .insert(specSheets)
       .values(demo.sheets.map((sheet) => ({ ...sheet, shopId, revision: 1, retired: false })));
+    await addGauges(tx, demo);
     for (const [index, { visit, draft, decision }] of kept.entries()) {
       await tx.insert(visits).values({
         id: visit.id,
@@ -74,6 +80,41 @@ export async function loadDemo(
     }
   });
   return true;
+}
+
+async function addGauges(tx: Handle, demo: DemoShop): Promise<void> {
+  const shopId = demo.shop.id;
+  for (const { checks, ...instrument } of demo.instruments) {
+    await tx.insert(instruments).values({ ...instrument, shopId, retired: false });
+    await tx.insert(instrumentChecks).values(
+      checks.map(({ at, ...check }) => ({
+        ...check,
+        shopId,
+        instrumentId: instrument.id,
+        at: new Date(at),
+      })),
+    );
+  }
+  for (const { people: readers, readings, createdAt, closedAt, ...study } of demo.studies) {
+    await tx.insert(gaugeStudies).values({
+      ...study,
+      shopId,
+      readers,
+      personId: readers[0]!,
+      createdAt: new Date(createdAt),
+      closedAt: closedAt === null ? null : new Date(closedAt),
+    });
+    await tx.insert(studyReadings).values(
+      readings.map(({ person, at, ...reading }) => ({
+        ...reading,
+        shopId,
+        studyId: study.id,
+        reader: person,
+        personId: readers[person]!,
+        at: new Date(at),
+      })),
+    );
+  }
 }
 
 /** Folds every visit and computes the diagnosis of those that were decided, on all workers. */
@@ -124,6 +165,11 @@ export async function removeDemo(db: Database): Promise<void> {
     for (const { id } of demo) {
       for (const table of [
         auditLog,
+        carMerges,
+        studyReadings,
+        gaugeStudies,
+        instrumentChecks,
+        instruments,
         passwordLinks,
         decisions,
         photos,

@@ -117,6 +117,7 @@ export const keenApi = createApi({
     'Links',
     'Due',
     'Cars',
+    'Gauges',
     'Staff',
     'Audit',
     'OwnSessions',

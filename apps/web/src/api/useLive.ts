@@ -38,6 +38,9 @@ export function useLive(): void {
         case 'sheets':
           dispatch(keenApi.util.invalidateTags(['Sheets']));
           break;
+        case 'gauges':
+          dispatch(keenApi.util.invalidateTags(['Gauges']));
+          break;
         case 'archive':
           void dispatch(shopApi.util.upsertQueryData('archiveProgress', undefined, event.data));
           break;

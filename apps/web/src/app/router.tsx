@@ -64,6 +64,18 @@ export function createRouter() {
               }),
             },
             {
+              path: '/gauges',
+              lazy: async () => ({
+                Component: (await import('../features/gauges/GaugesPage.tsx')).GaugesPage,
+              }),
+            },
+            {
+              path: '/gauges/:studyId',
+              lazy: async () => ({
+                Component: (await import('../features/gauges/StudyPage.tsx')).StudyPage,
+              }),
+            },
+            {
               path: '/account',
               lazy: async () => ({
                 Component: (await import('../features/account/AccountPage.tsx')).AccountPage,

@@ -16,6 +16,7 @@ const PLACES = [
   { to: '/bench', title: 'Bench' },
   { to: '/sheets', title: 'Sheets' },
   { to: '/due', title: 'Due' },
+  { to: '/gauges', title: 'Gauges' },
   { to: '/shop', title: 'Shop' },
   { to: '/account', title: 'Account' },
   { to: '/devices', title: 'Devices' },

@@ -24,11 +24,8 @@ export function SearchField({ label, placeholder, value, onChange, sx = {} }: Se
       value={value}
       onChange={({ target }) => onChange(target.value)}
       placeholder={placeholder}
-      sx={[
-        // The browser's own cross comes in its own blue.
-        { '& input::-webkit-search-cancel-button': { filter: 'grayscale(1)' } },
-        ...(Array.isArray(sx) ? sx : [sx]),
-      ]}
+      // The browser's own cross comes in its own blue.
+      sx={{ ...sx, '& input::-webkit-search-cancel-button': { filter: 'grayscale(1)' } }}
       slotProps={{
         htmlInput: { 'aria-label': label, type: 'search' },
         input: {

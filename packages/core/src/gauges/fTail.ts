@@ -2,10 +2,10 @@ import { exp, log } from '../engine/math/elementary.ts';
 
 /** Coefficients of Lanczos's approximation with g = 5, to 2e-10 (Lanczos 1964; Numerical Recipes 6.1). */
 const LANCZOS = [
-  76.18009172947146, -86.50532032941677, 24.01409824083091, -1.231739572450155,
-  0.1208650973866179e-2, -0.5395239384953e-5,
+  76.1800917294715, -86.5053203294168, 24.01409824083091, -1.23173957245016, 0.00120865097386618,
+  -0.000005395239384953,
 ];
-const SQRT_2PI = 2.5066282746310005;
+const SQRT_2PI = 2.5066282746310002;
 const MOST_STEPS = 300;
 const TINY = 1e-300;
 const CLOSE = 1e-14;

@@ -1,5 +1,12 @@
-import type { AngleKind, Axle, Wheel } from '@keen/contract';
-import { axleOf, measuredToday, METHOD_FACTS, RESOLUTIONS, WHEEL_ORDER } from '@keen/core';
+import type { AngleKind, Axle, Method, VisitDraft, Wheel } from '@keen/contract';
+import {
+  axleOf,
+  measuredToday,
+  METHOD_FACTS,
+  methodSd,
+  RESOLUTIONS,
+  WHEEL_ORDER,
+} from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -14,6 +21,7 @@ import { AngleFileButton } from './AngleFileButton.tsx';
 import { KIND_WORDS } from './kindWords.ts';
 import { RigButton } from './RigButton.tsx';
 import { ToeUnit } from './ToeUnit.tsx';
+import { InstrumentLine } from './InstrumentLine.tsx';
 import { useMethods } from './useMethods.ts';
 
 const STEPS = RESOLUTIONS.map((step) => ({ value: String(step), label: `${step}°` }));
@@ -63,9 +71,10 @@ export function AngleEntry() {
             <Typography variant="h3" component="h4">
               {KIND_WORDS[kind]}{' '}
               <Box component="span" sx={{ color: 'text.secondary', fontWeight: 450 }}>
-                by {facts.title.toLowerCase()}
+                by {facts.title.toLowerCase()}, each ±{showUncertainty(draft, method[kind], kind)}°
               </Box>
             </Typography>
+            <InstrumentLine draft={draft} method={method[kind]} />
             {facts.calculator && (
               <Button sx={{ justifySelf: 'start' }} onClick={() => setWorking(kind)}>
                 Work it out from the readings
@@ -124,4 +133,8 @@ export function AngleEntry() {
       )}
     </Box>
   );
+}
+
+function showUncertainty(draft: VisitDraft, method: Method, kind: AngleKind): string {
+  return String(Number(methodSd(draft, method, kind).toFixed(2)));
 }

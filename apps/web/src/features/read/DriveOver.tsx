@@ -14,8 +14,8 @@ import { FileButton } from '../../shared/FileButton.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { PassView } from './PassView.tsx';
 import { readProfileFile } from './profileFile.ts';
-import { useDeviceLine } from './useDeviceLine.ts';
-import type { LineState } from './useDeviceLine.ts';
+import { useDeviceLine } from '../../devices/useDeviceLine.ts';
+import type { LineState } from '../../devices/useDeviceLine.ts';
 
 interface Seen {
   pass: TreadPass;

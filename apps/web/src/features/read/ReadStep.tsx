@@ -11,15 +11,15 @@ import { capital, showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Conflicts } from './Conflicts.tsx';
 import { DriveOver } from './DriveOver.tsx';
-import { GaugeBar } from './GaugeBar.tsx';
+import { GaugeBar } from '../../devices/GaugeBar.tsx';
 import { Keypad } from './Keypad.tsx';
 import { OddReading } from './OddReading.tsx';
 import type { Asked } from './OddReading.tsx';
 import { OtherEntry } from './OtherEntry.tsx';
 import { playTone } from './tone.ts';
 import { soFar } from './soFar.ts';
-import { useGauge } from './useGauge.ts';
-import type { GaugeSource } from './useGauge.ts';
+import { useGauge } from '../../devices/useGauge.ts';
+import type { GaugeSource } from '../../devices/useGauge.ts';
 import { useFastEntry } from './useFastEntry.ts';
 
 const OFF_THE_TREAD = 'The gauge stood off the tread. Set it down in the groove and press again.';

@@ -5,7 +5,7 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
-import { typeText } from './typeText.ts';
+import { typeText } from '../../devices/typeText.ts';
 import { useFastEntry } from './useFastEntry.ts';
 
 const SLOTS = readingOrder('walkRound');

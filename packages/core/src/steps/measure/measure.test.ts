@@ -1,7 +1,8 @@
-import type { DraftMeasure } from '@keen/contract';
+import type { DraftMeasure, Instrument } from '@keen/contract';
 import type { VisitDraft } from '@keen/contract';
 import type { Method } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
+import { usedInstruments } from '../../gauges/usedInstruments.ts';
 import { angleLedger } from './angleLedger.ts';
 import type { Angles } from './angleLedger.ts';
 import { METHOD_FACTS, methodsFor, repeatOf, standardUncertainty } from './methods.ts';
@@ -32,6 +33,59 @@ describe('standardUncertainty', () => {
       12,
     );
     expect(standardUncertainty({ methodSd: 0.03, repeats: [0.4] })).toBeCloseTo(0.03, 12);
+  });
+});
+
+describe('the shop’s own instrument', () => {
+  const withRig = (rig: { errorSd: number; certified?: number }): VisitDraft => ({
+    angles: straight,
+    visit: { measure: { instruments: { readout: { name: 'Rig', checkedAt: null, ...rig } } } },
+  });
+  const usual = METHOD_FACTS.readout.sd.camber!;
+  const camberSd = (draft: VisitDraft) => row(draft, 'camber.lf')!.sd;
+
+  it('adds what its checks found off, as squares', () => {
+    expect(camberSd(withRig({ errorSd: 0.12 }))).toBeCloseTo(Math.hypot(usual, 0.12), 12);
+    expect(camberSd(withRig({ errorSd: 0 }))).toBeCloseTo(usual, 12);
+  });
+
+  it('goes by its certificate where it has one', () => {
+    expect(camberSd(withRig({ errorSd: 0.04, certified: 0.03 }))).toBeCloseTo(0.05, 12);
+  });
+
+  it('says nothing of other methods', () => {
+    const draft = withRig({ errorSd: 2 });
+    draft.visit!.measure!.method = { camber: 'level' };
+    expect(camberSd(draft)).toBeCloseTo(METHOD_FACTS.level.sd.camber!, 12);
+  });
+
+  it('of a kind is the one checked last, of those in use', () => {
+    const gauge = (
+      name: string,
+      at: string | null,
+      change: Partial<Instrument> = {},
+    ): Instrument => ({
+      id: name,
+      name,
+      kind: 'level',
+      certified: null,
+      block: [0],
+      retired: false,
+      createdAt: '2026-01-01T00:00:00.000Z',
+      checks:
+        at === null ? [] : [{ id: at, at, by: '', note: '', points: [{ known: 0, read: 0.1 }] }],
+      ...change,
+    });
+    const used = usedInstruments([
+      gauge('never', null),
+      gauge('old', '2026-01-05T00:00:00.000Z'),
+      gauge('new', '2026-03-05T00:00:00.000Z'),
+      gauge('away', '2026-04-05T00:00:00.000Z', { retired: true }),
+      gauge('depth', '2026-04-05T00:00:00.000Z', { kind: 'depth' }),
+    ]);
+    expect(used).toEqual({
+      level: { name: 'new', checkedAt: '2026-03-05T00:00:00.000Z', errorSd: 0.1 },
+    });
   });
 });
 

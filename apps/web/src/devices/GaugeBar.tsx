@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { useLazyGaugeQuery } from '../../api/deviceApi.ts';
+import { useLazyGaugeQuery } from '../api/deviceApi.ts';
 import { browserSerial } from './serialLine.ts';
 import { standInPort } from './standInPort.ts';
 import type { GaugeLine, GaugeSource } from './useGauge.ts';

@@ -1,0 +1,161 @@
+import type { Instrument } from '@keen/contract';
+import { keepInstrumentSchema } from '@keen/contract';
+import type { InstrumentKind } from '@keen/contract/words';
+import { INSTRUMENT_KINDS } from '@keen/contract/words';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import { useKeepInstrumentMutation } from '../../api/gaugesApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { newId } from '../../shared/newId.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { BLOCK_WORDS, INSTRUMENT_WORDS, unitOf } from './gaugeWords.ts';
+import { numberIn, numbersIn } from './numberIn.ts';
+
+interface Fields {
+  name: string;
+  kind: InstrumentKind;
+  certified: string;
+  block: string;
+  retired: boolean;
+}
+
+interface InstrumentDialogProps {
+  /** Null for a new one. */
+  instrument: Instrument | null;
+  onClose: () => void;
+}
+
+/** What a gauge is called, what kind it is, and what it is checked against. */
+export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps) {
+  const [id] = useState(() => instrument?.id ?? newId());
+  const [keep, { isLoading, error }] = useKeepInstrumentMutation();
+  const { control, register, handleSubmit, formState } = useForm<Fields>({
+    defaultValues: {
+      name: instrument?.name ?? '',
+      kind: instrument?.kind ?? 'depth',
+      certified: instrument?.certified ? String(instrument.certified) : '',
+      block: instrument?.block.join('; ') ?? '',
+      retired: instrument?.retired ?? false,
+    },
+  });
+  const kind = useWatch({ control, name: 'kind' });
+  const { errors } = formState;
+
+  async function submit({ name, certified, block, retired }: Fields): Promise<void> {
+    const result = await keep({
+      id,
+      instrument: keepInstrumentSchema.parse({
+        name,
+        kind,
+        certified: certified.trim() === '' ? null : numberIn(certified),
+        block: numbersIn(block),
+        retired,
+      }),
+    });
+    if (result.data) onClose();
+  }
+
+  const { certified, block } = keepInstrumentSchema.shape;
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="gauge-title">
+      <Box component="form" noValidate onSubmit={handleSubmit(submit)}>
+        <DialogTitle id="gauge-title" variant="h2">
+          {instrument ? `Change ${instrument.name}` : 'Add a gauge'}
+        </DialogTitle>
+        <DialogContent sx={{ display: 'grid', gap: 2.5, pt: '8px !important' }}>
+          <Controller
+            name="kind"
+            control={control}
+            render={({ field }) => (
+              <TextField
+                select
+                label="What it is"
+                disabled={instrument !== null}
+                helperText={
+                  instrument ? 'Its checks are in its own unit, so it stays what it is' : ' '
+                }
+                {...field}
+              >
+                {INSTRUMENT_KINDS.map((each) => (
+                  <MenuItem key={each} value={each}>
+                    {INSTRUMENT_WORDS[each]}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
+          />
+          <TextField
+            label="Name on it"
+            placeholder="Depth gauge 2"
+            autoFocus
+            error={errors.name !== undefined}
+            helperText={errors.name?.message}
+            slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 60 } }}
+            {...register('name', {
+              validate: (text) => text.trim() !== '' || 'What it is called in the shop',
+            })}
+          />
+          <TextField
+            label={`Checked against, ${unitOf(kind)}`}
+            placeholder={kind === 'depth' ? '2; 5; 8' : '0'}
+            error={errors.block !== undefined}
+            helperText={errors.block?.message ?? `What ${BLOCK_WORDS[kind]} is known to be`}
+            slotProps={{ inputLabel: { shrink: true } }}
+            {...register('block', {
+              validate: (text) =>
+                block.safeParse(numbersIn(text)).success || 'Up to ten numbers, such as 2; 5; 8',
+            })}
+          />
+          <TextField
+            label={`Certified to, ± ${unitOf(kind)}`}
+            placeholder="Leave empty without a certificate"
+            error={errors.certified !== undefined}
+            helperText={errors.certified?.message ?? 'Standard uncertainty, by its certificate'}
+            slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal' } }}
+            {...register('certified', {
+              validate: (text) =>
+                text.trim() === '' ||
+                (numberIn(text) !== null && certified.safeParse(numberIn(text)).success) ||
+                'A number above 0, such as 0.03',
+            })}
+          />
+          {instrument && (
+            <Controller
+              name="retired"
+              control={control}
+              render={({ field }) => (
+                <Choice
+                  label="It is"
+                  options={[
+                    { value: 'used', label: 'In use' },
+                    { value: 'away', label: 'Put away' },
+                  ]}
+                  value={field.value ? 'away' : 'used'}
+                  onChange={(next) => next && field.onChange(next === 'away')}
+                />
+              )}
+            />
+          )}
+          {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
+        </DialogContent>
+        <DialogActions sx={{ px: 3, pb: 2.5 }}>
+          <Button variant="text" onClick={onClose}>
+            Cancel
+          </Button>
+          <Button type="submit" variant="contained" disabled={isLoading}>
+            Save
+          </Button>
+        </DialogActions>
+      </Box>
+    </Dialog>
+  );
+}

@@ -1,0 +1,154 @@
+import type { Session, StudyRow } from '@keen/contract';
+import { READING_SD_MM } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import { useStudiesInfiniteQuery } from '../../api/gaugesApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { useKeepSettingsMutation } from '../../api/shopApi.ts';
+import { mayDo } from '../../shared/mayDo.ts';
+import { MoreRows } from '../../shared/MoreRows.tsx';
+import { StudyDialog } from './StudyDialog.tsx';
+
+/** Gauge studies, and the spread of a reading that new visits go by. */
+export function StudyList({ session }: { session: Session }) {
+  const studies = useStudiesInfiniteQuery();
+  const { data, error, isLoading, refetch } = studies;
+  const [isOpen, setOpen] = useState(false);
+  const rows = data?.pages.flatMap((page) => page.studies);
+  return (
+    <Box component="section" aria-labelledby="studies">
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap', mb: 1 }}>
+        <Typography variant="h1" component="h2" id="studies" sx={{ flex: 1 }}>
+          Do we read alike?
+        </Typography>
+        {mayDo(session, 'keepGauges') && (
+          <Button onClick={() => setOpen(true)}>New gauge study</Button>
+        )}
+      </Box>
+      <SpreadInUse session={session} />
+      {isLoading && (
+        <Box role="status" aria-label="Loading the studies">
+          <Skeleton height={64} />
+        </Box>
+      )}
+      {error && (
+        <Box role="alert">
+          <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
+          <Button onClick={() => void refetch()}>Try again</Button>
+        </Box>
+      )}
+      {rows?.length === 0 && (
+        <Typography color="textSecondary">
+          Two or three people read the same chalk marks two or three times, without seeing what was
+          read before. Half an hour of work, and it says whether this gauge in these hands can see
+          half a millimetre.
+        </Typography>
+      )}
+      <Box component="ul" aria-label="Gauge studies" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {rows?.map((study) => (
+          <Row key={study.id} study={study} session={session} />
+        ))}
+      </Box>
+      {studies.hasNextPage && (
+        <MoreRows
+          label="Earlier ones"
+          isLoading={studies.isFetching}
+          hasFailed={studies.isError}
+          onMore={() => void studies.fetchNextPage()}
+        />
+      )}
+      {isOpen && <StudyDialog session={session} onClose={() => setOpen(false)} />}
+    </Box>
+  );
+}
+
+function SpreadInUse({ session }: { session: Session }) {
+  const used = session.shop.settings.readingSpread;
+  const [keep, { isLoading, isError }] = useKeepSettingsMutation();
+  return (
+    <Box sx={{ mb: 2, display: 'grid', gap: 0.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
+        <Box component="span" className="condensed" sx={{ fontSize: '1.6rem', fontWeight: 700 }}>
+          ±{(used?.mm ?? READING_SD_MM).toFixed(2)} mm
+        </Box>
+        <span>is what the diagnosis takes one reading to be good for</span>
+      </Box>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
+        {used ? (
+          <>
+            Since {dayjs(used.at).format('D MMM YYYY')}, as{' '}
+            <Link component={RouterLink} to={`/gauges/${used.studyId}`}>
+              a study
+            </Link>{' '}
+            found; visits from before keep theirs.{' '}
+            {mayDo(session, 'changeShop') && (
+              <Button
+                variant="text"
+                sx={{ px: 0.5, minHeight: 32 }}
+                disabled={isLoading}
+                onClick={() => void keep({ readingSpread: null })}
+              >
+                Back to the usual {READING_SD_MM} mm
+              </Button>
+            )}
+          </>
+        ) : (
+          'As is usual, one standard deviation, before rounding. A study says what holds here.'
+        )}
+      </Box>
+      {isError && (
+        <Typography role="alert" sx={{ color: 'var(--marker)' }}>
+          This was not saved; try again.
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+function Row({ study, session }: { study: StudyRow; session: Session }) {
+  const { id, name, people, marks, trials, taken, closedAt, createdAt } = study;
+  const planned = people.length * marks.length * trials;
+  const names = people.map((person) => nameOf(session, person)).join(', ');
+  const isUsed = session.shop.settings.readingSpread?.studyId === id;
+  return (
+    <Box
+      component="li"
+      sx={{
+        borderTop: '1px solid var(--line)',
+        py: 1.25,
+        display: 'grid',
+        gridTemplateColumns: '1fr auto',
+        columnGap: 2,
+      }}
+    >
+      <Box sx={{ minWidth: 0 }}>
+        <Link component={RouterLink} to={`/gauges/${id}`} sx={{ fontWeight: 650 }}>
+          {name}
+        </Link>
+        <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
+          {names}; {marks.length} marks, {trials} times each
+        </Box>
+      </Box>
+      <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
+        <Box>
+          {taken < planned ? `${taken} of ${planned}` : isUsed ? 'in use' : 'whole'}
+          {closedAt !== null && taken < planned ? ', closed' : ''}
+        </Box>
+        <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
+          {dayjs(createdAt).format('D MMM YYYY')}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** What a person of the shop is called; whoever left it is still known. */
+export function nameOf(session: Session, personId: string): string {
+  return session.people.find(({ id }) => id === personId)?.name ?? 'Somebody who left';
+}

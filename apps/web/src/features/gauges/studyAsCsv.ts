@@ -1,0 +1,42 @@
+import type { Study } from '@keen/contract';
+import type { GaugeStudy } from '@keen/core';
+import Papa from 'papaparse';
+
+/** The readings of a study, then its spreads, as a table for other programs; mm. */
+export function studyAsCsv(study: Study, names: readonly string[], result: GaugeStudy): string {
+  const { repeatability, within, reproducibility, gauge, marksDiffer, categories } = result;
+  const readings = study.readings.map(({ person, trial, mark, mm }) => ({
+    what: 'reading',
+    person: names[person] ?? '',
+    time: trial + 1,
+    mark: study.marks[mark] ?? '',
+    mm,
+    low: '',
+    high: '',
+  }));
+  const spread = (what: string, one: { mm: number; low: number; high: number }, person = '') => ({
+    what,
+    person,
+    time: '',
+    mark: '',
+    mm: Number(one.mm.toFixed(4)),
+    low: Number(one.low.toFixed(4)),
+    high: Number(one.high.toFixed(4)),
+  });
+  return Papa.unparse(
+    [
+      ...readings,
+      spread('repeatability, sd', repeatability),
+      spread('one person mark by mark, sd', within),
+      spread('reproducibility, sd', reproducibility),
+      spread('both together, sd', gauge),
+      spread('marks, sd', marksDiffer),
+      ...result.offsets.map((offset, i) => spread('against all', offset, names[i] ?? '')),
+      {
+        ...spread('steps told apart', { mm: 0, ...categories }),
+        mm: Number.isFinite(categories.count) ? categories.count : '',
+      },
+    ],
+    { escapeFormulae: true },
+  );
+}

@@ -1,0 +1,24 @@
+import type { Method, VisitDraft } from '@keen/contract';
+import { CHECK_LIMITS } from '@keen/core';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+
+/** The shop's own instrument of this method, and how it stood at its last check; nothing where it has none. */
+export function InstrumentLine({ draft, method }: { draft: VisitDraft; method: Method }) {
+  const own = draft.visit?.measure?.instruments?.[method];
+  if (!own) return null;
+  const isOff = own.errorSd > CHECK_LIMITS[method];
+  return (
+    <Typography
+      variant="body2"
+      sx={{ color: isOff ? 'var(--marker)' : 'text.secondary', mt: -0.75 }}
+    >
+      {isOff && <span aria-hidden>◆ </span>}
+      {own.name},{' '}
+      {own.checkedAt === null
+        ? 'never checked'
+        : `last checked ${dayjs(own.checkedAt).format('D MMM YYYY')}, off by about ${own.errorSd.toFixed(2)}°`}
+      {isOff && ': set it right before it is gone by'}
+    </Typography>
+  );
+}
