@@ -39,7 +39,7 @@ const PAGES = [
     text: 'band: where it goes as the car is',
   },
   { name: 'sheets', path: '/sheets', link: 'Harbour saloon' },
-  { name: 'devices', path: '/devices' },
+  { name: 'gauges', path: '/gauges', link: 'Depth gauge 1, all three' },
   { name: 'how-it-works', path: '/how-it-works' },
 ];
 

@@ -7,6 +7,7 @@ import { chartReadings, scoreCars, scoreFlags, WORLD_NAMES } from '@keen/simulat
 import type { CarScores, FlagScores, Reading, WorldName } from '@keen/simulator';
 import { binEdges, binRows, train } from './boosting.ts';
 import type { CarRead, Fell, Task } from './readCars.ts';
+import type { SpreadRead, SpreadTask } from './readSpread.ts';
 import type { VisitsRead, VisitTask } from './readVisits.ts';
 
 /**
@@ -39,12 +40,14 @@ if (![cars, sweeps, first].every((n) => Number.isInteger(n) && n > 0) || !(train
 const unknown = worlds.find((world) => !WORLD_NAMES.includes(world));
 if (unknown !== undefined) throw new RangeError(`--world: there is no ${unknown}`);
 
+/** A hand of half a 32nd, and a worse one. */
+const SPREADS_MM = [0.4, 0.6];
 /** Cars that train the learner have seeds far from those that are read. */
 const FIRST_TRAINING = 5_000_000;
 
 /** Reads cars on all cores, with progress on standard error. */
 function readAll<Read>(
-  module: './readCars.ts' | './readVisits.ts',
+  module: './readCars.ts' | './readSpread.ts' | './readVisits.ts',
   tasks: readonly unknown[],
   label: string,
 ): Promise<Read[]> {
@@ -228,6 +231,26 @@ function reportVisits(world: WorldName, visits: number, read: readonly VisitsRea
   );
 }
 
+/** What it is worth to know how far the shop's readings scatter. */
+function reportSpread(world: WorldName, sdMm: number, read: readonly SpreadRead[]): void {
+  const truths = read.map(({ faults }) => ({ faults, excessMm: [] }));
+  const scores = [read.map(({ known }) => known), read.map(({ unknown }) => unknown)].map(
+    (readings) => scoreFlags(truths, readings),
+  );
+  const means = (key: (typeof KEYS)[number]) =>
+    scores.map((flags) => mean(flags.map((flag) => flag[key])));
+  console.log(
+    `\n${read.length} cars of the world '${world}' whose readings scatter by ${sdMm} mm, ${sweeps} sweeps\n`,
+  );
+  console.log(
+    table([
+      ['mean of flags', 'spread known', 'taken for the usual'],
+      ['log loss', ...means('logLoss')],
+      ['calibration error', ...means('calibrationError')],
+    ]),
+  );
+}
+
 for (const world of worlds) {
   const task = (seed: number, isForTraining: boolean): Task => ({
     seed,
@@ -246,6 +269,16 @@ for (const world of worlds) {
     world,
   );
   report(world, read, trained.length > 0 ? learn(trained) : () => ({ chances: [], ranked: [] }));
+  for (const sdMm of SPREADS_MM) {
+    const tasks = Array.from({ length: cars }, (_, i): SpreadTask => ({
+      seed: first + i,
+      world,
+      sweeps,
+      sdMm,
+    }));
+    const label = `${world}, readings to ${sdMm} mm`;
+    reportSpread(world, sdMm, await readAll<SpreadRead>('./readSpread.ts', tasks, label));
+  }
   for (const visits of [2, 3]) {
     const tasks = Array.from({ length: cars }, (_, i): VisitTask => ({
       seed: first + i,

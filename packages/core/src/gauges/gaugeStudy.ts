@@ -52,7 +52,7 @@ export interface GaugeStudy {
 const POOLED_ABOVE = 0.25;
 /** Distinct categories: 1.41 times the ratio of spreads (AIAG MSA manual; recalled from memory). */
 const CATEGORY_FACTOR = 1.41;
-/** Two readings differ by chance by less than this many standard deviations of one, 19 times of 20. */
+/** Two readings differ by chance by less than this many standard deviations of one, 19 times in 20. */
 const SEEN_SDS = 1.959964 * Math.SQRT2;
 const DRAWS = 8_000;
 const SEED = 7;

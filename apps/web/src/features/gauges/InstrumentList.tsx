@@ -110,7 +110,7 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
         opacity: retired ? 0.65 : 1,
       }}
     >
-      <Box sx={{ minWidth: 0 }}>
+      <Box sx={{ minWidth: 0, gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
         <Box>
           <strong>{name}</strong>{' '}
           <Box component="span" sx={{ color: 'text.secondary' }}>
@@ -127,7 +127,7 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
           {certified !== null && ` Certified to ±${showSize(kind, certified)}.`}
         </Box>
       </Box>
-      <Box sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' }, order: { xs: 1, sm: 0 } }}>
+      <Box>
         <CheckHistory kind={kind} record={record} />
       </Box>
       <Box sx={{ display: 'flex', gap: 0.5 }}>

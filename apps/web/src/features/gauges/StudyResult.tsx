@@ -117,7 +117,7 @@ function Verdict({ result }: { result: GaugeStudy }) {
       </Typography>
       <Typography sx={{ mt: 0.5, fontSize: '1.05rem' }}>
         Two ribs that one person reads must differ by {sizeWords(byOne)} before it is more than
-        chance, 19 times of 20. Between two people it takes {sizeWords(byTwo)}
+        chance, 19 times in 20. Between two people it takes {sizeWords(byTwo)}
         {two === 'yes'
           ? `, still within ${TO_SEE_MM} mm: readings of one visit can be held against another’s.`
           : two === 'no'
@@ -178,9 +178,14 @@ function Spreads({ result }: { result: GaugeStudy }) {
             <Box
               component="th"
               scope="col"
-              sx={{ textAlign: 'right !important', color: 'text.secondary', whiteSpace: 'nowrap' }}
+              sx={{
+                textAlign: 'right !important',
+                color: 'text.secondary',
+                whiteSpace: 'nowrap',
+                pl: 2,
+              }}
             >
-              19 times of 20
+              19 times in 20
             </Box>
           </tr>
         </thead>
