@@ -268,8 +268,7 @@ describe('the shop’s gauges', () => {
         [agent, lead].map(async (from) => ({
           study: bodyOf<Study>(await from.get(`/api/gauge-studies/${id}`).expect(200)),
           gauges: bodyOf<Instrument[]>(await from.get('/api/instruments').expect(200)),
-          settings: bodyOf<Session>(await from.get('/api/session').expect(200)).shop
-            .settings,
+          settings: bodyOf<Session>(await from.get('/api/session').expect(200)).shop.settings,
         })),
       );
       expect(theirs!.study).toEqual({ ...mine!.study, people: theirs!.study.people });
