@@ -14,6 +14,7 @@ const CORE_FLOORS = [
   'steps/setRight',
   'steps/handOver',
   'garage',
+  'insights',
 ];
 
 function coreFloors() {

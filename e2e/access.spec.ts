@@ -100,6 +100,9 @@ test('sheets, devices, shop, garage, gauges and the due list have nothing that a
   await page.getByRole('link', { name: 'Depth gauge 1, all three' }).click();
   await expect(page.getByRole('table', { name: 'Spreads' })).toBeVisible();
   await expectClean(page, 'a gauge study');
+  await page.goto('/insights');
+  await expect(page.getByRole('list', { name: 'By who asked' })).toBeVisible();
+  await expectClean(page, 'insights');
   await page.goto('/account');
   await expect(page.getByRole('heading', { name: 'Where you are signed in' })).toBeVisible();
   await expectClean(page, 'account');

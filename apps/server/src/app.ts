@@ -13,6 +13,7 @@ import { mountDocuments } from './features/documents/documents.routes.ts';
 import { mountDue } from './features/due/due.routes.ts';
 import { mountGarage } from './features/garage/garage.routes.ts';
 import { mountGauges } from './features/gauges/gauges.routes.ts';
+import { mountInsights } from './features/insights/insights.routes.ts';
 import { mountLinks, mountSharedSheet } from './features/papers/links.routes.ts';
 import { mountLive } from './features/live/live.routes.ts';
 import { mountPapers } from './features/papers/papers.routes.ts';
@@ -132,6 +133,7 @@ function mountAll(routes: Routes, context: Context): void {
   mountVehicles(routes);
   mountGarage(routes);
   mountGauges(routes);
+  mountInsights(routes);
   mountSheets(routes);
   mountShop(routes);
   mountLogo(routes, context);

@@ -54,6 +54,7 @@ const PROMISED: Record<Right, readonly Role[]> = {
   managePeople: ['lead'],
   useArchive: ['lead'],
   manageCustomers: ['lead'],
+  readInsights: ['lead'],
   readAudit: ['lead'],
 };
 

@@ -130,3 +130,10 @@ export type {
   StudyRow,
   UsedSpread,
 } from './gauges.ts';
+export {
+  adviceSchema,
+  declinedPageSchema,
+  declinedQuerySchema,
+  insightQuerySchema,
+} from './insights.ts';
+export type { Advice, AdviceCount, DeclinedPage, DeclinedRow, InsightQuery } from './insights.ts';

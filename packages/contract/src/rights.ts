@@ -31,6 +31,8 @@ export const RIGHTS = {
   useArchive: ['lead'],
   /** Shows, exports and erases what is stored of one customer. */
   manageCustomers: ['lead'],
+  /** What was advised and answered, by person and action. */
+  readInsights: ['lead'],
   /** Reads who did what. */
   readAudit: ['lead'],
 } as const satisfies Record<string, readonly Role[]>;

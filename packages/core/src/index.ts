@@ -243,3 +243,6 @@ export { READING_SD_MM, ROUNDING_MM } from './engine/case/treadFacts.ts';
 export { CHECK_LIMITS, instrumentRecord, LEAST_CHECKS } from './gauges/instrumentRecord.ts';
 export type { InstrumentRecord } from './gauges/instrumentRecord.ts';
 export { usedInstruments } from './gauges/usedInstruments.ts';
+export { acceptance, acceptanceBy } from './insights/acceptance.ts';
+export type { Acceptance } from './insights/acceptance.ts';
+export type { Share } from './insights/share.ts';

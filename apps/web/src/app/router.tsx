@@ -76,6 +76,12 @@ export function createRouter() {
               }),
             },
             {
+              path: '/insights',
+              lazy: async () => ({
+                Component: (await import('../features/insights/InsightsPage.tsx')).InsightsPage,
+              }),
+            },
+            {
               path: '/account',
               lazy: async () => ({
                 Component: (await import('../features/account/AccountPage.tsx')).AccountPage,

@@ -17,6 +17,7 @@ const PLACES = [
   { to: '/sheets', title: 'Sheets' },
   { to: '/due', title: 'Due' },
   { to: '/gauges', title: 'Gauges' },
+  { to: '/insights', title: 'Insights' },
   { to: '/shop', title: 'Shop' },
   { to: '/account', title: 'Account' },
   { to: '/devices', title: 'Devices' },

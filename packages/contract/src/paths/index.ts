@@ -2,6 +2,7 @@ import type { ApiPath } from './apiPath.ts';
 import { DEVICES_PATHS } from './devices.ts';
 import { GAUGES_PATHS } from './gauges.ts';
 import { GARAGE_PATHS } from './garage.ts';
+import { INSIGHTS_PATHS } from './insights.ts';
 import { PAPERS_PATHS } from './papers.ts';
 import { PEOPLE_PATHS } from './people.ts';
 import { PICTURES_PATHS } from './pictures.ts';
@@ -19,6 +20,7 @@ export const API_PATHS: readonly ApiPath[] = [
   ...VEHICLES_PATHS,
   ...GARAGE_PATHS,
   ...GAUGES_PATHS,
+  ...INSIGHTS_PATHS,
   ...VISITS_PATHS,
   ...PICTURES_PATHS,
   ...PAPERS_PATHS,

@@ -26,6 +26,7 @@ export const decisions = pgTable(
   },
   (table) => [
     index('decisions_visit').on(table.visitId, table.createdAt),
+    index('decisions_shop_latest').on(table.shopId, table.createdAt),
     index('decisions_shop_visit').on(table.shopId, table.visitId),
     index('decisions_shop_person').on(table.shopId, table.personId),
     foreignKey({

@@ -13,6 +13,7 @@ import { failureOf } from '../../api/problem.ts';
 import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { mayDo } from '../../shared/mayDo.ts';
 import { MoreRows } from '../../shared/MoreRows.tsx';
+import { nameOf } from '../../shared/nameOf.ts';
 import { StudyDialog } from './StudyDialog.tsx';
 
 /** Gauge studies, and the spread of a reading that new visits go by. */
@@ -146,9 +147,4 @@ function Row({ study, session }: { study: StudyRow; session: Session }) {
       </Box>
     </Box>
   );
-}
-
-/** What a person of the shop is called; whoever left it is still known. */
-export function nameOf(session: Session, personId: string): string {
-  return session.people.find(({ id }) => id === personId)?.name ?? 'Somebody who left';
 }

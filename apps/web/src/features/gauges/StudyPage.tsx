@@ -16,7 +16,7 @@ import { mayDo } from '../../shared/mayDo.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
-import { nameOf } from './StudyList.tsx';
+import { nameOf } from '../../shared/nameOf.ts';
 import { StudyReader } from './StudyReader.tsx';
 import { StudyResult } from './StudyResult.tsx';
 

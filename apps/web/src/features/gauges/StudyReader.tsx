@@ -13,7 +13,7 @@ import { useGauge } from '../../devices/useGauge.ts';
 import type { GaugeSource } from '../../devices/useGauge.ts';
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
-import { nameOf } from './StudyList.tsx';
+import { nameOf } from '../../shared/nameOf.ts';
 
 interface StudyReaderProps {
   session: Session;

@@ -11,7 +11,7 @@ import { Folded } from '../../shared/Folded.tsx';
 import { mayDo } from '../../shared/mayDo.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
-import { nameOf } from './StudyList.tsx';
+import { nameOf } from '../../shared/nameOf.ts';
 import { studyAsCsv } from './studyAsCsv.ts';
 import { StudyTable } from './StudyTable.tsx';
 import { VarianceTable } from './VarianceTable.tsx';

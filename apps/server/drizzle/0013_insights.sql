@@ -1,0 +1,1 @@
+CREATE INDEX "decisions_shop_latest" ON "decisions" USING btree ("shop_id","created_at");

@@ -1,0 +1,29 @@
+import type { Advice, DeclinedPage, InsightQuery } from '@keen/contract';
+import { adviceSchema, declinedPageSchema } from '@keen/contract';
+import { keenApi } from './keenApi.ts';
+
+/** What the shop's own work teaches. */
+const insightsApi = keenApi.injectEndpoints({
+  endpoints: (build) => ({
+    advice: build.query<Advice, InsightQuery>({
+      query: (params) => ({ url: 'insights/advice', params }),
+      responseSchema: adviceSchema,
+      keepUnusedDataFor: 5,
+    }),
+    /** Latest first, page by page. */
+    declined: build.infiniteQuery<DeclinedPage, InsightQuery, string | null>({
+      query: ({ queryArg, pageParam: before }) => ({
+        url: 'insights/declined',
+        params: { ...queryArg, ...(before === null ? {} : { before }) },
+      }),
+      infiniteQueryOptions: {
+        initialPageParam: null,
+        getNextPageParam: ({ before }) => before ?? undefined,
+      },
+      keepUnusedDataFor: 5,
+      responseSchema: declinedPageSchema,
+    }),
+  }),
+});
+
+export const { useAdviceQuery, useDeclinedInfiniteQuery } = insightsApi;

@@ -1,0 +1,97 @@
+import type { Acceptance } from '@keen/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+
+interface AnswerBarsProps<Key extends string> {
+  title: string;
+  rows: readonly Acceptance<Key>[];
+  nameOf: (key: Key) => string;
+}
+
+const FULL = 100;
+
+/** A bar a row: yes, no and still thinking, as long as there are visits; the part that said yes beside it. */
+export function AnswerBars<Key extends string>({ title, rows, nameOf }: AnswerBarsProps<Key>) {
+  const most = Math.max(1, ...rows.map(({ visits }) => visits));
+  return (
+    <Box>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mb: 0.5 }}>
+        <Typography variant="h3" color="textSecondary" sx={{ flex: 1 }}>
+          {title}
+        </Typography>
+        <Legend />
+      </Box>
+      <Box component="ul" aria-label={title} sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {rows.map((row) => (
+          <Box
+            component="li"
+            key={row.key}
+            sx={{ borderTop: '1px solid var(--hairline)', py: 1, display: 'grid', gap: 0.5 }}
+          >
+            <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline' }}>
+              <Box sx={{ flex: 1, fontWeight: 600 }}>{nameOf(row.key)}</Box>
+              <Box sx={{ whiteSpace: 'nowrap' }}>
+                <ShareWords row={row} />
+              </Box>
+            </Box>
+            <Box
+              role="img"
+              aria-label={`${row.yes} yes, ${row.no} no, ${row.open} still thinking`}
+              sx={{ display: 'flex', height: 14, width: `${(FULL * row.visits) / most}%` }}
+            >
+              <Box sx={{ flexGrow: row.yes, bgcolor: 'var(--rubber)' }} />
+              <Box sx={{ flexGrow: row.no, bgcolor: 'var(--marker)' }} />
+              <Box
+                sx={{
+                  flexGrow: row.open,
+                  boxSizing: 'border-box',
+                  border: row.open > 0 ? '1.5px solid var(--control)' : 0,
+                }}
+              />
+            </Box>
+            <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+              {row.yes} yes, {row.no} no{row.open > 0 && `, ${row.open} still thinking`}
+              {row.overridden > 0 && `; at ${row.overridden} something else was chosen`}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function ShareWords({ row }: { row: Acceptance<string> }) {
+  const { part, low, high, isTooFew } = row.accepted;
+  const between = (
+    <Box component="span" sx={{ color: 'text.secondary' }}>
+      {isTooFew ? 'too few to tell' : ` (${Math.round(FULL * low)} to ${Math.round(FULL * high)})`}
+    </Box>
+  );
+  if (isTooFew) return between;
+  return (
+    <>
+      <strong>{Math.round(FULL * part)} % yes</strong>
+      {between}
+    </>
+  );
+}
+
+function Legend() {
+  const mark = { width: 12, height: 12, display: 'inline-block', boxSizing: 'border-box', mr: 0.5 };
+  return (
+    <Box sx={{ display: 'flex', gap: 1.5, fontSize: '0.85rem', whiteSpace: 'nowrap' }} aria-hidden>
+      <span>
+        <Box component="span" sx={{ ...mark, bgcolor: 'var(--rubber)' }} />
+        yes
+      </span>
+      <span>
+        <Box component="span" sx={{ ...mark, bgcolor: 'var(--marker)' }} />
+        no
+      </span>
+      <span>
+        <Box component="span" sx={{ ...mark, border: '1.5px solid var(--control)' }} />
+        thinking
+      </span>
+    </Box>
+  );
+}

@@ -1,0 +1,72 @@
+import type { InsightQuery, Session } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useNavigate } from 'react-router';
+import { useSessionQuery } from '../../api/keenApi.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { mayDo } from '../../shared/mayDo.ts';
+import { PageTitle } from '../../shared/PageTitle.tsx';
+import { TopBar } from '../../shared/TopBar.tsx';
+import { AdviceAnswers } from './AdviceAnswers.tsx';
+import { DeclinedList } from './DeclinedList.tsx';
+
+const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
+const SPANS = [
+  { value: '1', label: 'A month' },
+  { value: '3', label: 'A quarter' },
+  { value: '12', label: 'A year' },
+  { value: 'all', label: 'All' },
+] as const;
+type SpanOfMonths = (typeof SPANS)[number]['value'];
+
+/** What the shop's own work teaches its lead. */
+export function InsightsPage() {
+  const { data: session } = useSessionQuery();
+  if (!session) return null;
+  return <LoadedInsights session={session} />;
+}
+
+function LoadedInsights({ session }: { session: Session }) {
+  const [span, setSpan] = useState<SpanOfMonths>('12');
+  const navigate = useNavigate();
+  useHotkeys('t', () => void navigate('/'));
+  const query: InsightQuery =
+    span === 'all' ? {} : { from: dayjs().subtract(Number(span), 'month').format('YYYY-MM-DD') };
+  return (
+    <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
+      <TopBar session={session} shortcuts={SHORTCUTS}>
+        <PageTitle>Insights</PageTitle>
+      </TopBar>
+      <Box
+        component="main"
+        sx={{
+          px: { xs: 2, md: 5 },
+          py: { xs: 2, md: 3.5 },
+          maxWidth: 1240,
+          width: '100%',
+          mx: 'auto',
+          display: 'grid',
+          gap: 4,
+        }}
+      >
+        {mayDo(session, 'readInsights') ? (
+          <>
+            <Choice
+              label="Looking back"
+              options={SPANS}
+              value={span}
+              onChange={(next) => next && setSpan(next)}
+            />
+            <AdviceAnswers session={session} query={query} />
+            <DeclinedList session={session} query={query} />
+          </>
+        ) : (
+          <Typography>Only the lead sees how advice was taken.</Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,6 @@
+import type { Session } from '@keen/contract';
+
+/** What a person of the shop is called; whoever left it is still known. */
+export function nameOf(session: Session, personId: string): string {
+  return session.people.find(({ id }) => id === personId)?.name ?? 'Somebody who left';
+}

@@ -1,0 +1,29 @@
+import { expect, test } from '@playwright/test';
+import { comeIn } from './shop.ts';
+
+test('the lead reads how advice was taken and who said no; an advisor does not', async ({
+  page,
+}) => {
+  await comeIn(page, 'Ansa');
+  await page.getByRole('button', { name: /Ansa/ }).click();
+  await page.getByRole('button', { name: 'Insights' }).click();
+  await page.getByRole('button', { name: 'All', exact: true }).click();
+  await expect(
+    page.getByRole('heading', { name: /customers say yes|Too few answers/ }),
+  ).toBeVisible();
+  await expect(
+    page.getByRole('list', { name: 'By who asked' }).getByRole('listitem').first(),
+  ).toContainText(/yes|too few/);
+  const no = page.getByRole('list', { name: 'Who said no' }).getByRole('listitem');
+  await expect(no).not.toHaveCount(0);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  expect((await download).suggestedFilename()).toBe('advice.csv');
+  await no.first().getByRole('link').click();
+  await expect(page).toHaveURL(/visits\/.*decide/);
+
+  await page.context().clearCookies();
+  await comeIn(page, 'Mira');
+  await page.goto('/insights');
+  await expect(page.getByText('Only the lead sees how advice was taken.')).toBeVisible();
+});
