@@ -1,5 +1,5 @@
 import type { InsightQuery, Session } from '@keen/contract';
-import { acceptance, acceptanceBy, actionWords } from '@keen/core';
+import { acceptance, acceptanceBy } from '@keen/core';
 import type { Acceptance } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -10,6 +10,7 @@ import { failureOf } from '../../api/problem.ts';
 import { nameOf } from '../../shared/nameOf.ts';
 import { saveFile } from '../../shared/saveFile.ts';
 import { adviceAsCsv } from './adviceAsCsv.ts';
+import { adviceWords } from './adviceWords.ts';
 import { AnswerBars } from './AnswerBars.tsx';
 
 /** What was advised, and what customers said to it: by action, and by who asked. */
@@ -31,6 +32,11 @@ export function AdviceAnswers({ session, query }: { session: Session; query: Ins
     );
   }
   const all = acceptance('all', data.counts);
+  // Where no work was advised there was nothing to say yes to.
+  const work = acceptance(
+    'work',
+    data.counts.filter(({ advised }) => advised !== 'fitOnly'),
+  );
   if (all.visits === 0) {
     return (
       <Box>
@@ -48,9 +54,9 @@ export function AdviceAnswers({ session, query }: { session: Session; query: Ins
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
         <Box sx={{ flex: '1 1 420px' }}>
           <Typography variant="h1" component="h2" id="answers">
-            {headline(all)}
+            {headline(work)}
           </Typography>
-          <Typography color="textSecondary">{underIt(all)}</Typography>
+          <Typography color="textSecondary">{underIt(all, work)}</Typography>
         </Box>
         <Button
           onClick={() => saveFile('advice.csv', adviceAsCsv(data.counts, session), 'text/csv')}
@@ -70,7 +76,7 @@ export function AdviceAnswers({ session, query }: { session: Session; query: Ins
         <AnswerBars
           title="By what was advised"
           rows={acceptanceBy('advised', data.counts)}
-          nameOf={(action) => actionWords(action, false)}
+          nameOf={adviceWords}
         />
         <AnswerBars
           title="By who asked"
@@ -83,20 +89,22 @@ export function AdviceAnswers({ session, query }: { session: Session; query: Ins
 }
 
 const TEN = 10;
+const FULL = 100;
 
 function headline({ accepted }: Acceptance<string>): string {
   if (accepted.isTooFew) return 'Too few answers to tell how advice is taken.';
-  return `About ${Math.round(TEN * accepted.part)} in 10 customers say yes.`;
+  return `About ${Math.round(TEN * accepted.part)} in 10 customers say yes to the work advised.`;
 }
 
-function underIt({ visits, yes, no, open, overridden, accepted }: Acceptance<string>): string {
+function underIt(all: Acceptance<string>, work: Acceptance<string>): string {
+  const { visits, yes, no, open, overridden, accepted } = work;
   const span = accepted.isTooFew
     ? ''
-    : ` Of those who said yes or no, ${percent(accepted.part)} said yes (${percent(accepted.low)} to ${percent(accepted.high)}).`;
+    : `, ${percent(accepted.part)} of those who answered (${percent(accepted.low)} to ${percent(accepted.high)})`;
   const own = overridden === 0 ? '' : ` At ${overridden} something else was chosen than advised.`;
-  return `${visits} visits: ${yes} yes, ${no} no, ${open} still thinking.${span}${own}`;
+  return `Work was advised at ${visits} of ${all.visits} visits: ${yes} yes${span}, ${no} no, ${open} still thinking.${own}`;
 }
 
 function percent(part: number): string {
-  return `${Math.round(100 * part)} %`;
+  return `${Math.round(FULL * part)} %`;
 }

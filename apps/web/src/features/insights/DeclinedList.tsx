@@ -1,5 +1,4 @@
 import type { DeclinedRow, InsightQuery, Session } from '@keen/contract';
-import { actionWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
@@ -11,6 +10,7 @@ import { useDeclinedInfiniteQuery } from '../../api/insightsApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { MoreRows } from '../../shared/MoreRows.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
+import { adviceWords } from './adviceWords.ts';
 
 /** Who said no to what, and why. */
 export function DeclinedList({ session, query }: { session: Session; query: InsightQuery }) {
@@ -79,7 +79,7 @@ function Row({ row, session }: { row: DeclinedRow; session: Session }) {
         </Box>
       </Box>
       <Box>
-        {actionWords(chosen, false)}
+        {adviceWords(chosen)}
         <Box component="span" sx={{ color: 'text.secondary' }}>
           , asked by {nameOf(session, personId)}
         </Box>

@@ -22,6 +22,7 @@ const COUNTS = [
   count({ answer: 'no', count: 6 }),
   count({ answer: 'open', count: 2 }),
   count({ personId: GONE, advised: 'partsThenAlign', chosen: 'fitOnly', count: 3 }),
+  count({ advised: 'fitOnly', chosen: 'fitOnly', count: 4 }),
 ];
 const DECLINED = {
   visitId: '00000000-0000-4000-8000-000000000004',
@@ -46,13 +47,16 @@ describe('insights', () => {
   it('say how advice is taken, by action and by person, and where there are too few to tell', async () => {
     show(COUNTS, [DECLINED]);
     expect(
-      await screen.findByRole('heading', { name: 'About 8 in 10 customers say yes.' }),
+      await screen.findByRole('heading', {
+        name: 'About 8 in 10 customers say yes to the work advised.',
+      }),
     ).toBeVisible();
-    expect(screen.getByText(/^35 visits: 27 yes, 6 no, 2 still thinking/)).toBeVisible();
+    expect(screen.getByText(/^Work was advised at 35 of 39 visits: 27 yes, 82 %/)).toBeVisible();
     const actions = within(screen.getByRole('list', { name: 'By what was advised' }));
-    const [align, parts] = actions.getAllByRole('listitem');
+    const [align, tires, parts] = actions.getAllByRole('listitem');
     expect(align).toHaveTextContent('80 % yes (63 to 90)');
     expect(within(align!).getByRole('img')).toHaveAccessibleName('24 yes, 6 no, 2 still thinking');
+    expect(tires).toHaveTextContent('No work beside tires');
     expect(parts).toHaveTextContent('too few to tell');
     expect(parts).toHaveTextContent('at 3 something else was chosen');
     const people = within(screen.getByRole('list', { name: 'By who asked' }));
@@ -115,7 +119,7 @@ describe('insights', () => {
     const { data } = Papa.parse<Record<string, string>>(adviceAsCsv(COUNTS, LEAD), {
       header: true,
     });
-    expect(data).toHaveLength(4);
+    expect(data).toHaveLength(5);
     expect(data[3]).toMatchObject({ person: 'Somebody who left', answer: 'yes', visits: '3' });
   });
 });
