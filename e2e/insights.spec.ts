@@ -14,6 +14,10 @@ test('the lead reads how advice was taken and who said no; an advisor does not',
   await expect(
     page.getByRole('list', { name: 'By who asked' }).getByRole('listitem').first(),
   ).toContainText(/yes|too few/);
+  // The made-up shop has measured no car after deciding on it.
+  await expect(
+    page.getByRole('heading', { name: 'Was the diagnosis right? Too few cars to tell.' }),
+  ).toBeVisible();
   const no = page.getByRole('list', { name: 'Who said no' }).getByRole('listitem');
   await expect(no).not.toHaveCount(0);
   const download = page.waitForEvent('download');

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Advice, DeclinedPage, Visit } from '@keen/contract';
+import type { Advice, DeclinedPage, Visit, VisitDetail } from '@keen/contract';
+import type { Reliability } from '@keen/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
 import {
@@ -8,6 +9,7 @@ import {
   asOwner,
   bodyOf,
   createDatabase,
+  entry,
   secondShop,
   serve,
   setUpShop,
@@ -115,5 +117,36 @@ describe('what was advised and answered', () => {
         .toSorted()
         .toReversed(),
     );
+  });
+});
+
+describe('whether the chances held', () => {
+  const held = async (query: object = {}) =>
+    bodyOf<Reliability>(await agent.get('/api/insights/reliability').query(query).expect(200));
+  const measure = (visit: Visit, toe: number) =>
+    agent
+      .post(`/api/visits/${visit.id}/entries`)
+      .send({ entries: ['lf', 'rf'].map((wheel) => entry(`angles.${wheel}`, { toe })) })
+      .expect(200);
+
+  it('counts cars that were decided on before any angle was measured, and measured later', async () => {
+    expect(await held()).toMatchObject({ cars: 0, isTooFew: true });
+    const toldFirst = await read('TOLD');
+    await decide(toldFirst, 'yes');
+    await measure(toldFirst, 0.4);
+    const measuredFirst = await read('RIG FIRST');
+    await measure(measuredFirst, 0.4);
+    await decide(measuredFirst, 'yes');
+    // Decided once more after it was measured: what was said before still counts.
+    await decide(toldFirst, 'yes');
+    const { cars, chances, found, expected, bands } = await held();
+    expect({ cars, chances, found }).toEqual({ cars: 1, chances: 2, found: 1 });
+    const { visit } = bodyOf<VisitDetail>(
+      await agent.get(`/api/visits/${toldFirst.id}`).expect(200),
+    );
+    expect(visit.draft.angles?.lf?.toe).toBe(0.4);
+    expect(expected).toBeGreaterThan(0.5);
+    expect(bands.reduce((sum, band) => sum + band.found.of, 0)).toBe(2);
+    expect((await held({ until: '2026-01-01' })).cars).toBe(0);
   });
 });

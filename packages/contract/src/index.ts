@@ -135,5 +135,6 @@ export {
   declinedPageSchema,
   declinedQuerySchema,
   insightQuerySchema,
+  reliabilitySchema,
 } from './insights.ts';
 export type { Advice, AdviceCount, DeclinedPage, DeclinedRow, InsightQuery } from './insights.ts';

@@ -27,6 +27,41 @@ export const adviceSchema = z
   .meta({ id: 'Advice' });
 export type Advice = z.infer<typeof adviceSchema>;
 
+const intervalSchema = z.strictObject({ mean: z.number(), low: z.number(), high: z.number() });
+/** How chances held that were said before the angles were measured. */
+export const reliabilitySchema = z
+  .strictObject({
+    cars: rowNumberSchema,
+    chances: rowNumberSchema,
+    /** Too few cars to claim anything. */
+    isTooFew: z.boolean(),
+    bands: z.array(
+      z.strictObject({
+        from: z.number(),
+        to: z.number(),
+        /** Mean of the chances said in this band. */
+        said: z.number(),
+        /** What part of them came true. */
+        found: z.strictObject({
+          of: rowNumberSchema,
+          count: rowNumberSchema,
+          part: z.number(),
+          low: z.number(),
+          high: z.number(),
+          isTooFew: z.boolean(),
+        }),
+      }),
+    ),
+    /** How many were to be expected, and how many there were. */
+    expected: z.number(),
+    found: rowNumberSchema,
+    excess: intervalSchema,
+    logLoss: z.number(),
+    baseLogLoss: z.number(),
+    gain: intervalSchema,
+  })
+  .meta({ id: 'Reliability' });
+
 export const declinedQuerySchema = insightQuerySchema.extend({
   /** What the page before ended with. */
   before: momentSchema.optional(),

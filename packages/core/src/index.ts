@@ -246,3 +246,6 @@ export { usedInstruments } from './gauges/usedInstruments.ts';
 export { acceptance, acceptanceBy } from './insights/acceptance.ts';
 export type { Acceptance } from './insights/acceptance.ts';
 export type { Share } from './insights/share.ts';
+export { LEAST_CARS, reliability } from './insights/reliability.ts';
+export type { Reliability } from './insights/reliability.ts';
+export { saidAndFound } from './insights/saidAndFound.ts';

@@ -1,5 +1,6 @@
 import type { Advice, DeclinedPage, InsightQuery } from '@keen/contract';
-import { adviceSchema, declinedPageSchema } from '@keen/contract';
+import { adviceSchema, declinedPageSchema, reliabilitySchema } from '@keen/contract';
+import type { Reliability } from '@keen/core';
 import { keenApi } from './keenApi.ts';
 
 /** What the shop's own work teaches. */
@@ -8,6 +9,11 @@ const insightsApi = keenApi.injectEndpoints({
     advice: build.query<Advice, InsightQuery>({
       query: (params) => ({ url: 'insights/advice', params }),
       responseSchema: adviceSchema,
+      keepUnusedDataFor: 5,
+    }),
+    reliability: build.query<Reliability, InsightQuery>({
+      query: (params) => ({ url: 'insights/reliability', params }),
+      responseSchema: reliabilitySchema,
       keepUnusedDataFor: 5,
     }),
     /** Latest first, page by page. */
@@ -26,4 +32,4 @@ const insightsApi = keenApi.injectEndpoints({
   }),
 });
 
-export const { useAdviceQuery, useDeclinedInfiniteQuery } = insightsApi;
+export const { useAdviceQuery, useDeclinedInfiniteQuery, useReliabilityQuery } = insightsApi;

@@ -12,6 +12,13 @@ export const INSIGHTS_PATHS: readonly ApiPath[] = [
   },
   {
     method: 'get',
+    path: '/api/insights/reliability',
+    summary: 'How the chances said of camber and toe held where the angles were measured later',
+    query: insights.insightQuerySchema,
+    reply: insights.reliabilitySchema,
+  },
+  {
+    method: 'get',
     path: '/api/insights/declined',
     summary: 'Visits whose customer said no, latest first, page by page',
     query: insights.declinedQuerySchema,

@@ -62,7 +62,8 @@ export async function declinedPage(
   return { rows: page, before: rows.length > PAGE ? page.at(-1)!.at : null };
 }
 
-function within(shopId: string, { from, until }: InsightQuery) {
+/** Decisions of the days asked for, UTC, the last one whole. */
+export function within(shopId: string, { from, until }: InsightQuery) {
   const { createdAt } = decisions;
   return and(
     eq(decisions.shopId, shopId),

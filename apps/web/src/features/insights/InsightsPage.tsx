@@ -11,6 +11,7 @@ import { mayDo } from '../../shared/mayDo.ts';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { AdviceAnswers } from './AdviceAnswers.tsx';
+import { ChancesHeld } from './ChancesHeld.tsx';
 import { DeclinedList } from './DeclinedList.tsx';
 
 const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
@@ -61,6 +62,7 @@ function LoadedInsights({ session }: { session: Session }) {
               onChange={(next) => next && setSpan(next)}
             />
             <AdviceAnswers session={session} query={query} />
+            <ChancesHeld query={query} />
             <DeclinedList session={session} query={query} />
           </>
         ) : (

@@ -1,10 +1,13 @@
 import type { AdviceCount } from '@keen/contract';
+import { reliability } from '@keen/core';
+import type { Reliability } from '@keen/core';
 import { fireEvent, screen, within } from '@testing-library/react';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { showPage } from '../../../tests/pageBench.tsx';
 import { PERSON, SESSION } from '../../../tests/visitBench.tsx';
 import { adviceAsCsv } from './adviceAsCsv.ts';
+import { bandsAsCsv } from './bandsAsCsv.ts';
 import { InsightsPage } from './InsightsPage.tsx';
 
 const GONE = '00000000-0000-4000-8000-000000000009';
@@ -34,14 +37,70 @@ const DECLINED = {
   reason: 'sells the car soon',
   personId: GONE,
 };
-const show = (counts: unknown, rows: unknown[] = [], session: unknown = LEAD) =>
+/** Cars of which six chances were said, two of them high, which came true at `rate`. */
+const heldBy = (cars: number, rate: number): Reliability =>
+  reliability(
+    Array.from({ length: cars }, (_, i) =>
+      [0.02, 0.02, 0.02, 0.02, 0.5, 0.5].map((chance, j) => ({
+        chance,
+        isSo: j > 3 && (2 * i + j) % 10 < 10 * rate,
+      })),
+    ),
+  );
+const show = (
+  counts: unknown,
+  rows: unknown[] = [],
+  session: unknown = LEAD,
+  held: unknown = heldBy(0, 0),
+) =>
   showPage(<InsightsPage />, {
     answers: {
       'GET /api/session': session,
       'GET /api/insights/advice': typeof counts === 'number' ? counts : { counts },
       'GET /api/insights/declined': { rows, before: null },
+      'GET /api/insights/reliability': held,
     },
   });
+
+describe('whether the chances held', () => {
+  it('is said plainly, with what it rests on', async () => {
+    show(COUNTS, [], LEAD, heldBy(40, 0.5));
+    expect(
+      await screen.findByRole('heading', {
+        name: 'The chances that the diagnosis said have held.',
+      }),
+    ).toBeVisible();
+    expect(screen.getByText(/On 40 cars the rig found 40 of 120 angles/)).toBeVisible();
+    fireEvent.click(screen.getByRole('button', { name: 'As a table' }));
+    const rows = within(screen.getByRole('table', { name: 'Chances said and found' }));
+    expect(rows.getByRole('row', { name: /^40 % to 60 %/ })).toHaveTextContent(
+      '40 % to 60 %8050 %50 %39 % to 61 %',
+    );
+  });
+
+  it('is denied where more or less was out than said', async () => {
+    show(COUNTS, [], LEAD, heldBy(60, 1));
+    expect(
+      await screen.findByRole('heading', { name: /^More is out of its limits here/ }),
+    ).toBeVisible();
+  });
+
+  it('is not claimed from a few cars', async () => {
+    show(COUNTS, [], LEAD, heldBy(12, 0.5));
+    expect(await screen.findByRole('heading', { name: /Too few cars to tell/ })).toBeVisible();
+    expect(screen.getByText(/From 30 cars on this says something/)).toBeVisible();
+  });
+
+  it('goes out as CSV', () => {
+    const { data } = Papa.parse<Record<string, string>>(bandsAsCsv(heldBy(40, 0.5)), {
+      header: true,
+    });
+    expect(data.map((row) => [row.from, row.chances, row['came true']])).toEqual([
+      ['0', '160', '0'],
+      ['0.4', '80', '0.5'],
+    ]);
+  });
+});
 
 describe('insights', () => {
   it('say how advice is taken, by action and by person, and where there are too few to tell', async () => {

@@ -1,0 +1,98 @@
+import type { InsightQuery } from '@keen/contract';
+import { LEAST_CARS } from '@keen/core';
+import type { Reliability } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
+import { lazy, Suspense, useState } from 'react';
+import { useReliabilityQuery } from '../../api/insightsApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { saveFile } from '../../shared/saveFile.ts';
+import { BandTable } from './BandTable.tsx';
+import { bandsAsCsv } from './bandsAsCsv.ts';
+
+const BandChart = lazy(async () => ({ default: (await import('./BandChart.tsx')).BandChart }));
+
+/** Whether the chances that were said held, where a rig looked afterwards. */
+export function ChancesHeld({ query }: { query: InsightQuery }) {
+  const { data, error, isLoading, refetch } = useReliabilityQuery(query);
+  const [isTable, setTable] = useState(false);
+  if (isLoading) {
+    return (
+      <Box role="status" aria-label="Loading how the chances held">
+        <Skeleton variant="rectangular" height={120} sx={{ bgcolor: 'var(--hairline)' }} />
+      </Box>
+    );
+  }
+  if (error || !data) {
+    return (
+      <Box role="alert">
+        <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
+        <Button onClick={() => void refetch()}>Try again</Button>
+      </Box>
+    );
+  }
+  return (
+    <Box component="section" aria-labelledby="held">
+      <Typography variant="h2" id="held">
+        {headline(data)}
+      </Typography>
+      <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
+        {underIt(data)}
+      </Typography>
+      {data.bands.length > 0 && (
+        <Box sx={{ mt: 1.5, maxWidth: 620 }}>
+          <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
+            <Typography variant="h3" color="textSecondary" sx={{ flex: 1 }}>
+              {isTable
+                ? 'Chances said, and what was found'
+                : 'What came true, against the chance said'}
+            </Typography>
+            {isTable && (
+              <Button
+                variant="text"
+                onClick={() => saveFile('chances.csv', bandsAsCsv(data), 'text/csv')}
+              >
+                Save as CSV
+              </Button>
+            )}
+            <Button variant="text" onClick={() => setTable(!isTable)}>
+              {isTable ? 'As a chart' : 'As a table'}
+            </Button>
+          </Box>
+          {isTable ? (
+            <BandTable bands={data.bands} />
+          ) : (
+            <Suspense fallback={<Box sx={{ height: 280 }} />}>
+              <BandChart bands={data.bands} />
+            </Suspense>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function headline({ isTooFew, excess }: Reliability): string {
+  if (isTooFew) return 'Was the diagnosis right? Too few cars to tell.';
+  if (excess.low > 0) return 'More is out of its limits here than the diagnosis says.';
+  if (excess.high < 0) return 'Less is out of its limits here than the diagnosis says.';
+  return 'The chances that the diagnosis said have held.';
+}
+
+function underIt({ cars, chances, isTooFew, expected, found, excess, gain }: Reliability): string {
+  const rule =
+    'Counted are cars decided on before any angle was measured, and measured afterwards.';
+  if (cars === 0) return rule;
+  const seen = `On ${cars} ${cars === 1 ? 'car' : 'cars'} the rig found ${found} of ${chances / 2} angles out of their limits; by what was said it was to be ${expected.toFixed(0)}`;
+  if (isTooFew) return `${seen}. From ${LEAST_CARS} cars on this says something. ${rule}`;
+  const span = ` (${(found - excess.high).toFixed(0)} to ${(found - excess.low).toFixed(0)} would fit)`;
+  return `${seen}${span}. ${gainWords(gain)} ${rule}`;
+}
+
+function gainWords({ low, high }: Reliability['gain']): string {
+  if (low > 0) return 'It tells cars apart better than saying the same of each.';
+  if (high < 0) return 'It tells cars apart worse than saying the same of each.';
+  return 'Whether it tells cars apart better than saying the same of each cannot be told yet.';
+}
