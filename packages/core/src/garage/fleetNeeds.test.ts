@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { createRandom } from '../engine/random/random.ts';
-import { kmPerYear, neededBy, needsByMonth } from './fleetNeeds.ts';
+import { kmPerYear, neededBy, needsByMonth, needsBySize } from './fleetNeeds.ts';
 import type { RunningCar } from './fleetNeeds.ts';
 
 const TODAY = '2026-01-15';
@@ -35,6 +35,38 @@ describe('when a fleet needs tires', () => {
       expect(low).toBeLessThanOrEqual(high);
       expect(high + 1).toBeGreaterThan(mean);
     }
+  });
+
+  it('by size says for how many cars, as the months add up to', () => {
+    const runs = [car(50), car(1_500), car(3_000), car(9_000)];
+    const cars = runs.map((running) => ({ sizes: ['205/65R16'], running }));
+    const [one, ...none] = needsBySize(cars, TODAY, 3);
+    const months = needsByMonth(runs, TODAY, 3);
+    expect(one!.mean).toBeCloseTo(
+      months.reduce((sum, { mean }) => sum + mean, 0),
+      9,
+    );
+    expect(one).toMatchObject({ size: '205/65R16', cars: 4 });
+    expect(none).toEqual([]);
+    expect(one!.low).toBeGreaterThanOrEqual(1);
+    expect(one!.high).toBeLessThanOrEqual(4);
+  });
+
+  it('by size counts a car of two sizes for both, what most need first', () => {
+    const needs = needsBySize(
+      [
+        { sizes: ['A', 'B'], running: car(50) },
+        { sizes: ['B'], running: car(50) },
+        { sizes: ['C'], running: car(60_000) },
+      ],
+      TODAY,
+      3,
+    );
+    expect(needs.map(({ size, cars, low, high }) => [size, cars, low, high])).toEqual([
+      ['B', 2, 2, 2],
+      ['A', 1, 1, 1],
+      ['C', 1, 0, 0],
+    ]);
   });
 
   it('gives the interval that many drawn fleets give', () => {

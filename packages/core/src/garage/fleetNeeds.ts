@@ -108,26 +108,69 @@ export function needsByMonth(
     const chances = cars.map((car) =>
       Math.max(0, chanceBy(car, end) - (i === 0 ? 0 : chanceBy(car, start))),
     );
-    let counts = [1];
-    for (const chance of chances) {
-      counts = Array.from(
-        { length: counts.length + 1 },
-        (_none, n) => (counts[n] ?? 0) * (1 - chance) + (counts[n - 1] ?? 0) * chance,
-      );
-    }
-    const quantile = (part: number) => {
-      let sum = 0;
-      for (const [n, share] of counts.entries()) {
-        sum += share;
-        if (sum >= part - 1e-12) return n;
-      }
-      return counts.length - 1;
-    };
     return {
       month: new Date(Date.UTC(year, month - 1 + i, 1)).toISOString().slice(0, 7),
-      mean: chances.reduce((sum, chance) => sum + chance, 0),
-      low: quantile(0.1),
-      high: quantile(0.9),
+      ...howMany(chances),
     };
   });
+}
+
+/** Cars of one tire size that come to need tires. */
+export interface SizeNeeds {
+  size: string;
+  /** Cars of that size in all. */
+  cars: number;
+  /** Expected number. */
+  mean: number;
+  /** Eight times in ten between these. */
+  low: number;
+  high: number;
+}
+
+/**
+ * For how many cars tires of each size are needed by the end of some months: what to have on the shelf.
+ * @param cars - each with the sizes it wears; a car of two sizes counts for both
+ * @param today - year-month-day
+ * @param months - how many, this month included
+ * @returns what most are expected of first
+ */
+export function needsBySize(
+  cars: readonly { sizes: readonly string[]; running: RunningCar }[],
+  today: string,
+  months: number,
+): SizeNeeds[] {
+  const [year, month] = today.split('-').map(Number) as [number, number];
+  const end = Date.UTC(year, month - 1 + months, 1);
+  const sizes = [...new Set(cars.flatMap((car) => car.sizes))];
+  return sizes
+    .map((size) => {
+      const own = cars.filter((car) => car.sizes.includes(size));
+      const needs = howMany(own.map(({ running }) => chanceBy(running, end)));
+      return { size, cars: own.length, ...needs };
+    })
+    .toSorted((a, b) => b.mean - a.mean || a.size.localeCompare(b.size));
+}
+
+/** The number of independent chances that come true: its mean, and between what it is eight times in ten. */
+function howMany(chances: readonly number[]): { mean: number; low: number; high: number } {
+  let counts = [1];
+  for (const chance of chances) {
+    counts = Array.from(
+      { length: counts.length + 1 },
+      (_none, n) => (counts[n] ?? 0) * (1 - chance) + (counts[n - 1] ?? 0) * chance,
+    );
+  }
+  const quantile = (part: number) => {
+    let sum = 0;
+    for (const [n, share] of counts.entries()) {
+      sum += share;
+      if (sum >= part - 1e-12) return n;
+    }
+    return counts.length - 1;
+  };
+  return {
+    mean: chances.reduce((sum, chance) => sum + chance, 0),
+    low: quantile(0.1),
+    high: quantile(0.9),
+  };
 }

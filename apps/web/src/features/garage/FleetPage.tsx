@@ -24,6 +24,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
+import { SizeNeeds } from './SizeNeeds.tsx';
 import { fleetAsCsv } from './fleetAsCsv.ts';
 import { useFleet } from './useFleet.ts';
 import type { Fleet, FleetCar } from './useFleet.ts';
@@ -126,9 +127,12 @@ function Needs({ fleet: { cars, isWorking }, today }: { fleet: Fleet; today: str
   const running = cars.flatMap((car) => car.running ?? []);
   if (isWorking || running.length < 2) return null;
   return (
-    <Suspense fallback={null}>
-      <NeedsChart cars={running} today={today} />
-    </Suspense>
+    <>
+      <Suspense fallback={null}>
+        <NeedsChart cars={running} today={today} />
+      </Suspense>
+      <SizeNeeds cars={cars} today={today} />
+    </>
   );
 }
 

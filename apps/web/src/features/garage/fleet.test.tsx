@@ -1,4 +1,4 @@
-import type { CarDetail, GarageRow, Visit } from '@keen/contract';
+import type { CarDetail, GarageRow, Visit, VisitDraft } from '@keen/contract';
 import { diagnose } from '@keen/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -17,12 +17,20 @@ vi.mock('../../workers/answerOne.ts', () => ({
   }),
 }));
 
+const SIZE = '205/65R16';
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const vehicle = (n: number) => ({ ...visitDetail().visit.vehicle, id: id(n), plate: `F ${n}` });
 
+function sized(draft: VisitDraft): VisitDraft {
+  const tires = Object.fromEntries(
+    Object.entries(draft.tires ?? {}).map(([wheel, tire]) => [wheel, { ...tire, size: SIZE }]),
+  );
+  return { ...draft, tires };
+}
+
 function car(n: number, mm: number | null): CarDetail {
   const read: Visit = {
-    ...visitDetail(mm === null ? {} : evenDraft(mm)).visit,
+    ...visitDetail(mm === null ? {} : sized(evenDraft(mm))).visit,
     id: id(100 + n),
     vehicle: vehicle(n),
     arrivedAt: '2026-03-01T09:00:00.000Z',
@@ -60,6 +68,9 @@ describe('FleetPage', { timeout: 60_000 }, () => {
     ]);
     expect(items[0]).toHaveTextContent('◆ now');
     expect(items[2]).toHaveTextContent('cannot be told yet');
+    expect(screen.getByRole('region', { name: /^Tires to have by/ })).toHaveTextContent(
+      `${SIZE}for 1 of 2 cars`,
+    );
     await userEvent.click(screen.getByRole('button', { name: 'Save as CSV' }));
     const [name, text] = save.mock.calls[0]!;
     expect(name).toBe('fleet.csv');
