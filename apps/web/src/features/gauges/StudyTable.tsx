@@ -6,6 +6,8 @@ import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 /** Every reading, a line a mark, a column a person. */
 export function StudyTable({ study, names }: { study: Study; names: readonly string[] }) {
   const { marks, readings, readIn } = study;
+  const isToTenths = readings.every(({ mm }) => Math.abs(10 * mm - Math.round(10 * mm)) < 1e-6);
+  const decimals = readIn === 'mm' ? (isToTenths ? 1 : 2) : 0;
   return (
     <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Every reading">
       <Box
@@ -44,8 +46,8 @@ export function StudyTable({ study, names }: { study: Study; names: readonly str
                 <td key={person + String(i)}>
                   {readings
                     .filter((one) => one.person === i && one.mark === mark)
-                    .map(({ mm }) => Number(depthFromMm(mm, readIn).toFixed(2)))
-                    .join('  ')}
+                    .map(({ mm }) => depthFromMm(mm, readIn).toFixed(decimals))
+                    .join(' · ')}
                 </td>
               ))}
             </tr>

@@ -33,10 +33,8 @@ export function AdviceAnswers({ session, query }: { session: Session; query: Ins
   }
   const all = acceptance('all', data.counts);
   // Where no work was advised there was nothing to say yes to.
-  const work = acceptance(
-    'work',
-    data.counts.filter(({ advised }) => advised !== 'fitOnly'),
-  );
+  const ofWork = data.counts.filter(({ advised }) => advised !== 'fitOnly');
+  const work = acceptance('work', ofWork);
   if (all.visits === 0) {
     return (
       <Box>
@@ -75,12 +73,12 @@ export function AdviceAnswers({ session, query }: { session: Session; query: Ins
       >
         <AnswerBars
           title="By what was advised"
-          rows={acceptanceBy('advised', data.counts)}
+          rows={acceptanceBy('advised', ofWork)}
           nameOf={adviceWords}
         />
         <AnswerBars
           title="By who asked"
-          rows={acceptanceBy('personId', data.counts)}
+          rows={acceptanceBy('personId', ofWork)}
           nameOf={(personId) => nameOf(session, personId)}
         />
       </Box>
