@@ -47,8 +47,8 @@ export function VarianceTable({ result }: { result: GaugeStudy }) {
       </Box>
       <Typography color="textSecondary" sx={{ mt: 1 }}>
         People by marks: F{' '}
-        {Number.isFinite(interaction.f) ? interaction.f.toFixed(2) : 'without end'}, by chance{' '}
-        {Math.round(100 * interaction.p)} times in 100;{' '}
+        {Number.isFinite(interaction.f) ? interaction.f.toFixed(2) : 'without end'}, as large by
+        chance {chanceWords(interaction.p)};{' '}
         {interaction.isPooled
           ? 'taken for chance and put with the repeats.'
           : 'more than chance: some read some marks in a way of their own.'}{' '}
@@ -56,4 +56,8 @@ export function VarianceTable({ result }: { result: GaugeStudy }) {
       </Typography>
     </Box>
   );
+}
+
+function chanceWords(p: number): string {
+  return p < 0.01 ? 'less than 1 % of the time' : `about ${Math.round(100 * p)} % of the time`;
 }
