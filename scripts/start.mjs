@@ -148,7 +148,7 @@ async function superviseServer(database, { web, port, host, fresh, empty }) {
     giveUp,
     async start(isAgain) {
       // A demo is made anew once, not each time the server comes back.
-      const demo = empty ? [] : fresh && !isAgain ? ['--fresh-demo'] : ['--demo'];
+      const demo = empty ? [] : [fresh && !isAgain ? '--fresh-demo' : '--demo', '--years'];
       current = await startServerProcess({
         root,
         args: demo,

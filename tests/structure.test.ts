@@ -66,7 +66,7 @@ const PLANTED: readonly (readonly [rule: string, from: string, to: string])[] = 
   ['core-imports-contract-only', 'packages/core/src/a.ts', 'apps/web/src/leaf.ts'],
   ['core-imports-contract-only', 'packages/core/src/b.ts', 'packages/simulator/src/leaf.ts'],
   ['simulator-imports-core-and-contract', 'packages/simulator/src/a.ts', 'demo/src/leaf.ts'],
-  ['the-product-does-not-simulate', 'apps/web/src/b.ts', 'packages/simulator/src/leaf.ts'],
+  ['apps-do-not-simulate', 'apps/web/src/b.ts', 'packages/simulator/src/leaf.ts'],
   ['contract-imports-nothing-of-ours', 'packages/contract/src/a.ts', 'packages/core/src/leaf.ts'],
   ['apps-do-not-import-one-another', 'apps/web/src/a.ts', 'apps/server/src/leaf.ts'],
   [
@@ -84,7 +84,7 @@ const PLANTED: readonly (readonly [rule: string, from: string, to: string])[] = 
     'apps/web/src/shared/a.ts',
     'apps/web/src/features/b/leaf.ts',
   ],
-  ['demo-imports-core-and-contract', 'demo/src/a.ts', 'apps/server/src/leaf.ts'],
+  ['demo-knows-no-app', 'demo/src/a.ts', 'apps/server/src/leaf.ts'],
   ['e2e-sees-the-product-from-outside', 'e2e/a.ts', 'packages/core/src/leaf.ts'],
 ];
 

@@ -7,6 +7,7 @@ const SOURCES = [
   'apps/cli/src',
   'packages/contract/src',
   'packages/core/src',
+  'packages/simulator/src',
   'demo/src',
   'package-lock.json',
   'scripts/lib/nodeBuild.mjs',
@@ -24,6 +25,7 @@ const PROGRAMS = {
       worker: 'src/jobs/diagnosisWorker.ts',
       workshopWorker: 'src/jobs/workshopTasks.ts',
       archiveWorker: 'src/jobs/archiveWorker.ts',
+      yearsWorker: 'src/demo/yearsWorker.ts',
     },
     // With their own files or native parts, the server's packages stay where they were installed.
     isWhole: false,

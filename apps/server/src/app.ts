@@ -135,7 +135,7 @@ function mountAll(routes: Routes, context: Context): void {
   mountGauges(routes);
   mountInsights(routes);
   mountSheets(routes);
-  mountShop(routes);
+  mountShop(routes, context);
   mountLogo(routes, context);
   mountArchive(routes, context);
   mountCustomers(routes);

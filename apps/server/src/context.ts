@@ -3,6 +3,7 @@ import type { Logger } from 'pino';
 import type { Database } from './db/client.ts';
 import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
 import type { Workshop } from './jobs/workshop.ts';
+import type { YearsMaking } from './demo/makeYears.ts';
 import type { LiveHub } from './features/live/liveHub.ts';
 
 /** Everything a route may need, built once at the start. */
@@ -21,4 +22,6 @@ export interface Context {
   triesAMinute: number;
   /** Whether the made-up staff of a demo shop sign in with one press. */
   demo: boolean;
+  /** The demo shop's past in the making; null where none is made. */
+  years: YearsMaking | null;
 }

@@ -9,6 +9,7 @@ import { connect } from './db/client.ts';
 import type { Database } from './db/client.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { sessionSecret } from './db/sessionSecret.ts';
+import { makeYears } from './demo/makeYears.ts';
 import { attachDevices } from './devices/deviceSockets.ts';
 import { createLiveHub } from './features/live/liveHub.ts';
 import { findVisit } from './features/visits/readVisits.ts';
@@ -39,6 +40,8 @@ export interface ServerOptions {
   demo: boolean;
   /** Sign-ins that one address may try in a minute; 60 when left out. */
   triesAMinute?: number;
+  /** Cars of the demo shop's made-up past; none when left out. */
+  yearsCars?: number;
   /** Called once the database is ready and before anything is served, with a connection of the owner. */
   prepare?: (owner: Database, diagnoses: DiagnosisPool) => Promise<void>;
 }
@@ -66,7 +69,9 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   pool.on('error', (error) => log.warn({ err: error }, 'idle database connection lost'));
   const workshop = createWorkshop(log);
   const live = createLiveHub(databaseUrl, db, log, findVisit);
+  const years = options.yearsCars ? makeYears(ownerUrl, options.yearsCars, log) : null;
   const close = async () => {
+    years?.close();
     await live.close();
     await diagnoses.close();
     await workshop.close();
@@ -87,6 +92,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       sessionSecret: await sessionSecret(db),
       webDir: options.webDir,
       demo: options.demo,
+      years,
       triesAMinute: options.triesAMinute ?? TRIES_A_MINUTE,
     };
     await live.start();

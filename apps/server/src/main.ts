@@ -1,13 +1,17 @@
+import { YEARS_CARS } from '@keen/demo';
 import { pino } from 'pino';
 import type { Logger } from 'pino';
 import { readConfig } from './config.ts';
 import { waitForDatabase } from './db/waitForDatabase.ts';
 import { startServer } from './createServer.ts';
 import { safeSerializers } from './http/logging.ts';
-import { loadDemo, removeDemo } from './demo/loadDemo.ts';
+import { loadDemo } from './demo/loadDemo.ts';
+import { removeDemo } from './demo/removeDemo.ts';
 
 const DEMO = process.argv.includes('--demo');
 const FRESH_DEMO = process.argv.includes('--fresh-demo');
+/** With two made-up years of visits, made while the shop is open. */
+const YEARS = process.argv.includes('--years') ? YEARS_CARS : 0;
 
 /** Tells the starter how far it is; a line a step on the channel it opened, if it did. */
 function tell(message: object): void {
@@ -29,9 +33,12 @@ async function main(): Promise<void> {
     webDir: config.WEB_DIR,
     log,
     demo: DEMO || FRESH_DEMO,
+    yearsCars: YEARS,
     async prepare(db, diagnoses) {
       if (FRESH_DEMO) await removeDemo(db);
-      if (DEMO || FRESH_DEMO) await loadDemo(db, diagnoses, (text) => tell({ progress: text }));
+      if (DEMO || FRESH_DEMO) {
+        await loadDemo(db, diagnoses, (text) => tell({ progress: text }), YEARS);
+      }
     },
   });
   tell({ ready: server.port });

@@ -5,7 +5,8 @@ import { readConfig } from '../src/config.ts';
 import type { RunningServer } from '../src/createServer.ts';
 import { sql } from 'drizzle-orm';
 import { connect, inShop, lookInShop } from '../src/db/client.ts';
-import { loadDemo, removeDemo } from '../src/demo/loadDemo.ts';
+import { loadDemo } from '../src/demo/loadDemo.ts';
+import { removeDemo } from '../src/demo/removeDemo.ts';
 import { asOwner, agentOf, createDatabase, serve } from './testServer.ts';
 
 const running: RunningServer[] = [];

@@ -141,6 +141,19 @@ export const personSchema = z
   .meta({ id: 'Person' });
 export type Person = z.infer<typeof personSchema>;
 
+/** The demo shop's made-up past, which is made while the shop is open. */
+export const madeUpYearsSchema = z
+  .strictObject({
+    /** Cars in all; none where nothing is made up. */
+    cars: rowNumberSchema,
+    /** Of them are there with all their visits. */
+    made: rowNumberSchema,
+    /** Some of it was given up; it is tried again at the next start. */
+    brokeOff: z.boolean(),
+  })
+  .meta({ id: 'MadeUpYears' });
+export type MadeUpYears = z.infer<typeof madeUpYearsSchema>;
+
 export const sessionSchema = z
   .strictObject({
     person: personSchema,

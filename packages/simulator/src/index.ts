@@ -1,6 +1,8 @@
 export { chartReadings, mainCause, scoreCars, scoreFlags } from './calibration.ts';
 export type { CarScores, FlagScores, Reading, Truth } from './calibration.ts';
 export { createPriorDraws } from './drawPrior.ts';
+export { createLivingCar } from './livingCar.ts';
+export type { LivingCar, Usual, WheelAngles } from './livingCar.ts';
 export { readingOf } from './readingOf.ts';
 export { readChart } from './ruleChart.ts';
 export type { ChartReading } from './ruleChart.ts';

@@ -137,7 +137,7 @@ function newDepthMm(file: CaseFile): number {
 }
 
 /** What can go wrong and be put right: first element of the state and how many. */
-const MENDABLE = [
+export const MENDABLE = [
   [STATE.camber, 4],
   [STATE.toe, 2],
   [STATE.pressure, 4],

@@ -1,44 +1,45 @@
-import { draftToCase, foldEntries, weighVisit } from '@keen/core';
-import { makeDemoShop } from '@keen/demo';
+import { DEFAULT_PREFERENCES } from '@keen/contract';
+import { draftToCase, foldEntries } from '@keen/core';
+import { makeDemoShop, planYears } from '@keen/demo';
 import type { DemoShop, DemoVisit } from '@keen/demo';
-import { eq, sql } from 'drizzle-orm';
-import { DEFAULT_PREFERENCES, DEFAULT_PRICES } from '@keen/contract';
 import type { Database, Handle } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
 import {
-  auditLog,
-  carMerges,
-  decisions,
-  entries,
   gaugeStudies,
   instrumentChecks,
   instruments,
-  passwordLinks,
   people,
-  photos,
-  sheetLinks,
-  shopLogos,
   shops,
   specSheets,
   studyReadings,
-  tireLines,
   vehicles,
-  visits,
 } from '../db/schema/index.ts';
 import type { DiagnosisPool } from '../jobs/diagnosisPool.ts';
+import { adviseDemo } from './adviseDemo.ts';
+import { keepVisit, visitNumbers } from './keepVisit.ts';
 
-/** Loads the made-up shop into an empty database; does nothing when any shop is there. */
+/**
+ * Loads the made-up shop into an empty database; does nothing when any shop is there.
+ * @param yearsCars - cars of the shop's past that follow while it is open: their visits' numbers stay free
+ */
 export async function loadDemo(
   db: Database,
   diagnoses: DiagnosisPool,
   progress: (text: string) => void,
+  yearsCars = 0,
 ): Promise<boolean> {
   if ((await db.$count(shops)) > 0) return false;
-  const demo = makeDemoShop(new Date().toISOString());
+  const now = new Date();
+  const demo = makeDemoShop(now.toISOString());
   const shopId = demo.shop.id;
+  const numbers = visitNumbers([
+    ...demo.visits,
+    ...planYears(now.toISOString(), yearsCars).flatMap((car) => car.visits),
+  ]);
   const kept = await keptVisits(demo.visits, demo.vehicles, diagnoses, progress);
   await db.transaction(async (tx) => {
-    await tx.insert(shops).values({ ...demo.shop, isDemo: true });
+    // The past is told from this moment, however much later it is made.
+    await tx.insert(shops).values({ ...demo.shop, isDemo: true, createdAt: now });
     await tx
       .insert(people)
       .values(
@@ -55,28 +56,8 @@ export async function loadDemo(
       .insert(specSheets)
       .values(demo.sheets.map((sheet) => ({ ...sheet, shopId, revision: 1, retired: false })));
     await addGauges(tx, demo);
-    for (const [index, { visit, draft, decision }] of kept.entries()) {
-      await tx.insert(visits).values({
-        id: visit.id,
-        shopId,
-        vehicleId: visit.vehicleId,
-        number: index + 1,
-        arrivedAt: new Date(visit.arrivedAt),
-        closedAt: visit.closedAt ? new Date(visit.closedAt) : null,
-        draft,
-        seq: visit.entries.length,
-      });
-      await tx.insert(entries).values(
-        visit.entries.map((entry, i) => ({
-          ...entry,
-          shopId,
-          visitId: visit.id,
-          seq: i + 1,
-          personId: visit.personId,
-          at: new Date(entry.at),
-        })),
-      );
-      if (decision) await tx.insert(decisions).values({ ...decision, shopId });
+    for (const { visit, draft, decision } of kept) {
+      await keepVisit(tx, shopId, numbers.get(visit.id)!, { ...visit, draft, decision });
     }
   });
   return true;
@@ -132,12 +113,8 @@ async function keptVisits(
       if (!visit.decision) return { visit, draft, decision: null };
       const car = cars.find(({ id }) => id === visit.vehicleId);
       const file = draftToCase(draft, [car?.label, car?.plate].filter(Boolean).join(', ')).file;
-      const { diagnosis, outlook } = await diagnoses.diagnose({
-        file,
-        personId: visit.id,
-      });
-      const advised = weighVisit(outlook, DEFAULT_PRICES, draft, diagnosis.recommendation.replace)
-        .advised.course;
+      const answer = await diagnoses.diagnose({ file, personId: visit.id });
+      const { action: advised, replace, diagnosis } = adviseDemo(answer, draft);
       progress(`working out the demo shop's past: ${++done} of ${total}`);
       return {
         visit,
@@ -146,47 +123,12 @@ async function keptVisits(
           ...visit.decision,
           action: advised,
           advised,
-          replace: diagnosis.recommendation.replace,
-          visitId: visit.id,
+          replace,
           diagnosis,
           entrySeq: visit.entries.length,
-          personId: visit.personId,
-          createdAt: new Date(Date.parse(visit.arrivedAt) + 40 * 60_000),
+          createdAt: new Date(Date.parse(visit.arrivedAt) + 40 * 60_000).toISOString(),
         },
       };
     }),
   );
-}
-
-/** Removes the made-up shop with all its rows, so that it can be loaded anew. */
-export async function removeDemo(db: Database): Promise<void> {
-  await db.transaction(async (tx) => {
-    const demo = await tx.select({ id: shops.id }).from(shops).where(eq(shops.isDemo, true));
-    for (const { id } of demo) {
-      for (const table of [
-        auditLog,
-        carMerges,
-        studyReadings,
-        gaugeStudies,
-        instrumentChecks,
-        instruments,
-        passwordLinks,
-        decisions,
-        photos,
-        sheetLinks,
-        entries,
-        // Search texts and due looks go with their visits.
-        visits,
-        tireLines,
-        vehicles,
-        specSheets,
-        shopLogos,
-        people,
-      ]) {
-        await tx.delete(table).where(eq(table.shopId, id));
-      }
-      await tx.execute(sql`delete from session where sess->>'shopId' = ${id}`);
-      await tx.delete(shops).where(eq(shops.id, id));
-    }
-  });
 }

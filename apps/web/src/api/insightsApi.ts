@@ -9,11 +9,13 @@ const insightsApi = keenApi.injectEndpoints({
     advice: build.query<Advice, InsightQuery>({
       query: (params) => ({ url: 'insights/advice', params }),
       responseSchema: adviceSchema,
+      providesTags: ['Insights'],
       keepUnusedDataFor: 5,
     }),
     reliability: build.query<Reliability, InsightQuery>({
       query: (params) => ({ url: 'insights/reliability', params }),
       responseSchema: reliabilitySchema,
+      providesTags: ['Insights'],
       keepUnusedDataFor: 5,
     }),
     /** Latest first, page by page. */
@@ -28,6 +30,7 @@ const insightsApi = keenApi.injectEndpoints({
       },
       keepUnusedDataFor: 5,
       responseSchema: declinedPageSchema,
+      providesTags: ['Insights'],
     }),
   }),
 });

@@ -5,6 +5,7 @@ import type {
   ChangePerson,
   ChangeSettings,
   CustomerRecord,
+  MadeUpYears,
   NewPerson,
   PasswordLink,
   ShopSettings,
@@ -14,6 +15,7 @@ import {
   archiveTakenSchema,
   auditPageSchema,
   customerRecordSchema,
+  madeUpYearsSchema,
   passwordLinkSchema,
   shopSettingsSchema,
   staffListSchema,
@@ -39,6 +41,11 @@ export const shopApi = keenApi.injectEndpoints({
         await queryFulfilled.catch(() => patch.undo());
       },
       invalidatesTags: ['Session', 'Audit'],
+    }),
+    /** How far the demo shop's made-up past is. */
+    madeUpYears: build.query<MadeUpYears, void>({
+      query: () => 'shop/made-up-years',
+      responseSchema: madeUpYearsSchema,
     }),
     staff: build.query<StaffMember[], void>({
       query: () => 'shop/people',
@@ -110,6 +117,7 @@ export const shopApi = keenApi.injectEndpoints({
 
 export const {
   useKeepSettingsMutation,
+  useMadeUpYearsQuery,
   useStaffQuery,
   useAddPersonMutation,
   useChangePersonMutation,

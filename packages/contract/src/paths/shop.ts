@@ -34,6 +34,12 @@ export const SHOP_PATHS: readonly ApiPath[] = [
   },
   {
     method: 'get',
+    path: '/api/shop/made-up-years',
+    summary: 'How far the demo shop’s made-up past is',
+    reply: api.madeUpYearsSchema,
+  },
+  {
+    method: 'get',
     path: '/api/shop/logo',
     summary: 'The picture on the papers',
     replyType: 'image/png',

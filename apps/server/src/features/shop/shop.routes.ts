@@ -7,7 +7,9 @@ import {
   shopSettingsSchema,
   STOCK_SETTINGS,
 } from '@keen/contract';
+import type { MadeUpYears } from '@keen/contract';
 import { eq } from 'drizzle-orm';
+import type { Context } from '../../context.ts';
 import { addAudit } from '../../db/audit.ts';
 import { shops } from '../../db/schema/index.ts';
 import { settingsOf } from '../../db/shopSettings.ts';
@@ -23,8 +25,13 @@ import {
   makePasswordLink,
 } from './people.service.ts';
 
+const NONE: MadeUpYears = { cars: 0, made: 0, brokeOff: false };
+
 /** What the shop has settled for everybody in it, and its people. */
-export function mountShop(routes: Routes): void {
+export function mountShop(routes: Routes, { years }: Context): void {
+  routes.on('get', '/shop/made-up-years', 'read', ({ res }) => {
+    res.json(years?.progress() ?? NONE);
+  });
   routes.on('put', '/shop/settings', 'keepSheets', async ({ req, res, actor, inShop }) => {
     const { shopId, role } = actor;
     const change = validBody(changeSettingsSchema, req.body);

@@ -14,6 +14,7 @@ import { useSessionQuery } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { DUE_WORDS } from '../../shared/dueWords.ts';
+import { MadeUpYears } from '../../shared/MadeUpYears.tsx';
 import { MoreRows } from '../../shared/MoreRows.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
@@ -81,6 +82,7 @@ export function GaragePage() {
             </MuiLink>
           </Box>
         )}
+        <MadeUpYears session={session} />
         {cars.error && (
           <Box sx={{ my: 2, display: 'flex', gap: 2, alignItems: 'center' }}>
             <Notice kind="caution">{failureOf(cars.error).text}</Notice>

@@ -7,6 +7,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { useSessionQuery } from '../../api/keenApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { MadeUpYears } from '../../shared/MadeUpYears.tsx';
 import { mayDo } from '../../shared/mayDo.ts';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
@@ -55,6 +56,7 @@ function LoadedInsights({ session }: { session: Session }) {
       >
         {mayDo(session, 'readInsights') ? (
           <>
+            <MadeUpYears session={session} />
             <Choice
               label="Looking back"
               options={SPANS}

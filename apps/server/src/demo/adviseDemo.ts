@@ -1,0 +1,15 @@
+import { DEFAULT_PRICES } from '@keen/contract';
+import type { VisitDraft } from '@keen/contract';
+import { weighVisit } from '@keen/core';
+import type { FullAnswer } from '@keen/core';
+import type { Advised } from '@keen/demo';
+
+/** What the product advises at a visit of the made-up shop. */
+export function adviseDemo(
+  { diagnosis, outlook }: Pick<FullAnswer, 'diagnosis' | 'outlook'>,
+  draft: VisitDraft,
+): Advised {
+  const { replace } = diagnosis.recommendation;
+  const { advised } = weighVisit(outlook, DEFAULT_PRICES, draft, replace);
+  return { action: advised.course, replace, diagnosis };
+}

@@ -1,0 +1,55 @@
+import { eq, sql } from 'drizzle-orm';
+import type { Database } from '../db/client.ts';
+import {
+  auditLog,
+  carMerges,
+  decisions,
+  entries,
+  gaugeStudies,
+  instrumentChecks,
+  instruments,
+  passwordLinks,
+  people,
+  photos,
+  sheetLinks,
+  shopLogos,
+  shops,
+  specSheets,
+  studyReadings,
+  tireLines,
+  vehicles,
+  visits,
+} from '../db/schema/index.ts';
+
+/** Removes the made-up shop with all its rows, so that it can be loaded anew. */
+export async function removeDemo(db: Database): Promise<void> {
+  await db.transaction(async (tx) => {
+    const demo = await tx.select({ id: shops.id }).from(shops).where(eq(shops.isDemo, true));
+    for (const { id } of demo) {
+      for (const table of [
+        auditLog,
+        carMerges,
+        studyReadings,
+        gaugeStudies,
+        instrumentChecks,
+        instruments,
+        passwordLinks,
+        decisions,
+        photos,
+        sheetLinks,
+        entries,
+        // Search texts and due looks go with their visits.
+        visits,
+        tireLines,
+        vehicles,
+        specSheets,
+        shopLogos,
+        people,
+      ]) {
+        await tx.delete(table).where(eq(table.shopId, id));
+      }
+      await tx.execute(sql`delete from session where sess->>'shopId' = ${id}`);
+      await tx.delete(shops).where(eq(shops.id, id));
+    }
+  });
+}
