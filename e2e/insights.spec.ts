@@ -19,7 +19,7 @@ test('the lead reads how advice was taken and who said no', async ({ page }) => 
   const no = page.getByRole('list', { name: 'Who said no' }).getByRole('listitem');
   await expect(no).not.toHaveCount(0);
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  await page.getByRole('button', { name: 'Save as CSV' }).first().click();
   expect((await download).suggestedFilename()).toBe('advice.csv');
   await no.first().getByRole('link').click();
   await expect(page).toHaveURL(/visits\/.*decide/);

@@ -53,7 +53,7 @@ export function showPage(
     ],
     { initialEntries: [at] },
   );
-  render(
+  const { unmount } = render(
     <Provider store={createStore()}>
       <ThemeProvider theme={createKeenTheme('light')}>
         <RouterProvider router={router} />
@@ -61,6 +61,7 @@ export function showPage(
     </Provider>,
   );
   return {
+    unmount,
     /** What the page asked to be changed. */
     sent: () =>
       asked.filter(({ what }) => !what.startsWith('GET')).map(({ what, body }) => ({ what, body })),

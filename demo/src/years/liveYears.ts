@@ -3,6 +3,7 @@ import type {
   CaseFile,
   Diagnosis,
   Entry,
+  Forecast,
   NewDecision,
   VisitDraft,
   Wheel,
@@ -28,6 +29,7 @@ export interface Advised {
   action: Action;
   replace: Wheel[];
   diagnosis: Diagnosis;
+  forecast: Forecast | null;
 }
 export type Advise = (file: CaseFile, draft: VisitDraft) => Advised;
 
@@ -51,6 +53,7 @@ export interface LivedDecision {
   answer: NewDecision['answer'];
   reason: string;
   diagnosis: Diagnosis;
+  forecast: Forecast | null;
   /** Entries that it rests on. */
   entrySeq: number;
   createdAt: string;
@@ -69,9 +72,9 @@ const TOWN: Usual = [
 /** How often customers say yes to each advice (invented). */
 const YES: Record<Action, number> = {
   fitOnly: 0.95,
-  checkAlignment: 0.66,
-  align: 0.72,
-  partsThenAlign: 0.6,
+  checkAlignment: 0.55,
+  align: 0.62,
+  partsThenAlign: 0.5,
   inflateAndWatch: 0.97,
   balanceOrDampers: 0.68,
 };
@@ -225,6 +228,7 @@ function decide(
     answer,
     reason: answer === 'no' ? among(NO_WORDS) : isOther ? among(OTHERWISE_WORDS) : '',
     diagnosis: advised.diagnosis,
+    forecast: advised.forecast,
     entrySeq,
     createdAt: new Date(at).toISOString(),
   };

@@ -92,6 +92,8 @@ export const shopSettingsSchema = z
     houseRules: houseRulesSchema,
     /** Of one reading of a new visit, as a gauge study found it; null for the usual one. */
     readingSpread: usedSpreadSchema.nullable(),
+    /** Wear that returns within this distance after work is a comeback, km. */
+    comebackKm: z.number().min(500).max(100_000),
     /** Units for a new colleague; each may choose their own. */
     units: unitsSchema,
     /** Under the shop's name on every paper: address, telephone, one a line. */
@@ -122,6 +124,8 @@ export const DEFAULT_SHOP_SETTINGS: ShopSettings = {
   // All four are common practice, no source; 2.4 mm is 3/32 in.
   houseRules: { pair: 1.6, awdMatch: 2.4, ageLook: 6, ageReplace: 10 },
   readingSpread: null,
+  // Common practice differs; within this a tread shows it and an alignment should hold.
+  comebackKm: 10_000,
   units: DEFAULT_PREFERENCES.units,
   secondFactorForLeads: false,
   retention: { customerMonths: null, photoMonths: null },

@@ -8,6 +8,7 @@ import {
   ROLES,
   shopSettingsSchema,
 } from './api.ts';
+import { forecastSchema } from './diagnosis.ts';
 import { storedEntrySchema } from './entries.ts';
 import {
   keepInstrumentSchema,
@@ -150,7 +151,9 @@ export const archiveVisitSchema = z
     arrivedAt: momentSchema,
     closedAt: momentSchema.nullable(),
     entries: z.array(archiveEntrySchema).max(MOST_ENTRIES),
-    decisions: z.array(decisionSchema).max(1_000),
+    decisions: z
+      .array(decisionSchema.extend({ forecast: forecastSchema.nullable().optional() }))
+      .max(1_000),
     photos: z.array(archivePhotoSchema).max(MOST_PHOTOS),
     links: z.array(archiveLinkSchema).max(1_000).optional(),
   })

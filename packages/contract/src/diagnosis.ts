@@ -104,6 +104,17 @@ export const recommendationSchema = z.strictObject({
     .optional(),
 });
 
+const ribForecastSchema = z.array(z.tuple([z.number(), z.number(), z.number()]));
+/** What was foretold of the tires as the car was: depth at each rib against the distance run since, mm. */
+export const forecastSchema = z
+  .strictObject({
+    km: z.array(z.number()),
+    /** At each of those distances the median and what holds it eight times in ten: low, median, high. */
+    ribs: z.partialRecord(wheelSchema, z.partialRecord(z.enum(RIBS), ribForecastSchema)),
+  })
+  .meta({ id: 'Forecast' });
+export type Forecast = z.infer<typeof forecastSchema>;
+
 /** What the tread says, version 1; see the field notes in docs/formats.md. */
 export const diagnosisSchema = z
   .strictObject({

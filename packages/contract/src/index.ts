@@ -48,10 +48,16 @@ export {
   wheelSchema,
 } from './caseFile.ts';
 export type { CaseFile, CaseHistory, CaseTire, EarlierReading, Parsed, Units } from './caseFile.ts';
-export { DIAGNOSIS_FORMAT, DIAGNOSIS_VERSION, diagnosisSchema } from './diagnosis.ts';
+export {
+  DIAGNOSIS_FORMAT,
+  DIAGNOSIS_VERSION,
+  diagnosisSchema,
+  forecastSchema,
+} from './diagnosis.ts';
 export type {
   AxleDiagnosis,
   Diagnosis,
+  Forecast,
   Estimate,
   NextCheck,
   Oddity,
@@ -132,9 +138,23 @@ export type {
 } from './gauges.ts';
 export {
   adviceSchema,
+  comebacksSchema,
+  declineCostsSchema,
   declinedPageSchema,
   declinedQuerySchema,
+  forecastsHeldSchema,
   insightQuerySchema,
   reliabilitySchema,
 } from './insights.ts';
-export type { Advice, AdviceCount, DeclinedPage, DeclinedRow, InsightQuery } from './insights.ts';
+export type {
+  Advice,
+  AdviceCount,
+  ComebackRow,
+  Comebacks,
+  DeclineCosts,
+  DeclinedPage,
+  DeclinedRow,
+  ForecastsHeld,
+  InsightQuery,
+  VisitRef,
+} from './insights.ts';

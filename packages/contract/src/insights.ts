@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ANSWERS } from './api.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
-import { ACTIONS } from './words.ts';
+import { ACTIONS, CATCHES, RETURNS, WORKS } from './words.ts';
 
 /** What the shop's own work teaches: what was advised, and what customers said to it. */
 
@@ -76,6 +76,10 @@ export const declinedRowSchema = z.strictObject({
   chosen: z.enum(ACTIONS),
   reason: z.string(),
   personId: z.uuid(),
+  /** What the no has cost by the next visit at which the car was judged; null while there is none. */
+  cost: z
+    .strictObject({ visitId: z.uuid(), number: rowNumberSchema, minor: z.number() })
+    .nullable(),
 });
 export type DeclinedRow = z.infer<typeof declinedRowSchema>;
 /** Some of them, latest first. */
@@ -83,3 +87,112 @@ export const declinedPageSchema = z
   .strictObject({ rows: z.array(declinedRowSchema), before: momentSchema.nullable() })
   .meta({ id: 'DeclinedPage' });
 export type DeclinedPage = z.infer<typeof declinedPageSchema>;
+
+const visitRefSchema = z.strictObject({
+  visitId: z.uuid(),
+  number: rowNumberSchema,
+  at: momentSchema,
+});
+export type VisitRef = z.infer<typeof visitRefSchema>;
+const partSchema = z.strictObject({ part: z.number(), low: z.number(), high: z.number() });
+
+export const comebacksSchema = z
+  .strictObject({
+    /** What comes back later is new wear; the shop's own setting. */
+    withinKm: z.number(),
+    /** There is more of the shop's work than was looked through. */
+    isCut: z.boolean(),
+    works: z.array(
+      z.strictObject({
+        work: z.enum(WORKS),
+        done: rowNumberSchema,
+        seenAgain: rowNumberSchema,
+        cameBack: rowNumberSchema,
+        held: partSchema.nullable(),
+        isTooFew: z.boolean(),
+        /** Where something came undone, and what part holds from there on. */
+        steps: z.array(
+          z.strictObject({
+            km: z.number(),
+            atRisk: rowNumberSchema,
+            undone: rowNumberSchema,
+            held: z.number(),
+            low: z.number(),
+            high: z.number(),
+          }),
+        ),
+      }),
+    ),
+    /** Latest first. */
+    rows: z.array(
+      z.strictObject({
+        work: z.enum(WORKS),
+        plate: z.string(),
+        label: z.string(),
+        km: z.number(),
+        how: z.enum(RETURNS),
+        done: visitRefSchema,
+        back: visitRefSchema,
+        caughtAt: z.strictObject({ visit: visitRefSchema, why: z.enum(CATCHES) }).nullable(),
+      }),
+    ),
+  })
+  .meta({ id: 'Comebacks' });
+export type Comebacks = z.infer<typeof comebacksSchema>;
+export type ComebackRow = Comebacks['rows'][number];
+
+const declineCostFields = {
+  seenAgain: rowNumberSchema,
+  /** A no, on average; minor units at today's prices. */
+  cost: z.strictObject({
+    mean: z.number(),
+    interval: z.strictObject({ low: z.number(), high: z.number() }).nullable(),
+  }),
+  /** What the work would have come to; null where no no has cost anything. */
+  work: z.number().nullable(),
+  isTooFew: z.boolean(),
+} as const;
+/** What saying no has cost customers in rubber. */
+export const declineCostsSchema = z
+  .strictObject({
+    /** Visits that ended with a no. */
+    declined: rowNumberSchema,
+    /** There are more than were looked through. */
+    isCut: z.boolean(),
+    all: z.strictObject(declineCostFields),
+    byAdvised: z.array(z.strictObject({ advised: z.enum(ACTIONS), ...declineCostFields })),
+  })
+  .meta({ id: 'DeclineCosts' });
+export type DeclineCosts = z.infer<typeof declineCostsSchema>;
+
+/** How the depths that were foretold held, on tires that ran on as they were. */
+export const forecastsHeldSchema = z
+  .strictObject({
+    cars: rowNumberSchema,
+    ribs: rowNumberSchema,
+    isTooFew: z.boolean(),
+    /** There is more than was looked through. */
+    isCut: z.boolean(),
+    /** Rubber lost, as a part of what was foretold; null where there is nothing to tell from. */
+    lost: z
+      .strictObject({
+        mean: z.number(),
+        interval: z.strictObject({ low: z.number(), high: z.number() }).nullable(),
+      })
+      .nullable(),
+    /** What part of the readings lay within the span that holds eight in ten. */
+    within: partSchema.nullable(),
+    /** Each car's worst rib: foretold and found, mm lost. */
+    points: z.array(
+      z.strictObject({
+        visitId: z.uuid(),
+        number: rowNumberSchema,
+        plate: z.string(),
+        km: z.number(),
+        foretold: z.number(),
+        found: z.number(),
+      }),
+    ),
+  })
+  .meta({ id: 'ForecastsHeld' });
+export type ForecastsHeld = z.infer<typeof forecastsHeldSchema>;

@@ -100,6 +100,24 @@ export const ACTIONS = [
 ] as const;
 export type Action = (typeof ACTIONS)[number];
 
+/** Work that bears on how tires wear afterwards. */
+export const WORKS = ['aligned', 'partsThenAligned', 'balancedOrDampers', 'inflated'] as const;
+export type Work = (typeof WORKS)[number];
+/** How it is seen that something came back. */
+export const RETURNS = ['measured', 'tread', 'bounce', 'pressure'] as const;
+export type Return = (typeof RETURNS)[number];
+/** Why a visit could have caught it. */
+export const CATCHES = [
+  'leftOut',
+  'notMeasuredAfter',
+  'playLeft',
+  'checkNotMade',
+  'notDecided',
+  'notRead',
+  'notShaken',
+] as const;
+export type Catch = (typeof CATCHES)[number];
+
 /** How much deeper than new a reading may be before it is refused, mm. */
 export const DEPTH_SLACK_MM = 0.5;
 

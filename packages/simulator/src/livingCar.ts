@@ -56,7 +56,7 @@ const HAZARD_KM = 40_000;
 /** How often a car is not as it should be when it is first seen, beside what the prior says. */
 const STARTS_AS_DRAWN = 0.75;
 /** How often an alignment does not hold, as what is worn was left in. */
-const COMES_UNDONE = 0.15;
+const COMES_UNDONE = 0.25;
 const UNDONE_WITHIN_HUNDRED_KM = 30;
 /** A worn-out tire stays on no longer than this, mm: beyond, the car would not have come by itself. */
 const BARE_MM = 0.3;

@@ -96,6 +96,7 @@ export async function addVisits(
         answer: one.answer,
         reason: one.reason,
         diagnosis: one.diagnosis,
+        forecast: one.forecast,
         entrySeq: one.entrySeq,
         personId: one.personId,
         at: one.createdAt.toISOString(),

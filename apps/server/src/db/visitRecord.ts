@@ -6,12 +6,13 @@ import { vehicleRecord } from './vehicleRecord.ts';
 type VisitRow = InferSelectModel<typeof visits>;
 type VehicleRow = InferSelectModel<typeof vehicles>;
 type DecisionRow = InferSelectModel<typeof decisions>;
+type DecisionSummary = Omit<DecisionRow, 'diagnosis' | 'forecast'>;
 
 /** A visit as the API tells it. */
 export function visitRecord(
   visit: VisitRow,
   vehicle: VehicleRow,
-  decision: Omit<DecisionRow, 'diagnosis'> | null,
+  decision: DecisionSummary | null,
 ): Visit {
   return {
     id: visit.id,
@@ -30,7 +31,7 @@ export function decisionRecord(row: DecisionRow): Decision {
   return { ...decisionSummary(row), diagnosis: row.diagnosis };
 }
 
-function decisionSummary(row: Omit<DecisionRow, 'diagnosis'>): Omit<Decision, 'diagnosis'> {
+function decisionSummary(row: DecisionSummary): Omit<Decision, 'diagnosis'> {
   return {
     id: row.id,
     action: row.action,

@@ -21,9 +21,9 @@ export function rowRecord(row: Awaited<ReturnType<typeof rowsQuery>>[number]): V
 
 /** Visits with their car and their latest decision, latest first. */
 export function rowsQuery(db: Handle, scope: ReturnType<typeof and>, most: number) {
-  // Without the diagnoses: a list does not carry hundreds of them.
+  // Without diagnoses and forecasts: a list does not carry hundreds of them.
   const latest = db
-    .select(omitDiagnosis(getTableColumns(decisions)))
+    .select(summaryOf(getTableColumns(decisions)))
     .from(decisions)
     .where(eq(decisions.visitId, visits.id))
     .orderBy(desc(decisions.createdAt))
@@ -39,8 +39,11 @@ export function rowsQuery(db: Handle, scope: ReturnType<typeof and>, most: numbe
     .limit(most);
 }
 
-function omitDiagnosis<T extends { diagnosis: unknown }>(columns: T): Omit<T, 'diagnosis'> {
+function summaryOf<T extends { diagnosis: unknown; forecast: unknown }>(
+  columns: T,
+): Omit<T, 'diagnosis' | 'forecast'> {
   const rest: Partial<T> = { ...columns };
   delete rest.diagnosis;
-  return rest as Omit<T, 'diagnosis'>;
+  delete rest.forecast;
+  return rest as Omit<T, 'diagnosis' | 'forecast'>;
 }

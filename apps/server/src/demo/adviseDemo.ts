@@ -1,6 +1,6 @@
 import { DEFAULT_PRICES } from '@keen/contract';
 import type { VisitDraft } from '@keen/contract';
-import { weighVisit } from '@keen/core';
+import { forecastOf, weighVisit } from '@keen/core';
 import type { FullAnswer } from '@keen/core';
 import type { Advised } from '@keen/demo';
 
@@ -11,5 +11,5 @@ export function adviseDemo(
 ): Advised {
   const { replace } = diagnosis.recommendation;
   const { advised } = weighVisit(outlook, DEFAULT_PRICES, draft, replace);
-  return { action: advised.course, replace, diagnosis };
+  return { action: advised.course, replace, diagnosis, forecast: forecastOf(outlook) };
 }

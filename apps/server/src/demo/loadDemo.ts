@@ -114,7 +114,7 @@ async function keptVisits(
       const car = cars.find(({ id }) => id === visit.vehicleId);
       const file = draftToCase(draft, [car?.label, car?.plate].filter(Boolean).join(', ')).file;
       const answer = await diagnoses.diagnose({ file, personId: visit.id });
-      const { action: advised, replace, diagnosis } = adviseDemo(answer, draft);
+      const { action: advised, replace, diagnosis, forecast } = adviseDemo(answer, draft);
       progress(`working out the demo shop's past: ${++done} of ${total}`);
       return {
         visit,
@@ -125,6 +125,7 @@ async function keptVisits(
           advised,
           replace,
           diagnosis,
+          forecast,
           entrySeq: visit.entries.length,
           createdAt: new Date(Date.parse(visit.arrivedAt) + 40 * 60_000).toISOString(),
         },

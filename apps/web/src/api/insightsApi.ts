@@ -1,5 +1,19 @@
-import type { Advice, DeclinedPage, InsightQuery } from '@keen/contract';
-import { adviceSchema, declinedPageSchema, reliabilitySchema } from '@keen/contract';
+import type {
+  Advice,
+  Comebacks,
+  DeclineCosts,
+  DeclinedPage,
+  ForecastsHeld,
+  InsightQuery,
+} from '@keen/contract';
+import {
+  adviceSchema,
+  comebacksSchema,
+  declineCostsSchema,
+  declinedPageSchema,
+  forecastsHeldSchema,
+  reliabilitySchema,
+} from '@keen/contract';
 import type { Reliability } from '@keen/core';
 import { keenApi } from './keenApi.ts';
 
@@ -15,6 +29,24 @@ const insightsApi = keenApi.injectEndpoints({
     reliability: build.query<Reliability, InsightQuery>({
       query: (params) => ({ url: 'insights/reliability', params }),
       responseSchema: reliabilitySchema,
+      providesTags: ['Insights'],
+      keepUnusedDataFor: 5,
+    }),
+    comebacks: build.query<Comebacks, InsightQuery>({
+      query: (params) => ({ url: 'insights/comebacks', params }),
+      responseSchema: comebacksSchema,
+      providesTags: ['Insights'],
+      keepUnusedDataFor: 5,
+    }),
+    forecasts: build.query<ForecastsHeld, InsightQuery>({
+      query: (params) => ({ url: 'insights/forecasts', params }),
+      responseSchema: forecastsHeldSchema,
+      providesTags: ['Insights'],
+      keepUnusedDataFor: 5,
+    }),
+    declineCosts: build.query<DeclineCosts, InsightQuery>({
+      query: (params) => ({ url: 'insights/decline-costs', params }),
+      responseSchema: declineCostsSchema,
       providesTags: ['Insights'],
       keepUnusedDataFor: 5,
     }),
@@ -35,4 +67,11 @@ const insightsApi = keenApi.injectEndpoints({
   }),
 });
 
-export const { useAdviceQuery, useDeclinedInfiniteQuery, useReliabilityQuery } = insightsApi;
+export const {
+  useAdviceQuery,
+  useComebacksQuery,
+  useDeclineCostsQuery,
+  useDeclinedInfiniteQuery,
+  useForecastsQuery,
+  useReliabilityQuery,
+} = insightsApi;

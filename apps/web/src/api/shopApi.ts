@@ -40,7 +40,7 @@ export const shopApi = keenApi.injectEndpoints({
         );
         await queryFulfilled.catch(() => patch.undo());
       },
-      invalidatesTags: ['Session', 'Audit'],
+      invalidatesTags: ['Session', 'Audit', 'Insights'],
     }),
     /** How far the demo shop's made-up past is. */
     madeUpYears: build.query<MadeUpYears, void>({

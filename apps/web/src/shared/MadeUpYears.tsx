@@ -32,7 +32,7 @@ export function MadeUpYears({ session }: { session: Session }) {
           <LinearProgress
             variant="determinate"
             aria-label="Cars made up"
-            value={(FULL * years.made) / years.cars}
+            value={Math.round((FULL * years.made) / years.cars)}
             sx={{ flex: '1 1 140px', maxWidth: 220 }}
           />
         )}

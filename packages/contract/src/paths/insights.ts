@@ -19,6 +19,28 @@ export const INSIGHTS_PATHS: readonly ApiPath[] = [
   },
   {
     method: 'get',
+    path: '/api/insights/comebacks',
+    summary:
+      'Work that came undone within the shop’s distance, and the visit that could have caught it',
+    query: insights.insightQuerySchema,
+    reply: insights.comebacksSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/insights/forecasts',
+    summary: 'How the depths that were foretold of tires held by the next visit',
+    query: insights.insightQuerySchema,
+    reply: insights.forecastsHeldSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/insights/decline-costs',
+    summary: 'What saying no has cost customers whose cars were judged again',
+    query: insights.insightQuerySchema,
+    reply: insights.declineCostsSchema,
+  },
+  {
+    method: 'get',
     path: '/api/insights/declined',
     summary: 'Visits whose customer said no, latest first, page by page',
     query: insights.declinedQuerySchema,

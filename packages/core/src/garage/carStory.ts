@@ -1,10 +1,9 @@
 import type { Visit } from '@keen/contract';
-import type { Wheel } from '@keen/contract/words';
+import type { Wheel, Work } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../engine/case/wheels.ts';
 import { tireLives } from '../visit/tireLives.ts';
 import type { CarVisit, TireLife } from '../visit/tireLives.ts';
 import { tiresReplaced, workDone } from '../visit/workDone.ts';
-import type { Work } from '../visit/workDone.ts';
 import { rateChange, wearStretches } from './wearRates.ts';
 import type { RateChange, WearStretch } from './wearRates.ts';
 

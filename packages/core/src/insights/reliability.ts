@@ -1,14 +1,8 @@
 import { log } from '../engine/math/elementary.ts';
+import type { Interval } from './interval.ts';
 import type { Said } from './saidAndFound.ts';
 import { shareOf } from './share.ts';
 import type { Share } from './share.ts';
-
-/** A figure with its 95 % interval. */
-export interface Interval {
-  mean: number;
-  low: number;
-  high: number;
-}
 
 /** How chances that were said held. */
 export interface Reliability {

@@ -1,5 +1,5 @@
 import type { VisitDraft } from '@keen/contract';
-import type { Action, PutRight, Wheel } from '@keen/contract/words';
+import type { Action, PutRight, Wheel, Work } from '@keen/contract/words';
 
 /** What of a visit says what was done at it. */
 export interface Decided {
@@ -10,9 +10,6 @@ export interface Decided {
     replace: readonly Wheel[];
   } | null;
 }
-
-/** What was done to a car at a visit that bears on how its tires wear afterwards. */
-export type Work = 'aligned' | 'partsThenAligned' | 'balancedOrDampers' | 'inflated';
 
 const WORK_OF_ACTION: Partial<Record<Action, Work>> = {
   align: 'aligned',

@@ -1,4 +1,4 @@
-import type { Diagnosis, Wheel } from '@keen/contract';
+import type { Diagnosis, Forecast, Wheel } from '@keen/contract';
 import { ACTIONS, ANSWERS } from '@keen/contract';
 import { foreignKey, index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { jsonb } from './jsonb.ts';
@@ -20,6 +20,8 @@ export const decisions = pgTable(
     answer: text({ enum: ANSWERS }).notNull(),
     reason: text().notNull(),
     diagnosis: jsonb().$type<Diagnosis>().notNull(),
+    /** Null for a decision from before forecasts were kept, and where no rib was read. */
+    forecast: jsonb().$type<Forecast>(),
     entrySeq: integer('entry_seq').notNull(),
     personId: uuid('person_id').notNull(),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),

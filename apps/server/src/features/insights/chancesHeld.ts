@@ -4,7 +4,7 @@ import type { Reliability } from '@keen/core';
 import { and, desc, eq, lte, notExists, or, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { decisions, entries, visits } from '../../db/schema/index.ts';
-import { within } from './readInsights.ts';
+import { within } from './lastDecisions.ts';
 
 /** Decisions that are looked through, latest first: so many tell, however old the shop is. */
 const MOST_DECISIONS = 5_000;

@@ -1,5 +1,5 @@
 import type { CaseFile, Decision, NewDecision } from '@keen/contract';
-import { weighVisit } from '@keen/core';
+import { forecastOf, weighVisit } from '@keen/core';
 import type { FullAnswer } from '@keen/core';
 import type { InShop } from '../../db/client.ts';
 import { decisions } from '../../db/schema/index.ts';
@@ -44,6 +44,7 @@ export async function decide(
         visitId: id,
         advised,
         diagnosis,
+        forecast: forecastOf(outlook),
         entrySeq: detail.visit.seq,
         personId: actor.personId,
       })

@@ -1,6 +1,7 @@
 import type { Units } from '@keen/contract';
 import { depthFromMm, distanceToKm } from '@keen/core';
-import type { RateChange, Work } from '@keen/core';
+import type { Work } from '@keen/contract';
+import type { RateChange } from '@keen/core';
 import { showWhole } from '../../shared/format.ts';
 
 /** Wear is told for this distance, in the reader's unit. */

@@ -1,12 +1,11 @@
-import type { InsightQuery, Session } from '@keen/contract';
+import type { Advice, InsightQuery, Session } from '@keen/contract';
 import { acceptance, acceptanceBy } from '@keen/core';
 import type { Acceptance } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
 import { useAdviceQuery } from '../../api/insightsApi.ts';
-import { failureOf } from '../../api/problem.ts';
+import { Loaded } from '../../shared/Loaded.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
 import { saveFile } from '../../shared/saveFile.ts';
 import { adviceAsCsv } from './adviceAsCsv.ts';
@@ -15,22 +14,15 @@ import { AnswerBars } from './AnswerBars.tsx';
 
 /** What was advised, and what customers said to it: by action, and by who asked. */
 export function AdviceAnswers({ session, query }: { session: Session; query: InsightQuery }) {
-  const { data, error, isLoading, refetch } = useAdviceQuery(query);
-  if (isLoading) {
-    return (
-      <Box role="status" aria-label="Loading the answers">
-        <Skeleton variant="rectangular" height={240} sx={{ bgcolor: 'var(--hairline)' }} />
-      </Box>
-    );
-  }
-  if (error || !data) {
-    return (
-      <Box role="alert">
-        <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
-        <Button onClick={() => void refetch()}>Try again</Button>
-      </Box>
-    );
-  }
+  const answer = useAdviceQuery(query);
+  return (
+    <Loaded answer={answer} label="Loading the answers" height={240}>
+      {(data) => <Answers data={data} session={session} />}
+    </Loaded>
+  );
+}
+
+function Answers({ data, session }: { data: Advice; session: Session }) {
   const all = acceptance('all', data.counts);
   // Where no work was advised there was nothing to say yes to.
   const ofWork = data.counts.filter(({ advised }) => advised !== 'fitOnly');

@@ -1,26 +1,12 @@
 import type { Reliability } from '@keen/core';
 import Box from '@mui/material/Box';
 import { percent } from './bandWords.ts';
+import { FIGURES } from './figures.ts';
 
 /** The bands as a table: what was said on average, and what came true. */
 export function BandTable({ bands }: { bands: Reliability['bands'] }) {
   return (
-    <Box
-      component="table"
-      aria-label="Chances said and found"
-      sx={{
-        borderCollapse: 'collapse',
-        width: '100%',
-        '& th, & td': {
-          py: 0.5,
-          borderBottom: '1px solid var(--hairline)',
-          textAlign: 'right',
-          fontVariantNumeric: 'tabular-nums',
-        },
-        '& th:first-of-type': { textAlign: 'left' },
-        '& tbody th': { fontWeight: 400 },
-      }}
-    >
+    <Box component="table" aria-label="Chances said and found" sx={FIGURES}>
       <thead>
         <tr>
           <th scope="col">Chances</th>

@@ -3,11 +3,10 @@ import { LEAST_CARS } from '@keen/core';
 import type { Reliability } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
 import { lazy, Suspense, useState } from 'react';
 import { useReliabilityQuery } from '../../api/insightsApi.ts';
-import { failureOf } from '../../api/problem.ts';
+import { Loaded } from '../../shared/Loaded.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { BandTable } from './BandTable.tsx';
 import { bandsAsCsv } from './bandsAsCsv.ts';
@@ -16,23 +15,16 @@ const BandChart = lazy(async () => ({ default: (await import('./BandChart.tsx'))
 
 /** Whether the chances that were said held, where a rig looked afterwards. */
 export function ChancesHeld({ query }: { query: InsightQuery }) {
-  const { data, error, isLoading, refetch } = useReliabilityQuery(query);
+  const answer = useReliabilityQuery(query);
+  return (
+    <Loaded answer={answer} label="Loading how the chances held" height={120}>
+      {(data) => <Held data={data} />}
+    </Loaded>
+  );
+}
+
+function Held({ data }: { data: Reliability }) {
   const [isTable, setTable] = useState(false);
-  if (isLoading) {
-    return (
-      <Box role="status" aria-label="Loading how the chances held">
-        <Skeleton variant="rectangular" height={120} sx={{ bgcolor: 'var(--hairline)' }} />
-      </Box>
-    );
-  }
-  if (error || !data) {
-    return (
-      <Box role="alert">
-        <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
-        <Button onClick={() => void refetch()}>Try again</Button>
-      </Box>
-    );
-  }
   return (
     <Box component="section" aria-labelledby="held">
       <Typography variant="h2" id="held">

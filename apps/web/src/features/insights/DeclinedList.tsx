@@ -1,4 +1,5 @@
 import type { DeclinedRow, InsightQuery, Session } from '@keen/contract';
+import { formatMoney } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
@@ -21,7 +22,7 @@ export function DeclinedList({ session, query }: { session: Session; query: Insi
   return (
     <Box component="section" aria-labelledby="declined">
       <Typography variant="h2" id="declined" sx={{ mb: 0.5 }}>
-        Who said no, and why
+        Who said no, why, and what it has cost
       </Typography>
       {isLoading && (
         <Box role="status" aria-label="Loading who said no">
@@ -52,7 +53,8 @@ export function DeclinedList({ session, query }: { session: Session; query: Insi
 }
 
 function Row({ row, session }: { row: DeclinedRow; session: Session }) {
-  const { visitId, number, plate, label, at, chosen, reason, personId } = row;
+  const { visitId, number, plate, label, at, chosen, reason, personId, cost } = row;
+  const { currency } = session.shop.settings.prices;
   return (
     <Box
       component="li"
@@ -62,7 +64,7 @@ function Row({ row, session }: { row: DeclinedRow; session: Session }) {
         display: 'grid',
         columnGap: 2.5,
         rowGap: 0.25,
-        gridTemplateColumns: { xs: '1fr', md: '110px 1fr 1.2fr 1.4fr' },
+        gridTemplateColumns: { xs: '1fr', md: '110px 1.1fr 1.5fr 1.1fr 0.9fr' },
         alignItems: 'baseline',
       }}
     >
@@ -86,6 +88,12 @@ function Row({ row, session }: { row: DeclinedRow; session: Session }) {
       </Box>
       <Box sx={{ color: reason === '' ? 'text.secondary' : undefined }}>
         {reason === '' ? 'no reason written down' : `“${reason}”`}
+      </Box>
+      <Box sx={{ color: 'text.secondary', textAlign: { md: 'right' } }}>
+        {cost !== null &&
+          (cost.minor > 0
+            ? `${formatMoney(cost.minor, currency, 'en', true)} by visit ${cost.number}`
+            : `nothing to speak of by visit ${cost.number}`)}
       </Box>
     </Box>
   );

@@ -13,7 +13,10 @@ import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { AdviceAnswers } from './AdviceAnswers.tsx';
 import { ChancesHeld } from './ChancesHeld.tsx';
+import { DeclineCosts } from './DeclineCosts.tsx';
 import { DeclinedList } from './DeclinedList.tsx';
+import { ForecastsHeld } from './ForecastsHeld.tsx';
+import { WorkHeld } from './WorkHeld.tsx';
 
 const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
 const SPANS = [
@@ -51,7 +54,7 @@ function LoadedInsights({ session }: { session: Session }) {
           width: '100%',
           mx: 'auto',
           display: 'grid',
-          gap: 4,
+          gap: 6,
         }}
       >
         {mayDo(session, 'readInsights') ? (
@@ -65,6 +68,9 @@ function LoadedInsights({ session }: { session: Session }) {
             />
             <AdviceAnswers session={session} query={query} />
             <ChancesHeld query={query} />
+            <ForecastsHeld session={session} query={query} />
+            <WorkHeld session={session} query={query} />
+            <DeclineCosts session={session} query={query} />
             <DeclinedList session={session} query={query} />
           </>
         ) : (

@@ -1,13 +1,19 @@
-import type { AdviceCount } from '@keen/contract';
+import type {
+  AdviceCount,
+  Comebacks,
+  DeclineCosts,
+  ForecastsHeld as Forecasts,
+} from '@keen/contract';
 import { reliability } from '@keen/core';
 import type { Reliability } from '@keen/core';
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { showPage } from '../../../tests/pageBench.tsx';
 import { PERSON, SESSION } from '../../../tests/visitBench.tsx';
 import { adviceAsCsv } from './adviceAsCsv.ts';
 import { bandsAsCsv } from './bandsAsCsv.ts';
+import { comebacksAsCsv } from './comebackWords.ts';
 import { InsightsPage } from './InsightsPage.tsx';
 
 const GONE = '00000000-0000-4000-8000-000000000009';
@@ -36,6 +42,19 @@ const DECLINED = {
   chosen: 'align',
   reason: 'sells the car soon',
   personId: GONE,
+  cost: null,
+};
+const NO_COMEBACKS: Comebacks = { withinKm: 10_000, isCut: false, works: [], rows: [] };
+const COST = { seenAgain: 0, cost: { mean: 0, interval: null }, work: null, isTooFew: true };
+const NO_COSTS: DeclineCosts = { declined: 0, isCut: false, all: COST, byAdvised: [] };
+const NO_FORECASTS: Forecasts = {
+  cars: 0,
+  ribs: 0,
+  isTooFew: true,
+  isCut: false,
+  lost: null,
+  within: null,
+  points: [],
 };
 /** Cars of which six chances were said, two of them high, which came true at `rate`. */
 const heldBy = (cars: number, rate: number): Reliability =>
@@ -52,6 +71,7 @@ const show = (
   rows: unknown[] = [],
   session: unknown = LEAD,
   held: unknown = heldBy(0, 0),
+  more: Record<string, unknown> = {},
 ) =>
   showPage(<InsightsPage />, {
     answers: {
@@ -59,6 +79,10 @@ const show = (
       'GET /api/insights/advice': typeof counts === 'number' ? counts : { counts },
       'GET /api/insights/declined': { rows, before: null },
       'GET /api/insights/reliability': held,
+      'GET /api/insights/comebacks': NO_COMEBACKS,
+      'GET /api/insights/decline-costs': NO_COSTS,
+      'GET /api/insights/forecasts': NO_FORECASTS,
+      ...more,
     },
   });
 
@@ -180,5 +204,248 @@ describe('insights', () => {
     });
     expect(data).toHaveLength(5);
     expect(data[3]).toMatchObject({ person: 'Somebody who left', answer: 'yes', visits: '3' });
+  });
+});
+
+const visit = (number: number) => ({
+  visitId: `00000000-0000-4000-8000-0000000001${number}`,
+  number,
+  at: '2026-03-05T09:00:00.000Z',
+});
+const COMEBACKS: Comebacks = {
+  withinKm: 10_000,
+  isCut: false,
+  works: [
+    {
+      work: 'aligned',
+      done: 60,
+      seenAgain: 40,
+      cameBack: 8,
+      held: { part: 0.78, low: 0.62, high: 0.88 },
+      isTooFew: false,
+      steps: [{ km: 4_000, atRisk: 40, undone: 8, held: 0.78, low: 0.62, high: 0.88 }],
+    },
+    {
+      work: 'inflated',
+      done: 3,
+      seenAgain: 2,
+      cameBack: 1,
+      held: null,
+      isTooFew: true,
+      steps: [],
+    },
+  ],
+  rows: [
+    {
+      work: 'aligned',
+      plate: 'TEST 21',
+      label: 'Test van',
+      km: 4_000,
+      how: 'measured',
+      done: visit(21),
+      back: visit(23),
+      caughtAt: { visit: visit(22), why: 'checkNotMade' },
+    },
+    {
+      work: 'balancedOrDampers',
+      plate: 'TEST 31',
+      label: 'Test car',
+      km: 9_000,
+      how: 'bounce',
+      done: visit(31),
+      back: visit(33),
+      caughtAt: null,
+    },
+    {
+      work: 'inflated',
+      plate: 'TEST 41',
+      label: 'Test car',
+      km: 9_000,
+      how: 'pressure',
+      done: visit(41),
+      back: visit(43),
+      caughtAt: null,
+    },
+  ],
+};
+const showWith = (more: Record<string, unknown>) => show(COUNTS, [], LEAD, heldBy(0, 0), more);
+
+describe('whether the work held', () => {
+  const answers = { 'GET /api/insights/comebacks': COMEBACKS };
+
+  it('is said of alignments, and of each kind in a table', async () => {
+    showWith(answers);
+    expect(
+      await screen.findByRole('heading', {
+        name: 'About 8 in 10 alignments still hold after 10 000 km.',
+      }),
+    ).toBeVisible();
+    const rows = within(screen.getByRole('table', { name: 'How work held' }));
+    expect(rows.getByRole('row', { name: /^Alignment/ })).toHaveTextContent(
+      'Alignment6040878 % (62 % to 88 %)',
+    );
+    expect(rows.getByRole('row', { name: /^Pressures set/ })).toHaveTextContent('too few to tell');
+    expect(
+      await screen.findByRole('img', { name: 'Still holds after 4 000 km: 78 %' }),
+    ).toBeVisible();
+  });
+
+  it('names what came back and the visit that could have caught it, pressures left out', async () => {
+    showWith(answers);
+    const list = within(await screen.findByRole('list', { name: 'Comebacks' }));
+    const [first, second, ...none] = list.getAllByRole('listitem');
+    expect(first).toHaveTextContent(
+      'Alignment at visit 21; 4 000 km on, at visit 23, angles were found out again',
+    );
+    expect(first).toHaveTextContent('Visit 22: a check was advised and not made');
+    expect(within(first!).getByRole('link', { name: 'Visit 22' })).toHaveAttribute(
+      'href',
+      `/visits/${visit(22).visitId}/decide`,
+    );
+    expect(second).toHaveTextContent('Nothing before it would have shown it.');
+    expect(none).toEqual([]);
+    const { data } = Papa.parse<Record<string, string>>(comebacksAsCsv(COMEBACKS.rows), {
+      header: true,
+    });
+    expect(data[0]).toMatchObject({ plate: 'TEST 21', 'after km': '4000' });
+    expect(data[0]!['could have been caught']).toContain('visit 22');
+    expect(data[1]!['could have been caught']).toBe('none');
+  });
+
+  it('goes by a distance that the lead sets here', async () => {
+    const { sent } = showWith({
+      ...answers,
+      'PUT /api/shop/settings': { ...SESSION.shop.settings, comebackKm: 15_000 },
+    });
+    const field = await screen.findByRole('textbox', { name: 'A comeback is within' });
+    expect(field).toHaveValue('10000');
+    fireEvent.focus(field);
+    fireEvent.change(field, { target: { value: '15000' } });
+    fireEvent.blur(field);
+    await waitFor(() =>
+      expect(sent()).toEqual([{ what: 'PUT /api/shop/settings', body: { comebackKm: 15_000 } }]),
+    );
+  });
+
+  it('is not claimed from a few cars', async () => {
+    showWith({});
+    expect(
+      await screen.findByRole('heading', {
+        name: 'Does the work hold? Too few cars came back to tell.',
+      }),
+    ).toBeVisible();
+  });
+});
+
+describe('what saying no has cost', () => {
+  it('is told with its interval, and where too few came back', async () => {
+    const cost = { mean: 4_210, interval: { low: 2_500, high: 5_900 } };
+    showWith({
+      'GET /api/insights/decline-costs': {
+        declined: 30,
+        isCut: false,
+        all: { seenAgain: 14, cost, work: 9_000, isTooFew: false },
+        byAdvised: [
+          { advised: 'align', seenAgain: 12, cost, work: 8_900, isTooFew: false },
+          { ...COST, advised: 'balanceOrDampers', seenAgain: 2 },
+        ],
+      } satisfies DeclineCosts,
+    });
+    expect(
+      await screen.findByRole('heading', {
+        name: 'A no costs the customer about €42 in rubber by the next visit.',
+      }),
+    ).toBeVisible();
+    const rows = within(screen.getByRole('table', { name: 'What saying no has cost' }));
+    expect(rows.getByRole('row', { name: /^Align/ })).toHaveTextContent('12€42 (€25 to €59)€89');
+    expect(rows.getByRole('row', { name: /^Balance/ })).toHaveTextContent('too few to tell');
+  });
+
+  it('stands beside each no', async () => {
+    const cost = { visitId: GONE, number: 77, minor: 3_499 };
+    show(COUNTS, [
+      { ...DECLINED, cost },
+      { ...DECLINED, visitId: GONE, cost: { ...cost, minor: 0 } },
+    ]);
+    const list = within(await screen.findByRole('list', { name: 'Who said no' }));
+    expect(await list.findByText('€35 by visit 77')).toBeVisible();
+    expect(list.getByText('nothing to speak of by visit 77')).toBeVisible();
+  });
+});
+
+describe('whether tires wore as foretold', () => {
+  const held = (mean: number, cars = 40): Forecasts => ({
+    cars,
+    ribs: 12 * cars,
+    isTooFew: cars < 20,
+    isCut: false,
+    lost: { mean, interval: { low: mean - 0.04, high: mean + 0.04 } },
+    within: { part: 0.78, low: 0.72, high: 0.84 },
+    points: [
+      { visitId: GONE, number: 52, plate: 'TEST 52', km: 8_000, foretold: 1.6, found: 1.75 },
+    ],
+  });
+  const showHeld = (data: Forecasts) => showWith({ 'GET /api/insights/forecasts': data });
+
+  it('is said plainly, with what it means for a life', async () => {
+    showHeld(held(1.25));
+    expect(
+      await screen.findByRole('heading', {
+        name: 'Tires wear 25 % faster here than was foretold.',
+      }),
+    ).toBeVisible();
+    expect(screen.getByText(/so a tire lasts 20 % shorter than foretold\./)).toBeVisible();
+    expect(screen.getByText(/78 % of the readings lay within the span/)).toBeVisible();
+    const section = within(screen.getByRole('region', { name: /Tires wear/ }));
+    fireEvent.click(section.getByRole('button', { name: 'As a table' }));
+    const rows = within(screen.getByRole('table', { name: 'Foretold and read' }));
+    expect(rows.getByRole('row', { name: /^TEST 52/ })).toHaveTextContent(
+      'TEST 52visit 528 0001.61.8',
+    );
+  });
+
+  it('is granted where the forecast held, and not claimed from a few cars', async () => {
+    const { unmount } = showHeld(held(1.01));
+    expect(
+      await screen.findByRole('heading', { name: 'Tires went on to wear as was foretold.' }),
+    ).toBeVisible();
+    unmount();
+    showHeld(held(1.25, 9));
+    expect(
+      await screen.findByRole('heading', {
+        name: 'Did tires wear as foretold? Too few came back to tell.',
+      }),
+    ).toBeVisible();
+    expect(screen.getByText(/From 20 cars on this says something/)).toBeVisible();
+  });
+});
+
+describe('the demo shop’s made-up years', () => {
+  const PATH = 'GET /api/shop/made-up-years';
+
+  it('are said to be made up, and how far they are', async () => {
+    showWith({ [PATH]: { cars: 400, made: 37, brokeOff: false } });
+    expect(
+      await screen.findByText(/are being made up in a simulator: 37 of 400 cars/),
+    ).toBeVisible();
+    expect(screen.getByRole('progressbar', { name: 'Cars made up' })).toHaveAttribute(
+      'aria-valuenow',
+      '9',
+    );
+    expect(screen.getByRole('button', { name: 'Show what is new' })).toBeVisible();
+  });
+
+  it('are declared when they are whole, and when they broke off', async () => {
+    const { unmount } = showWith({ [PATH]: { cars: 400, made: 400, brokeOff: false } });
+    expect(await screen.findByText(/^All of this is made up: 400 cars/)).toBeVisible();
+    unmount();
+    showWith({ [PATH]: { cars: 400, made: 12, brokeOff: true } });
+    expect(await screen.findByText(/broke off at 12 of 400 cars/)).toBeVisible();
+  });
+
+  it('are not spoken of in a shop that has none', async () => {
+    showWith({ [PATH]: { cars: 0, made: 0, brokeOff: false } });
+    await screen.findByRole('heading', { name: /customers say yes/ });
+    expect(screen.queryByText(/made up/)).toBeNull();
   });
 });

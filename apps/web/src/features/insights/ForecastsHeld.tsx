@@ -1,0 +1,146 @@
+import type { ForecastsHeld as Held, InsightQuery, Session, Units } from '@keen/contract';
+import { depthFromMm, LEAST_FORECASTS } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import Papa from 'papaparse';
+import { lazy, Suspense, useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import { useForecastsQuery } from '../../api/insightsApi.ts';
+import { DEPTH_UNIT_WORDS, showDepth, showFar } from '../../shared/format.ts';
+import { Loaded } from '../../shared/Loaded.tsx';
+import { saveFile } from '../../shared/saveFile.ts';
+import { percent } from './bandWords.ts';
+import { FIGURES } from './figures.ts';
+
+const ForecastChart = lazy(async () => ({
+  default: (await import('./ForecastChart.tsx')).ForecastChart,
+}));
+const HEIGHT = 280;
+
+/** Whether tires went on to wear as was foretold. */
+export function ForecastsHeld({ session, query }: { session: Session; query: InsightQuery }) {
+  const answer = useForecastsQuery(query);
+  return (
+    <Loaded answer={answer} label="Loading how forecasts held" height={120}>
+      {(data) => <HeldForecasts data={data} units={session.preferences.units} />}
+    </Loaded>
+  );
+}
+
+function HeldForecasts({ data, units }: { data: Held; units: Units }) {
+  const [isTable, setTable] = useState(false);
+  return (
+    <Box component="section" aria-labelledby="forecasts-held">
+      <Typography variant="h2" id="forecasts-held">
+        {headline(data)}
+      </Typography>
+      <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
+        {underIt(data)}
+      </Typography>
+      {data.points.length > 0 && (
+        <Box sx={{ mt: 1.5, maxWidth: 620 }}>
+          <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
+            <Typography variant="h3" color="textSecondary" sx={{ flex: 1 }}>
+              Lost at each car’s worst rib, {DEPTH_UNIT_WORDS[units.depth]}: read against foretold
+            </Typography>
+            {isTable && (
+              <Button
+                variant="text"
+                onClick={() => saveFile('forecasts.csv', pointsAsCsv(data), 'text/csv')}
+              >
+                Save as CSV
+              </Button>
+            )}
+            <Button variant="text" onClick={() => setTable(!isTable)}>
+              {isTable ? 'As a chart' : 'As a table'}
+            </Button>
+          </Box>
+          {isTable ? (
+            <PointTable points={data.points} units={units} />
+          ) : (
+            <Suspense fallback={<Box sx={{ height: HEIGHT }} />}>
+              <ForecastChart points={data.points} depth={(mm) => depthFromMm(mm, units.depth)} />
+            </Suspense>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function PointTable({ points, units }: { points: Held['points']; units: Units }) {
+  return (
+    <Box sx={{ maxHeight: 400, overflowY: 'auto' }}>
+      <Box component="table" aria-label="Foretold and read" sx={FIGURES}>
+        <thead>
+          <tr>
+            <th scope="col">Car</th>
+            <th scope="col">Read at</th>
+            <th scope="col">After, {units.distance}</th>
+            <th scope="col">Foretold</th>
+            <th scope="col">Read</th>
+          </tr>
+        </thead>
+        <tbody>
+          {points.map(({ visitId, number, plate, km, foretold, found }) => (
+            <tr key={visitId}>
+              <th scope="row">{plate}</th>
+              <td>
+                <Link component={RouterLink} to={`/visits/${visitId}/read`}>
+                  visit {number}
+                </Link>
+              </td>
+              <td>{showFar(km, units.distance)}</td>
+              <td>{showDepth(foretold, units.depth)}</td>
+              <td>{showDepth(found, units.depth)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
+
+function headline({ isTooFew, lost }: Held): string {
+  if (isTooFew || !lost?.interval) return 'Did tires wear as foretold? Too few came back to tell.';
+  const { low, high } = lost.interval;
+  if (low > 1) return `Tires wear ${percent(lost.mean - 1)} faster here than was foretold.`;
+  if (high < 1) return `Tires wear ${percent(1 - lost.mean)} slower here than was foretold.`;
+  return 'Tires went on to wear as was foretold.';
+}
+
+function underIt({ cars, ribs, isTooFew, isCut, lost, within }: Held): string {
+  const rule =
+    'Counted are cars to which nothing was done, by the next reading of the same tires in the same places.';
+  if (cars === 0 || !lost || !within) return rule;
+  const seen = `${cars} ${cars === 1 ? 'car has' : 'cars have'} been read again, at ${ribs} ribs.`;
+  if (isTooFew || !lost.interval) {
+    return `${seen} From ${LEAST_FORECASTS} cars on this says something. ${rule}`;
+  }
+  const { low, high } = lost.interval;
+  const part = `They lost ${percent(lost.mean)} of what was foretold (${percent(low)} to ${percent(high)}), so a tire lasts ${lifeWords(lost.mean)}.`;
+  const span = `${percent(within.part)} of the readings lay within the span that should hold 80 % (${percent(within.low)} to ${percent(within.high)}).`;
+  return `${seen} ${part} ${span} ${rule}${isCut ? ' Only the latest 2 000 decisions are looked through.' : ''}`;
+}
+
+/** A life against the one foretold, by how much faster rubber goes. */
+function lifeWords(lost: number): string {
+  const life = Math.round(100 / lost) - 100;
+  if (life === 0) return 'as long as foretold';
+  return `${Math.abs(life)} % ${life > 0 ? 'longer' : 'shorter'} than foretold`;
+}
+
+function pointsAsCsv({ points }: Held): string {
+  return Papa.unparse(
+    points.map(({ plate, number, km, foretold, found }) => ({
+      plate,
+      'read at visit': number,
+      'after km': km,
+      'foretold, mm lost': foretold.toFixed(2),
+      'read, mm lost': found.toFixed(2),
+    })),
+    { escapeFormulae: true },
+  );
+}
