@@ -14,6 +14,7 @@ const url = process.env.KEEN_URL;
 const DESKTOP = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 const SETTLE_MS = 400;
+const YEARS_MS = 1_800_000;
 
 const VISITS = [
   { name: 'arrive', plate: '418 KQ', step: 'arrive' },
@@ -40,8 +41,21 @@ const PAGES = [
   },
   { name: 'sheets', path: '/sheets', link: 'Harbour saloon' },
   { name: 'gauges', path: '/gauges', link: 'Depth gauge 1, all three' },
-  { name: 'how-it-works', path: '/how-it-works' },
+  // Of the made-up years, which take some minutes to make.
+  {
+    name: 'insights',
+    path: '/insights',
+    text: /^All of this is made up/,
+    waitMs: YEARS_MS,
+    prepare: allYears,
+  },
 ];
+
+/** What the page showed before the years were whole is asked for again. */
+async function allYears(page) {
+  await page.reload();
+  await page.getByText(/^On \d+ cars the rig/).waitFor();
+}
 
 /** Begins setting right, makes a first turn and reads again: the next turn follows from it. */
 async function begin(page) {
@@ -146,7 +160,7 @@ async function main() {
     if (name === 'hand-over') await sheet(page);
     await context.close();
   }
-  for (const { name, path, link, button, text, scheme = 'light' } of PAGES) {
+  for (const { name, path, link, button, text, scheme = 'light', waitMs, prepare } of PAGES) {
     const context = await browser.newContext({
       viewport: DESKTOP,
       colorScheme: scheme,
@@ -158,7 +172,8 @@ async function main() {
     if (link) await page.getByRole('link', { name: link }).first().click();
     if (button) await page.getByRole('button', { name: button }).click();
     await page.getByRole('heading', { level: 2 }).first().waitFor();
-    if (text) await page.getByText(text).waitFor();
+    if (text) await page.getByText(text).waitFor({ timeout: waitMs });
+    await prepare?.(page);
     await page.waitForTimeout(SETTLE_MS);
     await shoot(page, name);
     await context.close();

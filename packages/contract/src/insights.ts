@@ -50,6 +50,8 @@ export const reliabilitySchema = z
           high: z.number(),
           isTooFew: z.boolean(),
         }),
+        /** What came true does not fit what was said, by a 99 % interval. */
+        isOff: z.boolean(),
       }),
     ),
     /** How many were to be expected, and how many there were. */

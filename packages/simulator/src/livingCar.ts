@@ -129,12 +129,14 @@ export function createLivingCar(seed: number, world: WorldName, usual: Usual = [
     });
   }
 
-  /** Something else goes wrong: one or more kinds of fault are drawn anew. */
+  /** Something else may go wrong: another car's faults come on top of its own. Nothing mends itself. */
   function goWrong(): void {
     const drawn = draw();
+    const isWorse = (at: number) =>
+      Math.abs(drawn[at]! - right[at]!) > Math.abs(now[at]! - right[at]!);
     for (const [from, count] of MENDABLE) {
       if (!happens(0.5)) continue;
-      for (let i = 0; i < count; i++) now[from + i] = drawn[from + i]!;
+      for (let at = from; at < from + count; at++) if (isWorse(at)) now[at] = drawn[at]!;
     }
   }
 

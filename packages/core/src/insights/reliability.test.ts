@@ -62,6 +62,22 @@ describe('reliability', () => {
     }
   });
 
+  it('marks the bands that do not hold, and leaves honest ones alone but by rare chance', () => {
+    // Too sure at both ends, right on the whole.
+    const timid = (chance: number) => 0.25 + 0.6 * (chance - 0.25);
+    const { bands, excess } = reliability(cars(150, 11, timid));
+    expect(excess.low <= 0 && excess.high >= 0).toBe(true);
+    expect(bands[0]!.isOff).toBe(true);
+    expect(bands.at(-1)!.isOff).toBe(true);
+    const honestBands = Array.from(
+      { length: 50 },
+      (_, i) => reliability(cars(60, i, honest)).bands,
+    );
+    const off = honestBands.flat().filter(({ isOff }) => isOff).length;
+    // 1 in 100 of 300 is 3; more than 9 come up once in 1,000 times.
+    expect(off).toBeLessThan(10);
+  });
+
   it('claims nothing from a few cars, nor from none', () => {
     expect(reliability(cars(LEAST_CARS - 1, 1, honest)).isTooFew).toBe(true);
     expect(reliability(cars(LEAST_CARS, 1, honest)).isTooFew).toBe(false);

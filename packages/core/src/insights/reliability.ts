@@ -4,6 +4,17 @@ import type { Said } from './saidAndFound.ts';
 import { shareOf } from './share.ts';
 import type { Share } from './share.ts';
 
+/** Chances that were said within some bounds, and how many of them came true. */
+export interface Band {
+  from: number;
+  to: number;
+  /** Mean of the chances. */
+  said: number;
+  found: Share;
+  /** What came true does not fit what was said, by a 99 % interval as there are several bands. */
+  isOff: boolean;
+}
+
 /** How chances that were said held. */
 export interface Reliability {
   cars: number;
@@ -11,7 +22,7 @@ export interface Reliability {
   /** Fewer cars than this are too few to tell. */
   isTooFew: boolean;
   /** From the lowest chances to the highest; bands without any are left out. */
-  bands: { from: number; to: number; said: number; found: Share }[];
+  bands: Band[];
   /** How many were to be expected by what was said, and how many there were. */
   expected: number;
   found: number;
@@ -55,14 +66,11 @@ export function reliability(cars: readonly (readonly Said[])[]): Reliability {
       const from = EDGES[i]!;
       const inside = all.filter(({ chance }) => chance >= from && (chance < to || to === 1));
       if (inside.length === 0) return [];
-      return [
-        {
-          from,
-          to,
-          said: sum(inside.map(({ chance }) => chance)) / inside.length,
-          found: shareOf(inside.filter(({ isSo }) => isSo).length, inside.length),
-        },
-      ];
+      const said = sum(inside.map(({ chance }) => chance)) / inside.length;
+      const count = inside.filter(({ isSo }) => isSo).length;
+      const { low, high } = shareOf(count, inside.length, 'strict');
+      const found = shareOf(count, inside.length);
+      return [{ from, to, said, found, isOff: said < low || said > high }];
     }),
     expected: sum(all.map(({ chance }) => chance)),
     found,

@@ -9,6 +9,7 @@ import { useReliabilityQuery } from '../../api/insightsApi.ts';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { BandTable } from './BandTable.tsx';
+import { percent } from './bandWords.ts';
 import { bandsAsCsv } from './bandsAsCsv.ts';
 
 const BandChart = lazy(async () => ({ default: (await import('./BandChart.tsx')).BandChart }));
@@ -66,21 +67,31 @@ function Held({ data }: { data: Reliability }) {
   );
 }
 
-function headline({ isTooFew, excess }: Reliability): string {
+function headline({ isTooFew, excess, bands }: Reliability): string {
   if (isTooFew) return 'Was the diagnosis right? Too few cars to tell.';
   if (excess.low > 0) return 'More is out of its limits here than the diagnosis says.';
   if (excess.high < 0) return 'Less is out of its limits here than the diagnosis says.';
+  if (bands.some(({ isOff }) => isOff)) {
+    return 'Taken together the chances have held, but not at every height.';
+  }
   return 'The chances that the diagnosis said have held.';
 }
 
-function underIt({ cars, chances, isTooFew, expected, found, excess, gain }: Reliability): string {
+function underIt(data: Reliability): string {
+  const { cars, chances, isTooFew, expected, found, excess, gain, bands } = data;
   const rule =
     'Counted are cars decided on before any angle was measured, and measured afterwards.';
   if (cars === 0) return rule;
   const seen = `On ${cars} ${cars === 1 ? 'car' : 'cars'} the rig found ${found} of ${chances / 2} angles out of their limits; by what was said it was to be ${expected.toFixed(0)}`;
   if (isTooFew) return `${seen}. From ${LEAST_CARS} cars on this says something. ${rule}`;
   const span = ` (${(found - excess.high).toFixed(0)} to ${(found - excess.low).toFixed(0)} would fit)`;
-  return `${seen}${span}. ${gainWords(gain)} ${rule}`;
+  const off = bands.filter(({ isOff }) => isOff).map(offWords);
+  return [`${seen}${span}.`, ...off, gainWords(gain), rule].join(' ');
+}
+
+/** A band in which what came true is not what was said. */
+function offWords({ said, found }: Reliability['bands'][number]): string {
+  return `Where ${percent(said)} was said, ${percent(found.part)} came true (${percent(found.low)} to ${percent(found.high)}).`;
 }
 
 function gainWords({ low, high }: Reliability['gain']): string {

@@ -9,7 +9,6 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { roundTicks } from '../../shared/roundTicks.ts';
 
 const HEIGHT = 280;
 
@@ -26,7 +25,7 @@ export function ForecastChart({ points, depth }: ForecastChartProps) {
     // A reading may be above the one before by the gauge's error.
     found: Math.max(0, depth(found)),
   }));
-  const ticks = roundTicks(Math.max(1, ...data.flatMap((one) => [one.foretold, one.found])));
+  const ticks = depthTicks(Math.max(1, ...data.flatMap((one) => [one.foretold, one.found])));
   const top = ticks.at(-1)!;
   const axis = {
     type: 'number',
@@ -77,4 +76,13 @@ export function ForecastChart({ points, depth }: ForecastChartProps) {
       </ResponsiveContainer>
     </Box>
   );
+}
+
+const STEPS = [0.5, 1, 2, 5, 10];
+const MOST_TICKS = 6;
+
+/** From 0 in round steps to what holds all of it. */
+function depthTicks(most: number): number[] {
+  const step = STEPS.find((one) => most / one <= MOST_TICKS) ?? STEPS.at(-1)!;
+  return Array.from({ length: Math.ceil(most / step) + 1 }, (_, i) => i * step);
 }

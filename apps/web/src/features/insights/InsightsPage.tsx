@@ -27,6 +27,15 @@ const SPANS = [
 ] as const;
 type SpanOfMonths = (typeof SPANS)[number]['value'];
 
+/** Two columns where there is room. */
+const SIDE_BY_SIDE = {
+  display: 'grid',
+  columnGap: 7,
+  rowGap: 6,
+  alignItems: 'start',
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'repeat(2, minmax(0, 1fr))' },
+} as const;
+
 /** What the shop's own work teaches its lead. */
 export function InsightsPage() {
   const { data: session } = useSessionQuery();
@@ -67,8 +76,10 @@ function LoadedInsights({ session }: { session: Session }) {
               onChange={(next) => next && setSpan(next)}
             />
             <AdviceAnswers session={session} query={query} />
-            <ChancesHeld query={query} />
-            <ForecastsHeld session={session} query={query} />
+            <Box sx={SIDE_BY_SIDE}>
+              <ChancesHeld query={query} />
+              <ForecastsHeld session={session} query={query} />
+            </Box>
             <WorkHeld session={session} query={query} />
             <DeclineCosts session={session} query={query} />
             <DeclinedList session={session} query={query} />

@@ -28,7 +28,7 @@ export function WorkTable({ data, units }: { data: Comebacks; units: Units }) {
             <td>{done}</td>
             <td>{seenAgain}</td>
             <td>{cameBack}</td>
-            <td>
+            <Box component="td" sx={{ whiteSpace: 'nowrap' }}>
               {isTooFew || !held ? (
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   too few to tell
@@ -38,11 +38,12 @@ export function WorkTable({ data, units }: { data: Comebacks; units: Units }) {
                   <strong>{percent(held.part)}</strong>
                   <Box component="span" sx={{ color: 'text.secondary' }}>
                     {' '}
-                    ({percent(held.low)} to {percent(held.high)})
+                    ({percent(held.low).replace(' %', '')} to {percent(held.high).replace(' %', '')}
+                    )
                   </Box>
                 </>
               )}
-            </td>
+            </Box>
           </tr>
         ))}
       </tbody>

@@ -109,6 +109,18 @@ describe('whether the chances held', () => {
     ).toBeVisible();
   });
 
+  it('is granted on the whole where one height is off, and that one is named', async () => {
+    const held = heldBy(60, 0.5);
+    const bands = held.bands.map((band, i) => ({ ...band, isOff: i === 1 }));
+    show(COUNTS, [], LEAD, { ...held, bands });
+    expect(
+      await screen.findByRole('heading', {
+        name: 'Taken together the chances have held, but not at every height.',
+      }),
+    ).toBeVisible();
+    expect(screen.getByText(/Where 50 % was said, 50 % came true \(/)).toBeVisible();
+  });
+
   it('is not claimed from a few cars', async () => {
     show(COUNTS, [], LEAD, heldBy(12, 0.5));
     expect(await screen.findByRole('heading', { name: /Too few cars to tell/ })).toBeVisible();
@@ -282,7 +294,7 @@ describe('whether the work held', () => {
     ).toBeVisible();
     const rows = within(screen.getByRole('table', { name: 'How work held' }));
     expect(rows.getByRole('row', { name: /^Alignment/ })).toHaveTextContent(
-      'Alignment6040878 % (62 % to 88 %)',
+      'Alignment6040878 % (62 to 88)',
     );
     expect(rows.getByRole('row', { name: /^Pressures set/ })).toHaveTextContent('too few to tell');
     expect(
