@@ -1,5 +1,6 @@
 import type {
   Action,
+  Axle,
   CaseFile,
   Diagnosis,
   Entry,
@@ -8,7 +9,7 @@ import type {
   VisitDraft,
   Wheel,
 } from '@keen/contract';
-import { visitTakes, WHEELS } from '@keen/contract';
+import { AXLES, visitTakes, WHEELS } from '@keen/contract';
 import {
   axleOf,
   caseToChanges,
@@ -102,6 +103,20 @@ const OTHERWISE_WORDS = [
   'Was aligned a month ago elsewhere',
   'Customer asked for just this',
 ] as const;
+/** A line of tires, and how fast it wears against the usual. */
+interface TireLine {
+  name: string;
+  rate: number;
+}
+
+/** Lines of tires, made up like their makers. */
+const LINES: readonly TireLine[] = [
+  { name: 'Saltmarsh Tour', rate: 0.92 },
+  { name: 'Cobble Four', rate: 1.05 },
+  { name: 'Tideway Eco', rate: 0.88 },
+  { name: 'Dune Cross', rate: 1 },
+  { name: 'Lantern Grip', rate: 1.15 },
+];
 const ENTRY_MS = 2_000;
 const MINUTE_MS = 60_000;
 
@@ -117,9 +132,14 @@ export function liveYears(
   advise: Advise,
 ): LivedVisit[] {
   const random = createRandom(planned.seed ^ 0x2545f491);
-  const car = createLivingCar(planned.seed, 'own', TOWN);
   const lived: LivedVisit[] = [];
   let odometer = planned.odometerHundredKm;
+  // A stream of its own: what tires are called changes nothing of what happens.
+  const naming = createRandom(planned.seed ^ 0x3c6ef372);
+  const pickLine = () => LINES[Math.floor(LINES.length * naming.uniform())]!;
+  const first = pickLine();
+  const lines = { front: first, rear: first };
+  const car = createLivingCar(planned.seed, 'own', TOWN, first.rate);
   for (const visit of planned.visits) {
     if (lived.length > 0) {
       car.drive(visit.hundredKm);
@@ -128,7 +148,10 @@ export function liveYears(
     const personId = people[Math.floor(people.length * random.uniform())]!;
     const isBetter = personId === people[0];
     lived.push(
-      liveVisit({ planned, visit, car, odometer, lived, personId, isBetter, random }, advise),
+      liveVisit(
+        { planned, visit, car, odometer, lived, personId, isBetter, random, lines, pickLine },
+        advise,
+      ),
     );
   }
   return lived;
@@ -150,6 +173,10 @@ interface Scene {
   personId: string;
   isBetter: boolean;
   random: Random;
+  /** What the tires on each axle are. */
+  lines: Record<Axle, TireLine>;
+  /** Of new tires. */
+  pickLine: () => TireLine;
 }
 
 function liveVisit(scene: Scene, advise: Advise): LivedVisit {
@@ -161,7 +188,10 @@ function liveVisit(scene: Scene, advise: Advise): LivedVisit {
     entries.push({ id: uuidFrom(random), path, value, at: new Date(at).toISOString() });
   };
   put('visit.odometer', scene.odometer * 100);
-  for (const wheel of WHEELS) put(`tires.${wheel}.size`, planned.size);
+  for (const wheel of WHEELS) {
+    put(`tires.${wheel}.size`, planned.size);
+    put(`visit.tires.${wheel}.line`, scene.lines[axleOf(wheel)].name);
+  }
   for (const { path, value } of caseToChanges(
     withPressure(car.look(), planned.targetKpa),
     visitTakes,
@@ -236,7 +266,7 @@ function decide(
 
 /** What was agreed is done, and what a rig reads of it is entered. */
 function work(
-  { car, random }: Scene,
+  { car, random, lines, pickLine }: Scene,
   { action, replace }: LivedDecision,
   put: (path: string, value: unknown) => void,
 ): void {
@@ -258,8 +288,12 @@ function work(
     }
   } else if (action === 'balanceOrDampers') car.steady();
   if (action !== 'fitOnly' && action !== 'checkAlignment') car.inflate();
-  for (const axle of [0, 1] as const) {
-    if (replace.some((wheel) => axleOf(wheel) === (axle === 0 ? 'front' : 'rear'))) car.renew(axle);
+  // What goes on in one visit is of one line.
+  const line = replace.length > 0 ? pickLine() : null;
+  for (const [at, axle] of AXLES.entries()) {
+    if (!line || !replace.some((wheel) => axleOf(wheel) === axle)) continue;
+    car.renew(at as 0 | 1, line.rate);
+    lines[axle] = line;
   }
 }
 

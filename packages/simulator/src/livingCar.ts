@@ -43,8 +43,8 @@ export interface LivingCar {
   inflate(): void;
   /** Balances wheels or changes dampers, so that nothing bounces. */
   steady(): void;
-  /** New tires on an axle (0 front, 1 rear). */
-  renew(axle: 0 | 1): void;
+  /** New tires on an axle (0 front, 1 rear). @param rate - how fast they wear against the usual */
+  renew(axle: 0 | 1, rate?: number): void;
   /** Front tires to the rear and the other way about, each on its side. */
   rotate(): void;
   /** Whether its tires are all of one age. */
@@ -79,8 +79,14 @@ interface Tire {
  * Draws a car from the prior and lets it live.
  * @param seed - the same seed gives the same car, as long as the same is done to it
  * @param usual - what its shop's cars have in common
+ * @param rate - how fast the tires that it comes with wear against the usual
  */
-export function createLivingCar(seed: number, world: WorldName, usual: Usual = []): LivingCar {
+export function createLivingCar(
+  seed: number,
+  world: WorldName,
+  usual: Usual = [],
+  rate = 1,
+): LivingCar {
   const random = createRandom(seed);
   const happens = (chance: number) => random.uniform() < chance;
   const plan: Plan = {
@@ -104,14 +110,14 @@ export function createLivingCar(seed: number, world: WorldName, usual: Usual = [
   let rotations: { atHundredKm: number }[] = [];
   const fresh = (like: Float64Array) => WORLDS[world].drawFactors(like, random);
   const first = fresh(traits);
-  const tires = WHEEL_ORDER.map((_, at) => newTire(first, at));
+  const tires = WHEEL_ORDER.map((_, at) => newTire(first, at, rate));
 
-  function newTire(factors: { tire: number[]; rib: number[][] }, at: number): Tire {
+  function newTire(factors: { tire: number[]; rib: number[][] }, at: number, ofLine: number): Tire {
     return {
       lost: [0, 0, 0],
       newMm: plan.newDepthMm + NEW_DEPTH_SD * random.normal(),
       hundredKm: 0,
-      factor: factors.tire[at]!,
+      factor: ofLine * factors.tire[at]!,
       ribs: factors.rib[at]!,
     };
   }
@@ -221,11 +227,11 @@ export function createLivingCar(seed: number, world: WorldName, usual: Usual = [
     },
     inflate: () => put(STATE.pressure, 4),
     steady: () => put(STATE.bounce, 4),
-    renew(axle) {
+    renew(axle, ofLine = 1) {
       // Rotations stay true of tires that went through them: those of the other axle, if they are as old.
       if (tires[0]!.hundredKm !== tires[2]!.hundredKm) rotations = [];
       const factors = fresh(plainTires(traits));
-      for (const at of [2 * axle, 2 * axle + 1]) tires[at] = newTire(factors, at);
+      for (const at of [2 * axle, 2 * axle + 1]) tires[at] = newTire(factors, at, ofLine);
     },
     rotate() {
       rotations.push({ atHundredKm: most() });

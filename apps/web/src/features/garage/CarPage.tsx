@@ -18,12 +18,16 @@ import { Notice } from '../../shared/Notice.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { useDiagnosis } from '../../workers/useDiagnosis.ts';
+import { angleTracks } from './angleTracks.ts';
 import { CarDoubles } from './CarDoubles.tsx';
 import { CarTread } from './CarTread.tsx';
 import { TireList } from './TireList.tsx';
 import { VisitLog } from './VisitLog.tsx';
 import { WearStory } from './WearStory.tsx';
 
+const AngleYears = lazy(async () => ({
+  default: (await import('./AngleYears.tsx')).AngleYears,
+}));
 const DepthChart = lazy(async () => ({
   default: (await import('./DepthChart.tsx')).DepthChart,
 }));
@@ -79,6 +83,7 @@ function Car({ car, session }: { car: CarDetail; session: Session }) {
   const { visits, vehicle } = car;
   const { units } = session.preferences;
   const story = useMemo(() => carStory(visits), [visits]);
+  const tracks = useMemo(() => angleTracks(visits), [visits]);
   const read = useMemo(
     () => visits.filter(({ draft }) => countRead(draft) > 0).toReversed(),
     [visits],
@@ -143,6 +148,15 @@ function Car({ car, session }: { car: CarDetail; session: Session }) {
               isWorking={file !== null && ahead === null && state !== 'failed'}
               ahead={ahead}
             />
+          </Suspense>
+        )}
+        {tracks.length > 0 && (
+          <Suspense
+            fallback={
+              <Skeleton variant="rectangular" height={340} sx={{ bgcolor: 'var(--hairline)' }} />
+            }
+          >
+            <AngleYears tracks={tracks} />
           </Suspense>
         )}
         <CarDoubles car={car} people={session.people} />

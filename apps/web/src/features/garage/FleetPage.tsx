@@ -24,6 +24,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
+import { CauseCosts } from './CauseCosts.tsx';
 import { SizeNeeds } from './SizeNeeds.tsx';
 import { fleetAsCsv } from './fleetAsCsv.ts';
 import { useFleet } from './useFleet.ts';
@@ -36,6 +37,14 @@ const SHORTCUTS = [
   { keys: ['T'], what: 'back to today' },
 ];
 const THOUSAND = 1000;
+/** Two columns where there is room. */
+const SIDE_BY_SIDE = {
+  display: 'grid',
+  columnGap: 7,
+  rowGap: 3,
+  alignItems: 'start',
+  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'repeat(2, minmax(0, 1fr))' },
+} as const;
 
 /** A customer's cars by when they need tires, what each costs and why, and how many sets to order when. */
 export function FleetPage() {
@@ -106,7 +115,7 @@ function LoadedFleet({ session, vehicleId }: { session: Session; vehicleId: stri
           <Button onClick={retry}>Try again</Button>
         </Box>
       )}
-      <Needs fleet={fleet} today={today} />
+      <Needs fleet={fleet} today={today} currency={session.shop.settings.prices.currency} />
       <Box component="section">
         <Typography variant="h2">By when tires are needed</Typography>
         <Typography color="textSecondary" sx={{ mb: 1 }}>
@@ -123,7 +132,15 @@ function LoadedFleet({ session, vehicleId }: { session: Session; vehicleId: stri
   );
 }
 
-function Needs({ fleet: { cars, isWorking }, today }: { fleet: Fleet; today: string }) {
+function Needs({
+  fleet: { cars, isWorking },
+  today,
+  currency,
+}: {
+  fleet: Fleet;
+  today: string;
+  currency: string;
+}) {
   const running = cars.flatMap((car) => car.running ?? []);
   if (isWorking || running.length < 2) return null;
   return (
@@ -131,7 +148,10 @@ function Needs({ fleet: { cars, isWorking }, today }: { fleet: Fleet; today: str
       <Suspense fallback={null}>
         <NeedsChart cars={running} today={today} />
       </Suspense>
-      <SizeNeeds cars={cars} today={today} />
+      <Box sx={SIDE_BY_SIDE}>
+        <SizeNeeds cars={cars} today={today} />
+        <CauseCosts cars={cars} currency={currency} />
+      </Box>
     </>
   );
 }

@@ -77,7 +77,15 @@ describe('FleetPage', { timeout: 60_000 }, () => {
     const { data } = Papa.parse<Record<string, string>>(text, { header: true });
     expect(data.map((line) => line.plate)).toEqual(['F 2', 'F 1', 'F 3']);
     expect(data[1]!['tires needed, likely']).toMatch(/^\d{4}-\d{2}-\d{2}$/);
-    expect(Number(data[1]!['cost for 1000 km as it is, EUR'])).toBeGreaterThan(0);
+    const asIs = Number(data[1]!['cost for 1000 km as it is, EUR']);
+    expect(asIs).toBeGreaterThan(0);
+    const parts = Object.entries(data[1]!).filter(([column]) =>
+      column.startsWith('of it as it is'),
+    );
+    expect(parts).toHaveLength(6);
+    expect(parts.reduce((sum, [, value]) => sum + Number(value), 0)).toBeCloseTo(asIs, 1);
+    const causes = within(screen.getByRole('region', { name: /^What the tires go on: about €/ }));
+    expect(causes.getAllByRole('listitem')[0]).toHaveTextContent(/^Wear that any car has€/);
   });
 
   it('says what went wrong, and tries again', async () => {

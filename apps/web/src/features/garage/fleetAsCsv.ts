@@ -1,6 +1,7 @@
 import type { Session } from '@keen/contract';
-import { actionWords, causeWords, neededBy, whereWords } from '@keen/core';
+import { actionWords, causeWords, neededBy, WEAR_PARTS, whereWords } from '@keen/core';
 import Papa from 'papaparse';
+import { WEAR_PART_WORDS } from './causeCosts.ts';
 import type { FleetCar } from './useFleet.ts';
 
 /** The fleet as a table for other programs: km, whole days, money in whole units. */
@@ -26,6 +27,12 @@ export function fleetAsCsv(rows: readonly FleetCar[], session: Session, today: s
         'chance of the cause': cost?.cause?.probability.toFixed(2) ?? '',
         [`cost for 1000 km as it is, ${currency}`]: cost ? money(cost.asIs) : '',
         [`cost for 1000 km as advised, ${currency}`]: cost ? money(cost.asAdvised) : '',
+        ...Object.fromEntries(
+          WEAR_PARTS.map((part) => [
+            `of it as it is, ${WEAR_PART_WORDS[part].toLowerCase()}`,
+            cost ? money(cost.byCause[part]) : '',
+          ]),
+        ),
       };
     }),
     { escapeFormulae: true },

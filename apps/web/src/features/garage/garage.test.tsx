@@ -7,6 +7,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { showPage } from '../../../tests/pageBench.tsx';
 import { PERSON, visitDetail } from '../../../tests/visitBench.tsx';
 import { angleChanges } from './angleChanges.ts';
+import { angleTracks, tracksAsCsv } from './angleTracks.ts';
 import { chartRows, chartRowsAsCsv } from './chartRows.ts';
 import { CarPage } from './CarPage.tsx';
 import { GaragePage } from './GaragePage.tsx';
@@ -271,5 +272,67 @@ describe('angles of a visit', () => {
     expect(told[1]!.set).toBeNull();
     expect(told[2]!.set).toBe(-0.6);
     expect(angleChanges({})).toEqual([]);
+  });
+});
+
+describe('angles over the years', () => {
+  const toe = (each: number) => ({
+    lf: { toe: each, camber: -0.5 },
+    rf: { toe: each, camber: -0.5 },
+  });
+  const first = visit(2, {
+    angles: toe(0.05),
+    visit: { setRight: { before: toe(0.3) } },
+  });
+  const second = visit(5, {
+    angles: toe(0.2),
+    tolerances: { totalToe: { front: [0, 0.2] } },
+  });
+
+  it('are drawn from visit to visit, as found and as set, each with its limits', async () => {
+    show(car({ visits: [second, first] }));
+    expect(
+      await screen.findByRole(
+        'img',
+        { name: 'Front total toe: Feb 2026 +0.60°, set to +0.10°; May 2026 +0.40°' },
+        // The chart's part of the app is loaded when it is first needed.
+        { timeout: 10_000 },
+      ),
+    ).toBeVisible();
+    // By the sheet of the latest visit 0.4 is out; by the usual limits of camber nothing is.
+    expect(screen.getByText(/◆ \+0.40°/)).toBeVisible();
+    fireEvent.click(screen.getAllByRole('button', { name: 'As a table' }).at(-1)!);
+    const table = within(screen.getByRole('table', { name: 'Angles over the years' }));
+    expect(table.getByRole('row', { name: /visit 2 \+0.60°/ })).toHaveTextContent(
+      'Front total toe10 Feb 2026, visit 2+0.60°+0.10°0.00° to +0.20°',
+    );
+  });
+
+  it('go out as CSV', () => {
+    const { data } = Papa.parse<Record<string, string>>(tracksAsCsv(angleTracks([second, first])), {
+      header: true,
+    });
+    expect(data.slice(0, 2)).toEqual([
+      {
+        angle: 'Front total toe',
+        visit: '2',
+        on: '2026-02-10',
+        found: '0.600',
+        set: '0.100',
+        'limit, low': '0',
+        'limit, high': '0.2',
+      },
+      expect.objectContaining({ visit: '5', found: '0.400', set: '' }),
+    ]);
+  });
+
+  it('need two visits at which an angle was measured', () => {
+    expect(angleTracks([first])).toEqual([]);
+    expect(angleTracks([first, visit(5, tread(30_000, 5))])).toEqual([]);
+    expect(angleTracks([first, second]).map(({ what }) => what)).toEqual([
+      'Front total toe',
+      'Left front camber',
+      'Right front camber',
+    ]);
   });
 });
