@@ -227,6 +227,11 @@ function Row({ row, session, today }: { row: FleetCar; session: Session; today: 
           <>
             {perThousand(cost.asIs)}
             {cost.advised !== 'fitOnly' && <> → {perThousand(cost.asAdvised)}</>}
+            {cost.asAdvised > cost.asIs && (
+              <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+                dearer, but new tires would wear the same way
+              </Box>
+            )}
           </>
         )}
       </Box>

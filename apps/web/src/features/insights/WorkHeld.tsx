@@ -121,7 +121,8 @@ function headline({ works, withinKm }: Comebacks, unit: 'km' | 'mi'): string {
   if (!aligned || aligned.isTooFew || !aligned.held) {
     return 'Does the work hold? Too few cars came back to tell.';
   }
-  const distance = `${showFar(withinKm, unit)} ${unit}`;
+  // A figure stays on one line.
+  const distance = `${showFar(withinKm, unit)} ${unit}`.replaceAll(' ', '\u00a0');
   const tenths = Math.round(TEN * aligned.held.part);
   if (tenths === TEN) return `Nearly all alignments still hold after ${distance}.`;
   return `About ${tenths} in 10 alignments still hold after ${distance}.`;

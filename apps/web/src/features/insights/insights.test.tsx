@@ -289,7 +289,7 @@ describe('whether the work held', () => {
     showWith(answers);
     expect(
       await screen.findByRole('heading', {
-        name: 'About 8 in 10 alignments still hold after 10 000 km.',
+        name: /^About 8 in 10 alignments still hold after 10\s000\skm\.$/,
       }),
     ).toBeVisible();
     const rows = within(screen.getByRole('table', { name: 'How work held' }));
