@@ -1,8 +1,6 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { useState } from 'react';
 import {
   Line,
   LineChart,
@@ -13,6 +11,7 @@ import {
   YAxis,
 } from 'recharts';
 import { showDegrees } from '../../shared/format.ts';
+import { ChartOrTable } from '../../shared/ChartOrTable.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { spokenTrack, tracksAsCsv } from './angleTracks.ts';
 import type { AngleTrack } from './angleTracks.ts';
@@ -24,46 +23,36 @@ const DOT = 4;
 
 /** Each angle of a car over its visits: as it was found, as it was set, and its limits as a band. */
 export function AngleYears({ tracks }: { tracks: readonly AngleTrack[] }) {
-  const [isTable, setTable] = useState(false);
   return (
     <Box component="section" aria-labelledby="angle-years">
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
-        <Typography variant="h2" id="angle-years" sx={{ flex: 1 }}>
-          Angles over the years
-        </Typography>
-        {isTable && (
-          <Button
-            variant="text"
-            onClick={() => saveFile('angles.csv', tracksAsCsv(tracks), 'text/csv')}
-          >
-            Save as CSV
-          </Button>
-        )}
-        <Button variant="text" onClick={() => setTable(!isTable)}>
-          {isTable ? 'As a chart' : 'As a table'}
-        </Button>
-      </Box>
-      {isTable ? (
-        <TrackTable tracks={tracks} />
-      ) : (
-        <>
-          <Box sx={{ color: 'text.secondary', fontSize: '0.85rem', mb: 1 }}>
-            ○ as found, ● as set; the band is what it may be.
-          </Box>
-          <Box
-            sx={{
-              display: 'grid',
-              columnGap: 4,
-              rowGap: 1.5,
-              gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'repeat(2, minmax(0, 1fr))' },
-            }}
-          >
-            {tracks.map((track) => (
-              <TrackChart key={track.what} track={track} />
-            ))}
-          </Box>
-        </>
-      )}
+      <ChartOrTable
+        heading={
+          <Typography variant="h2" id="angle-years">
+            Angles over the years
+          </Typography>
+        }
+        chart={
+          <>
+            <Box sx={{ color: 'text.secondary', fontSize: '0.85rem', mb: 1 }}>
+              ○ as found, ● as set; the band is what it may be.
+            </Box>
+            <Box
+              sx={{
+                display: 'grid',
+                columnGap: 4,
+                rowGap: 1.5,
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'repeat(2, minmax(0, 1fr))' },
+              }}
+            >
+              {tracks.map((track) => (
+                <TrackChart key={track.what} track={track} />
+              ))}
+            </Box>
+          </>
+        }
+        table={<TrackTable tracks={tracks} />}
+        onSave={() => saveFile('angles.csv', tracksAsCsv(tracks), 'text/csv')}
+      />
     </Box>
   );
 }

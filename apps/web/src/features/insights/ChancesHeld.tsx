@@ -2,10 +2,10 @@ import type { InsightQuery } from '@keen/contract';
 import { LEAST_CARS } from '@keen/core';
 import type { Reliability } from '@keen/core';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense } from 'react';
 import { useReliabilityQuery } from '../../api/insightsApi.ts';
+import { ChartOrTable } from '../../shared/ChartOrTable.tsx';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { BandTable } from './BandTable.tsx';
@@ -25,7 +25,6 @@ export function ChancesHeld({ query }: { query: InsightQuery }) {
 }
 
 function Held({ data }: { data: Reliability }) {
-  const [isTable, setTable] = useState(false);
   return (
     <Box component="section" aria-labelledby="held">
       <Typography variant="h2" id="held">
@@ -36,31 +35,20 @@ function Held({ data }: { data: Reliability }) {
       </Typography>
       {data.bands.length > 0 && (
         <Box sx={{ mt: 1.5, maxWidth: 620 }}>
-          <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
-            <Typography variant="h3" color="textSecondary" sx={{ flex: 1 }}>
-              {isTable
-                ? 'Chances said, and what was found'
-                : 'What came true, against the chance said'}
-            </Typography>
-            {isTable && (
-              <Button
-                variant="text"
-                onClick={() => saveFile('chances.csv', bandsAsCsv(data), 'text/csv')}
-              >
-                Save as CSV
-              </Button>
-            )}
-            <Button variant="text" onClick={() => setTable(!isTable)}>
-              {isTable ? 'As a chart' : 'As a table'}
-            </Button>
-          </Box>
-          {isTable ? (
-            <BandTable bands={data.bands} />
-          ) : (
-            <Suspense fallback={<Box sx={{ height: 280 }} />}>
-              <BandChart bands={data.bands} />
-            </Suspense>
-          )}
+          <ChartOrTable
+            heading={
+              <Typography variant="h3" color="textSecondary">
+                What came true, against the chance said
+              </Typography>
+            }
+            chart={
+              <Suspense fallback={<Box sx={{ height: 280 }} />}>
+                <BandChart bands={data.bands} />
+              </Suspense>
+            }
+            table={<BandTable bands={data.bands} />}
+            onSave={() => saveFile('chances.csv', bandsAsCsv(data), 'text/csv')}
+          />
         </Box>
       )}
     </Box>

@@ -1,14 +1,14 @@
 import type { ForecastsHeld as Held, InsightQuery, Session, Units } from '@keen/contract';
 import { depthFromMm, LEAST_FORECASTS } from '@keen/core';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import Papa from 'papaparse';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useForecastsQuery } from '../../api/insightsApi.ts';
 import { DEPTH_UNIT_WORDS, showDepth, showFar } from '../../shared/format.ts';
+import { ChartOrTable } from '../../shared/ChartOrTable.tsx';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { percent } from './bandWords.ts';
@@ -17,7 +17,6 @@ import { FIGURES } from './figures.ts';
 const ForecastChart = lazy(async () => ({
   default: (await import('./ForecastChart.tsx')).ForecastChart,
 }));
-const HEIGHT = 280;
 
 /** Whether tires went on to wear as was foretold. */
 export function ForecastsHeld({ session, query }: { session: Session; query: InsightQuery }) {
@@ -30,7 +29,6 @@ export function ForecastsHeld({ session, query }: { session: Session; query: Ins
 }
 
 function HeldForecasts({ data, units }: { data: Held; units: Units }) {
-  const [isTable, setTable] = useState(false);
   return (
     <Box component="section" aria-labelledby="forecasts-held">
       <Typography variant="h2" id="forecasts-held">
@@ -41,29 +39,20 @@ function HeldForecasts({ data, units }: { data: Held; units: Units }) {
       </Typography>
       {data.points.length > 0 && (
         <Box sx={{ mt: 1.5, maxWidth: 620 }}>
-          <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
-            <Typography variant="h3" color="textSecondary" sx={{ flex: 1 }}>
-              Lost at each car’s worst rib, {DEPTH_UNIT_WORDS[units.depth]}: read against foretold
-            </Typography>
-            {isTable && (
-              <Button
-                variant="text"
-                onClick={() => saveFile('forecasts.csv', pointsAsCsv(data), 'text/csv')}
-              >
-                Save as CSV
-              </Button>
-            )}
-            <Button variant="text" onClick={() => setTable(!isTable)}>
-              {isTable ? 'As a chart' : 'As a table'}
-            </Button>
-          </Box>
-          {isTable ? (
-            <PointTable points={data.points} units={units} />
-          ) : (
-            <Suspense fallback={<Box sx={{ height: HEIGHT }} />}>
-              <ForecastChart points={data.points} depth={(mm) => depthFromMm(mm, units.depth)} />
-            </Suspense>
-          )}
+          <ChartOrTable
+            heading={
+              <Typography variant="h3" color="textSecondary">
+                Lost at each car’s worst rib, {DEPTH_UNIT_WORDS[units.depth]}: read against foretold
+              </Typography>
+            }
+            chart={
+              <Suspense fallback={<Box sx={{ height: 280 }} />}>
+                <ForecastChart points={data.points} depth={(mm) => depthFromMm(mm, units.depth)} />
+              </Suspense>
+            }
+            table={<PointTable points={data.points} units={units} />}
+            onSave={() => saveFile('forecasts.csv', pointsAsCsv(data), 'text/csv')}
+          />
         </Box>
       )}
     </Box>
