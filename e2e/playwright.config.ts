@@ -6,7 +6,7 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   timeout: 120_000,
-  expect: { timeout: 20_000 },
+  expect: { timeout: 30_000 },
   // One browser at a time: the server and its workers need the other core.
   workers: 1,
   fullyParallel: false,
