@@ -1,5 +1,11 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  test: { name: 'demo', environment: 'node', include: ['{src,tests}/**/*.test.ts'] },
+  // A guard against what hangs; nothing here is timed.
+  test: {
+    name: 'demo',
+    environment: 'node',
+    include: ['{src,tests}/**/*.test.ts'],
+    testTimeout: 60_000,
+  },
 });

@@ -11,10 +11,10 @@ import type {
 } from '@keen/contract';
 import { AXLES, visitTakes, WHEELS } from '@keen/contract';
 import {
+  anglesOut,
   axleOf,
   caseToChanges,
   createRandom,
-  DEFAULT_TOLERANCES,
   draftToCase,
   foldEntries,
   STATE,
@@ -282,7 +282,7 @@ function work(
   } else if (action === 'checkAlignment') {
     const found = car.measure();
     enter(found, put);
-    if (isOut(found)) {
+    if (anglesOut(found, undefined)) {
       put('visit.setRight.before', found);
       enter(car.align(false), put);
     }
@@ -299,15 +299,4 @@ function work(
 
 function enter(angles: WheelAngles, put: (path: string, value: unknown) => void): void {
   for (const wheel of WHEELS) put(`angles.${wheel}`, angles[wheel]);
-}
-
-function isOut(angles: WheelAngles): boolean {
-  const { camber, totalToe } = DEFAULT_TOLERANCES;
-  const beyond = (value: number, [low, high]: readonly [number, number]) =>
-    value < low || value > high;
-  return (
-    WHEELS.some((wheel) => beyond(angles[wheel].camber, camber[axleOf(wheel)])) ||
-    beyond(angles.lf.toe + angles.rf.toe, totalToe.front) ||
-    beyond(angles.lr.toe + angles.rr.toe, totalToe.rear)
-  );
 }

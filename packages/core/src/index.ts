@@ -244,6 +244,7 @@ export type { InstrumentRecord } from './gauges/instrumentRecord.ts';
 export { usedInstruments } from './gauges/usedInstruments.ts';
 export { acceptance, acceptanceBy } from './insights/acceptance.ts';
 export type { Acceptance } from './insights/acceptance.ts';
+export { anglesOut } from './insights/anglesOut.ts';
 export { comebacks, LEAST_SEEN_AGAIN } from './insights/comebacks.ts';
 export type { Comeback, FollowedVisit, WorkHeld } from './insights/comebacks.ts';
 export { costOfDecline, declineCosts, LEAST_DECLINES } from './insights/declineCosts.ts';

@@ -34,6 +34,11 @@ export function isLast(tx: Handle, shopId: string) {
   );
 }
 
+/** When the first of some cars arrived; there is one at least. */
+export function earliestOf(rows: readonly { arrivedAt: Date }[]): Date {
+  return new Date(Math.min(...rows.map(({ arrivedAt }) => arrivedAt.getTime())));
+}
+
 /** What was advised; decisions from before there were prices have no advice of their own. */
 export const ADVISED = sql<
   (typeof decisions.action)['_']['data']

@@ -5,7 +5,7 @@ import { and, asc, desc, eq, gte, inArray, ne, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { decisions, vehicles, visits } from '../../db/schema/index.ts';
 import { shopSettings } from '../../db/shopSettings.ts';
-import { ADVISED, isLast, within } from './lastDecisions.ts';
+import { ADVISED, earliestOf, isLast, within } from './lastDecisions.ts';
 
 /** So much work is followed, latest first: it tells, however old the shop is. */
 const MOST_WORK = 2_000;
@@ -75,10 +75,7 @@ async function visitsSince(
   shopId: string,
   from: readonly { vehicleId: string; arrivedAt: Date }[],
 ): Promise<Map<string, SeenVisit[]>> {
-  const earliest = from.reduce(
-    (least, { arrivedAt }) => (arrivedAt < least ? arrivedAt : least),
-    from[0]!.arrivedAt,
-  );
+  const earliest = earliestOf(from);
   const ids = [...new Set(from.map(({ vehicleId }) => vehicleId))];
   const rows = await tx
     .selectDistinctOn([visits.vehicleId, visits.arrivedAt, visits.number], {

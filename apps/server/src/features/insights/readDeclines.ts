@@ -5,7 +5,7 @@ import { and, asc, desc, eq, gt, inArray, lt, ne } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { decisions, vehicles, visits } from '../../db/schema/index.ts';
 import { shopSettings } from '../../db/shopSettings.ts';
-import { ADVISED, isLast, within } from './lastDecisions.ts';
+import { ADVISED, earliestOf, isLast, within } from './lastDecisions.ts';
 
 const PAGE = 50;
 /** So many are looked through, latest first: they tell, however old the shop is. */
@@ -123,10 +123,7 @@ async function seenAgain(
   declined: readonly Declined[],
 ): Promise<{ visitId: string; again: { visitId: string; number: number }; found: SeenAgain }[]> {
   if (declined.length === 0) return [];
-  const earliest = declined.reduce(
-    (least, { arrivedAt }) => (arrivedAt < least ? arrivedAt : least),
-    declined[0]!.arrivedAt,
-  );
+  const earliest = earliestOf(declined);
   // Which visit it is tells without what is in it.
   const later = await tx
     .selectDistinctOn([visits.vehicleId, visits.arrivedAt, visits.number], {

@@ -23,6 +23,7 @@ import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
+import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { CauseCosts } from './CauseCosts.tsx';
 import { SizeNeeds } from './SizeNeeds.tsx';
@@ -37,15 +38,6 @@ const SHORTCUTS = [
   { keys: ['T'], what: 'back to today' },
 ];
 const THOUSAND = 1000;
-/** Two columns where there is room. */
-const SIDE_BY_SIDE = {
-  display: 'grid',
-  columnGap: 7,
-  rowGap: 3,
-  alignItems: 'start',
-  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'repeat(2, minmax(0, 1fr))' },
-} as const;
-
 /** A customer's cars by when they need tires, what each costs and why, and how many sets to order when. */
 export function FleetPage() {
   const { vehicleId = '' } = useParams();

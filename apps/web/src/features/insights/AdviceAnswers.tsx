@@ -8,6 +8,7 @@ import { useAdviceQuery } from '../../api/insightsApi.ts';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
 import { saveFile } from '../../shared/saveFile.ts';
+import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
 import { adviceAsCsv } from './adviceAsCsv.ts';
 import { adviceWords } from './adviceWords.ts';
 import { AnswerBars } from './AnswerBars.tsx';
@@ -54,15 +55,7 @@ function Answers({ data, session }: { data: Advice; session: Session }) {
           Save as CSV
         </Button>
       </Box>
-      <Box
-        sx={{
-          display: 'grid',
-          columnGap: 7,
-          rowGap: 4,
-          alignItems: 'start',
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'repeat(2, minmax(0, 1fr))' },
-        }}
-      >
+      <Box sx={SIDE_BY_SIDE}>
         <AnswerBars
           title="By what was advised"
           rows={acceptanceBy('advised', ofWork)}

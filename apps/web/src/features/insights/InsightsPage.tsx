@@ -10,6 +10,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { MadeUpYears } from '../../shared/MadeUpYears.tsx';
 import { mayDo } from '../../shared/mayDo.ts';
 import { PageTitle } from '../../shared/PageTitle.tsx';
+import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { AdviceAnswers } from './AdviceAnswers.tsx';
 import { ChancesHeld } from './ChancesHeld.tsx';
@@ -26,15 +27,6 @@ const SPANS = [
   { value: 'all', label: 'All' },
 ] as const;
 type SpanOfMonths = (typeof SPANS)[number]['value'];
-
-/** Two columns where there is room. */
-const SIDE_BY_SIDE = {
-  display: 'grid',
-  columnGap: 7,
-  rowGap: 6,
-  alignItems: 'start',
-  gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'repeat(2, minmax(0, 1fr))' },
-} as const;
 
 /** What the shop's own work teaches its lead. */
 export function InsightsPage() {

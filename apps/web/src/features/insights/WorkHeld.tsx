@@ -12,6 +12,7 @@ import { mayDo } from '../../shared/mayDo.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
+import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
 import { ComebackList } from './ComebackList.tsx';
 import { worksAsCsv } from './comebackWords.ts';
 import { WorkTable } from './WorkTable.tsx';
@@ -59,15 +60,7 @@ function HeldWork({ data, session }: { data: Comebacks; session: Session }) {
         {mayDo(session, 'changeShop') && <WithinField withinKm={withinKm} unit={units.distance} />}
       </Box>
       {works.length > 0 && (
-        <Box
-          sx={{
-            display: 'grid',
-            columnGap: 7,
-            rowGap: 3,
-            alignItems: 'start',
-            gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'repeat(2, minmax(0, 1fr))' },
-          }}
-        >
+        <Box sx={SIDE_BY_SIDE}>
           <Box sx={{ overflowX: 'auto' }}>
             <WorkTable data={data} units={units} />
             <Button
