@@ -399,6 +399,8 @@ export const liveEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('settings') }),
   /** A gauge study, a gauge, or a check of one. */
   z.strictObject({ kind: z.literal('gauges') }),
+  /** A run that learns the shop's constants moved on, or other ones are in use. */
+  z.strictObject({ kind: z.literal('learning') }),
   /** How far the making or taking in of an archive is; none of none once it is over. */
   z.strictObject({
     kind: z.literal('archive'),

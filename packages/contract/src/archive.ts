@@ -21,7 +21,8 @@ import { keptSheetSchema } from './specSheet.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /**
- * A whole shop as open files in a zip: `shop.json`, `people.json`, `cars.json`, `merges.json`, `sheets.json`, `gauges.json`, the logo,
+ * A whole shop as open files in a zip: `shop.json`, `people.json`, `cars.json`, `merges.json`, `sheets.json`, `gauges.json`,
+ * `learning.json`, the logo,
  * and a folder for each visit with `visit.json`, its case file, tables and pictures. The JSON files bring
  * the shop in again; the tables are for other programs.
  */

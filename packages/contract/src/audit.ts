@@ -14,6 +14,7 @@ export const AUDIT_KINDS = [
   'passwordChanged',
   'passwordLink',
   'secondFactor',
+  'constants',
   'archiveOut',
   'archiveIn',
   'customerShown',

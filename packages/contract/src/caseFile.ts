@@ -30,6 +30,7 @@ import { FIELD_LIMITS } from './fieldLimits.ts';
 import { priceListSchema } from './prices.ts';
 import { refusalOf } from './refusal.ts';
 import type { Refusal } from './refusal.ts';
+import { shopConstantsSchema } from './shopConstants.ts';
 import { unstorable } from './storable.ts';
 
 export const CASE_FORMAT = 'keen-groove/case';
@@ -170,6 +171,8 @@ export const caseFileSchema = z
     history: historySchema.optional(),
     /** Standard deviation of one reading before rounding, as the shop's gauge study found it, in the file's depth unit. */
     readingSpread: z.number().gt(0).optional(),
+    /** What the shop learned of its own cars, where that is to stand in for the usual. */
+    constants: shopConstantsSchema.optional(),
     /** What work and tires cost, so that the advice can be weighed in money. */
     prices: priceListSchema.optional(),
     visit: z.record(z.string(), z.unknown()).optional(),

@@ -13,6 +13,7 @@ import { TOE_UNITS } from './calculators.ts';
 import { FIELD_LIMITS } from './fieldLimits.ts';
 import { draftHandOverSchema } from './handOver.ts';
 import { estimateSchema } from './prices.ts';
+import { learnedConstantsSchema } from './shopConstants.ts';
 import { usedSheetSchema } from './specSheet.ts';
 import { momentSchema } from './storable.ts';
 import {
@@ -338,6 +339,8 @@ export const visitDraftSchema = z
     limits: limitsSchema.optional(),
     /** Of one reading, before rounding: standard deviation, mm. */
     readingSpread: readingSpreadSchema.optional(),
+    /** What the shop had learned of its own cars when the visit began. */
+    constants: learnedConstantsSchema.optional(),
     tolerances: tolerancesSchema.optional(),
     visit: z
       .strictObject({

@@ -46,6 +46,7 @@ import { FIELD_LIMITS } from './fieldLimits.ts';
 import { handOverFields } from './handOver.ts';
 import { estimateSchema } from './prices.ts';
 import { refusalsOf } from './refusal.ts';
+import { learnedConstantsSchema } from './shopConstants.ts';
 import { usedSheetSchema } from './specSheet.ts';
 import {
   ADJUSTERS,
@@ -118,6 +119,7 @@ const carFields = {
   rotations: z.array(rotationSchema).max(50),
   limits: limitsSchema,
   readingSpread: readingSpreadSchema,
+  constants: learnedConstantsSchema,
   tolerances: tolerancesSchema,
   'visit.words': text(2_000),
   'visit.waits': z.enum(WAITS),

@@ -323,3 +323,24 @@ export const LEAST_POINTS_ACROSS = 25;
 export const MOST_POINTS_ACROSS = 400;
 /** Cuts of one tire in a pass. */
 export const MOST_PROFILES = 48;
+
+/** What the diagnosis takes to differ from car to car without being a fault, and from shop to shop. */
+export const CAR_TRAITS = ['wearRate', 'frontToRear', 'crown', 'hand'] as const;
+export type CarTrait = (typeof CAR_TRAITS)[number];
+/** Kinds of fault that have a rate of their own among the cars of a shop. */
+export const FAULT_KINDS = [
+  'frontToe',
+  'rearToe',
+  'camber',
+  'pressure',
+  'bounce',
+  'looseness',
+  'hardCornering',
+] as const;
+export type FaultKind = (typeof FAULT_KINDS)[number];
+
+/** How a run that learns a shop's constants stands, and what it is at. */
+export const LEARNING_STATES = ['running', 'canceled', 'failed', 'done'] as const;
+export type LearningState = (typeof LEARNING_STATES)[number];
+export const LEARNING_STAGES = ['reading', 'readingAgain', 'trying'] as const;
+export type LearningStage = (typeof LEARNING_STAGES)[number];

@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { resolveCase } from '../src/engine/case/resolveCase.ts';
 import { RATE_SD, READING_SD_MM } from '../src/engine/case/treadFacts.ts';
 import { depthEvidence } from '../src/engine/diagnosis/depthEvidence.ts';
-import { inverseOf, triangleOf3 } from '../src/engine/diagnosis/smallMatrix.ts';
+import { inverseOf, triangleOf3 } from '../src/engine/math/smallMatrix.ts';
 import { tirePaths } from '../src/engine/wear/paths.ts';
 import { diagnose } from '../src/steps/explain/diagnose.ts';
 import { verdictOf } from '../src/steps/explain/verdict.ts';

@@ -78,6 +78,7 @@ export function createPriorDraws(resolved: ResolvedCase, seed: number): () => Fl
       : within(1, 0.2, 0, HARD_CORNERING, random);
     oddities(state, resolved, random);
     NUISANCE_SPREADS.forEach((sd, i) => (state[FIRST_NUISANCE + i] = sd * random.normal()));
+    moveByShop(state, resolved);
     return state;
   };
 }
@@ -96,6 +97,20 @@ function oddities(state: Float64Array, { tires }: ResolvedCase, random: Random):
   const distances = Object.values(tires).map(({ distanceKm }) => distanceKm);
   const mayAge = distances.every((km) => km === distances[0]);
   state[STATE.otherAge] = mayAge ? among(2, NOISE.otherAgeRate / 2) : 0;
+}
+
+/** Where the shop's cars differ from the usual: its own means, and its spreads in place of ours. */
+function moveByShop(state: Float64Array, { constants }: ResolvedCase): void {
+  if (!constants) return;
+  const { wearRate, frontToRear, crown, hand } = constants.traits;
+  const move = (element: number, usual: number, { mean, sd }: { mean: number; sd: number }) =>
+    (state[element] = mean + (sd / usual) * state[element]!);
+  move(STATE.logWearRate, SPREAD.logWearRate, wearRate);
+  move(STATE.crown, SPREAD.crown, crown);
+  move(STATE.hand, SPREAD.hand, hand);
+  const sd = frontToRear.sd * Math.SQRT2;
+  move(STATE.axleRate, SPREAD.axleRate, { mean: frontToRear.mean, sd });
+  move(STATE.axleRate + 1, SPREAD.axleRate, { mean: -frontToRear.mean, sd });
 }
 
 /** Below (1) or above (2) a range by an exponential excess, or (0) inside as `inside` draws it. */

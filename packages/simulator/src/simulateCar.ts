@@ -1,4 +1,4 @@
-import type { CaseFile } from '@keen/contract';
+import type { CaseFile, ShopConstants } from '@keen/contract';
 import type { Rib, Wheel } from '@keen/contract/words';
 import {
   createAttribution,
@@ -74,11 +74,16 @@ export interface Phase {
 /**
  * Draws a car from the prior, wears its tires by a world's physics and looks at it as a workshop would.
  * @param seed - the same seed gives the same car
+ * @param shop - of a shop whose cars differ from the usual; the case does not tell of it
  */
-export function simulateCar(seed: number, world: WorldName = 'own'): SimulatedCar {
+export function simulateCar(
+  seed: number,
+  world: WorldName = 'own',
+  shop?: ShopConstants,
+): SimulatedCar {
   const random = createRandom(seed);
   const plan = drawPlan(random);
-  const bare = resolveCase(emptyCase(plan, ''));
+  const bare = resolveCase({ ...emptyCase(plan, ''), ...(shop && { constants: shop }) });
   const drawn = createPriorDraws(bare, seed ^ 0x5bd1e995)();
   const { lateFaults, wrongReading } = WORLDS[world];
   const physics = WORLDS[world].createPhysics(plan.drive, drawn, random);

@@ -1,4 +1,5 @@
 import * as insights from '../insights.ts';
+import * as learning from '../learning.ts';
 import type { ApiPath } from './apiPath.ts';
 
 /** What the shop's own work teaches. */
@@ -45,5 +46,32 @@ export const INSIGHTS_PATHS: readonly ApiPath[] = [
     summary: 'Visits whose customer said no, latest first, page by page',
     query: insights.declinedQuerySchema,
     reply: insights.declinedPageSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/insights/learning',
+    summary: 'Runs that learned the constants of the diagnosis from the shop’s own cars',
+    reply: learning.learningSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/insights/learning',
+    summary: 'Starts a run; one at a time',
+    body: learning.newLearningRunSchema,
+    reply: learning.learningSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/insights/learning/used',
+    summary: 'Which run new visits go by; visits that have begun stay as they are',
+    body: learning.useLearnedSchema,
+    reply: learning.learningSchema,
+  },
+  {
+    method: 'put',
+    path: '/api/insights/learning/{id}',
+    summary: 'Stops a run, or goes on with it where it stopped',
+    body: learning.changeLearningRunSchema,
+    reply: learning.learningSchema,
   },
 ];

@@ -26,6 +26,7 @@ export function caseToChanges(
   set('tolerances', file.tolerances);
   set('limits', file.limits && inMm(file.limits, file));
   set('readingSpread', file.readingSpread && depthToMm(file.readingSpread, units.depth));
+  set('constants', file.constants && { ...file.constants, version: null, lines: [] });
   setHistory(file, set);
   const { now, visit } = takeNow(file.visit ?? {});
   for (const wheel of WHEELS) {

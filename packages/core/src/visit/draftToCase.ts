@@ -2,6 +2,7 @@ import type { CaseFile, CaseTire, DraftTire, Units, VisitDraft } from '@keen/con
 import type { Rib, Wheel } from '@keen/contract/words';
 import { DEPTH_SLACK_MM, RIBS, WHEELS } from '@keen/contract/words';
 import { byWheel } from '../engine/case/resolveCase.ts';
+import { constantsFor } from './constantsFor.ts';
 import { earlierReadings } from './earlierReadings.ts';
 import type { VisitBefore } from './earlierReadings.ts';
 import { coldPressure } from '../engine/tires/coldPressure.ts';
@@ -74,6 +75,7 @@ export function draftToCase(
     ...(draft.readingSpread
       ? { readingSpread: round(depthFromMm(draft.readingSpread, used.depth)) }
       : {}),
+    ...(draft.constants ? { constants: constantsFor(draft.constants, draft) } : {}),
     tires: byWheel((wheel) => caseTire(tireOf(wheel), used, draft.visit?.warmBy)),
     ...(draft.rotations
       ? {

@@ -1,4 +1,4 @@
-import type { CaseFile, EarlierReading } from '@keen/contract';
+import type { CaseFile, EarlierReading, ShopConstants } from '@keen/contract';
 import type {
   Axle,
   Complaint,
@@ -64,6 +64,8 @@ export interface ResolvedCase {
   };
   limitsMm: { legal: number; advise: number };
   reading: ReadingError;
+  /** What the shop learned of its own cars; null where the usual holds. */
+  constants: ShopConstants | null;
   tires: Record<Wheel, ResolvedTire>;
   rotations: readonly { atKm: number; moves: Partial<Record<Wheel, Wheel>> }[];
   complaints: readonly Complaint[];
@@ -117,6 +119,7 @@ export function resolveCase(file: CaseFile): ResolvedCase {
       advise: limit(file.limits?.advise, DEFAULT_LIMITS_MM.advise),
     },
     reading: readingErrorOf(file),
+    constants: file.constants ?? null,
     tires,
     since,
     rotations: (file.rotations ?? []).map((rotation) => ({

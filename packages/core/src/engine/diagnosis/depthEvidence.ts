@@ -4,7 +4,7 @@ import { DEPTH_RATE, NEW_DEPTH_SD_MM, RATE_SD, readingVariance } from '../case/t
 import type { ReadingError } from '../case/treadFacts.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import type { TirePath } from '../wear/tireLoss.ts';
-import { inverseOf } from './smallMatrix.ts';
+import { inverseOf } from '../math/smallMatrix.ts';
 import { readingVariances, tireReadings } from './tireReadings.ts';
 
 /** A rib that was not read is one read with no precision at all, mm squared. */

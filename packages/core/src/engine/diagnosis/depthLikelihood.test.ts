@@ -1,3 +1,4 @@
+import type { ShopConstants } from '@keen/contract';
 import { TIRE_PAIRS } from '@keen/contract/words';
 import type { TirePair } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
@@ -11,6 +12,7 @@ import { FIRST_NUISANCE, healthyState, NUISANCE_SPREADS, STATE } from '../wear/s
 import { tireLoss } from '../wear/tireLoss.ts';
 import { createRandom } from '../random/random.ts';
 import { createDepthLikelihood } from './depthLikelihood.ts';
+import { USUAL_CONSTANTS } from './usualConstants.ts';
 import { tireReadings } from './tireReadings.ts';
 
 /** Log density of a normal vector by Gauss elimination: slow, plain, and written apart. */
@@ -56,18 +58,32 @@ function denseLog(
       tireLoss(s, path, out);
       return [...out];
     });
-  const loss = lossesAt(state);
+  // Where the shop's own cars lie, when it has learned that.
+  const traits = resolved.constants?.traits;
+  const centre = state.slice();
+  const learned = new Map<number, number>();
+  if (traits) {
+    const { crown, hand, frontToRear } = traits;
+    centre[STATE.crown] = crown.mean;
+    centre[STATE.hand] = hand.mean;
+    centre[STATE.axleRate] = frontToRear.mean;
+    centre[STATE.axleRate + 1] = -frontToRear.mean;
+    learned.set(STATE.crown, crown.sd).set(STATE.hand, hand.sd);
+    for (const axle of [0, 1]) learned.set(STATE.axleRate + axle, frontToRear.sd * Math.SQRT2);
+  }
+  const loss = lossesAt(centre);
   const step = 1e-3;
   const otherAge = state[STATE.otherAge]!;
   const { tiresDiffer } = resolved.history;
   const slopes = [...NUISANCE_SPREADS.keys()].map((k) => {
-    const moved = state.slice();
-    moved[FIRST_NUISANCE + k] = step;
+    const moved = centre.slice();
+    moved[FIRST_NUISANCE + k]! += step;
     const axle = FIRST_NUISANCE + k - STATE.axleRate;
-    const ofRate = tiresDiffer.includes('axles') ? NOISE.differingAxle : NUISANCE_SPREADS[k]!;
+    const usual = learned.get(FIRST_NUISANCE + k) ?? NUISANCE_SPREADS[k]!;
+    const ofRate = tiresDiffer.includes('axles') ? NOISE.differingAxle : usual;
     // Of another age the rate is as uncertain as that says, whatever is known of the make.
     const rate = axle === otherAge - 1 ? NOISE.otherAge : ofRate;
-    const spread = axle === 0 || axle === 1 ? rate : NUISANCE_SPREADS[k]!;
+    const spread = axle === 0 || axle === 1 ? rate : usual;
     return lossesAt(moved).map((mm, at) => ((mm - loss[at]!) / step) * spread);
   });
   const readings = WHEEL_ORDER.map((wheel) => tireReadings(resolved.tires[wheel]));
@@ -143,14 +159,27 @@ const state = fc
   });
 
 const differing = fc.subarray([...TIRE_PAIRS]);
+/** Of a shop whose cars are far from the usual. */
+const LEARNED: ShopConstants = {
+  traits: {
+    wearRate: { mean: 0.2, sd: 0.2 },
+    frontToRear: { mean: 0.1, sd: 0.08 },
+    crown: { mean: 0.06, sd: 0.03 },
+    hand: { mean: -0.03, sd: 0.05 },
+  },
+  faultRates: { ...USUAL_CONSTANTS.faultRates },
+};
+
+const shop = fc.constantFrom(undefined, LEARNED);
 
 describe('createDepthLikelihood', () => {
   it('is the dense normal density, for any depths, ribs unread and state', () => {
     fc.assert(
-      fc.property(fc.tuple(depth, depth, depth), state, differing, (lf, one, tiresDiffer) => {
+      fc.property(fc.tuple(depth, depth, depth), state, differing, shop, (lf, one, pairs, own) => {
         const [inner, centre, outer] = lf;
         const file = exampleCase();
-        file.history = { tiresDiffer };
+        if (own) file.constants = own;
+        file.history = { tiresDiffer: pairs };
         file.tires.lf.stations = [{ inner, centre, outer }];
         const unread = [inner, centre, outer].filter((mm) => mm === null).length;
         const ours = engineLog(file, one);
@@ -178,13 +207,16 @@ describe('createDepthLikelihood', () => {
   });
 
   it('guesses by the covariance it has, exactly where nothing but the scatter would change', () => {
-    const resolved = resolveCase(exampleCase());
-    const likelihood = createDepthLikelihood(resolved, tirePaths(resolved));
-    const one = healthyState([0, 0], [0, 0]);
-    const there = likelihood.propose(one, 0b1111);
-    likelihood.accept();
-    expect(likelihood.screen(one, 0b1111)).toBeCloseTo(there, 9);
-    expect(likelihood.screenBack()).toBeCloseTo(there, 0);
+    for (const own of [undefined, LEARNED]) {
+      const resolved = resolveCase({ ...exampleCase(), ...(own && { constants: own }) });
+      const likelihood = createDepthLikelihood(resolved, tirePaths(resolved));
+      const one = healthyState([0, 0], [0, 0]);
+      const there = likelihood.propose(one, 0b1111);
+      likelihood.accept();
+      expect(likelihood.screen(one, 0b1111)).toBeCloseTo(there, 9);
+      likelihood.propose(one, 0b1111);
+      expect(likelihood.screenBack()).toBeCloseTo(there, 9);
+    }
   });
 
   it('draws the nuisances back as the readings leave them', () => {

@@ -9,7 +9,7 @@ import { factorAndSolve, SIZE, solve, squareOf } from './blockCholesky.ts';
 import { addScatter, COLUMNS, couple, placeBlock, RATE_AT, scaleColumns } from './depthBlocks.ts';
 import { depthScatter } from './depthScatter.ts';
 import { depthEvidence } from './depthEvidence.ts';
-import { triangleOf3 } from './smallMatrix.ts';
+import { triangleOf3 } from '../math/smallMatrix.ts';
 
 // Looked up once: some loaders resolve an imported name at every use, and this runs very often.
 const AT = { ...STATE };
@@ -92,6 +92,9 @@ export function createDepthLikelihood(
   const trialMeans = means.map(() => new Float64Array(3));
   const trialSlopes = means.map(() => new Float64Array(3 * Z));
   const trialBlocks = blocks.map((row) => row.map(() => new Float64Array(9)));
+  // The same means by the formula alone, before what is known of the nuisances has moved them.
+  const plains = means.map(() => new Float64Array(3));
+  const trialPlains = means.map(() => new Float64Array(3));
   // Cholesky's factors and the logs of their determinants.
   let factor = new Float64Array(N * N);
   let trialFactor = new Float64Array(N * N);
@@ -100,6 +103,7 @@ export function createDepthLikelihood(
   const residuals = new Float64Array(N);
   const solved = new Float64Array(N);
   const sensitivity = new Float64Array(3 * Z);
+  const guess = new Float64Array(3);
   let proposed = ALL_TIRES;
   let otherAge = 0;
   let trialAge = 0;
@@ -110,6 +114,7 @@ export function createDepthLikelihood(
     const slope = trialSlopes[tire]!;
     tireSensitivity(state, paths[tire]!, mean, sensitivity);
     if (hasShifts) {
+      trialPlains[tire]!.set(mean);
       for (let k = 0; k < Z; k++) {
         const from = 3 * COLUMNS[k]!;
         for (let rib = 0; rib < 3; rib++)
@@ -167,13 +172,9 @@ export function createDepthLikelihood(
     for (let tire = 0; tire < 4; tire++) {
       let mean = means[tire]!;
       if ((tires & (1 << tire)) !== 0) {
-        if (hasShifts) {
-          trialAge = otherAge;
-          runTire(state, tire);
-        } else {
-          plainLoss(state, paths[tire]!, trialMeans[tire]!);
-        }
         mean = trialMeans[tire]!;
+        plainLoss(state, paths[tire]!, mean);
+        if (hasShifts) moveAlike(mean, means[tire]!, plains[tire]!);
       }
       for (let rib = 0; rib < 3; rib++)
         residuals[3 * tire + rib] = read[3 * tire + rib]! - mean[rib]!;
@@ -183,9 +184,14 @@ export function createDepthLikelihood(
 
   function screenBack(): number {
     for (let tire = 0; tire < 4; tire++) {
-      for (let rib = 0; rib < 3; rib++) {
-        residuals[3 * tire + rib] = read[3 * tire + rib]! - means[tire]![rib]!;
+      let mean = means[tire]!;
+      if (hasShifts && (proposed & (1 << tire)) !== 0) {
+        guess.set(plains[tire]!);
+        moveAlike(guess, trialMeans[tire]!, trialPlains[tire]!);
+        mean = guess;
       }
+      for (let rib = 0; rib < 3; rib++)
+        residuals[3 * tire + rib] = read[3 * tire + rib]! - mean[rib]!;
     }
     return -0.5 * (solve(trialFactor, residuals, solved) + trialDeterminant);
   }
@@ -199,6 +205,7 @@ export function createDepthLikelihood(
       if (isNew) {
         swap(means, trialMeans, tire);
         swap(slopes, trialSlopes, tire);
+        swap(plains, trialPlains, tire);
       }
       for (let other = 0; other <= tire; other++) {
         if (isNew || (proposed & (1 << other)) !== 0)
@@ -298,6 +305,13 @@ export function createDepthLikelihood(
   }
 
   return { propose, screen, screenBack, accept, drawNuisances };
+}
+
+/** Moves losses by the formula as those of another state were moved from theirs. */
+function moveAlike(losses: Float64Array, moved: Float64Array, plain: Float64Array): void {
+  for (let rib = 0; rib < 3; rib++) {
+    if (plain[rib]! > 0) losses[rib] = (losses[rib]! * moved[rib]!) / plain[rib]!;
+  }
 }
 
 function swap(a: Float64Array[], b: Float64Array[], at: number): void {

@@ -1,13 +1,13 @@
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { NOISE } from '../wear/constants.ts';
-import { FIRST_NUISANCE, NUISANCE_SPREADS, SPREAD } from '../wear/state.ts';
+import { FIRST_NUISANCE, NUISANCE_SPREADS, SPREAD, STATE } from '../wear/state.ts';
 import { COLUMNS, RATE_AT } from './depthBlocks.ts';
 
 /** How far the losses of a car may be from the formula's, by what is known of its tires. */
 export interface DepthScatter {
   /** Prior standard deviation of each nuisance, in the order of {@link COLUMNS}; 0 for one that is known. */
   spreads: Float64Array;
-  /** What is known of each nuisance, in the same order; 0 for one that is in doubt. */
+  /** Prior mean of each nuisance, in the same order: what is known of it, or what the shop learned. */
   shifts: Float64Array;
   /** By how much the rate of an axle of another age is wider than the spread that it has anyway. */
   otherAge: number;
@@ -29,19 +29,36 @@ const DIFFERING_TIRE_VAR = NOISE.differingTire * NOISE.differingTire - TIRE_VAR;
 
 /** @param known - nuisances that are not in doubt, by element of the state */
 export function depthScatter(
-  { history: { tiresDiffer } }: ResolvedCase,
+  { history: { tiresDiffer }, constants }: ResolvedCase,
   known: ReadonlyMap<number, number>,
 ): DepthScatter {
-  const axleRate = tiresDiffer.includes('axles') ? NOISE.differingAxle : SPREAD.axleRate;
+  const traits = constants?.traits;
+  // Half the difference of two axles scatters less than either by the root of two.
+  const usualAxle = traits ? traits.frontToRear.sd * Math.SQRT2 : SPREAD.axleRate;
+  const axleRate = tiresDiffer.includes('axles') ? NOISE.differingAxle : usualAxle;
+  /** What the shop knows of its cars, by element of the state. */
+  const learned = new Map(
+    traits && [
+      [STATE.axleRate, { mean: traits.frontToRear.mean, sd: axleRate }],
+      [STATE.axleRate + 1, { mean: -traits.frontToRear.mean, sd: axleRate }],
+      [STATE.crown, traits.crown],
+      [STATE.hand, traits.hand],
+    ],
+  );
   const differing = Float64Array.from(['front', 'front', 'rear', 'rear'] as const, (axle) =>
     tiresDiffer.includes(axle) ? DIFFERING_TIRE_VAR : 0,
   );
   return {
     spreads: Float64Array.from(COLUMNS, (column, at) => {
-      if (known.has(FIRST_NUISANCE + column)) return 0;
-      return RATE_AT.includes(at) ? axleRate : NUISANCE_SPREADS[column]!;
+      const element = FIRST_NUISANCE + column;
+      if (known.has(element)) return 0;
+      if (RATE_AT.includes(at)) return axleRate;
+      return learned.get(element)?.sd ?? NUISANCE_SPREADS[column]!;
     }),
-    shifts: Float64Array.from(COLUMNS, (column) => known.get(FIRST_NUISANCE + column) ?? 0),
+    shifts: Float64Array.from(COLUMNS, (column) => {
+      const element = FIRST_NUISANCE + column;
+      return known.get(element) ?? learned.get(element)?.mean ?? 0;
+    }),
     otherAge: NOISE.otherAge / axleRate,
     ofTire: (tire, scaleSquared, isOdd) =>
       TIRE_VAR * scaleSquared + differing[tire]! + (isOdd ? ODD_TIRE_VAR : 0),

@@ -1,4 +1,4 @@
-import type { Axle } from '@keen/contract/words';
+import type { Axle, FaultKind } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { historyFacts } from './historyFacts.ts';
 import type { HistoryFacts } from './historyFacts.ts';
@@ -67,22 +67,28 @@ export function priorRates(resolved: ResolvedCase): PriorRates {
   const joints = facts.putRight.includes('parts') ? PUT_RIGHT.parts : aligned.looseness;
   const { stands, isHeightChanged } = facts;
   const moved = isHeightChanged || stands.front !== 'asBuilt' || stands.rear !== 'asBuilt';
-  const rate = (usual: number, factor: number) => Math.min(HIGHEST_RATE, (usual / rest) * factor);
+  const usual = resolved.constants?.faultRates ?? FAULT_RATE;
+  const rate = (kind: FaultKind, factor: number) =>
+    Math.min(HIGHEST_RATE, (usual[kind] / rest) * factor);
+  const cornering = usual.hardCornering / FAULT_RATE.hardCornering;
   return {
     wellKept: WELL_KEPT,
-    frontToe: rate(FAULT_RATE.frontToe, knocked * aligned.angles),
-    rearToe: rate(FAULT_RATE.rearToe, knocked * aligned.angles),
-    camber: rate(FAULT_RATE.camber, (moved ? HEIGHT_FACTOR : 1) * knocked * aligned.angles),
+    frontToe: rate('frontToe', knocked * aligned.angles),
+    rearToe: rate('rearToe', knocked * aligned.angles),
+    camber: rate('camber', (moved ? HEIGHT_FACTOR : 1) * knocked * aligned.angles),
     camberNegative: [
       negativeShare(resolved, facts, 'front'),
       negativeShare(resolved, facts, 'rear'),
     ],
-    pressure: rate(FAULT_RATE.pressure, put('pressures')),
-    bounce: rate(FAULT_RATE.bounce, put('balance')),
-    looseness: rate(FAULT_RATE.looseness, joints),
+    pressure: rate('pressure', put('pressures')),
+    bounce: rate('bounce', put('balance')),
+    looseness: rate('looseness', joints),
     hardCornering: onTrack
       ? HARD_CORNERING_ON_TRACK
-      : HARD_CORNERING_BY_DRIVER[resolved.history.driver] / rest,
+      : Math.min(
+          HIGHEST_RATE,
+          (HARD_CORNERING_BY_DRIVER[resolved.history.driver] / rest) * cornering,
+        ),
   };
 }
 

@@ -25,7 +25,6 @@ const LOWEST_PRESSURE = 0.3;
 const AT = { ...STATE };
 const IS_LOOSE_FROM = LOOSE_DEG;
 const IS_HARD_FROM = HARD_CORNERING;
-const SD = { ...SPREAD };
 const LOG_SQRT_2PI = 0.9189385332046727;
 const REFUSED = Number.NEGATIVE_INFINITY;
 
@@ -202,10 +201,14 @@ export function createLogOddities(resolved: ResolvedCase): LogPrior {
   const gaugeFar = GAUGE.tail / GAUGE.tailSd;
   const nearHalf = -0.5 / (GAUGE.sd * GAUGE.sd);
   const farHalf = -0.5 / (GAUGE.tailSd * GAUGE.tailSd);
-  const rateHalf = -0.5 / (SD.logWearRate * SD.logWearRate);
+  const { mean: rateMean, sd: rateSd } = resolved.constants?.traits.wearRate ?? {
+    mean: 0,
+    sd: SPREAD.logWearRate,
+  };
+  const rateHalf = -0.5 / (rateSd * rateSd);
   const scaleHalf = -0.5 / (scale * scale);
   return (state) => {
-    const rate = state[AT.logWearRate]!;
+    const rate = state[AT.logWearRate]! - rateMean;
     const noise = state[AT.noise]!;
     const gauge = state[AT.gauge]! * state[AT.gauge]!;
     let log = rateHalf * rate * rate + scaleHalf * noise * noise;
