@@ -133,7 +133,7 @@ function mountAll(routes: Routes, context: Context): void {
   mountVehicles(routes);
   mountGarage(routes);
   mountGauges(routes);
-  mountInsights(routes);
+  mountInsights(routes, context);
   mountSheets(routes);
   mountShop(routes, context);
   mountLogo(routes, context);

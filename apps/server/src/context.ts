@@ -2,6 +2,7 @@ import type pg from 'pg';
 import type { Logger } from 'pino';
 import type { Database } from './db/client.ts';
 import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
+import type { LearningJobs } from './jobs/learningJobs.ts';
 import type { Workshop } from './jobs/workshop.ts';
 import type { YearsMaking } from './demo/makeYears.ts';
 import type { LiveHub } from './features/live/liveHub.ts';
@@ -13,6 +14,7 @@ export interface Context {
   log: Logger;
   diagnoses: DiagnosisPool;
   workshop: Workshop;
+  learning: LearningJobs;
   live: LiveHub;
   /** Of the app's role, for processes that open a connection of their own. */
   databaseUrl: string;

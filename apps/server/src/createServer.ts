@@ -16,6 +16,7 @@ import { findVisit } from './features/visits/readVisits.ts';
 import { sessionMiddleware } from './http/sessions.ts';
 import { createDiagnosisPool } from './jobs/diagnosisPool.ts';
 import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
+import { createLearningJobs } from './jobs/learningJobs.ts';
 import { createWorkshop } from './jobs/workshop.ts';
 
 export interface RunningServer {
@@ -47,6 +48,8 @@ export interface ServerOptions {
 }
 
 const RETENTION_MS = 3_600_000;
+/** A run whose server died is taken up by another within this. */
+const TAKE_UP_MS = 60_000;
 const GRACE_MS = 3000;
 const TRIES_A_MINUTE = 60;
 /** Clients that send slowly hold a connection no longer than this; an archive is the longest to send. */
@@ -69,9 +72,11 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   pool.on('error', (error) => log.warn({ err: error }, 'idle database connection lost'));
   const workshop = createWorkshop(log);
   const live = createLiveHub(databaseUrl, db, log, findVisit);
+  const learning = createLearningJobs(databaseUrl, db, log);
   const years = options.yearsCars ? makeYears(ownerUrl, options.yearsCars, log) : null;
   const close = async () => {
     years?.close();
+    learning.close();
     await live.close();
     await diagnoses.close();
     await workshop.close();
@@ -88,6 +93,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       log,
       diagnoses,
       workshop,
+      learning,
       live,
       sessionSecret: await sessionSecret(db),
       webDir: options.webDir,
@@ -103,7 +109,9 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     http.setTimeout(SILENCE_MS);
     const hangUp = attachDevices(http, context, sessions);
     await listen(http, options.port, options.host);
+    await learning.takeUp();
     const sweep = every(RETENTION_MS, () => applyRetention(db, log), log);
+    const lookForRuns = every(TAKE_UP_MS, () => learning.takeUp(), log);
     const address = http.address();
     return {
       context,
@@ -111,6 +119,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       port: typeof address === 'object' && address ? address.port : options.port,
       async close() {
         clearInterval(sweep);
+        clearInterval(lookForRuns);
         hangUp();
         await stopListening(http);
         await close();

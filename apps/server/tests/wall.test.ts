@@ -36,6 +36,8 @@ const SHOP_TABLES = [
   ['study_readings', 'shop_id'],
   ['instruments', 'shop_id'],
   ['instrument_checks', 'shop_id'],
+  ['learning_runs', 'shop_id'],
+  ['learning_evidence', 'shop_id'],
 ] as const;
 const APPENDED = ['entries', 'decisions', 'spec_sheets', 'audit_log', 'instrument_checks'];
 

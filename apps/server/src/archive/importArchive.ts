@@ -8,6 +8,7 @@ import type { Actor } from '../http/signedIn.ts';
 import type { Progress } from './exportArchive.ts';
 import type { OpenArchive } from './openArchive.ts';
 import { takeGauges } from './takeGauges.ts';
+import { takeLearning } from './takeLearning.ts';
 import { takeCars, takeMerges, takePeople, takeSettings, takeSheets } from './takeShop.ts';
 import { Clash, takeVisits } from './takeVisits.ts';
 import type { Taken } from './takeVisits.ts';
@@ -43,6 +44,7 @@ export async function importArchive(
   const cars = await takeCars(tx, actor, archive);
   const sheets = await takeSheets(tx, actor, archive, staff.idOf);
   await takeGauges(tx, actor, archive, staff.idOf);
+  await takeLearning(tx, actor, archive, staff.idOf, isEmpty);
   const { faults } = archive;
   let taken = 0;
   let known = 0;

@@ -2,6 +2,7 @@ import type { ArchiveTaken, ArchiveVisit } from '@keen/contract';
 import {
   archiveCarsSchema,
   archiveGaugesSchema,
+  archiveLearningSchema,
   archiveMergesSchema,
   archivePeopleSchema,
   archiveSheetsSchema,
@@ -36,6 +37,7 @@ export interface OpenArchive {
   cars: z.infer<typeof archiveCarsSchema>;
   merges: z.infer<typeof archiveMergesSchema>;
   gauges: z.infer<typeof archiveGaugesSchema>;
+  learning: z.infer<typeof archiveLearningSchema>;
   sheets: z.infer<typeof archiveSheetsSchema>;
   logo: Buffer | null;
   visitCount: number;
@@ -123,6 +125,10 @@ export async function openArchive(path: string): Promise<OpenArchive> {
     gauges: (files.has('gauges.json')
       ? await take('gauges.json', MOST_IN_LIST, archiveGaugesSchema)
       : null) ?? { instruments: [], studies: [] },
+    // Nor had any shop learned then.
+    learning: files.has('learning.json')
+      ? ((await take('learning.json', MOST_IN_LIST, archiveLearningSchema)) ?? [])
+      : [],
     sheets: (await take('sheets.json', MOST_IN_LIST, archiveSheetsSchema)) ?? [],
     logo: Buffer.isBuffer(logo) ? logo : null,
     visitCount,

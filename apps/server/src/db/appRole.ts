@@ -10,6 +10,8 @@ const GRANTS: Record<string, string> = {
   gauge_studies: 'select, insert, update',
   study_readings: 'select, insert, update, delete',
   instruments: 'select, insert, update',
+  learning_runs: 'select, insert, update',
+  learning_evidence: 'select, insert, delete',
   // Derived from the visits by triggers.
   visit_search: 'select',
   due_looks: 'select',
@@ -36,6 +38,7 @@ const FUNCTIONS = [
   'keen_password_link(text)',
   'keen_shared_sheet(text)',
   'keen_shop_ids()',
+  'keen_learning_runs()',
   'keen_erase_customer(uuid, text[])',
   'keen_find_visits(text, integer, integer)',
   'keen_find_cars(text, integer)',

@@ -13,7 +13,7 @@ export type LiveNote =
       after?: number;
     }
   /** Something of the whole shop changed. */
-  | { shopId: string; kind: 'sheets' | 'settings' | 'gauges' }
+  | { shopId: string; kind: 'sheets' | 'settings' | 'gauges' | 'learning' }
   /** An archive is being made or taken in: visits done of all. */
   | { shopId: string; kind: 'archive'; way: 'in' | 'out'; done: number; total: number }
   /** The simulated gauge said something, or broke off. */

@@ -5,6 +5,7 @@ import type {
   DeclinedPage,
   ForecastsHeld,
   InsightQuery,
+  Learning,
 } from '@keen/contract';
 import {
   adviceSchema,
@@ -12,6 +13,7 @@ import {
   declineCostsSchema,
   declinedPageSchema,
   forecastsHeldSchema,
+  learningSchema,
   reliabilitySchema,
 } from '@keen/contract';
 import type { Reliability } from '@keen/core';
@@ -50,6 +52,31 @@ const insightsApi = keenApi.injectEndpoints({
       providesTags: ['Insights'],
       keepUnusedDataFor: 5,
     }),
+    learning: build.query<Learning, void>({
+      query: () => 'insights/learning',
+      responseSchema: learningSchema,
+      providesTags: ['Learning'],
+    }),
+    startLearning: build.mutation<Learning, string>({
+      query: (id) => ({ url: 'insights/learning', method: 'POST', body: { id } }),
+      responseSchema: learningSchema,
+      invalidatesTags: ['Learning'],
+    }),
+    changeLearning: build.mutation<Learning, { id: string; state: 'running' | 'canceled' }>({
+      query: ({ id, state }) => ({
+        url: `insights/learning/${id}`,
+        method: 'PUT',
+        body: { state },
+      }),
+      responseSchema: learningSchema,
+      invalidatesTags: ['Learning'],
+    }),
+    /** Null goes back to the usual constants. */
+    useLearned: build.mutation<Learning, string | null>({
+      query: (runId) => ({ url: 'insights/learning/used', method: 'PUT', body: { runId } }),
+      responseSchema: learningSchema,
+      invalidatesTags: ['Learning'],
+    }),
     /** Latest first, page by page. */
     declined: build.infiniteQuery<DeclinedPage, InsightQuery, string | null>({
       query: ({ queryArg, pageParam: before }) => ({
@@ -69,9 +96,13 @@ const insightsApi = keenApi.injectEndpoints({
 
 export const {
   useAdviceQuery,
+  useChangeLearningMutation,
   useComebacksQuery,
   useDeclineCostsQuery,
   useDeclinedInfiniteQuery,
   useForecastsQuery,
+  useLearningQuery,
   useReliabilityQuery,
+  useStartLearningMutation,
+  useUseLearnedMutation,
 } = insightsApi;

@@ -118,6 +118,7 @@ export const keenApi = createApi({
     'Due',
     'Cars',
     'Gauges',
+    'Learning',
     'Insights',
     'Staff',
     'Audit',

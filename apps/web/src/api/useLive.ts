@@ -41,6 +41,9 @@ export function useLive(): void {
         case 'gauges':
           dispatch(keenApi.util.invalidateTags(['Gauges']));
           break;
+        case 'learning':
+          dispatch(keenApi.util.invalidateTags(['Learning']));
+          break;
         case 'archive':
           void dispatch(shopApi.util.upsertQueryData('archiveProgress', undefined, event.data));
           break;

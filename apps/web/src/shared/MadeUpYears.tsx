@@ -28,21 +28,23 @@ export function MadeUpYears({ session }: { session: Session }) {
               ? `The demo shop’s past broke off at ${years.made} of ${years.cars} cars. It goes on when the shop is started again.`
               : `The demo shop’s two past years are being made up in a simulator: ${years.made} of ${years.cars} cars so far. It goes on by itself and takes some minutes.`}
         </Box>
-        {!isWhole && !years.brokeOff && (
-          <LinearProgress
-            variant="determinate"
-            aria-label="Cars made up"
-            value={Math.round((FULL * years.made) / years.cars)}
-            sx={{ flex: '1 1 140px', maxWidth: 220 }}
-          />
-        )}
         {!isWhole && (
-          <Button
-            size="small"
-            onClick={() => dispatch(keenApi.util.invalidateTags(['Insights', 'Cars']))}
-          >
-            Show what is new
-          </Button>
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flex: '1 1 260px' }}>
+            {!years.brokeOff && (
+              <LinearProgress
+                variant="determinate"
+                aria-label="Cars made up"
+                value={Math.round((FULL * years.made) / years.cars)}
+                sx={{ flex: 1, maxWidth: 220 }}
+              />
+            )}
+            <Button
+              size="small"
+              onClick={() => dispatch(keenApi.util.invalidateTags(['Insights', 'Cars']))}
+            >
+              Show what is new
+            </Button>
+          </Box>
         )}
       </Box>
     </Notice>

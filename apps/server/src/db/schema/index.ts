@@ -5,6 +5,7 @@ export { dueLooks } from './dueLooks.ts';
 export { entries } from './entries.ts';
 export { gaugeStudies, studyReadings } from './gaugeStudies.ts';
 export { instrumentChecks, instruments } from './instruments.ts';
+export { learningEvidence, learningRuns } from './learningRuns.ts';
 export { passwordLinks } from './passwordLinks.ts';
 export { people } from './people.ts';
 export { photos } from './photos.ts';

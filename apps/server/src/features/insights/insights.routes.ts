@@ -1,14 +1,22 @@
-import { declinedQuerySchema, insightQuerySchema } from '@keen/contract';
+import {
+  changeLearningRunSchema,
+  declinedQuerySchema,
+  insightQuerySchema,
+  newLearningRunSchema,
+  useLearnedSchema,
+} from '@keen/contract';
+import type { Context } from '../../context.ts';
 import type { Routes } from '../../http/routes.ts';
-import { validQuery } from '../../http/validate.ts';
+import { validBody, validId, validQuery } from '../../http/validate.ts';
 import { adviceCounts } from './adviceCounts.ts';
 import { chancesHeld } from './chancesHeld.ts';
 import { readComebacks } from './readComebacks.ts';
 import { readForecasts } from './readForecasts.ts';
+import { learningOf, setRunState, startRun, useRun } from './learning.service.ts';
 import { declineCostsOf, declinedPage } from './readDeclines.ts';
 
 /** What the shop's own work teaches its lead. */
-export function mountInsights(routes: Routes): void {
+export function mountInsights(routes: Routes, { learning }: Context): void {
   routes.on('get', '/insights/advice', 'readInsights', async ({ req, res, actor, look }) => {
     const query = validQuery(insightQuerySchema, req);
     res.json(await look((tx) => adviceCounts(tx, actor.shopId, query)));
@@ -32,5 +40,32 @@ export function mountInsights(routes: Routes): void {
   routes.on('get', '/insights/declined', 'readInsights', async ({ req, res, actor, look }) => {
     const query = validQuery(declinedQuerySchema, req);
     res.json(await look((tx) => declinedPage(tx, actor.shopId, query)));
+  });
+
+  routes.on('get', '/insights/learning', 'readInsights', async ({ res, actor, look }) => {
+    res.json(await look((tx) => learningOf(tx, actor.shopId)));
+  });
+  routes.on('post', '/insights/learning', 'changeShop', async ({ req, res, actor, inShop }) => {
+    const { id } = validBody(newLearningRunSchema, req.body);
+    const isAtWork = await inShop((tx) => startRun(tx, actor, id));
+    if (isAtWork) learning.start(actor.shopId, id);
+    res.json(await inShop((tx) => learningOf(tx, actor.shopId)));
+  });
+  // Before the route with an id, which would take the word for one.
+  routes.on('put', '/insights/learning/used', 'changeShop', async ({ req, res, actor, inShop }) => {
+    const { runId } = validBody(useLearnedSchema, req.body);
+    res.json(
+      await inShop(async (tx) => {
+        await useRun(tx, actor, runId, req.ip);
+        return learningOf(tx, actor.shopId);
+      }),
+    );
+  });
+  routes.on('put', '/insights/learning/:id', 'changeShop', async ({ req, res, actor, inShop }) => {
+    const id = validId(req.params.id, 'run');
+    const { state } = validBody(changeLearningRunSchema, req.body);
+    await inShop((tx) => setRunState(tx, actor, id, state));
+    if (state === 'running') learning.start(actor.shopId, id);
+    res.json(await inShop((tx) => learningOf(tx, actor.shopId)));
   });
 }

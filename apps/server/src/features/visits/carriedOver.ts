@@ -5,10 +5,11 @@ import { and, desc, eq, ne } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { visits } from '../../db/schema/index.ts';
 import { instrumentsOf } from '../../db/instrumentRows.ts';
+import { learnedConstants } from '../../db/learnedConstants.ts';
 import { shopSettings } from '../../db/shopSettings.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
-/** What is the shop's own: limits, the spread of its readings, its instruments as they stand today. */
+/** What is the shop's own: limits, the spread of its readings, what it learned, its instruments as they stand. */
 export async function shopFacts(tx: Handle, { shopId }: Actor): Promise<Entry[]> {
   const { limits, readingSpread } = await shopSettings(tx, shopId);
   const { legal, advise } = limits;
@@ -20,6 +21,8 @@ export async function shopFacts(tx: Handle, { shopId }: Actor): Promise<Entry[]>
   if (readingSpread) {
     list.push({ id: randomUUID(), path: 'readingSpread', value: readingSpread.mm, at });
   }
+  const learned = await learnedConstants(tx, shopId);
+  if (learned) list.push({ id: randomUUID(), path: 'constants', value: learned, at });
   const instruments = usedInstruments(await instrumentsOf(tx, shopId));
   if (Object.keys(instruments).length > 0) {
     list.push({ id: randomUUID(), path: 'visit.measure.instruments', value: instruments, at });

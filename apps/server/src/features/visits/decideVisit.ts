@@ -5,9 +5,10 @@ import type { InShop } from '../../db/client.ts';
 import { decisions } from '../../db/schema/index.ts';
 import { shopSettings } from '../../db/shopSettings.ts';
 import { tellLive } from '../../db/tellLive.ts';
+import { caseOf } from '../../db/visitCase.ts';
 import { conflict, invalid } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
-import { caseOf, visitDetail } from './readVisits.ts';
+import { visitDetail } from './readVisits.ts';
 import { decisionRecord } from '../../db/visitRecord.ts';
 
 /**

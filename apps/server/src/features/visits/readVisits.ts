@@ -1,5 +1,4 @@
-import type { CaseFile, Visit, VisitDetail, VisitPage } from '@keen/contract';
-import { draftToCase } from '@keen/core';
+import type { Visit, VisitDetail, VisitPage } from '@keen/contract';
 import { and, asc, eq, inArray, isNull, lt, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import { prepared } from '../../db/client.ts';
@@ -117,11 +116,4 @@ export async function visitDetail(db: Handle, actor: Actor, id: string): Promise
     decisions: decided.map(decisionRecord),
     history: history.map(rowRecord),
   };
-}
-
-/** A visit as a case file, with what earlier visits of the car read of its tires. */
-export function caseOf({ visit, history }: Pick<VisitDetail, 'visit' | 'history'>): CaseFile {
-  const label = [visit.vehicle.label, visit.vehicle.plate].filter(Boolean).join(', ');
-  const before = { arrivedAt: visit.arrivedAt, others: history };
-  return draftToCase(visit.draft, label, {}, before).file;
 }

@@ -7,13 +7,14 @@ import {
   visitsQuerySchema,
 } from '@keen/contract';
 import type { Context } from '../../context.ts';
+import { caseOf } from '../../db/visitCase.ts';
 import { validBody, validId, validQuery } from '../../http/validate.ts';
 import type { Routes } from '../../http/routes.ts';
 import { diagnoseFor } from '../../jobs/diagnosisPool.ts';
 import { appendEntries } from './appendEntries.ts';
 import { setClosed } from './closeVisit.ts';
 import { decide } from './decideVisit.ts';
-import { caseOf, openVisits, searchVisits, visitDetail } from './readVisits.ts';
+import { openVisits, searchVisits, visitDetail } from './readVisits.ts';
 import { importVisit, startVisit } from './startVisit.ts';
 
 export function mountVisits(routes: Routes, { diagnoses }: Context): void {

@@ -17,6 +17,7 @@ import { ChancesHeld } from './ChancesHeld.tsx';
 import { DeclineCosts } from './DeclineCosts.tsx';
 import { DeclinedList } from './DeclinedList.tsx';
 import { ForecastsHeld } from './ForecastsHeld.tsx';
+import { OwnFigures } from './OwnFigures.tsx';
 import { WorkHeld } from './WorkHeld.tsx';
 
 const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
@@ -72,6 +73,7 @@ function LoadedInsights({ session }: { session: Session }) {
               <ChancesHeld query={query} />
               <ForecastsHeld session={session} query={query} />
             </Box>
+            <OwnFigures session={session} />
             <WorkHeld session={session} query={query} />
             <DeclineCosts session={session} query={query} />
             <DeclinedList session={session} query={query} />

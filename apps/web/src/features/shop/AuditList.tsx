@@ -21,6 +21,7 @@ const KIND_WORDS: Record<AuditKind, string> = {
   passwordChanged: 'Changed a password',
   passwordLink: 'Made a password link',
   secondFactor: 'Changed a second factor',
+  constants: 'Changed which figures the diagnosis starts from',
   archiveOut: 'Exported the whole shop',
   archiveIn: 'Imported an archive',
   customerShown: 'Looked at a customer’s data',

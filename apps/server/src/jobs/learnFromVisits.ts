@@ -1,0 +1,202 @@
+import type { CaseFile, LearningResult, LearningStage, ShopConstants } from '@keen/contract';
+import { WHEELS } from '@keen/contract';
+import { carEvidence, createDiagnosisRun, fitConstants, InputError, lineKey } from '@keen/core';
+import type { CarEvidence, FittedConstants, ShopCar } from '@keen/core';
+import { and, eq } from 'drizzle-orm';
+import { inShop } from '../db/client.ts';
+import type { Database, Handle } from '../db/client.ts';
+import { learningEvidence, learningRuns } from '../db/schema/index.ts';
+import { tellLive } from '../db/tellLive.ts';
+import { findCase } from '../db/visitCase.ts';
+
+/** Errors of single cars cancel, so each rests on few sweeps. */
+const SWEEPS = 500;
+/** An advice that is compared needs a steadier answer. */
+const TRYING_SWEEPS = 1_000;
+/** The latest cars, advised with and without what was learned. */
+export const CARS_TRIED = 40;
+const TELL_EVERY_MS = 1_000;
+
+/** How many steps a run of so many cars has. */
+export function stepsOf(cars: number): number {
+  return 2 * cars + Math.min(cars, CARS_TRIED);
+}
+
+/**
+ * Learns a shop's constants from its visits: reads each car twice, fits, and tries the outcome on the latest.
+ * What each car said is saved at once, so a run that broke off goes on where it was; one that was stopped
+ * leaves after the car at hand.
+ */
+export async function learnFromVisits(db: Database, shopId: string, runId: string): Promise<void> {
+  const run = await findRun(db, shopId, runId);
+  if (run?.state !== 'running') return;
+  const work = { db, shopId, runId, visitIds: run.visitIds, told: 0 };
+  const first = await readAll(work, 1, undefined);
+  if (!first) return;
+  const taught = fitConstants(first).constants;
+  if (!(await moveOn(work, 'readingAgain', first.length))) return;
+  const second = await readAll(work, 2, taught);
+  if (!second) return;
+  const fitted = fitConstants(second, taught);
+  if (!(await moveOn(work, 'trying', 2 * run.visitIds.length))) return;
+  const tried = await tryOut(work, fitted);
+  if (!tried) return;
+  const { constants, traits, faultRates, lines, cars, gain } = fitted;
+  const result = { constants, traits, faultRates, lines, cars, gain, tried };
+  await inShop(db, shopId, async (tx) => {
+    const [ended] = await tx
+      .update(learningRuns)
+      .set({ state: 'done', result, done: run.total })
+      .where(running(work))
+      .returning({ id: learningRuns.id });
+    if (!ended) return;
+    await tx
+      .delete(learningEvidence)
+      .where(and(eq(learningEvidence.shopId, shopId), eq(learningEvidence.runId, runId)));
+    await tellLive(tx, { shopId, kind: 'learning' });
+  });
+}
+
+interface Work {
+  db: Database;
+  shopId: string;
+  runId: string;
+  visitIds: readonly string[];
+  /** When the shop's pages were told last, ms. */
+  told: number;
+}
+
+function running({ shopId, runId }: Work) {
+  return and(
+    eq(learningRuns.shopId, shopId),
+    eq(learningRuns.id, runId),
+    eq(learningRuns.state, 'running'),
+  );
+}
+
+function findRun(db: Database, shopId: string, runId: string) {
+  return inShop(db, shopId, async (tx) => {
+    const own = and(eq(learningRuns.shopId, shopId), eq(learningRuns.id, runId));
+    return (await tx.select().from(learningRuns).where(own))[0];
+  });
+}
+
+/** Reads every car that was not read yet. @returns null when the run was stopped */
+async function readAll(
+  work: Work,
+  pass: 1 | 2,
+  by: ShopConstants | undefined,
+): Promise<ShopCar[] | null> {
+  const { db, shopId, runId, visitIds } = work;
+  const saved = () =>
+    inShop(db, shopId, (tx) =>
+      tx
+        .select()
+        .from(learningEvidence)
+        .where(
+          and(
+            eq(learningEvidence.shopId, shopId),
+            eq(learningEvidence.runId, runId),
+            eq(learningEvidence.pass, pass),
+          ),
+        ),
+    );
+  const known = new Set((await saved()).map(({ visitId }) => visitId));
+  let done = (pass - 1) * visitIds.length + known.size;
+  for (const visitId of visitIds) {
+    if (known.has(visitId)) continue;
+    const found = await inShop(db, shopId, (tx) => findCase(tx, shopId, visitId));
+    const evidence = found && evidenceOf(found.file, by);
+    const line = found && lineOf(found.visit.draft.visit?.tires);
+    done++;
+    const goesOn = await inShop(db, shopId, async (tx) => {
+      if (!(await setDone(tx, work, done))) return false;
+      await tx
+        .insert(learningEvidence)
+        .values({ shopId, runId, pass, visitId, evidence, line })
+        .onConflictDoNothing();
+      return true;
+    });
+    if (!goesOn) return null;
+  }
+  const byVisit = new Map((await saved()).map((row) => [row.visitId, row]));
+  // In the run's own order, whatever the order in which they were saved: the folds go by it.
+  return visitIds.flatMap((visitId) => {
+    const row = byVisit.get(visitId);
+    return row?.evidence ? [{ evidence: row.evidence, line: row.line }] : [];
+  });
+}
+
+/** A car that cannot be diagnosed says nothing. */
+function evidenceOf(file: CaseFile, by: ShopConstants | undefined): CarEvidence | null {
+  try {
+    return carEvidence(file, SWEEPS, by);
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
+}
+
+/** The line that all four tires are of, or null. */
+function lineOf(tires: Partial<Record<string, { line?: string | undefined }>> = {}): string | null {
+  const lines = WHEELS.map((wheel) => lineKey(tires[wheel]?.line ?? ''));
+  return lines[0] !== '' && lines.every((line) => line === lines[0]) ? lines[0]! : null;
+}
+
+/** Says how far the run is. @returns false when it was stopped meanwhile */
+async function setDone(tx: Handle, work: Work, done: number): Promise<boolean> {
+  const [row] = await tx
+    .update(learningRuns)
+    .set({ done })
+    .where(running(work))
+    .returning({ id: learningRuns.id });
+  if (!row) return false;
+  const now = Date.now();
+  if (now - work.told >= TELL_EVERY_MS) {
+    work.told = now;
+    await tellLive(tx, { shopId: work.shopId, kind: 'learning' });
+  }
+  return true;
+}
+
+async function moveOn(work: Work, stage: LearningStage, done: number): Promise<boolean> {
+  return inShop(work.db, work.shopId, async (tx) => {
+    const rows = await tx
+      .update(learningRuns)
+      .set({ stage, done })
+      .where(running(work))
+      .returning({ id: learningRuns.id });
+    return rows.length > 0;
+  });
+}
+
+/** Advises the latest cars with and without what was learned. @returns null when the run was stopped */
+async function tryOut(
+  work: Work,
+  { constants }: FittedConstants,
+): Promise<LearningResult['tried'] | null> {
+  const { db, shopId, visitIds } = work;
+  const changed: LearningResult['tried']['changed'] = [];
+  const latest = visitIds.slice(0, CARS_TRIED);
+  for (const [at, visitId] of latest.entries()) {
+    const found = await inShop(db, shopId, (tx) => findCase(tx, shopId, visitId));
+    if (found) {
+      const file = { ...found.file };
+      delete file.constants;
+      const before = adviceOf(file);
+      const after = adviceOf({ ...file, constants });
+      if (before !== after) changed.push({ visitId, before, after });
+    }
+    const goesOn = await inShop(db, shopId, (tx) =>
+      setDone(tx, work, 2 * visitIds.length + at + 1),
+    );
+    if (!goesOn) return null;
+  }
+  return { cars: latest.length, changed };
+}
+
+function adviceOf(file: CaseFile) {
+  const run = createDiagnosisRun(file);
+  run.step(TRYING_SWEEPS);
+  return run.answer().diagnosis.recommendation.action;
+}

@@ -1,0 +1,84 @@
+import type { LearningRun } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { Link as RouterLink } from 'react-router';
+import { saveFile } from '../../shared/saveFile.ts';
+import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
+import { adviceWords } from './adviceWords.ts';
+import { FigureTable } from './FigureTable.tsx';
+import { faultRows, learnedAsCsv, lineRows, traitRows } from './learnedFigures.ts';
+
+type Result = NonNullable<LearningRun['result']>;
+
+/** What a run found, whether it helps, and what it would change. */
+export function LearnedResult({ version, result }: { version: number; result: Result }) {
+  const lines = lineRows(result);
+  return (
+    <Box sx={{ mt: 2.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
+        <Typography variant="h3" sx={{ flex: 1 }}>
+          {helpWords(result.gain)}
+        </Typography>
+        <Button
+          variant="text"
+          onClick={() => saveFile(`figures-${version}.csv`, learnedAsCsv(result), 'text/csv')}
+        >
+          Save as CSV
+        </Button>
+      </Box>
+      <Typography color="textSecondary" sx={{ maxWidth: 860, mb: 1.5 }}>
+        {underIt(result)}
+      </Typography>
+      <Box sx={{ ...SIDE_BY_SIDE, alignItems: 'start' }}>
+        <FigureTable title="How cars wear tires here" rows={traitRows(result)} />
+        <FigureTable title="What is wrong when cars come in" rows={faultRows(result)} />
+        {lines.length > 0 && (
+          <FigureTable title="Tire lines, wear against your others" rows={lines} />
+        )}
+        <Tried tried={result.tried} />
+      </Box>
+    </Box>
+  );
+}
+
+/** The latest cars that would have been advised otherwise. */
+function Tried({ tried: { cars, changed } }: Pick<Result, 'tried'>) {
+  return (
+    <Box>
+      <Typography variant="h3" color="textSecondary">
+        Of the {cars} latest cars, {changed.length === 0 ? 'none' : changed.length} would be advised
+        otherwise{changed.length === 0 ? '.' : ':'}
+      </Typography>
+      <Box component="ul" sx={{ m: 0, mt: 0.5, p: 0, listStyle: 'none' }}>
+        {changed.map(({ visitId, number, plate, before, after }) => (
+          <Box component="li" key={visitId} sx={{ py: 0.5 }}>
+            <Link component={RouterLink} to={`/visits/${visitId}/explain`}>
+              {plate}, visit {number}
+            </Link>
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              : {adviceWords(before)} → {adviceWords(after)}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function helpWords({ interval }: Result['gain']): string {
+  if (interval === null) return 'Whether your own figures help cannot be told yet.';
+  if (interval.low > 0) return 'Your own figures fit your cars better than the usual ones.';
+  if (interval.high < 0) return 'Your own figures fit worse than the usual ones: leave them.';
+  return 'Your own figures fit no better than the usual ones: there is nothing to gain yet.';
+}
+
+function underIt({ cars, gain: { mean, interval } }: Result): string {
+  const times = (log: number) => Math.exp(log).toFixed(2);
+  const held =
+    interval === null
+      ? ''
+      : ` Tried on cars that they were not learned from, what is read of a car is ${times(mean)} times as likely with them (${times(interval.low)} to ${times(interval.high)}).`;
+  return `From ${cars} cars, one visit each, drawn towards the usual figures as long as cars are few.${held} Bold is what differs from the usual beyond chance.`;
+}

@@ -1,0 +1,167 @@
+import type { Learning, LearningRun, Session } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import {
+  useLearningQuery,
+  useStartLearningMutation,
+  useUseLearnedMutation,
+} from '../../api/insightsApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { Loaded } from '../../shared/Loaded.tsx';
+import { mayDo } from '../../shared/mayDo.ts';
+import { nameOf } from '../../shared/nameOf.ts';
+import { newId } from '../../shared/newId.ts';
+import { LearnedResult } from './LearnedResult.tsx';
+import { RunAtWork } from './RunAtWork.tsx';
+
+/** What the diagnosis starts from for cars of this shop: the usual figures, or those its own cars taught. */
+export function OwnFigures({ session }: { session: Session }) {
+  const answer = useLearningQuery();
+  return (
+    <Loaded answer={answer} label="Loading what the diagnosis starts from" height={140}>
+      {(data) => <Figures data={data} session={session} />}
+    </Loaded>
+  );
+}
+
+function Figures({ data, session }: { data: Learning; session: Session }) {
+  const { runs, cars, leastCars } = data;
+  const used = runs.find(({ usedSince }) => usedSince !== null);
+  const [latest] = runs;
+  const ended = runs.filter(({ result }) => result !== null);
+  const [chosenId, choose] = useState<string | null>(null);
+  const shown = ended.find(({ id }) => id === chosenId) ?? ended[0];
+  const mayChange = mayDo(session, 'changeShop');
+  const [start, starting] = useStartLearningMutation();
+  const isAtWork = latest !== undefined && latest.state !== 'done';
+  return (
+    <Box component="section" aria-labelledby="own-figures">
+      <Typography variant="h2" id="own-figures">
+        {headline(data, used)}
+      </Typography>
+      <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
+        How fast tires wear here, how the axles compare and what is usually wrong: before a car is
+        read, the diagnosis starts from figures that hold for most shops. Your own cars can say what
+        holds for yours. Only visits that begin afterwards go by it; no answer that was given
+        changes.
+      </Typography>
+      {isAtWork ? (
+        <RunAtWork run={latest} mayChange={mayChange} />
+      ) : (
+        mayChange && (
+          <Box sx={{ mt: 1.5, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+            <Button
+              variant={shown ? 'outlined' : 'contained'}
+              disabled={cars < leastCars || starting.isLoading}
+              onClick={() => void start(newId())}
+            >
+              {shown ? 'Learn again' : 'Learn'} from {cars} {cars === 1 ? 'car' : 'cars'}
+            </Button>
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {cars < leastCars
+                ? `From ${leastCars} cars on, each read at ten ribs or more, there is something to learn.`
+                : 'The latest visit of each car counts. It takes some minutes and goes on by itself.'}
+            </Box>
+          </Box>
+        )
+      )}
+      {starting.isError && <Failed error={starting.error} />}
+      {shown?.result && (
+        <>
+          <LearnedResult version={shown.version} result={shown.result} />
+          {mayChange && <UseOrNot run={shown} used={used} />}
+          {ended.length > 1 && (
+            <Versions runs={ended} shownId={shown.id} session={session} onChoose={choose} />
+          )}
+        </>
+      )}
+    </Box>
+  );
+}
+
+function headline({ cars, leastCars }: Learning, used: LearningRun | undefined): string {
+  if (used?.result) {
+    return `The diagnosis starts from what ${used.result.cars} of your own cars taught.`;
+  }
+  return cars < leastCars
+    ? `Your own figures? Too few cars to learn from: ${cars} of ${leastCars}.`
+    : 'The diagnosis starts from figures that hold for most shops.';
+}
+
+/** Takes what is shown into use, or goes back to what was before. */
+function UseOrNot({ run, used }: { run: LearningRun; used: LearningRun | undefined }) {
+  const [use, { isLoading, isError, error }] = useUseLearnedMutation();
+  const isUsed = run.id === used?.id;
+  return (
+    <Box sx={{ mt: 2, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+      {isUsed ? (
+        <>
+          <span>
+            In use since {dayjs(run.usedSince).format('D MMM YYYY, HH:mm')}, for visits that began
+            later.
+          </span>
+          <Button disabled={isLoading} onClick={() => void use(null)}>
+            Back to the usual figures
+          </Button>
+        </>
+      ) : (
+        <Button variant="contained" disabled={isLoading} onClick={() => void use(run.id)}>
+          Use for new visits
+        </Button>
+      )}
+      {isError && <Failed error={error} />}
+    </Box>
+  );
+}
+
+interface VersionsProps {
+  runs: readonly LearningRun[];
+  shownId: string;
+  session: Session;
+  onChoose: (id: string) => void;
+}
+
+/** Every time that figures were learned, latest first. */
+function Versions({ runs, shownId, session, onChoose }: VersionsProps) {
+  return (
+    <Box sx={{ mt: 2 }}>
+      <Typography variant="h3" color="textSecondary">
+        Learned so far
+      </Typography>
+      <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {runs.map(({ id, version, at, personId, result, usedSince }) => (
+          <Box
+            component="li"
+            key={id}
+            sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}
+          >
+            <Button
+              variant="text"
+              sx={{ px: 0.5 }}
+              aria-current={id === shownId}
+              onClick={() => onChoose(id)}
+            >
+              Version {version}
+            </Button>
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {dayjs(at).format('D MMM YYYY')}, {nameOf(session, personId)}, {result?.cars} cars
+              {usedSince === null ? '' : ', in use'}
+              {id === shownId ? ', shown above' : ''}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Failed({ error }: { error: unknown }) {
+  return (
+    <Typography role="alert" sx={{ color: 'var(--marker)', mt: 1 }}>
+      {failureOf(error).text}
+    </Typography>
+  );
+}

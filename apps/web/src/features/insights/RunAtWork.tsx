@@ -1,0 +1,50 @@
+import type { LearningRun } from '@keen/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { useChangeLearningMutation } from '../../api/insightsApi.ts';
+import { failureOf } from '../../api/problem.ts';
+
+const FULL = 100;
+
+const STAGES: Record<LearningRun['stage'], string> = {
+  reading: 'Reading the cars',
+  readingAgain: 'Reading them again, by what the first reading taught',
+  trying: 'Trying it on the latest cars',
+};
+
+/** A run that has not ended: how far it is, and stopping it or going on. */
+export function RunAtWork({ run, mayChange }: { run: LearningRun; mayChange: boolean }) {
+  const { id, state, stage, done, total } = run;
+  const [change, { isLoading, isError, error }] = useChangeLearningMutation();
+  const part = Math.round((FULL * done) / Math.max(1, total));
+  const isRunning = state === 'running';
+  return (
+    <Box sx={{ mt: 1.5, maxWidth: 620, display: 'grid', gap: 1 }} role="status">
+      <Box>
+        {isRunning
+          ? `${STAGES[stage]}: ${part} % of the whole is done.`
+          : state === 'canceled'
+            ? `Stopped at ${part} %. What was read is saved.`
+            : `Broke off at ${part} %. What was read is saved.`}
+      </Box>
+      <LinearProgress variant="determinate" aria-label="Learning" value={part} />
+      {mayChange && (
+        <Box>
+          <Button
+            disabled={isLoading}
+            onClick={() => void change({ id, state: isRunning ? 'canceled' : 'running' })}
+          >
+            {isRunning ? 'Stop' : 'Go on'}
+          </Button>
+        </Box>
+      )}
+      {isError && (
+        <Typography role="alert" sx={{ color: 'var(--marker)' }}>
+          {failureOf(error).text}
+        </Typography>
+      )}
+    </Box>
+  );
+}
