@@ -68,6 +68,7 @@ export const CARS: readonly DemoCar[] = [
     waits: 'phone',
     arrivedMinutesAgo: 150,
     history: [12, 24],
+    stored: { place: 'Rack A 4', season: 'winter', onRims: true, monthsAgo: 7 },
   },
   {
     plate: 'RC 3',
@@ -300,7 +301,8 @@ export const CARS: readonly DemoCar[] = [
   {
     plate: 'BL 200 T',
     label: 'Boat tow car',
-    customer: 'Saltmarsh Marina',
+    // Typed with a slip: the garage offers to join it to the marina's other car.
+    customer: 'Saltmarsh Marnia',
     drive: 'awd',
     use: 'towing',
     size: SALOON,
@@ -321,6 +323,7 @@ export const CARS: readonly DemoCar[] = [
       distanceKm: 6_000,
       words: 'After the season, the boat has to go in.',
     },
+    stored: { place: 'Rack C 11', season: 'winter', onRims: false, monthsAgo: 8 },
   },
   {
     plate: 'WG 58 N',

@@ -6,6 +6,7 @@ import type {
   Load,
   Occasion,
   Play,
+  Season,
   TroubleEvent,
   Use,
   Waits,
@@ -59,6 +60,8 @@ export interface DemoCar {
   history: readonly number[];
   /** A visit at which what was advised was declined; the fault has stayed since. */
   declined?: { monthsAgo: number; distanceKm: number; words: string };
+  /** The other season's tires, stored in the shop since so many months ago. */
+  stored?: { place: string; season: Season; onRims: boolean; monthsAgo: number };
   rideHeightMm?: { front: number; rear: number };
   rotatable?: boolean;
   damage?: Partial<Record<Wheel, readonly ('cords' | 'bulge' | 'cut')[]>>;

@@ -232,6 +232,11 @@ function visitEntries(
   if (monthsAgo > 0 || reached('felt')) {
     put('visit.odometer', Math.max(distanceKm, car.odometerKm - monthsAgo * KM_A_MONTH));
   }
+  if (car.stored && monthsAgo === 0) {
+    const { monthsAgo: storedFor, ...stored } = car.stored;
+    const since = new Date(start - storedFor * MONTH_MS).toISOString().slice(0, 10);
+    put('visit.handOver.stored', { ...stored, count: 4, size: car.size.front, since });
+  }
   for (const wheel of WHEELS) {
     put(`tires.${wheel}.size`, car.size[axleOf(wheel)]);
     put(`tires.${wheel}.newDepth`, car.newDepthMm);

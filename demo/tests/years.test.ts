@@ -65,7 +65,8 @@ describe('two made-up years', () => {
 
       it('follow each tire from visit to visit: it wears down until it is changed', () => {
         const told = lives.filter(([car, lived]) => {
-          const { tires } = carStory(lived.map((visit, i) => asKept(car, visit, i + 1)));
+          const { sets } = carStory(lived.map((visit, i) => asKept(car, visit, i + 1)));
+          const tires = sets.flatMap((set) => set.tires);
           const changed = lived
             .slice(0, -1)
             .flatMap(({ decision }) => (decision?.answer === 'yes' ? decision.replace : [])).length;

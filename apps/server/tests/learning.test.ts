@@ -120,8 +120,8 @@ describe('a run', () => {
     // Front tires lost 1.25 times what the rears did, less than the 1.7 that front drive is taken to give.
     expect(result.traits.frontToRear.value).toBeLessThan(0);
     expect(result.lines.map(({ line, cars }) => [line, cars])).toEqual([
-      [LINE.toLowerCase(), 16],
-      ['harbour eco', 15],
+      [LINE, 16],
+      ['Harbour Eco', 15],
     ]);
     expect(result.tried.cars).toBe(CARS);
     for (const { plate, number } of result.tried.changed) {

@@ -32,6 +32,7 @@ const SHOP_TABLES = [
   ['due_looks', 'shop_id'],
   ['tire_lines', 'shop_id'],
   ['car_merges', 'shop_id'],
+  ['customer_merges', 'shop_id'],
   ['gauge_studies', 'shop_id'],
   ['study_readings', 'shop_id'],
   ['instruments', 'shop_id'],

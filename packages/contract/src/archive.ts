@@ -21,7 +21,7 @@ import { keptSheetSchema } from './specSheet.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /**
- * A whole shop as open files in a zip: `shop.json`, `people.json`, `cars.json`, `merges.json`, `sheets.json`, `gauges.json`,
+ * A whole shop as open files in a zip: `shop.json`, `people.json`, `cars.json`, `merges.json`, `customers.json`, `sheets.json`, `gauges.json`,
  * `learning.json`, the logo,
  * and a folder for each visit with `visit.json`, its case file, tables and pictures. The JSON files bring
  * the shop in again; the tables are for other programs.
@@ -88,6 +88,18 @@ export const archiveMergesSchema = z.array(
     carId: z.uuid(),
     mergedId: z.uuid(),
     visitIds: z.array(z.uuid()).max(10_000),
+    personId: z.uuid(),
+    at: momentSchema,
+  }),
+);
+
+/** Names of one customer that were joined, with what the cars that went along said before. */
+export const archiveCustomersSchema = z.array(
+  z.strictObject({
+    id: z.uuid(),
+    name: z.string().max(120),
+    mergedName: z.string().max(120),
+    cars: z.array(z.strictObject({ id: z.uuid(), customer: z.string().max(120) })).max(100_000),
     personId: z.uuid(),
     at: momentSchema,
   }),

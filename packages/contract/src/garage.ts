@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { vehicleRecordSchema, visitSchema } from './api.ts';
 import { visitDraftSchema } from './draft.ts';
-import { dueLookSchema, dueRowSchema } from './handOver.ts';
+import { dueLookSchema, dueRowSchema, storedTiresSchema } from './handOver.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /** The shop's cars, each with its whole life here. */
@@ -80,3 +80,66 @@ export const newCarMergeSchema = z
   .strictObject({ id: z.uuid(), vehicleId: z.uuid() })
   .meta({ id: 'NewCarMerge' });
 export type NewCarMerge = z.infer<typeof newCarMergeSchema>;
+
+/** Which customers, or stored tires, are asked for. */
+export const listQuerySchema = z.object({
+  words: z.string().trim().max(100).optional(),
+  /** What the page before ended with. */
+  after: z.string().max(130).optional(),
+});
+
+/** A customer as the list has it: everybody of one name. */
+export const customerRowSchema = z.strictObject({
+  /** One of the customer's cars, by which the customer is asked for: the latest seen. */
+  carId: z.uuid(),
+  name: z.string(),
+  phone: z.string(),
+  cars: rowNumberSchema,
+  lastVisitAt: momentSchema,
+});
+export type CustomerRow = z.infer<typeof customerRowSchema>;
+
+export const customerPageSchema = z
+  .strictObject({ rows: z.array(customerRowSchema), after: z.string().nullable() })
+  .meta({ id: 'CustomerPage' });
+export type CustomerPage = z.infer<typeof customerPageSchema>;
+
+/** A name under which a customer was entered once more, joined to the customer's own. */
+export const customerMergeSchema = z.strictObject({
+  id: z.uuid(),
+  name: z.string(),
+  cars: rowNumberSchema,
+  personId: z.uuid(),
+  at: momentSchema,
+});
+export type CustomerMerge = z.infer<typeof customerMergeSchema>;
+
+/** A customer with who may be the same, and what was joined. */
+export const customerDetailSchema = customerRowSchema
+  .extend({
+    doubles: z.array(customerRowSchema),
+    /** Latest first. */
+    merges: z.array(customerMergeSchema),
+  })
+  .meta({ id: 'CustomerDetail' });
+export type CustomerDetail = z.infer<typeof customerDetailSchema>;
+
+/** Joins the customer of another car to this car's. */
+export const newCustomerMergeSchema = z
+  .strictObject({ id: z.uuid(), carId: z.uuid() })
+  .meta({ id: 'NewCustomerMerge' });
+export type NewCustomerMerge = z.infer<typeof newCustomerMergeSchema>;
+
+/** Tires that the shop stores, with their car. */
+export const storedRowSchema = z.strictObject({
+  vehicle: vehicleRecordSchema,
+  visitId: z.uuid(),
+  stored: storedTiresSchema,
+});
+export type StoredRow = z.infer<typeof storedRowSchema>;
+
+/** By the day since when they are here, latest first. */
+export const storedPageSchema = z
+  .strictObject({ rows: z.array(storedRowSchema), after: z.string().nullable() })
+  .meta({ id: 'StoredPage' });
+export type StoredPage = z.infer<typeof storedPageSchema>;

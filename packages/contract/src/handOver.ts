@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { unitsSchema } from './caseFile.ts';
-import { LANGUAGES } from './words.ts';
+import { LANGUAGES, SEASONS } from './words.ts';
 
 /** What is looked at again later. */
 export const NEXT_LOOKS = ['nuts', 'recheck', 'tread', 'rotation', 'alignment'] as const;
@@ -20,6 +20,18 @@ export type DueLook = z.infer<typeof dueLookSchema>;
 export const GIVEN = ['printed', 'link', 'notWanted'] as const;
 export type Given = (typeof GIVEN)[number];
 
+/** Tires of the car that the shop stores: the other season's set, as a rule. */
+export const storedTiresSchema = z.strictObject({
+  /** Where they are: shelf, rack, number. */
+  place: z.string().trim().min(1).max(40),
+  count: z.int().min(1).max(8),
+  season: z.enum(SEASONS).optional(),
+  size: z.string().trim().min(1).max(40).optional(),
+  onRims: z.boolean(),
+  since: z.iso.date(),
+});
+export type StoredTires = z.infer<typeof storedTiresSchema>;
+
 export const handOverFields = {
   language: z.enum(LANGUAGES),
   /** The customer's units. */
@@ -28,6 +40,7 @@ export const handOverFields = {
   given: z.enum(GIVEN),
   /** What is due later, for the shop's list. */
   next: z.array(dueLookSchema).max(12),
+  stored: storedTiresSchema,
 } as const;
 
 export const draftHandOverSchema = z.strictObject(handOverFields).partial();

@@ -222,6 +222,7 @@ export type { RotationPlan } from './visit/fitment/rotationPlan.ts';
 export { declinedBefore } from './steps/decide/declinedBefore.ts';
 export type { DeclinedBefore, EarlierVisit } from './steps/decide/declinedBefore.ts';
 export { carStory } from './garage/carStory.ts';
+export type { SetEvent, TireSet } from './garage/tireSets.ts';
 export type { CarStory, WheelStory } from './garage/carStory.ts';
 export type { PastVisit, VisitBefore } from './visit/earlierReadings.ts';
 export type { TireLife, TirePoint } from './visit/tireLives.ts';

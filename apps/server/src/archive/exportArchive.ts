@@ -16,6 +16,7 @@ import { notFound } from '../errors.ts';
 import type { Actor } from '../http/signedIn.ts';
 import { addVisits, endingOf, jsonOf, visitsInOrder } from './exportVisits.ts';
 import type { AddFile } from './exportVisits.ts';
+import { joinedCustomers } from './exportCustomers.ts';
 import { gaugesOf } from './exportGauges.ts';
 import { learningToTake } from './exportLearning.ts';
 import { ZipWriter } from './zipWriter.ts';
@@ -24,6 +25,7 @@ const READ_ME = `A shop as open files.
 
 shop.json, people.json, cars.json, sheets.json  what the shop has, without passwords
 merges.json                                     entries of one car that were joined
+customers.json                                  names of one customer that were joined
 gauges.json                                     gauges with their checks, gauge studies
 learning.json                                   what the diagnosis learned from the shop's own cars
 visits/NUMBER-PLATE/visit.json                  everything entered and decided, with who and when
@@ -53,6 +55,7 @@ export async function exportArchive(
     const add: AddFile = (name, bytes, isPacked = false) => zip.add(name, bytes, { isPacked });
     await addShop(tx, actor, add);
     await add('gauges.json', jsonOf(await gaugesOf(tx, actor.shopId)));
+    await add('customers.json', jsonOf(await joinedCustomers(tx, actor.shopId)));
     await add('learning.json', jsonOf(await learningToTake(tx, actor.shopId)));
     const total = await tx.$count(visits, eq(visits.shopId, actor.shopId));
     let done = 0;

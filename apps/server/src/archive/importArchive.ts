@@ -7,6 +7,7 @@ import { tellLive } from '../db/tellLive.ts';
 import type { Actor } from '../http/signedIn.ts';
 import type { Progress } from './exportArchive.ts';
 import type { OpenArchive } from './openArchive.ts';
+import { takeCustomers } from './takeCustomers.ts';
 import { takeGauges } from './takeGauges.ts';
 import { takeLearning } from './takeLearning.ts';
 import { takeCars, takeMerges, takePeople, takeSettings, takeSheets } from './takeShop.ts';
@@ -43,6 +44,7 @@ export async function importArchive(
   const staff = await takePeople(tx, actor, archive);
   const cars = await takeCars(tx, actor, archive);
   const sheets = await takeSheets(tx, actor, archive, staff.idOf);
+  await takeCustomers(tx, actor, archive, cars.idOf, staff.idOf);
   await takeGauges(tx, actor, archive, staff.idOf);
   await takeLearning(tx, actor, archive, staff.idOf, isEmpty);
   const { faults } = archive;

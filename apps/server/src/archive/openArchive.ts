@@ -1,6 +1,7 @@
 import type { ArchiveTaken, ArchiveVisit } from '@keen/contract';
 import {
   archiveCarsSchema,
+  archiveCustomersSchema,
   archiveGaugesSchema,
   archiveLearningSchema,
   archiveMergesSchema,
@@ -36,6 +37,7 @@ export interface OpenArchive {
   people: z.infer<typeof archivePeopleSchema>;
   cars: z.infer<typeof archiveCarsSchema>;
   merges: z.infer<typeof archiveMergesSchema>;
+  customers: z.infer<typeof archiveCustomersSchema>;
   gauges: z.infer<typeof archiveGaugesSchema>;
   learning: z.infer<typeof archiveLearningSchema>;
   sheets: z.infer<typeof archiveSheetsSchema>;
@@ -120,6 +122,9 @@ export async function openArchive(path: string): Promise<OpenArchive> {
     // Archives from before entries could be joined have none.
     merges: files.has('merges.json')
       ? ((await take('merges.json', MOST_IN_LIST, archiveMergesSchema)) ?? [])
+      : [],
+    customers: files.has('customers.json')
+      ? ((await take('customers.json', MOST_IN_LIST, archiveCustomersSchema)) ?? [])
       : [],
     // Nor any gauges, when they are older still.
     gauges: (files.has('gauges.json')

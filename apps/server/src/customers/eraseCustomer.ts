@@ -1,9 +1,9 @@
 import { PERSONAL_PATHS } from '@keen/contract';
 import { foldEntries } from '@keen/core';
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, ne, or, sql } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
 import { entryRecord } from '../db/entryRecord.ts';
-import { entries, vehicles, visits } from '../db/schema/index.ts';
+import { customerMerges, entries, vehicles, visits } from '../db/schema/index.ts';
 
 /**
  * Erases what names a customer or is theirs: name, telephone, plate, VIN, words, signature, pictures,
@@ -15,6 +15,7 @@ export async function eraseCustomer(
   shopId: string,
   carId: string,
 ): Promise<string[] | null> {
+  await forgetNames(tx, shopId, carId);
   const { rows } = await tx.execute<{ erased: boolean }>(
     sql`select keen_erase_customer(${carId}, array[${sql.join(
       PERSONAL_PATHS.map((path) => sql`${path}`),
@@ -45,4 +46,37 @@ export async function eraseCustomer(
       .where(eq(visits.id, id));
   }
   return list.map(({ id }) => id);
+}
+
+/**
+ * Takes a car's customer out of what names were joined: the car's own line, and the names themselves where no
+ * other car has them.
+ */
+async function forgetNames(tx: Handle, shopId: string, carId: string): Promise<void> {
+  const own = eq(vehicles.shopId, shopId);
+  const [car] = await tx
+    .select({ key: vehicles.customerKey })
+    .from(vehicles)
+    .where(and(own, eq(vehicles.id, carId)));
+  if (!car || car.key === '') return;
+  const ofName = or(eq(customerMerges.key, car.key), eq(customerMerges.mergedKey, car.key));
+  const merges = await tx
+    .select()
+    .from(customerMerges)
+    .where(and(eq(customerMerges.shopId, shopId), ofName));
+  if (merges.length === 0) return;
+  const isLast =
+    (await tx.$count(
+      vehicles,
+      and(own, eq(vehicles.customerKey, car.key), ne(vehicles.id, carId)),
+    )) === 0;
+  for (const { id, cars } of merges) {
+    await tx
+      .update(customerMerges)
+      .set({
+        cars: cars.filter((one) => one.id !== carId),
+        ...(isLast && { name: '', key: '', mergedName: '', mergedKey: '', undoneAt: new Date() }),
+      })
+      .where(and(eq(customerMerges.shopId, shopId), eq(customerMerges.id, id)));
+  }
 }

@@ -7,6 +7,7 @@ const GRANTS: Record<string, string> = {
   vehicles: 'select, insert, update',
   visits: 'select, insert, update',
   car_merges: 'select, insert, update',
+  customer_merges: 'select, insert, update',
   gauge_studies: 'select, insert, update',
   study_readings: 'select, insert, update, delete',
   instruments: 'select, insert, update',
@@ -42,6 +43,7 @@ const FUNCTIONS = [
   'keen_erase_customer(uuid, text[])',
   'keen_find_visits(text, integer, integer)',
   'keen_find_cars(text, integer)',
+  'keen_plain(text)',
 ];
 
 /**

@@ -26,6 +26,9 @@ export type InShop = <T>(work: (tx: Handle) => Promise<T>) => Promise<T>;
 const MAX_CONNECTIONS = 10;
 const CONNECT_MS = 5_000;
 const STATEMENT_MS = 20_000;
+/** Work that the database ended for a deadlock is done again so often. */
+const MOST_TRIES = 3;
+const DEADLOCK = '40P01';
 
 export function connect(url: string): { pool: pg.Pool; db: Database } {
   const pool = new pg.Pool({
@@ -77,13 +80,30 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 /**
  * Runs work in a transaction that sees and writes the rows of one shop only: PostgreSQL's row security
  * goes by the setting, which ends with the transaction. The work's first statements travel with the
- * beginning; should that fail, they see no shop at all.
+ * beginning; should that fail, they see no shop at all. Work may be done again after a deadlock, so it does
+ * nothing that the transaction does not take back.
  */
 export async function inShop<T>(
   db: Database,
   shopId: string,
   work: (tx: Handle) => Promise<T>,
 ): Promise<T> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await once(db, shopId, work);
+    } catch (error) {
+      if (tries === MOST_TRIES || !isDeadlock(error)) throw error;
+    }
+  }
+}
+
+/** Of two that wait for each other the database ends one: it did nothing yet, and does it again. */
+function isDeadlock(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  return ('code' in error && error.code === DEADLOCK) || isDeadlock(error.cause);
+}
+
+async function once<T>(db: Database, shopId: string, work: (tx: Handle) => Promise<T>): Promise<T> {
   const { client, result } = await begun(db, 'begin', shopId, work);
   try {
     await client.query('commit');

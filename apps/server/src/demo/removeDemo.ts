@@ -3,6 +3,7 @@ import type { Database } from '../db/client.ts';
 import {
   auditLog,
   carMerges,
+  customerMerges,
   decisions,
   entries,
   gaugeStudies,
@@ -31,6 +32,7 @@ export async function removeDemo(db: Database): Promise<void> {
       for (const table of [
         auditLog,
         carMerges,
+        customerMerges,
         studyReadings,
         gaugeStudies,
         instrumentChecks,

@@ -137,10 +137,11 @@ function evidenceOf(file: CaseFile, by: ShopConstants | undefined): CarEvidence 
   }
 }
 
-/** The line that all four tires are of, or null. */
+/** The line that all four tires are of, as it was typed, or null. */
 function lineOf(tires: Partial<Record<string, { line?: string | undefined }>> = {}): string | null {
-  const lines = WHEELS.map((wheel) => lineKey(tires[wheel]?.line ?? ''));
-  return lines[0] !== '' && lines.every((line) => line === lines[0]) ? lines[0]! : null;
+  const lines = WHEELS.map((wheel) => tires[wheel]?.line ?? '');
+  const [first = ''] = lines;
+  return first !== '' && lines.every((line) => lineKey(line) === lineKey(first)) ? first : null;
 }
 
 /** Says how far the run is. @returns false when it was stopped meanwhile */

@@ -29,4 +29,37 @@ export const GARAGE_PATHS: readonly ApiPath[] = [
     summary: 'Take a joined entry apart again',
     reply: garage.carDetailSchema,
   },
+  {
+    method: 'get',
+    path: '/api/customers',
+    summary: 'Customers by words, page by page, in order of their names',
+    query: garage.listQuerySchema,
+    reply: garage.customerPageSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/garage/{id}/customer',
+    summary: 'The customer of a car, who may be the same, and what was joined',
+    reply: garage.customerDetailSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/garage/{id}/customer/merges',
+    summary: 'Join the customer of another car to this car’s',
+    body: garage.newCustomerMergeSchema,
+    reply: garage.customerDetailSchema,
+  },
+  {
+    method: 'delete',
+    path: '/api/garage/{id}/customer/merges/{mergeId}',
+    summary: 'Take a joined customer apart again',
+    reply: garage.customerDetailSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/stored-tires',
+    summary: 'Tires that the shop stores, page by page, the latest first',
+    query: garage.listQuerySchema,
+    reply: garage.storedPageSchema,
+  },
 ];

@@ -1,9 +1,11 @@
 import type { Visit } from '@keen/contract';
 import type { Wheel, Work } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../engine/case/wheels.ts';
-import { tireLives } from '../visit/tireLives.ts';
+import { tireLives, wheelsRead } from '../visit/tireLives.ts';
 import type { CarVisit, TireLife } from '../visit/tireLives.ts';
 import { tiresReplaced, workDone } from '../visit/workDone.ts';
+import { tireSets } from './tireSets.ts';
+import type { TireSet } from './tireSets.ts';
 import { rateChange, wearStretches } from './wearRates.ts';
 import type { RateChange, WearStretch } from './wearRates.ts';
 
@@ -19,8 +21,8 @@ export interface WheelStory {
 
 /** What a car's visits say together. */
 export interface CarStory {
-  /** Every tire the car has had, in the order in which they were first read. */
-  tires: TireLife[];
+  /** The sets of tires that the car has had, with the life of each: those on it first. */
+  sets: TireSet[];
   /** Of the tires on the car by its latest visit. */
   wheels: WheelStory[];
   /** The visit between the two latest stretches, and what was done at it; null while there is none. */
@@ -44,6 +46,15 @@ export function carStory(visits: readonly Visit[]): CarStory {
       replaced: tiresReplaced(visit),
     })),
   );
+  const sets = tireSets(
+    tires,
+    ordered.map((visit) => ({
+      id: visit.id,
+      arrivedAt: visit.arrivedAt,
+      replaced: tiresReplaced(visit),
+      read: wheelsRead(visit.draft),
+    })),
+  );
   const wheels = WHEEL_ORDER.flatMap((wheel) => {
     const tire = tires.find(({ mounted }) => mounted === wheel);
     if (!tire) return [];
@@ -53,5 +64,5 @@ export function carStory(visits: readonly Visit[]): CarStory {
   });
   const last = wheels.find(({ change }) => change !== null)?.stretches.at(-1);
   const visit = ordered.find(({ id }) => id === last?.fromVisit);
-  return { tires, wheels, between: visit ? { visit, work: workDone(visit) } : null };
+  return { sets, wheels, between: visit ? { visit, work: workDone(visit) } : null };
 }

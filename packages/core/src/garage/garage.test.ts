@@ -264,6 +264,6 @@ describe('the story of a car', () => {
     const story = carStory([visit(1, draftOf(10_000, four(EVEN)))]);
     expect(story.between).toBeNull();
     expect(story.wheels.map(({ stretches }) => stretches.length)).toEqual([1, 1, 1, 1]);
-    expect(carStory([])).toEqual({ tires: [], wheels: [], between: null });
+    expect(carStory([])).toEqual({ sets: [], wheels: [], between: null });
   });
 });

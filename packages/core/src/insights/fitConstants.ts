@@ -4,12 +4,13 @@ import { CAR_TRAITS, FAULT_KINDS } from '@keen/contract/words';
 import type { CarEvidence } from '../engine/diagnosis/carEvidence.ts';
 import { USUAL_CONSTANTS } from '../engine/diagnosis/usualConstants.ts';
 import { eigenOf, inverseOf } from '../engine/math/smallMatrix.ts';
+import { lineKey } from '../visit/constantsFor.ts';
 import { meanOver } from './interval.ts';
 import type { Mean } from './interval.ts';
 import { fitPopulation, logMarginal } from './population.ts';
 import type { Member, Population } from './population.ts';
 
-/** What one car of the shop says, and the line of its tires; null where they are not of one line. */
+/** What one car of the shop says, and the line of its tires as it was typed; null where they are not of one. */
 export interface ShopCar {
   evidence: CarEvidence;
   line: string | null;
@@ -87,11 +88,12 @@ export function fitConstants(
     constants: constantsOf(learned),
     traits,
     faultRates: rates,
-    lines: lines.map((line, at) => ({
-      line,
-      cars: cars.filter((car) => car.line === line).length,
-      rate: { value: population.group[at]!.mean, sd: population.group[at]!.sd },
-    })),
+    lines: lines.map((key, at) => {
+      const fitted = cars.flatMap(({ line }) =>
+        line !== null && lineKey(line) === key ? [line] : [],
+      );
+      return { line: fitted[0]!, cars: fitted.length, rate: figureOf(population.group[at]!) };
+    }),
     cars: cars.length,
     gain: meanOver(gains),
   };
@@ -128,16 +130,16 @@ function learn(cars: readonly ShopCar[], readBy: ShopConstants): Learned {
   };
 }
 
-/** Lines of more than one car, most cars first. */
+/** Keys of lines of more than one car, most cars first. */
 function linesOf(cars: readonly ShopCar[]): string[] {
   const counts = new Map<string, number>();
   for (const { line } of cars) {
-    if (line !== null) counts.set(line, (counts.get(line) ?? 0) + 1);
+    if (line !== null) counts.set(lineKey(line), (counts.get(lineKey(line)) ?? 0) + 1);
   }
   return [...counts]
     .filter(([, count]) => count > 1)
     .toSorted(([a, n], [b, m]) => m - n || (a < b ? -1 : 1))
-    .map(([line]) => line);
+    .map(([key]) => key);
 }
 
 /**
@@ -159,7 +161,7 @@ function memberOf(
   );
   const { values, vectors } = eigenOf(scaled);
   const own = values.map((value) => Math.max(0, value - 1));
-  const group = line === null ? -1 : lines.indexOf(line);
+  const group = line === null ? -1 : lines.indexOf(lineKey(line));
   return {
     linear: held.map(({ mean, sd }, i) => {
       const said = scaled[i]!.reduce(
@@ -244,6 +246,10 @@ function gainOf(
     return sum + Math.log(likely(rates[kind].value) / likely(USUAL_CONSTANTS.faultRates[kind]));
   }, 0);
   return car.evidence.weight * traits + faults;
+}
+
+function figureOf({ mean, sd }: { mean: number; sd: number }): LearnedFigure {
+  return { value: mean, sd };
 }
 
 function constantsOf({ population, rates }: Learned): ShopConstants {

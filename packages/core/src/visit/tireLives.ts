@@ -125,15 +125,28 @@ function marksOf(draft: VisitDraft, wheel: Wheel): Marks {
   };
 }
 
-function pointOf(visit: CarVisit, wheel: Wheel): TirePoint | null {
-  const tire = visit.draft.tires?.[wheel];
+/** Wheels of whose tread at least one rib was read. */
+export function wheelsRead(draft: VisitDraft): Wheel[] {
+  return WHEEL_ORDER.filter((wheel) =>
+    Object.values(ribsRead(draft, wheel)).some((mm) => mm !== null),
+  );
+}
+
+/** Mean depth of each rib over the places read, mm; null for a rib that was not read. */
+function ribsRead(draft: VisitDraft, wheel: Wheel): Record<Rib, number | null> {
   const ribs = { inner: null, centre: null, outer: null } as Record<Rib, number | null>;
   for (const rib of RIBS) {
-    const read = (tire?.stations ?? [])
+    const read = (draft.tires?.[wheel]?.stations ?? [])
       .map((station) => station[rib])
       .filter((mm) => typeof mm === 'number');
     if (read.length > 0) ribs[rib] = read.reduce((sum, mm) => sum + mm, 0) / read.length;
   }
+  return ribs;
+}
+
+function pointOf(visit: CarVisit, wheel: Wheel): TirePoint | null {
+  const tire = visit.draft.tires?.[wheel];
+  const ribs = ribsRead(visit.draft, wheel);
   if (RIBS.every((rib) => ribs[rib] === null)) return null;
   return {
     visitId: visit.id,

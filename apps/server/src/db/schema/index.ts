@@ -1,5 +1,6 @@
 export { auditLog } from './auditLog.ts';
 export { carMerges } from './carMerges.ts';
+export { customerMerges } from './customerMerges.ts';
 export { decisions } from './decisions.ts';
 export { dueLooks } from './dueLooks.ts';
 export { entries } from './entries.ts';

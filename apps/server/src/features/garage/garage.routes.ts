@@ -1,8 +1,16 @@
-import { garageQuerySchema, newCarMergeSchema } from '@keen/contract';
+import {
+  garageQuerySchema,
+  listQuerySchema,
+  newCarMergeSchema,
+  newCustomerMergeSchema,
+} from '@keen/contract';
 import type { Routes } from '../../http/routes.ts';
 import { validBody, validId, validQuery } from '../../http/validate.ts';
 import { carDetail, garagePage } from './readGarage.ts';
 import { mergeCars, undoMerge } from './mergeCars.ts';
+import { mergeCustomers, undoCustomerMerge } from './mergeCustomers.ts';
+import { customerDetail, customerPage } from './readCustomers.ts';
+import { storedPage } from './readStored.ts';
 
 /** The shop's cars and their lives. */
 export function mountGarage(routes: Routes): void {
@@ -35,5 +43,39 @@ export function mountGarage(routes: Routes): void {
         return carDetail(tx, actor, id);
       }),
     );
+  });
+  routes.on('get', '/customers', 'read', async ({ req, res, actor, look }) => {
+    const query = validQuery(listQuerySchema, req);
+    res.json(await look((tx) => customerPage(tx, actor, query)));
+  });
+  routes.on('get', '/garage/:id/customer', 'read', async ({ req, res, actor, look }) => {
+    const id = validId(req.params.id, 'car');
+    res.json(await look((tx) => customerDetail(tx, actor, id)));
+  });
+  routes.on('post', '/garage/:id/customer/merges', 'changeCars', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const order = validBody(newCustomerMergeSchema, req.body);
+    const id = validId(req.params.id, 'car');
+    res.json(
+      await inShop(async (tx) => {
+        await mergeCustomers(tx, actor, id, order);
+        return customerDetail(tx, actor, id);
+      }),
+    );
+  });
+  routes.on('delete', '/garage/:id/customer/merges/:mergeId', 'changeCars', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'car');
+    const mergeId = validId(req.params.mergeId, 'merge');
+    res.json(
+      await inShop(async (tx) => {
+        await undoCustomerMerge(tx, actor, mergeId);
+        return customerDetail(tx, actor, id);
+      }),
+    );
+  });
+  routes.on('get', '/stored-tires', 'read', async ({ req, res, actor, look }) => {
+    const query = validQuery(listQuerySchema, req);
+    res.json(await look((tx) => storedPage(tx, actor, query)));
   });
 }

@@ -2,6 +2,7 @@ import type { ChangeVehicle, TireLine, VehicleRecord } from '@keen/contract';
 import { checkVin } from '@keen/core';
 import { and, asc, desc, eq, inArray, isNull, ne, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
+import { joinedName } from '../../db/joinedName.ts';
 import { livingCars } from '../../db/livingCars.ts';
 import { plateKeyOf } from '../../db/plateKey.ts';
 import { tireLines as lines, vehicles, visits } from '../../db/schema/index.ts';
@@ -75,7 +76,14 @@ export async function changeVehicle(
   const [row] = await tx
     .update(vehicles)
     // A plate that is not changed leaves its key alone; so does an empty change everything.
-    .set({ ...change, ...(plateKey === undefined ? {} : { plateKey }), shopId })
+    .set({
+      ...change,
+      ...(change.customer !== undefined && {
+        customer: await joinedName(tx, shopId, change.customer),
+      }),
+      ...(plateKey === undefined ? {} : { plateKey }),
+      shopId,
+    })
     .where(and(eq(vehicles.id, id), eq(vehicles.shopId, shopId)))
     .returning();
   if (!row) throw notFound('car');

@@ -59,6 +59,7 @@ export async function carriedOver(
   // The customer reads what the customer read.
   carry('visit.handOver.language', visit?.handOver?.language);
   carry('visit.handOver.units', visit?.handOver?.units);
+  carry('visit.handOver.stored', visit?.handOver?.stored);
   const { car } = visit ?? {};
   carry('visit.car.rack', car?.rack);
   carry('visit.car.driver', car?.driver);

@@ -4,6 +4,7 @@ import { visitTakes } from '@keen/contract';
 import { caseToChanges } from '@keen/core';
 import { and, eq, max, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
+import { joinedName } from '../../db/joinedName.ts';
 import { livingCars } from '../../db/livingCars.ts';
 import { plateKeyOf } from '../../db/plateKey.ts';
 import { vehicles, visits } from '../../db/schema/index.ts';
@@ -66,9 +67,10 @@ async function vehicleFor(tx: Handle, actor: Actor, vehicle: NewVisit['vehicle']
   }
   const plateKey = plateKeyOf(vehicle.plate);
   // Two people who take in the same plate at once get the same car.
+  const customer = await joinedName(tx, actor.shopId, vehicle.customer);
   await tx
     .insert(vehicles)
-    .values({ ...vehicle, shopId: actor.shopId, plateKey })
+    .values({ ...vehicle, customer, shopId: actor.shopId, plateKey })
     .onConflictDoNothing();
   const [kept] = await tx
     .select({ id: vehicles.id })

@@ -1,0 +1,67 @@
+import type { listQuerySchema, StoredPage, StoredTires } from '@keen/contract';
+import { and, desc, eq, getTableColumns, isNull, sql } from 'drizzle-orm';
+import type { z } from 'zod';
+import type { Handle } from '../../db/client.ts';
+import { vehicles, visits } from '../../db/schema/index.ts';
+import { vehicleRecord } from '../../db/vehicleRecord.ts';
+import { invalid } from '../../errors.ts';
+import type { Actor } from '../../http/signedIn.ts';
+
+const PAGE = 50;
+const PLACE_IN_LIST = /^\d{4}-\d{2}-\d{2}\.[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/;
+
+const stored = sql<StoredTires>`${visits.draft} #> '{visit,handOver,stored}'`;
+const since = sql<string>`${visits.draft} #>> '{visit,handOver,stored,since}'`;
+
+/**
+ * Tires that the shop stores, by the latest visit of each car, those that came last first.
+ * @throws {AppError} 400 for an `after` that no page ended with
+ */
+export async function storedPage(
+  db: Handle,
+  { shopId }: Actor,
+  { words = '', after }: z.infer<typeof listQuerySchema>,
+): Promise<StoredPage> {
+  if (after !== undefined && !PLACE_IN_LIST.test(after)) {
+    throw invalid([{ path: 'after', expected: 'what the page before of this list ended with' }]);
+  }
+  const older =
+    after === undefined
+      ? undefined
+      : sql`(${since}, ${visits.id}) < (${after.slice(0, 10)}, ${after.slice(11)}::uuid)`;
+  const fitting = words
+    .split(/\s+/)
+    .filter(Boolean)
+    .map(
+      (word) =>
+        sql`position(keen_plain(${word}) in ${vehicles.search} || ' ' || keen_plain(
+          concat_ws(' ', ${stored} ->> 'place', ${stored} ->> 'size'))) > 0`,
+    );
+  const rows = await db
+    .select({ vehicle: getTableColumns(vehicles), visitId: visits.id, stored })
+    .from(visits)
+    .innerJoin(vehicles, and(eq(vehicles.shopId, shopId), eq(vehicles.id, visits.vehicleId)))
+    .where(
+      and(
+        eq(visits.shopId, shopId),
+        sql`${stored} is not null`,
+        // What an earlier visit says has come along to the latest, or is over.
+        eq(visits.arrivedAt, vehicles.lastVisitAt),
+        isNull(vehicles.mergedInto),
+        older,
+        ...fitting,
+      ),
+    )
+    .orderBy(desc(since), desc(visits.id))
+    .limit(PAGE + 1);
+  const page = rows.slice(0, PAGE);
+  const last = page.at(-1);
+  return {
+    rows: page.map((row) => ({
+      vehicle: vehicleRecord(row.vehicle, null),
+      visitId: row.visitId,
+      stored: row.stored,
+    })),
+    after: rows.length > PAGE && last ? `${last.stored.since}.${last.visitId}` : null,
+  };
+}
