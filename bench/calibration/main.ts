@@ -1,12 +1,15 @@
 import { availableParallelism } from 'node:os';
 import { parseArgs } from 'node:util';
 import { Worker } from 'node:worker_threads';
-import { FULL_SWEEPS } from '@keen/core';
+import type { ShopConstants } from '@keen/contract';
+import { fitConstants, FULL_SWEEPS, USUAL_CONSTANTS } from '@keen/core';
+import type { FittedConstants, ShopCar } from '@keen/core';
 import { FAULTS } from '@keen/core/engine';
 import { chartReadings, scoreCars, scoreFlags, WORLD_NAMES } from '@keen/simulator';
 import type { CarScores, FlagScores, Reading, WorldName } from '@keen/simulator';
 import { binEdges, binRows, train } from './boosting.ts';
 import type { CarRead, Fell, Task } from './readCars.ts';
+import type { ShopCarRead, ShopCarTask } from './readShopCar.ts';
 import type { SpreadRead, SpreadTask } from './readSpread.ts';
 import type { VisitsRead, VisitTask } from './readVisits.ts';
 
@@ -16,8 +19,10 @@ import type { VisitsRead, VisitTask } from './readVisits.ts';
  * knows the constants of each car's physics.
  *
  *     npm run calibration -- [--cars 1000] [--sweeps N] [--first 1] [--training 6000] [--world own,other,patch]
+ *         [--part cars,spread,visits,learning]
  */
 
+const PARTS = ['cars', 'spread', 'visits', 'learning'];
 const { values } = parseArgs({
   options: {
     cars: { type: 'string', default: '1000' },
@@ -25,6 +30,7 @@ const { values } = parseArgs({
     first: { type: 'string', default: '1' },
     training: { type: 'string', default: '6000' },
     world: { type: 'string', default: WORLD_NAMES.join(',') },
+    part: { type: 'string', default: PARTS.join(',') },
   },
 });
 const cars = Number(values.cars);
@@ -39,15 +45,48 @@ if (![cars, sweeps, first].every((n) => Number.isInteger(n) && n > 0) || !(train
 }
 const unknown = worlds.find((world) => !WORLD_NAMES.includes(world));
 if (unknown !== undefined) throw new RangeError(`--world: there is no ${unknown}`);
+const parts = values.part.split(',');
+const unknownPart = parts.find((part) => !PARTS.includes(part));
+if (unknownPart !== undefined) throw new RangeError(`--part: there is no ${unknownPart}`);
 
 /** A hand of half a 32nd, and a worse one. */
 const SPREADS_MM = [0.4, 0.6];
 /** Cars that train the learner have seeds far from those that are read. */
 const FIRST_TRAINING = 5_000_000;
+/** Cars that a shop learns its constants from, and where their seeds begin. */
+const CARS_TO_LEARN_FROM = 200;
+const FIRST_OF_SHOP = 8_000_000;
+const LEARNING_SWEEPS = 500;
+/**
+ * Shops by what is true of their cars: one as is usual, one that differs in all, one in faults alone, as in a
+ * town of kerbs and soft tires (invented).
+ */
+const DIFFERENT_FAULTS: ShopConstants['faultRates'] = {
+  frontToe: 0.5,
+  rearToe: 0.08,
+  camber: 0.15,
+  pressure: 0.45,
+  bounce: 0.05,
+  looseness: 0.2,
+  hardCornering: 0.05,
+};
+const SHOPS: Record<string, ShopConstants | undefined> = {
+  'as is usual': undefined,
+  'other faults': { traits: USUAL_CONSTANTS.traits, faultRates: DIFFERENT_FAULTS },
+  'other wear and faults': {
+    traits: {
+      wearRate: { mean: 0.25, sd: 0.25 },
+      frontToRear: { mean: 0.08, sd: 0.1 },
+      crown: { mean: 0.05, sd: 0.04 },
+      hand: { mean: 0.03, sd: 0.03 },
+    },
+    faultRates: DIFFERENT_FAULTS,
+  },
+};
 
 /** Reads cars on all cores, with progress on standard error. */
 function readAll<Read>(
-  module: './readCars.ts' | './readSpread.ts' | './readVisits.ts',
+  module: './readCars.ts' | './readShopCar.ts' | './readSpread.ts' | './readVisits.ts',
   tasks: readonly unknown[],
   label: string,
 ): Promise<Read[]> {
@@ -251,7 +290,62 @@ function reportSpread(world: WorldName, sdMm: number, read: readonly SpreadRead[
   );
 }
 
-for (const world of worlds) {
+/** What a shop learns from its own cars, as the server does it: read, fitted, read again, fitted. */
+async function learnShop(
+  world: WorldName,
+  shop: ShopConstants | undefined,
+  label: string,
+): Promise<FittedConstants> {
+  const pass = async (by?: ShopConstants): Promise<ShopCar[]> => {
+    const tasks = Array.from({ length: CARS_TO_LEARN_FROM }, (_, i): ShopCarTask => ({
+      seed: FIRST_OF_SHOP + i,
+      world,
+      sweeps: LEARNING_SWEEPS,
+      shop,
+      by,
+    }));
+    const read = await readAll<ShopCarRead>('./readShopCar.ts', tasks, label);
+    return read.flatMap(({ evidence }) => (evidence ? [{ evidence, line: null }] : []));
+  };
+  const taught = fitConstants(await pass()).constants;
+  return fitConstants(await pass(taught), taught);
+}
+
+/** What it is worth, on cars that were held out, that a shop learned its own constants. */
+async function reportLearning(world: WorldName): Promise<void> {
+  const rows: (string | number)[][] = [];
+  for (const [name, shop] of Object.entries(SHOPS)) {
+    const label = `${world}, a shop of ${name}`;
+    const { constants, gain } = await learnShop(world, shop, `${label}, learned from`);
+    const tasks = Array.from({ length: cars }, (_, i): ShopCarTask => ({
+      seed: first + i,
+      world,
+      sweeps,
+      shop,
+      learned: constants,
+    }));
+    const read = await readAll<ShopCarRead>('./readShopCar.ts', tasks, label);
+    const truths = read.map(({ faults }) => ({ faults, excessMm: [] }));
+    const scores = [read.map(({ usual }) => usual!), read.map(({ own }) => own!)].map((readings) =>
+      scoreFlags(truths, readings),
+    );
+    const means = (key: (typeof KEYS)[number]) =>
+      scores.map((flags) => mean(flags.map((flag) => flag[key])));
+    rows.push([name, gain.mean, ...means('logLoss'), ...means('calibrationError')]);
+    console.error(`\n${label}: ${JSON.stringify(constants)}`);
+  }
+  console.log(
+    `\nShops of the world '${world}' that learned from ${CARS_TO_LEARN_FROM} cars, read on ${cars} others, ${sweeps} sweeps\n`,
+  );
+  console.log(
+    table([
+      ['cars of the shop', 'gain', 'usual logLoss', 'own logLoss', 'usual ece', 'own ece'],
+      ...rows,
+    ]),
+  );
+}
+
+async function reportCars(world: WorldName): Promise<void> {
   const task = (seed: number, isForTraining: boolean): Task => ({
     seed,
     world,
@@ -269,6 +363,9 @@ for (const world of worlds) {
     world,
   );
   report(world, read, trained.length > 0 ? learn(trained) : () => ({ chances: [], ranked: [] }));
+}
+
+async function reportSpreads(world: WorldName): Promise<void> {
   for (const sdMm of SPREADS_MM) {
     const tasks = Array.from({ length: cars }, (_, i): SpreadTask => ({
       seed: first + i,
@@ -279,6 +376,9 @@ for (const world of worlds) {
     const label = `${world}, readings to ${sdMm} mm`;
     reportSpread(world, sdMm, await readAll<SpreadRead>('./readSpread.ts', tasks, label));
   }
+}
+
+async function reportAllVisits(world: WorldName): Promise<void> {
   for (const visits of [2, 3]) {
     const tasks = Array.from({ length: cars }, (_, i): VisitTask => ({
       seed: first + i,
@@ -289,4 +389,14 @@ for (const world of worlds) {
     const label = `${world}, ${visits} visits`;
     reportVisits(world, visits, await readAll<VisitsRead>('./readVisits.ts', tasks, label));
   }
+}
+
+const REPORTS: Record<(typeof PARTS)[number], (world: WorldName) => Promise<void>> = {
+  cars: reportCars,
+  spread: reportSpreads,
+  visits: reportAllVisits,
+  learning: reportLearning,
+};
+for (const world of worlds) {
+  for (const part of parts) await REPORTS[part]!(world);
 }

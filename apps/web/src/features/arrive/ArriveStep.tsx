@@ -18,6 +18,8 @@ import { useState } from 'react';
 import { COMPLAINT_WORDS } from '../../shared/complaintWords.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
+import { Notice } from '../../shared/Notice.tsx';
+import { storedWords } from '../../shared/tireWords.ts';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { useEnter } from '../../shared/useEnter.ts';
 import { useVisit } from '../../shared/visitContext.ts';
@@ -60,12 +62,18 @@ export function ArriveStep() {
   const [isNew] = useState(draft.visit?.words === undefined && draft.complaints === undefined);
   const hasKeyboard = useMediaQuery('(hover: hover) and (pointer: fine)', { noSsr: true });
   const complaints = draft.complaints ?? [];
+  const stored = draft.visit?.handOver?.stored;
 
   return (
     <Box sx={{ display: 'grid', gap: 2.75, maxWidth: 720 }}>
       <Typography variant="h1" component="h2">
         What brings the car in?
       </Typography>
+      {stored && (
+        <Notice>
+          <strong>Stored here:</strong> {storedWords(stored)}
+        </Notice>
+      )}
       <SavingField
         label="In the customer’s words"
         value={draft.visit?.words ?? ''}

@@ -4,12 +4,12 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import type { ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useMergeCarsMutation, useUndoMergeMutation } from '../../api/garageApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { JoinRow } from './JoinRow.tsx';
 
 /** Entries that may be this car once more: joined with one press, taken apart with another. */
 export function CarDoubles({ car, people }: { car: CarDetail; people: readonly Person[] }) {
@@ -26,7 +26,7 @@ export function CarDoubles({ car, people }: { car: CarDetail; people: readonly P
       </Typography>
       {failure && <Notice kind="caution">{failureOf(failure).text}</Notice>}
       {doubles.map((other) => (
-        <Row key={other.id}>
+        <JoinRow key={other.id}>
           <Box sx={{ flex: 1 }}>
             <Link component={RouterLink} to={`/garage/${other.id}`}>
               {other.plate}
@@ -44,10 +44,10 @@ export function CarDoubles({ car, people }: { car: CarDetail; people: readonly P
           >
             It is this car: join
           </Button>
-        </Row>
+        </JoinRow>
       ))}
       {merges.map(({ id, vehicle: other, visits, personId, at }) => (
-        <Row key={id}>
+        <JoinRow key={id}>
           <Box sx={{ flex: 1 }}>
             {other.plate} was joined to this car, {visits === 1 ? '1 visit' : `${visits} visits`}
             <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
@@ -63,25 +63,8 @@ export function CarDoubles({ car, people }: { car: CarDetail; people: readonly P
           >
             Undo
           </Button>
-        </Row>
+        </JoinRow>
       ))}
-    </Box>
-  );
-}
-
-function Row({ children }: { children: ReactNode }) {
-  return (
-    <Box
-      sx={{
-        borderTop: '1px solid var(--hairline)',
-        py: 1,
-        display: 'flex',
-        flexWrap: 'wrap',
-        gap: 2,
-        alignItems: 'center',
-      }}
-    >
-      {children}
     </Box>
   );
 }

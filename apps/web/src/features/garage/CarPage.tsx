@@ -161,7 +161,7 @@ function Car({ car, session }: { car: CarDetail; session: Session }) {
         )}
         <CarDoubles car={car} people={session.people} />
         <DueOfCar car={car} />
-        <TireList story={story} units={units} />
+        <TireList story={story} stored={visits[0]?.draft.visit?.handOver?.stored} units={units} />
         <VisitLog
           visits={visits}
           shownId={shown?.id ?? null}
@@ -198,16 +198,18 @@ function CarHead({ car }: { car: CarDetail }) {
     <Box>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', flexWrap: 'wrap' }}>
         <Box sx={{ flex: '1 1 180px' }}>
-          <Box>{vehicle.customer || 'No customer noted'}</Box>
+          <Box>
+            {vehicle.customer ? (
+              <Link component={RouterLink} to={`/garage/${vehicle.id}/fleet`}>
+                {vehicle.customer}
+                {customerCars > 1 ? `, all ${customerCars} cars` : ''}
+              </Link>
+            ) : (
+              'No customer noted'
+            )}
+          </Box>
           {vehicle.phone && (
             <Link href={`tel:${vehicle.phone.replace(/[^+\d]/g, '')}`}>{vehicle.phone}</Link>
-          )}
-          {customerCars > 1 && (
-            <Box>
-              <Link component={RouterLink} to={`/garage/${vehicle.id}/fleet`}>
-                All {customerCars} cars of this customer
-              </Link>
-            </Box>
           )}
           {vehicle.vin && <Box sx={{ color: 'text.secondary' }}>VIN {vehicle.vin}</Box>}
         </Box>

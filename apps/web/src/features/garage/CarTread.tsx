@@ -94,11 +94,11 @@ function agedTires(visit: Visit, story: CarStory): Record<Wheel, SectionTire> {
 }
 
 function ribsBefore(
-  { tires }: CarStory,
+  { sets }: CarStory,
   visitId: string,
   wheel: Wheel,
 ): Record<Rib, number | null> | null {
-  for (const { points } of tires) {
+  for (const { points } of sets.flatMap(({ tires }) => tires)) {
     const at = points.findIndex((point) => point.visitId === visitId && point.wheel === wheel);
     if (at > 0) return points[at - 1]!.ribs;
   }

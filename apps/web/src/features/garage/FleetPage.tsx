@@ -25,6 +25,7 @@ import { PageTitle } from '../../shared/PageTitle.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
+import { CustomerDoubles } from './CustomerDoubles.tsx';
 import { CauseCosts } from './CauseCosts.tsx';
 import { SizeNeeds } from './SizeNeeds.tsx';
 import { fleetAsCsv } from './fleetAsCsv.ts';
@@ -49,7 +50,7 @@ export function FleetPage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Fleet</PageTitle>
+        <PageTitle>Customer</PageTitle>
       </TopBar>
       <LoadedFleet session={session} vehicleId={vehicleId} />
     </Box>
@@ -77,7 +78,7 @@ function LoadedFleet({ session, vehicleId }: { session: Session; vehicleId: stri
     >
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
         <Box sx={{ flex: '1 1 300px' }}>
-          <Typography variant="h1">{customer ?? 'Fleet'}</Typography>
+          <Typography variant="h1">{customer ?? 'Customer'}</Typography>
           <Typography color="textSecondary" role="status">
             {isWorking
               ? `Working out ${cars.length} of ${total || 'its'} cars`
@@ -107,6 +108,7 @@ function LoadedFleet({ session, vehicleId }: { session: Session; vehicleId: stri
           <Button onClick={retry}>Try again</Button>
         </Box>
       )}
+      <CustomerDoubles carId={vehicleId} session={session} />
       <Needs fleet={fleet} today={today} currency={session.shop.settings.prices.currency} />
       <Box component="section">
         <Typography variant="h2">By when tires are needed</Typography>

@@ -1,54 +1,53 @@
-import type { GarageRow } from '@keen/contract';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import MuiLink from '@mui/material/Link';
-import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
-import dayjs from 'dayjs';
-import { memo, useRef, useState } from 'react';
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useDebounce } from 'use-debounce';
-import { useCarsInfiniteQuery } from '../../api/garageApi.ts';
+import { useCustomerQuery } from '../../api/garageApi.ts';
 import { useSessionQuery } from '../../api/keenApi.ts';
-import { failureOf } from '../../api/problem.ts';
-import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
-import { DUE_WORDS } from '../../shared/dueWords.ts';
+import { Choice } from '../../shared/Choice.tsx';
 import { MadeUpYears } from '../../shared/MadeUpYears.tsx';
-import { MoreRows } from '../../shared/MoreRows.tsx';
-import { Notice } from '../../shared/Notice.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { SearchField } from '../../shared/SearchField.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
-import { focusRow } from '../../shared/focusRow.ts';
+import { CarList } from './CarList.tsx';
+import { CustomerList } from './CustomerList.tsx';
+import { StoredList } from './StoredList.tsx';
 
 const SHORTCUTS = [
   { keys: ['/'], what: 'search' },
-  { keys: ['↑', '↓'], what: 'from car to car' },
+  { keys: ['↑', '↓'], what: 'from row to row' },
   { keys: ['Enter'], what: 'open' },
   { keys: ['T'], what: 'back to today' },
 ];
 /** The list is asked for once typing has paused for this long. */
 const TYPING_MS = 200;
 
-/** Every car that has been here, found by whatever one remembers of it. */
+const LISTS = [
+  { value: 'cars', label: 'Cars' },
+  { value: 'customers', label: 'Customers' },
+  { value: 'stored', label: 'Stored tires' },
+] as const;
+type ListName = (typeof LISTS)[number]['value'];
+const WHAT: Record<ListName, string> = {
+  cars: 'Plate, car, customer, telephone, VIN, tire size',
+  customers: 'Name, telephone, or one of their cars',
+  stored: 'Place, size, plate, customer',
+};
+
+/** Every car, customer and stored set of tires, found by whatever one remembers of it. */
 export function GaragePage() {
   const { data: session } = useSessionQuery();
   const [words, setWords] = useState('');
   const [asked] = useDebounce(words.trim(), TYPING_MS);
-  const [params] = useSearchParams();
+  const [params, setParams] = useSearchParams();
   const customerOf = params.get('customerOf');
-  const scope = customerOf === null ? { words: asked } : { customerOf };
-  const cars = useCarsInfiniteQuery(scope, { refetchOnMountOrArgChange: true });
-  const list = useRef<HTMLUListElement>(null);
+  const list = LISTS.find(({ value }) => value === params.get('list'))?.value ?? 'cars';
   const navigate = useNavigate();
   useHotkeys('t', () => void navigate('/'));
-  useHotkeys(['up', 'down'], ({ key }) => focusRow(list.current, key === 'ArrowDown' ? 1 : -1), {
-    preventDefault: true,
-    enableOnFormTags: ['input'],
-  });
   if (!session) return null;
-  const rows = cars.data?.pages.flatMap((page) => page.rows);
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
@@ -65,145 +64,53 @@ export function GaragePage() {
         }}
       >
         {customerOf === null ? (
-          <SearchField
-            label="Search the cars"
-            placeholder="Plate, car, customer, telephone, VIN, tire size"
-            value={words}
-            onChange={setWords}
-            sx={{ width: '100%', maxWidth: 520, mb: 1.5 }}
-          />
+          <Box sx={{ display: 'flex', gap: 2, rowGap: 1, flexWrap: 'wrap', mb: 1.5 }}>
+            <Choice
+              label="What is listed"
+              hideLabel
+              options={LISTS}
+              value={list}
+              onChange={(next) => next && setParams(next === 'cars' ? {} : { list: next })}
+            />
+            <SearchField
+              label={`Search the ${LISTS.find(({ value }) => value === list)!.label.toLowerCase()}`}
+              placeholder={WHAT[list]}
+              value={words}
+              onChange={setWords}
+              sx={{ flex: '1 1 280px', maxWidth: 520 }}
+            />
+          </Box>
         ) : (
-          <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap', mb: 1.5 }}>
-            <Typography variant="h1">
-              {rows?.[0] ? `Cars of ${rows[0].vehicle.customer}` : 'Cars of this customer'}
-            </Typography>
-            <MuiLink component={Link} to="/garage">
-              All cars
-            </MuiLink>
-          </Box>
+          <CustomerHead carId={customerOf} />
         )}
-        <MadeUpYears session={session} />
-        {cars.error && (
-          <Box sx={{ my: 2, display: 'flex', gap: 2, alignItems: 'center' }}>
-            <Notice kind="caution">{failureOf(cars.error).text}</Notice>
-            <Button onClick={() => void cars.refetch()}>Try again</Button>
-          </Box>
-        )}
-        {cars.isLoading && (
-          <Box role="status" aria-label="Loading the cars">
-            <Skeleton variant="rectangular" height={320} sx={{ bgcolor: 'var(--hairline)' }} />
-          </Box>
-        )}
-        {rows?.length === 0 && (
-          <Box sx={{ py: 6, textAlign: 'center' }}>
-            <Typography variant="h2" gutterBottom>
-              {asked === '' ? 'No car has been here yet.' : 'No car fits this search.'}
-            </Typography>
-            <Typography color="textSecondary">
-              {asked === ''
-                ? 'A car comes into the garage with its first visit.'
-                : 'Every word must fit: plate, car, customer, telephone, VIN or tire size.'}
-            </Typography>
-          </Box>
-        )}
-        <Box
-          component="ul"
-          ref={list}
-          aria-label="Cars"
-          aria-busy={cars.isFetching}
-          sx={{ listStyle: 'none', m: 0, p: 0 }}
-        >
-          {rows?.map((row) => (
-            <CarRow key={row.vehicle.id} row={row} />
-          ))}
+        <Box sx={{ '&:not(:empty)': { mb: 2 } }}>
+          <MadeUpYears session={session} />
         </Box>
-        {cars.hasNextPage && (
-          <MoreRows
-            label="More cars"
-            isLoading={cars.isFetching}
-            hasFailed={cars.isError}
-            onMore={() => void cars.fetchNextPage()}
-          />
+        {customerOf !== null ? (
+          <CarList scope={{ customerOf }} />
+        ) : list === 'cars' ? (
+          <CarList scope={{ words: asked }} />
+        ) : list === 'customers' ? (
+          <CustomerList words={asked} />
+        ) : (
+          <StoredList words={asked} />
         )}
       </Box>
     </Box>
   );
 }
 
-/** A car: its tread at the latest visit, its name, when it was here, what is due. */
-const CarRow = memo(function CarRow({ row }: { row: GarageRow }) {
-  const { vehicle, last, visits, due } = row;
-  const isLate = due !== null && dayjs(due.on).isBefore(dayjs().startOf('day'));
+/** Whose cars are listed, and the way back to all. */
+function CustomerHead({ carId }: { carId: string }) {
+  const { data: customer } = useCustomerQuery(carId);
   return (
-    <Box
-      component="li"
-      sx={{
-        borderTop: '1px solid var(--hairline)',
-        contentVisibility: 'auto',
-        containIntrinsicSize: 'auto 65px',
-      }}
-    >
-      <Box
-        component={Link}
-        to={`/garage/${vehicle.id}`}
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: '138px 1fr', md: '150px 1.6fr 1fr 1.3fr' },
-          columnGap: { xs: 1.5, md: 2.5 },
-          alignItems: 'center',
-          py: 1,
-          px: 0.5,
-          minHeight: 56,
-          color: 'inherit',
-          textDecoration: 'none',
-          '&:hover, &:focus-visible': { bgcolor: 'var(--sheet)' },
-        }}
-      >
-        <TreadMiniature draft={last?.draft ?? {}} />
-        <Box sx={{ minWidth: 0 }}>
-          <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
-            <Box
-              component="span"
-              className="condensed"
-              sx={{ fontSize: '1.15rem', fontWeight: 700, whiteSpace: 'nowrap' }}
-            >
-              {vehicle.plate}
-            </Box>
-            <Box
-              component="span"
-              sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
-            >
-              {vehicle.label}
-            </Box>
-          </Box>
-          <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-            {[vehicle.customer, vehicle.phone].filter(Boolean).join(', ')}
-          </Box>
-        </Box>
-        <Box
-          sx={{ color: 'text.secondary', fontSize: '0.9rem', gridColumn: { xs: 2, md: 'auto' } }}
-        >
-          {last ? dayjs(last.arrivedAt).format('D MMM YYYY') : 'no visit'}
-          <Box sx={{ fontSize: '0.85rem' }}>{visits === 1 ? '1 visit' : `${visits} visits`}</Box>
-        </Box>
-        <Box
-          sx={{
-            fontSize: '0.9rem',
-            gridColumn: { xs: 2, md: 'auto' },
-            color: isLate ? 'var(--marker)' : 'text.secondary',
-          }}
-        >
-          {due && (
-            <>
-              {isLate && '◆ '}
-              {DUE_WORDS[due.what]}
-              <Box sx={{ fontSize: '0.85rem' }}>
-                {isLate ? 'overdue since' : 'due'} {dayjs(due.on).format('D MMM YYYY')}
-              </Box>
-            </>
-          )}
-        </Box>
-      </Box>
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap', mb: 1.5 }}>
+      <Typography variant="h1">
+        {customer ? `Cars of ${customer.name}` : 'Cars of this customer'}
+      </Typography>
+      <MuiLink component={Link} to="/garage">
+        All cars
+      </MuiLink>
     </Box>
   );
-});
+}

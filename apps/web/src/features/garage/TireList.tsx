@@ -1,61 +1,113 @@
-import type { Units, Wheel } from '@keen/contract';
+import type { StoredTires, Units, Wheel } from '@keen/contract';
 import { RIBS } from '@keen/contract';
-import type { CarStory, TireLife } from '@keen/core';
+import type { CarStory, SetEvent, TireLife, TireSet } from '@keen/core';
 import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
+import { Link as RouterLink } from 'react-router';
 import { DEPTH_UNIT_WORDS, showDepth, showDistance } from '../../shared/format.ts';
+import { SEASON_WORDS, storedWords } from '../../shared/tireWords.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
-import { tireSets } from './tireSets.ts';
 
-const SEASON_WORDS = { summer: 'summer', allSeason: 'all-season', winter: 'winter' };
+interface TireListProps {
+  story: CarStory;
+  /** Tires of the car that the shop stores, by its latest visit. */
+  stored: StoredTires | undefined;
+  units: Units;
+}
 
-/** The sets of tires that the car has had: what they are, how long they have run, where they are now. */
-export function TireList({ story, units }: { story: CarStory; units: Units }) {
-  const sets = tireSets(story.tires);
-  if (sets.length === 0) return null;
+/** The sets of tires that the car has had, with the life of each. */
+export function TireList({ story, stored, units }: TireListProps) {
+  const { sets } = story;
+  if (sets.length === 0 && !stored) return null;
   return (
     <Box component="section">
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         Tires
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {sets.map(({ key, tires, isMounted }) => {
-          const [tire] = tires;
-          return (
-            <Box
-              component="li"
-              key={key}
-              sx={{
-                borderTop: '1px solid var(--hairline)',
-                py: 1,
-                display: 'grid',
-                gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
-                columnGap: 2,
-                color: isMounted ? undefined : 'text.secondary',
-              }}
-            >
-              <Box>
-                <strong>{nameOf(tire!)}</strong>
-                <Box sx={{ color: 'text.secondary' }}>
-                  {[tire!.size, tire!.dateCode && `week and year ${tire!.dateCode}`]
-                    .filter(Boolean)
-                    .join(', ')}
-                </Box>
-              </Box>
-              <Box>
-                {isMounted ? `On the car: ${placesOf(tires)}` : 'Off the car'}
-                <Box sx={{ color: 'text.secondary' }}>
-                  {runOf(tires, units)}
-                  {lowestOf(tires, units)}
-                </Box>
-              </Box>
-            </Box>
-          );
-        })}
+        {stored && (
+          <Box component="li" sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>
+            <strong>Stored here:</strong> {storedWords(stored)}
+          </Box>
+        )}
+        {sets.map((set) => (
+          <SetRow key={set.key} set={set} units={units} />
+        ))}
       </Box>
     </Box>
   );
+}
+
+function SetRow({ set, units }: { set: TireSet; units: Units }) {
+  const { tires, isMounted, events } = set;
+  const [tire] = tires;
+  const isGone = events.at(-1)?.kind === 'replaced';
+  return (
+    <Box
+      component="li"
+      sx={{
+        borderTop: '1px solid var(--hairline)',
+        py: 1,
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+        columnGap: 2,
+        color: isMounted ? undefined : 'text.secondary',
+      }}
+    >
+      <Box>
+        <strong>{nameOf(tire!)}</strong>
+        <Box sx={{ color: 'text.secondary' }}>
+          {[tire!.size, tire!.dateCode && `week and year ${tire!.dateCode}`]
+            .filter(Boolean)
+            .join(', ')}
+        </Box>
+        <Box sx={{ color: 'text.secondary' }}>
+          {isMounted
+            ? `On the car: ${placesOf(tires.flatMap(({ mounted }) => mounted ?? []))}`
+            : isGone
+              ? 'Replaced'
+              : 'Off the car'}
+        </Box>
+        <Box sx={{ color: 'text.secondary' }}>
+          {runOf(tires, units)}
+          {lowestOf(tires, units)}
+        </Box>
+      </Box>
+      <Box component="ol" aria-label="Its life" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {events.map((event) => (
+          <Box
+            component="li"
+            key={`${event.visitId} ${event.kind}`}
+            sx={{ display: 'flex', gap: 1.5, color: 'text.secondary' }}
+          >
+            <Box component="span" sx={{ minWidth: 78 }}>
+              {dayjs(event.at).format('MMM YYYY')}
+            </Box>
+            <Link component={RouterLink} to={`/visits/${event.visitId}/read`} color="inherit">
+              {eventWords(event)}
+            </Link>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function eventWords({ kind, wheels }: SetEvent): string {
+  switch (kind) {
+    case 'firstSeen':
+      return `first read, ${placesOf(wheels)}`;
+    case 'moved':
+      return `changed places, now ${placesOf(wheels)}`;
+    case 'takenOff':
+      return 'other tires were on';
+    case 'backOn':
+      return `back on, ${placesOf(wheels)}`;
+    case 'replaced':
+      return 'replaced';
+  }
 }
 
 function nameOf(tire: TireLife): string {
@@ -66,8 +118,7 @@ function nameOf(tire: TireLife): string {
     : 'Tires, line not noted';
 }
 
-function placesOf(tires: readonly TireLife[]): string {
-  const wheels = tires.flatMap(({ mounted }) => (mounted ? [mounted] : []));
+function placesOf(wheels: readonly Wheel[]): string {
   const is = (...list: Wheel[]) =>
     wheels.length === list.length && list.every((wheel) => wheels.includes(wheel));
   if (is('lf', 'rf', 'lr', 'rr')) return 'all four';
@@ -77,15 +128,8 @@ function placesOf(tires: readonly TireLife[]): string {
 }
 
 function runOf(tires: readonly TireLife[], { distance }: Units): string {
-  const first = tires.flatMap(({ points }) => points[0]!.at).toSorted()[0]!;
-  const last = tires
-    .flatMap(({ points }) => points.at(-1)!.at)
-    .toSorted()
-    .at(-1)!;
   const km = Math.max(...tires.map(({ points }) => points.at(-1)!.km ?? 0));
-  const [from, to] = [dayjs(first).format('MMM YYYY'), dayjs(last).format('MMM YYYY')];
-  const seen = from === to ? `seen ${from}` : `seen ${from} to ${to}`;
-  return km > 0 ? `${showDistance(km, distance)} ${distance}, ${seen}` : seen;
+  return km > 0 ? `${showDistance(km, distance)} ${distance}` : 'distance not noted';
 }
 
 function lowestOf(tires: readonly TireLife[], { depth }: Units): string {

@@ -73,6 +73,14 @@ const show = (detail: CarDetail, answers = {}) =>
     answers: { [`GET /api${CAR}`]: detail, ...answers },
   });
 
+const CUSTOMER = {
+  carId: id(1),
+  name: 'Tess Ter',
+  phone: '0123 555 010',
+  cars: 3,
+  lastVisitAt: '2026-03-01T09:00:00.000Z',
+};
+
 describe('GaragePage', () => {
   const row = (n: number, change: Partial<GarageRow> = {}): GarageRow => ({
     vehicle: { ...VEHICLE, id: id(n), plate: `T ${n}` },
@@ -112,7 +120,10 @@ describe('GaragePage', () => {
   it('shows the cars of one customer where it came from one of them', async () => {
     const { queries } = showPage(<GaragePage />, {
       at: `/?customerOf=${id(1)}`,
-      answers: { 'GET /api/garage': { rows: [row(1), row(2)], after: null } },
+      answers: {
+        'GET /api/garage': { rows: [row(1), row(2)], after: null },
+        [`GET /api/garage/${id(1)}/customer`]: { ...CUSTOMER, doubles: [], merges: [] },
+      },
     });
     await screen.findByRole('heading', { name: 'Cars of Tess Ter' });
     expect(queries('GET /api/garage')).toEqual([`?customerOf=${id(1)}`]);
@@ -183,7 +194,9 @@ describe('CarPage', () => {
     expect(screen.getByText(/new: left front, right front/)).toBeVisible();
     expect(screen.getByText('Wanted it so')).toBeVisible();
     expect(screen.getByText('On the car: both rear')).toBeVisible();
-    expect(screen.getByText('Off the car')).toBeVisible();
+    expect(screen.getByText('Replaced')).toBeVisible();
+    const lives = screen.getAllByRole('list', { name: 'Its life' });
+    expect(lives[0]).toHaveTextContent('Mar 2026first read, both rear');
   });
 
   it('joins an entry that looks the same, and takes it apart again', async () => {

@@ -11,6 +11,7 @@ import { UnitChoices } from '../../shared/UnitChoices.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { NextChecks } from './NextChecks.tsx';
 import { SheetLinks } from './SheetLinks.tsx';
+import { StoredHere } from './StoredHere.tsx';
 import { usePaper } from './usePaper.ts';
 import { VisitFiles } from './VisitFiles.tsx';
 
@@ -40,6 +41,7 @@ export function HandOverStep() {
     <Box sx={{ display: 'grid', gap: 3.5, maxWidth: 820 }}>
       <ForTheCustomer />
       <NextChecks />
+      <StoredHere />
       <VisitFiles />
       <Leaving />
     </Box>

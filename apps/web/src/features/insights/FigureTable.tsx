@@ -8,12 +8,16 @@ interface FigureTableProps {
 }
 
 const HEIGHT = 14;
-const WIDTH = 150;
+const WIDTH = 96;
 
 /** Figures of the shop beside the usual ones: each with its place on a scale, the usual one as a stroke. */
 export function FigureTable({ title, rows }: FigureTableProps) {
   return (
-    <Box component="table" aria-label={title} sx={{ ...FIGURES, '& td:last-of-type': { pr: 0 } }}>
+    <Box
+      component="table"
+      aria-label={title}
+      sx={{ ...FIGURES, '& thead th': { whiteSpace: 'nowrap' } }}
+    >
       <thead>
         <tr>
           <th scope="col">{title}</th>
@@ -48,7 +52,7 @@ export function FigureTable({ title, rows }: FigureTableProps) {
             <Box
               component="td"
               aria-hidden
-              sx={{ width: WIDTH + 24, display: { xs: 'none', md: 'table-cell' } }}
+              sx={{ width: WIDTH + 12, display: { xs: 'none', md: 'table-cell' } }}
             >
               <Place at={at} isDifferent={isDifferent} />
             </Box>

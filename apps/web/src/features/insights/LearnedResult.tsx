@@ -18,7 +18,7 @@ export function LearnedResult({ version, result }: { version: number; result: Re
   return (
     <Box sx={{ mt: 2.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
-        <Typography variant="h3" sx={{ flex: 1 }}>
+        <Typography component="h3" sx={{ flex: 1, fontWeight: 700, fontSize: '1.1rem' }}>
           {helpWords(result.gain)}
         </Typography>
         <Button
@@ -32,11 +32,9 @@ export function LearnedResult({ version, result }: { version: number; result: Re
         {underIt(result)}
       </Typography>
       <Box sx={{ ...SIDE_BY_SIDE, alignItems: 'start' }}>
-        <FigureTable title="How cars wear tires here" rows={traitRows(result)} />
-        <FigureTable title="What is wrong when cars come in" rows={faultRows(result)} />
-        {lines.length > 0 && (
-          <FigureTable title="Tire lines, wear against your others" rows={lines} />
-        )}
+        <FigureTable title="Wear" rows={traitRows(result)} />
+        <FigureTable title="Cars that come in with" rows={faultRows(result)} />
+        {lines.length > 0 && <FigureTable title="Wear by tire line" rows={lines} />}
         <Tried tried={result.tried} />
       </Box>
     </Box>

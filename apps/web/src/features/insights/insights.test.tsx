@@ -76,6 +76,7 @@ const show = (
   showPage(<InsightsPage />, {
     answers: {
       'GET /api/session': session,
+      'GET /api/insights/learning': { runs: [], cars: 0, leastCars: 30 },
       'GET /api/insights/advice': typeof counts === 'number' ? counts : { counts },
       'GET /api/insights/declined': { rows, before: null },
       'GET /api/insights/reliability': held,

@@ -23,19 +23,19 @@ export interface FigureRow {
 const Z = 1.959964;
 
 const TRAITS: Record<CarTrait, { what: string; show: (value: number) => string; reach: number }> = {
-  wearRate: { what: 'Wear, against the usual', show: factor(1), reach: 0.5 },
-  frontToRear: { what: 'Front axle’s wear against the rear’s', show: factor(2), reach: 0.3 },
-  crown: { what: 'Load that tires put on both shoulders', show: signed, reach: 0.12 },
-  hand: { what: 'Load that bends and road put to one side', show: signed, reach: 0.1 },
+  wearRate: { what: 'All tires', show: factor(1), reach: 0.5 },
+  frontToRear: { what: 'Front axle against rear', show: factor(2), reach: 0.3 },
+  crown: { what: 'Load on both shoulders', show: signed, reach: 0.12 },
+  hand: { what: 'Load moved by bends', show: signed, reach: 0.1 },
 };
 const FAULTS: Record<FaultKind, string> = {
-  frontToe: 'Front toe out of its limits',
-  rearToe: 'Rear toe out of its limits',
-  camber: 'Camber of some wheel out',
-  pressure: 'Pressure of some tire out',
-  bounce: 'A damper or balance at fault',
+  frontToe: 'Front toe out',
+  rearToe: 'Rear toe out',
+  camber: 'Some camber out',
+  pressure: 'Some pressure out',
+  bounce: 'Bad damper or balance',
   looseness: 'Loose joints',
-  hardCornering: 'Driven hard through bends',
+  hardCornering: 'Hard driving in bends',
 };
 /** The longest that a rate's scale goes. */
 const MOST_RATE = 0.7;

@@ -1,0 +1,46 @@
+import type { CustomerRow } from '@keen/contract';
+import Box from '@mui/material/Box';
+import dayjs from 'dayjs';
+import { useCustomersInfiniteQuery } from '../../api/garageApi.ts';
+import { ListLink } from './ListLink.tsx';
+import { PagedList } from './PagedList.tsx';
+
+/** The shop's customers, in order of their names. */
+export function CustomerList({ words }: { words: string }) {
+  const customers = useCustomersInfiniteQuery(words, { refetchOnMountOrArgChange: true });
+  return (
+    <PagedList
+      label="Customers"
+      pages={customers}
+      empty={
+        words === ''
+          ? {
+              title: 'No customer has been noted yet.',
+              text: 'A customer is noted with a car, at its first visit or later.',
+            }
+          : {
+              title: 'No customer fits this search.',
+              text: 'Every word must fit: name, telephone, or one of their cars.',
+            }
+      }
+      rowOf={(row) => <Row key={row.carId} row={row} />}
+    />
+  );
+}
+
+function Row({ row: { carId, name, phone, cars, lastVisitAt } }: { row: CustomerRow }) {
+  return (
+    <ListLink to={`/garage/${carId}/fleet`} columns="1.6fr 1fr 1.3fr">
+      <Box>
+        <strong>{name}</strong>
+        <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>{phone}</Box>
+      </Box>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
+        {cars === 1 ? '1 car' : `${cars} cars`}
+      </Box>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
+        last here {dayjs(lastVisitAt).format('D MMM YYYY')}
+      </Box>
+    </ListLink>
+  );
+}
