@@ -87,3 +87,47 @@ test('a plate that was typed wrong is joined to its car, leads there, and is tak
   await page.getByRole('button', { name: `Take ${wrong} apart again` }).click();
   await expect(visits).toHaveCount(1);
 });
+
+test('a customer whose name was typed wrong is joined, leads on, and is taken apart again', async ({
+  page,
+}) => {
+  await comeIn(page);
+  await page.goto('/garage');
+  await page.getByRole('button', { name: 'Customers' }).click();
+  await page.getByLabel('Search the customers').fill('marnia');
+  await page.getByRole('link', { name: /Saltmarsh Marnia/ }).click();
+  await page.getByRole('link', { name: 'Saltmarsh Marina' }).click();
+  await expect(page.getByRole('heading', { name: 'Saltmarsh Marina' })).toBeVisible();
+  await page.getByRole('button', { name: 'The same customer: join' }).click();
+  await expect(page.getByRole('heading', { name: 'Joined names' })).toBeVisible();
+  const cars = page.getByRole('list', { name: 'Cars of the fleet' }).getByRole('listitem');
+  await expect(cars).toHaveCount(2);
+  await page.getByRole('button', { name: 'Take Saltmarsh Marnia apart again' }).click();
+  await expect(page.getByRole('heading', { name: 'Entered twice?' })).toBeVisible();
+  await expect(cars).toHaveCount(1);
+});
+
+test('tires that stay here have a place, are found by it, and may be moved', async ({
+  page,
+}) => {
+  await comeIn(page);
+  await page.goto('/garage?list=stored');
+  await page.getByLabel('Search the stored tires').fill('rack a 4');
+  await page.getByRole('link', { name: /Rack A 4/ }).click();
+  await expect(page.getByText('Stored here:')).toBeVisible();
+  await page
+    .getByRole('link', { name: /visit \d+/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: /Hand over/ }).click();
+  const stored = page.getByRole('region', { name: 'Tires stored here' });
+  await stored.getByRole('button', { name: 'Change' }).click();
+  await stored.getByLabel('Place').fill('');
+  await stored.getByRole('button', { name: 'Save' }).click();
+  await expect(stored.getByText('Where they can be found again')).toBeVisible();
+  await stored.getByLabel('Place').fill('Attic 9');
+  await stored.getByRole('button', { name: 'Save' }).click();
+  await expect(stored.getByText(/4 winter tires, .* at Attic 9 since/)).toBeVisible();
+  await page.goto('/garage?list=stored');
+  await expect(page.getByRole('link', { name: /Attic 9/ })).toBeVisible();
+});

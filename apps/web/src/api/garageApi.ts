@@ -76,7 +76,7 @@ const garageApi = keenApi.injectEndpoints({
       providesTags: ['Cars'],
     }),
     /** The customer of a car. */
-    customer: build.query<CustomerDetail, string>({
+    carCustomer: build.query<CustomerDetail, string>({
       query: (carId) => `garage/${carId}/customer`,
       responseSchema: customerDetailSchema,
       providesTags: ['Cars'],
@@ -119,7 +119,7 @@ const garageApi = keenApi.injectEndpoints({
 export const {
   useCarsInfiniteQuery,
   useCarQuery,
-  useCustomerQuery,
+  useCarCustomerQuery,
   useCustomersInfiniteQuery,
   useLazyCarQuery,
   useMergeCarsMutation,

@@ -12,6 +12,7 @@ import { createRouter } from './router.tsx';
 import type { createStore } from './store.ts';
 import { createKeenTheme } from './theme.ts';
 import type { Scheme } from './tokens.ts';
+import { useIsPrinting } from './useIsPrinting.ts';
 
 export function App({ store }: { store: ReturnType<typeof createStore> }) {
   return (
@@ -26,7 +27,7 @@ function Inked() {
   const { data: session } = useSessionQuery();
   const deviceIsDark = useMediaQuery('(prefers-color-scheme: dark)');
   const wanted = session?.preferences.theme ?? 'system';
-  const isPrinting = useMediaQuery('print');
+  const isPrinting = useIsPrinting();
   const chosen: Scheme = wanted === 'system' ? (deviceIsDark ? 'dark' : 'light') : wanted;
   // Paper is light, whatever the screen is.
   const scheme: Scheme = isPrinting ? 'light' : chosen;

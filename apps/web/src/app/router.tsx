@@ -8,6 +8,8 @@ export function createRouter() {
   return createBrowserRouter([
     {
       errorElement: <CrashPage />,
+      // While the first page is fetched there is the frame that came with the document.
+      hydrateFallbackElement: <></>,
       children: [
         {
           path: '/sign-in',

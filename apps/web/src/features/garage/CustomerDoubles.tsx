@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { Link as RouterLink } from 'react-router';
 import {
-  useCustomerQuery,
+  useCarCustomerQuery,
   useMergeCustomersMutation,
   useUndoCustomerMergeMutation,
 } from '../../api/garageApi.ts';
@@ -18,7 +18,7 @@ import { JoinRow } from './JoinRow.tsx';
 
 /** Names that may be this customer once more: joined with one press, taken apart with another. */
 export function CustomerDoubles({ carId, session }: { carId: string; session: Session }) {
-  const { data: customer } = useCustomerQuery(carId);
+  const { data: customer } = useCarCustomerQuery(carId);
   const [merge, merging] = useMergeCustomersMutation();
   const [undo, undoing] = useUndoCustomerMergeMutation();
   if (!customer || customer.doubles.length + customer.merges.length === 0) return null;

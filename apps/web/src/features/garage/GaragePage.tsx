@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useDebounce } from 'use-debounce';
-import { useCustomerQuery } from '../../api/garageApi.ts';
+import { useCarCustomerQuery } from '../../api/garageApi.ts';
 import { useSessionQuery } from '../../api/keenApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { MadeUpYears } from '../../shared/MadeUpYears.tsx';
@@ -102,7 +102,7 @@ export function GaragePage() {
 
 /** Whose cars are listed, and the way back to all. */
 function CustomerHead({ carId }: { carId: string }) {
-  const { data: customer } = useCustomerQuery(carId);
+  const { data: customer } = useCarCustomerQuery(carId);
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap', mb: 1.5 }}>
       <Typography variant="h1">
