@@ -1,5 +1,5 @@
 import { visitTakes } from '@keen/contract';
-import { caseToChanges, foldEntries } from '@keen/core';
+import { caseToChanges, createDiagnosisRun, foldEntries, forecastOf } from '@keen/core';
 import { simulateCar } from '@keen/simulator';
 import type pg from 'pg';
 
@@ -9,6 +9,10 @@ export const ENTRIES_PER_VISIT = 20;
 export const OPEN_VISITS = 30;
 const TEMPLATES = 200;
 const AT_ONCE = 50_000;
+/** Of so many visits one ends with a decision; its diagnosis is one of a few. */
+const VISITS_PER_DECISION = 3;
+const DECISION_TEMPLATES = 20;
+const DECISION_SWEEPS = 100;
 
 /** An id made from a name in SQL, of the form that the API takes. */
 const idOf = (name: string) =>
@@ -121,6 +125,15 @@ export async function fillShop(
         [shopId, personId, from, to, COMPLAINTS],
       );
     }
+    await owner.query(
+      `insert into decisions (id, shop_id, visit_id, action, advised, replace, answer, reason, diagnosis, forecast, entry_seq, person_id, created_at)
+       select ${idOf(`'decision' || n`)}, $1, ${idOf(`'visit' || n`)}, action, action, '[]',
+         case when n % 7 = 0 then 'no' else 'yes' end, case when n % 7 = 0 then 'Sells it soon' else '' end,
+         diagnosis, forecast, 1, $2, date_trunc('second', now()) - make_interval(mins => $5 - n)
+       from generate_series($3::int, $4::int) as n join template_decisions on i = n % ${DECISION_TEMPLATES}
+       where n % ${VISITS_PER_DECISION} = 0`,
+      [shopId, personId, from, to, upTo],
+    );
     // All but the newest have been given back.
     await owner.query(
       `update visits set closed_at = date_trunc('second', now()) where shop_id = $1 and closed_at is null and number <= $2`,
@@ -140,7 +153,21 @@ async function makeTemplates(owner: pg.Client, isWhole: boolean): Promise<void> 
   await owner.query(
     'create temp table if not exists template_entries (i int, seq int, path text, value jsonb)',
   );
-  await owner.query('truncate templates, template_entries');
+  await owner.query(
+    'create temp table if not exists template_decisions (i int, action text, diagnosis jsonb, forecast jsonb)',
+  );
+  await owner.query('truncate templates, template_entries, template_decisions');
+  for (let i = 0; i < DECISION_TEMPLATES; i++) {
+    const run = createDiagnosisRun(simulateCar(i + 1).file);
+    run.step(DECISION_SWEEPS);
+    const { diagnosis } = run.answer();
+    await owner.query('insert into template_decisions values ($1, $2, $3, $4)', [
+      i,
+      diagnosis.recommendation.action,
+      JSON.stringify(diagnosis),
+      JSON.stringify(forecastOf(run.outlook())),
+    ]);
+  }
   for (let i = 0; i < TEMPLATES; i++) {
     const changes = [...caseToChanges(simulateCar(i + 1).file, visitTakes), ...advisorAdds(i)];
     const at = new Date().toISOString();
@@ -165,15 +192,17 @@ async function makeTemplates(owner: pg.Client, isWhole: boolean): Promise<void> 
   }
 }
 
-/** Who waits, a date code, and for two in five what is due later. */
+/** Who waits, a date code, for two in five what is due later, for one in fifty tires that are stored. */
 function advisorAdds(i: number): { path: string; value: unknown }[] {
   const day = new Date(Date.now() + (i - 20) * 86_400_000).toISOString().slice(0, 10);
   const next = [{ what: 'tread', on: day, afterKm: 8_000, state: 'open' }];
+  const stored = { place: `Rack ${i}`, count: 4, onRims: true, since: day };
   return [
     { path: 'visit.waits', value: 'counter' },
     { path: 'visit.words', value: 'It pulls' },
     { path: 'visit.tires.lf.dateCode', value: '2423' },
     { path: 'visit.tires.lf.line', value: 'Line' },
     ...(i % 5 < 2 ? [{ path: 'visit.handOver.next', value: next }] : []),
+    ...(i % 50 === 0 ? [{ path: 'visit.handOver.stored', value: stored }] : []),
   ];
 }

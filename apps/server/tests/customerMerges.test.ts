@@ -1,19 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import type {
-  ArchiveTaken,
-  CarDetail,
-  CustomerDetail,
-  CustomerPage,
-  StoredPage,
-  Visit,
-} from '@keen/contract';
+import type { CarDetail, CustomerDetail, CustomerPage, StoredPage, Visit } from '@keen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
 import {
   agentOf,
-  archiveOf,
   asOwner,
   bodyOf,
+  broughtElsewhere,
   createDatabase,
   entry,
   secondShop,
@@ -194,27 +187,14 @@ describe('the archive', () => {
       .post(`/api/garage/${own.vehicle.id}/customer/merges`)
       .send({ id: randomUUID(), carId: twin.vehicle.id })
       .expect(200);
-    const fresh = await serve(await createDatabase());
-    try {
-      const lead = agentOf(fresh);
-      await setUpShop(lead);
-      const taken = bodyOf<ArchiveTaken>(
-        await lead
-          .post('/api/shop/archive')
-          .set('content-type', 'application/zip')
-          .send(await archiveOf(agent))
-          .expect(200),
-      );
-      expect(taken.faults).toEqual([]);
+    await broughtElsewhere(agent, async (lead) => {
       const { merges } = bodyOf<CustomerDetail>(
         await lead.get(`/api/garage/${own.vehicle.id}/customer`).expect(200),
       );
       expect(merges).toMatchObject([{ name: 'Long Lane Motor', cars: 1 }]);
       const again = await carOf('GG 3', 'long lane motor', '', lead);
       expect(again.vehicle.customer).toBe('Long Lane Motors');
-    } finally {
-      await fresh.close();
-    }
+    });
   });
 });
 

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import type { ArchiveTaken, CaseFile, Learning, Visit, VisitDetail } from '@keen/contract';
+import type { CaseFile, Learning, Visit, VisitDetail } from '@keen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
 import {
   agentOf,
-  archiveOf,
   arrive,
   asOwner,
   bodyOf,
+  broughtElsewhere,
   createDatabase,
   entry,
   secondShop,
@@ -177,25 +177,12 @@ describe('a run', () => {
   });
 
   it('goes out with the archive and comes in again', async () => {
-    const fresh = await serve(await createDatabase());
-    try {
-      const lead = agentOf(fresh);
-      await setUpShop(lead);
-      const taken = bodyOf<ArchiveTaken>(
-        await lead
-          .post('/api/shop/archive')
-          .set('content-type', 'application/zip')
-          .send(await archiveOf(agent))
-          .expect(200),
-      );
-      expect(taken.faults).toEqual([]);
+    await broughtElsewhere(agent, async (lead) => {
       const [run] = (await learning(lead)).runs;
       const [own] = (await learning()).runs;
       expect(run!.result!.constants).toEqual(own!.result!.constants);
       expect(run!.usedSince).toBe(own!.usedSince);
-    } finally {
-      await fresh.close();
-    }
+    });
   });
 
   it('is taken up again by a server that finds it lying', async () => {

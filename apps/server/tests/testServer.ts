@@ -5,8 +5,8 @@ import { fileURLToPath } from 'node:url';
 import pg from 'pg';
 import { pino } from 'pino';
 import supertest from 'supertest';
-import { inject } from 'vitest';
-import type { Session, Visit } from '@keen/contract';
+import { expect, inject } from 'vitest';
+import type { ArchiveTaken, Session, Visit } from '@keen/contract';
 import { startServer } from '../src/createServer.ts';
 import type { RunningServer } from '../src/createServer.ts';
 
@@ -219,4 +219,28 @@ export function getBytes(from: Agent, path: string) {
 /** The whole shop as a zip. */
 export async function archiveOf(from: Agent): Promise<Buffer> {
   return bodyOf<Buffer>(await getBytes(from, '/api/shop/archive').expect(200));
+}
+
+/**
+ * Brings a shop's archive into a new, empty shop on a server of its own.
+ * @param look - what is asked there, as its lead
+ */
+export async function broughtElsewhere(
+  from: Agent,
+  look: (lead: Agent) => Promise<void>,
+): Promise<void> {
+  const server = await serve(await createDatabase());
+  try {
+    const lead = agentOf(server);
+    await setUpShop(lead);
+    const taken = await lead
+      .post('/api/shop/archive')
+      .set('content-type', 'application/zip')
+      .send(await archiveOf(from))
+      .expect(200);
+    expect(bodyOf<ArchiveTaken>(taken).faults).toEqual([]);
+    await look(lead);
+  } finally {
+    await server.close();
+  }
 }

@@ -1,4 +1,3 @@
-import { constants, setPriority } from 'node:os';
 import type { CaseFile } from '@keen/contract';
 import { createDiagnosisRun } from '@keen/core';
 import { liveYears, makeDemoShop, planYears } from '@keen/demo';
@@ -7,6 +6,7 @@ import { connect } from '../db/client.ts';
 import type { Database } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
 import { shops, vehicles, visits } from '../db/schema/index.ts';
+import { workOnce } from '../jobs/workOnce.ts';
 import { adviseDemo } from './adviseDemo.ts';
 import { keepVisit, visitNumbers } from './keepVisit.ts';
 
@@ -23,21 +23,7 @@ export interface YearsOrder {
 /** Told as cars are there: how many more; or that this shop has no place for a past. */
 export type YearsTold = { made: number } | { hasNoPlace: true };
 
-process.once('message', (order: YearsOrder) => {
-  // The shop is open meanwhile: whoever works in it comes first.
-  setPriority(constants.priority.PRIORITY_LOW);
-  makeYears(order).then(
-    () => process.exit(0),
-    (error: unknown) => {
-      process.stderr.write(
-        `${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
-      );
-      process.exit(1);
-    },
-  );
-});
-// The server has gone.
-process.once('disconnect', () => process.exit(1));
+workOnce(makeYears);
 
 async function makeYears({ ownerUrl, cars, part, parts }: YearsOrder): Promise<void> {
   const { db, pool } = connect(ownerUrl);

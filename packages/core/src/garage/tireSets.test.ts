@@ -86,6 +86,14 @@ describe('tireSets', () => {
     expect(told(set)).toEqual(['firstSeen v2', 'replaced v6']);
   });
 
+  it('says at which visit a set was fitted new', () => {
+    const visits = [visit(2, { replaced: ['lf', 'rf'] }), visit(4, { read: [] }), visit(6)];
+    const fronts = (['lf', 'rf'] as const).map((wheel) => tire('new', [[6, wheel]], wheel));
+    expect(told(tireSets(fronts, visits)[0])).toEqual(['fitted v2', 'firstSeen v6']);
+    const rears = (['lr', 'rr'] as const).map((wheel) => tire('other', [[6, wheel]], wheel));
+    expect(told(tireSets(rears, visits)[0])).toEqual(['firstSeen v6']);
+  });
+
   it('does not take a visit at which nothing was read for a change of tires', () => {
     const visits = [visit(2), visit(5, { read: [] }), visit(8)];
     const set = WHEEL_ORDER.map((wheel) =>

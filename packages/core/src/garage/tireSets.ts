@@ -15,7 +15,7 @@ export interface SetVisit {
 
 /** Something that happened to a set of tires. */
 export interface SetEvent {
-  kind: 'firstSeen' | 'moved' | 'takenOff' | 'backOn' | 'replaced';
+  kind: 'fitted' | 'firstSeen' | 'moved' | 'takenOff' | 'backOn' | 'replaced';
   visitId: string;
   /** ISO date and time of the visit. */
   at: string;
@@ -68,8 +68,13 @@ function eventsOf(tires: readonly TireLife[], visits: readonly SetVisit[]): SetE
     const tell = (kind: SetEvent['kind'], wheels: readonly Wheel[]) =>
       events.push({ kind, visitId: visit.id, at: visit.arrivedAt, wheels });
     if (now.length > 0) {
-      if (places === null) tell('firstSeen', now);
-      else if (isOff) tell('backOn', now);
+      if (places === null) {
+        const fitted = fittedAt(visits, at, now);
+        if (fitted) {
+          events.push({ kind: 'fitted', visitId: fitted.id, at: fitted.arrivedAt, wheels: now });
+        }
+        tell('firstSeen', now);
+      } else if (isOff) tell('backOn', now);
       else if (hasMoved(tires, visits, at)) tell('moved', now);
       places = now;
       isOff = false;
@@ -84,6 +89,18 @@ function eventsOf(tires: readonly TireLife[], visits: readonly SetVisit[]): SetE
     }
   }
   return events;
+}
+
+/** The visit at which a set was fitted new: the last one before it was read, if those wheels got new tires then. */
+function fittedAt(
+  visits: readonly SetVisit[],
+  at: number,
+  wheels: readonly Wheel[],
+): SetVisit | undefined {
+  const before = visits
+    .slice(0, at)
+    .findLast(({ read, replaced }) => read.length + replaced.length > 0);
+  return before && wheels.every((wheel) => before.replaced.includes(wheel)) ? before : undefined;
 }
 
 function placesAt(tires: readonly TireLife[], visitId: string): Wheel[] {

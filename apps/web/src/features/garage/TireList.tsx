@@ -97,6 +97,8 @@ function SetRow({ set, units }: { set: TireSet; units: Units }) {
 
 function eventWords({ kind, wheels }: SetEvent): string {
   switch (kind) {
+    case 'fitted':
+      return `fitted new, ${placesOf(wheels)}`;
     case 'firstSeen':
       return `first read, ${placesOf(wheels)}`;
     case 'moved':
