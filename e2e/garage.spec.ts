@@ -107,9 +107,7 @@ test('a customer whose name was typed wrong is joined, leads on, and is taken ap
   await expect(cars).toHaveCount(1);
 });
 
-test('tires that stay here have a place, are found by it, and may be moved', async ({
-  page,
-}) => {
+test('tires that stay here have a place, are found by it, and may be moved', async ({ page }) => {
   await comeIn(page);
   await page.goto('/garage?list=stored');
   await page.getByLabel('Search the stored tires').fill('rack a 4');
