@@ -37,6 +37,7 @@ const SHOP_TABLES = [
   ['study_readings', 'shop_id'],
   ['instruments', 'shop_id'],
   ['instrument_checks', 'shop_id'],
+  ['stored_tires', 'shop_id'],
   ['learning_runs', 'shop_id'],
   ['learning_evidence', 'shop_id'],
 ] as const;
@@ -247,7 +248,7 @@ describe('rows of a shop', () => {
     },
   );
 
-  it.each(['visit_search', 'due_looks', 'tire_lines'])(
+  it.each(['visit_search', 'due_looks', 'tire_lines', 'stored_tires'])(
     'that are derived are not written by hand: %s',
     async (table) => {
       expect(await asApp(own.shop, () => code(app.query(`delete from ${table}`)))).toBe(DENIED);

@@ -17,6 +17,7 @@ const GRANTS: Record<string, string> = {
   visit_search: 'select',
   due_looks: 'select',
   tire_lines: 'select',
+  stored_tires: 'select',
   // Appended, never changed.
   entries: 'select, insert',
   decisions: 'select, insert',

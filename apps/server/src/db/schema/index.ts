@@ -17,6 +17,7 @@ export { shopLogos } from './shopLogos.ts';
 export { shops } from './shops.ts';
 export { signInTries } from './signInTries.ts';
 export { specSheets } from './specSheets.ts';
+export { storedTires } from './storedTires.ts';
 export { tireLines } from './tireLines.ts';
 export { vehicles } from './vehicles.ts';
 export { visitSearch } from './visitSearch.ts';

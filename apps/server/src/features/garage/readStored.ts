@@ -1,17 +1,14 @@
-import type { listQuerySchema, StoredPage, StoredTires } from '@keen/contract';
+import type { listQuerySchema, StoredPage } from '@keen/contract';
 import { and, desc, eq, getTableColumns, isNull, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Handle } from '../../db/client.ts';
-import { vehicles, visits } from '../../db/schema/index.ts';
+import { storedTires, vehicles } from '../../db/schema/index.ts';
 import { vehicleRecord } from '../../db/vehicleRecord.ts';
 import { invalid } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
 const PAGE = 50;
 const PLACE_IN_LIST = /^\d{4}-\d{2}-\d{2}\.[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/;
-
-const stored = sql<StoredTires>`${visits.draft} #> '{visit,handOver,stored}'`;
-const since = sql<string>`${visits.draft} #>> '{visit,handOver,stored,since}'`;
 
 /**
  * Tires that the shop stores, by the latest visit of each car, those that came last first.
@@ -25,10 +22,11 @@ export async function storedPage(
   if (after !== undefined && !PLACE_IN_LIST.test(after)) {
     throw invalid([{ path: 'after', expected: 'what the page before of this list ended with' }]);
   }
+  const { since, stored, visitId } = storedTires;
   const older =
     after === undefined
       ? undefined
-      : sql`(${since}, ${visits.id}) < (${after.slice(0, 10)}, ${after.slice(11)}::uuid)`;
+      : sql`(${since}, ${visitId}) < (${after.slice(0, 10)}::date, ${after.slice(11)}::uuid)`;
   const fitting = words
     .split(/\s+/)
     .filter(Boolean)
@@ -38,30 +36,16 @@ export async function storedPage(
           concat_ws(' ', ${stored} ->> 'place', ${stored} ->> 'size'))) > 0`,
     );
   const rows = await db
-    .select({ vehicle: getTableColumns(vehicles), visitId: visits.id, stored })
-    .from(visits)
-    .innerJoin(vehicles, and(eq(vehicles.shopId, shopId), eq(vehicles.id, visits.vehicleId)))
-    .where(
-      and(
-        eq(visits.shopId, shopId),
-        sql`${stored} is not null`,
-        // What an earlier visit says has come along to the latest, or is over.
-        eq(visits.arrivedAt, vehicles.lastVisitAt),
-        isNull(vehicles.mergedInto),
-        older,
-        ...fitting,
-      ),
-    )
-    .orderBy(desc(since), desc(visits.id))
+    .select({ vehicle: getTableColumns(vehicles), visitId, stored })
+    .from(storedTires)
+    .innerJoin(vehicles, and(eq(vehicles.shopId, shopId), eq(vehicles.id, storedTires.vehicleId)))
+    .where(and(eq(storedTires.shopId, shopId), isNull(vehicles.mergedInto), older, ...fitting))
+    .orderBy(desc(since), desc(visitId))
     .limit(PAGE + 1);
   const page = rows.slice(0, PAGE);
   const last = page.at(-1);
   return {
-    rows: page.map((row) => ({
-      vehicle: vehicleRecord(row.vehicle, null),
-      visitId: row.visitId,
-      stored: row.stored,
-    })),
+    rows: page.map((row) => ({ ...row, vehicle: vehicleRecord(row.vehicle, null) })),
     after: rows.length > PAGE && last ? `${last.stored.since}.${last.visitId}` : null,
   };
 }
