@@ -1,17 +1,15 @@
-import { availableParallelism } from 'node:os';
 import { parseArgs } from 'node:util';
-import { Worker } from 'node:worker_threads';
-import type { ShopConstants } from '@keen/contract';
-import { fitConstants, FULL_SWEEPS, USUAL_CONSTANTS } from '@keen/core';
-import type { FittedConstants, ShopCar } from '@keen/core';
+import { FULL_SWEEPS } from '@keen/core';
 import { FAULTS } from '@keen/core/engine';
 import { chartReadings, scoreCars, scoreFlags, WORLD_NAMES } from '@keen/simulator';
 import type { CarScores, FlagScores, Reading, WorldName } from '@keen/simulator';
 import { binEdges, binRows, train } from './boosting.ts';
+import { reportLearning } from './learning.ts';
+import { readAll } from './readAll.ts';
 import type { CarRead, Fell, Task } from './readCars.ts';
-import type { ShopCarRead, ShopCarTask } from './readShopCar.ts';
 import type { SpreadRead, SpreadTask } from './readSpread.ts';
 import type { VisitsRead, VisitTask } from './readVisits.ts';
+import { KEYS, mean, table } from './tables.ts';
 
 /**
  * How well the diagnosis is calibrated, in worlds of different physics: simulated cars read by it, by a
@@ -53,72 +51,6 @@ if (unknownPart !== undefined) throw new RangeError(`--part: there is no ${unkno
 const SPREADS_MM = [0.4, 0.6];
 /** Cars that train the learner have seeds far from those that are read. */
 const FIRST_TRAINING = 5_000_000;
-/** Cars that a shop learns its constants from, and where their seeds begin. */
-const CARS_TO_LEARN_FROM = 200;
-const FIRST_OF_SHOP = 8_000_000;
-const LEARNING_SWEEPS = 500;
-/**
- * Shops by what is true of their cars: one as is usual, one that differs in all, one in faults alone, as in a
- * town of kerbs and soft tires (invented).
- */
-const DIFFERENT_FAULTS: ShopConstants['faultRates'] = {
-  frontToe: 0.5,
-  rearToe: 0.08,
-  camber: 0.15,
-  pressure: 0.45,
-  bounce: 0.05,
-  looseness: 0.2,
-  hardCornering: 0.05,
-};
-const SHOPS: Record<string, ShopConstants | undefined> = {
-  'as is usual': undefined,
-  'other faults': { traits: USUAL_CONSTANTS.traits, faultRates: DIFFERENT_FAULTS },
-  'other wear and faults': {
-    traits: {
-      wearRate: { mean: 0.25, sd: 0.25 },
-      frontToRear: { mean: 0.08, sd: 0.1 },
-      crown: { mean: 0.05, sd: 0.04 },
-      hand: { mean: 0.03, sd: 0.03 },
-    },
-    faultRates: DIFFERENT_FAULTS,
-  },
-};
-
-/** Reads cars on all cores, with progress on standard error. */
-function readAll<Read>(
-  module: './readCars.ts' | './readShopCar.ts' | './readSpread.ts' | './readVisits.ts',
-  tasks: readonly unknown[],
-  label: string,
-): Promise<Read[]> {
-  const results: Read[] = [];
-  let next = 0;
-  let done = 0;
-  if (tasks.length === 0) return Promise.resolve(results);
-  return new Promise((resolve, reject) => {
-    for (let i = 0; i < Math.min(tasks.length, availableParallelism()); i++) {
-      const worker = new Worker(new URL('../worker.mjs', import.meta.url), {
-        workerData: { module: new URL(module, import.meta.url).href },
-      });
-      let current = -1;
-      const give = () => {
-        if (next >= tasks.length) return void worker.terminate();
-        current = next++;
-        worker.postMessage(tasks[current]);
-      };
-      worker.on('message', (result: Read) => {
-        results[current] = result;
-        done++;
-        if (process.stderr.isTTY || done % 500 === 0) {
-          process.stderr.write(`\r${label}: ${done} of ${tasks.length} cars`);
-        }
-        if (done === tasks.length) resolve(results);
-        give();
-      });
-      worker.on('error', reject);
-      give();
-    }
-  });
-}
 
 /** A learner for each fault, trained on cars of a world; ranks by chance times what such a fault takes. */
 function learn(cars: readonly CarRead[]): (car: CarRead) => Reading {
@@ -146,26 +78,6 @@ function learn(cars: readonly CarRead[]): (car: CarRead) => Reading {
     };
   };
 }
-
-function table(rows: readonly (readonly (string | number)[])[]): string {
-  const text = rows.map((row) =>
-    row.map((cell) => (typeof cell === 'number' ? cell.toFixed(3) : cell)),
-  );
-  const widths = text[0]!.map((_, column) => Math.max(...text.map((row) => row[column]!.length)));
-  return text
-    .map((row) =>
-      row
-        .map((cell, i) => (i === 0 ? cell.padEnd(widths[i]!) : cell.padStart(widths[i]!)))
-        .join('  '),
-    )
-    .join('\n');
-}
-
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length;
-}
-
-const KEYS = ['logLoss', 'brier', 'auc', 'calibrationError'] as const;
 
 function report(
   world: WorldName,
@@ -290,61 +202,6 @@ function reportSpread(world: WorldName, sdMm: number, read: readonly SpreadRead[
   );
 }
 
-/** What a shop learns from its own cars, as the server does it: read, fitted, read again, fitted. */
-async function learnShop(
-  world: WorldName,
-  shop: ShopConstants | undefined,
-  label: string,
-): Promise<FittedConstants> {
-  const pass = async (by?: ShopConstants): Promise<ShopCar[]> => {
-    const tasks = Array.from({ length: CARS_TO_LEARN_FROM }, (_, i): ShopCarTask => ({
-      seed: FIRST_OF_SHOP + i,
-      world,
-      sweeps: LEARNING_SWEEPS,
-      shop,
-      by,
-    }));
-    const read = await readAll<ShopCarRead>('./readShopCar.ts', tasks, label);
-    return read.flatMap(({ evidence }) => (evidence ? [{ evidence, line: null }] : []));
-  };
-  const taught = fitConstants(await pass()).constants;
-  return fitConstants(await pass(taught), taught);
-}
-
-/** What it is worth, on cars that were held out, that a shop learned its own constants. */
-async function reportLearning(world: WorldName): Promise<void> {
-  const rows: (string | number)[][] = [];
-  for (const [name, shop] of Object.entries(SHOPS)) {
-    const label = `${world}, a shop of ${name}`;
-    const { constants, gain } = await learnShop(world, shop, `${label}, learned from`);
-    const tasks = Array.from({ length: cars }, (_, i): ShopCarTask => ({
-      seed: first + i,
-      world,
-      sweeps,
-      shop,
-      learned: constants,
-    }));
-    const read = await readAll<ShopCarRead>('./readShopCar.ts', tasks, label);
-    const truths = read.map(({ faults }) => ({ faults, excessMm: [] }));
-    const scores = [read.map(({ usual }) => usual!), read.map(({ own }) => own!)].map((readings) =>
-      scoreFlags(truths, readings),
-    );
-    const means = (key: (typeof KEYS)[number]) =>
-      scores.map((flags) => mean(flags.map((flag) => flag[key])));
-    rows.push([name, gain.mean, ...means('logLoss'), ...means('calibrationError')]);
-    console.error(`\n${label}: ${JSON.stringify(constants)}`);
-  }
-  console.log(
-    `\nShops of the world '${world}' that learned from ${CARS_TO_LEARN_FROM} cars, read on ${cars} others, ${sweeps} sweeps\n`,
-  );
-  console.log(
-    table([
-      ['cars of the shop', 'gain', 'usual logLoss', 'own logLoss', 'usual ece', 'own ece'],
-      ...rows,
-    ]),
-  );
-}
-
 async function reportCars(world: WorldName): Promise<void> {
   const task = (seed: number, isForTraining: boolean): Task => ({
     seed,
@@ -395,7 +252,7 @@ const REPORTS: Record<(typeof PARTS)[number], (world: WorldName) => Promise<void
   cars: reportCars,
   spread: reportSpreads,
   visits: reportAllVisits,
-  learning: reportLearning,
+  learning: (world) => reportLearning(world, { cars, first, sweeps }),
 };
 for (const world of worlds) {
   for (const part of parts) await REPORTS[part]!(world);
