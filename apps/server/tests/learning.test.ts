@@ -155,7 +155,7 @@ describe('a run', () => {
     const file = bodyOf<CaseFile>(await agent.get(`/api/visits/${bare.id}/case`).expect(200));
     // Tires of a named line bring its own rate along.
     expect(file.constants!.traits.wearRate.mean).toBeCloseTo(
-      result!.constants.traits.wearRate.mean + result!.lines[0]!.rate.value,
+      result!.constants.traits.wearRate.mean + result!.used * result!.lines[0]!.rate.value,
       3,
     );
 

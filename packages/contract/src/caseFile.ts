@@ -121,11 +121,7 @@ export const earlierReadingSchema = z.strictObject({
   /** By where each tire is mounted today; tires that were not read, or are newer, are left out. */
   tires: z.partialRecord(
     wheelSchema,
-    z.strictObject({
-      stations: z.array(stationSchema).min(1).max(MAX_STATIONS),
-      /** Pressure found then, cold, over the target. */
-      pressureRatio: z.number().gt(0).max(4).optional(),
-    }),
+    z.strictObject({ stations: z.array(stationSchema).min(1).max(MAX_STATIONS) }),
   ),
   /** What was put right at that visit. */
   putRight: z.array(z.enum(PUT_RIGHT)).max(PUT_RIGHT.length).optional(),

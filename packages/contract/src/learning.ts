@@ -37,6 +37,8 @@ export const learningResultSchema = z.strictObject({
     .array(z.strictObject({ line: z.string(), cars: rowNumberSchema, rate: figureSchema }))
     .max(200),
   cars: rowNumberSchema,
+  /** The part of what was learned that `constants` use, 0 to 1. */
+  used: z.number().min(0).max(1),
   /** How much likelier a car's reading is with them, ln, on cars that they were not learned from. */
   gain: z.strictObject({
     mean: z.number(),

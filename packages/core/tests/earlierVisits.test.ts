@@ -271,39 +271,4 @@ describe('earlier readings in a case file', () => {
     expect(parseCaseFile(file).ok).toBe(true);
     expect(draftToCase(draft(20_000, 40_000, 6), '').file.history).toBeUndefined();
   });
-
-  it('bring the pressures that were found, cold, over the placard, to where the tire is today', () => {
-    const kpa = (km: number, odometer: number, mm: number, measured: number): VisitDraft => ({
-      tires: Object.fromEntries(
-        (['lf', 'rf', 'lr', 'rr'] as const).map((wheel) => [
-          wheel,
-          {
-            newDepth: 8,
-            distance: km,
-            stations: [{ inner: mm, centre: mm, outer: mm }],
-            ...(wheel === 'lf' && { pressure: { measured, target: 200 } }),
-          },
-        ]),
-      ),
-      visit: { odometer },
-    });
-    const then = kpa(10_000, 30_000, 7, 170);
-    // 20 K warmer than the air: by Gay-Lussac, (170 + 101.325) x 293.15 / 313.15 - 101.325 = 152.7.
-    then.visit!.warmBy = 20;
-    const { file } = draftToCase(
-      {
-        ...kpa(20_000, 40_000, 6, 200),
-        rotations: [{ atDistance: 15_000, moves: { lf: 'lr', lr: 'lf', rf: 'rr', rr: 'rf' } }],
-      },
-      '',
-      {},
-      {
-        arrivedAt: '2026-05-01T09:00:00.000Z',
-        others: [{ arrivedAt: '2026-03-01T09:00:00.000Z', draft: then, decision: null }],
-      },
-    );
-    const { tires } = file.history!.earlier![0]!;
-    expect(tires.lr?.pressureRatio).toBeCloseTo(152.7 / 200, 2);
-    expect(tires.lf?.pressureRatio).toBeUndefined();
-  });
 });

@@ -1,5 +1,5 @@
-import type { CaseFile, CaseHistory, Diagnosis, EarlierReading } from '@keen/contract';
-import { historySchema, WHEELS } from '@keen/contract';
+import type { CaseFile, CaseHistory, Diagnosis } from '@keen/contract';
+import { historySchema } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
 import { diagnose } from '../src/steps/explain/diagnose.ts';
 import { evenCar } from './evenCar.ts';
@@ -9,7 +9,7 @@ import { evenCar } from './evenCar.ts';
  * is told twice, without the fact and with it.
  */
 interface Told {
-  field: keyof CaseHistory | 'earlier.pressureRatio' | 'angles.caster';
+  field: keyof CaseHistory | 'angles.caster';
   says: string;
   without: CaseFile;
   told: CaseFile;
@@ -25,16 +25,6 @@ const withHistory =
     also(file);
     file.history = history;
   };
-/** An earlier reading of even tires with their pressures, cold over target. */
-const foundAt = (pressureRatio: number): EarlierReading => ({
-  ago: 8_000,
-  tires: Object.fromEntries(
-    WHEELS.map((wheel) => [
-      wheel,
-      { stations: [{ inner: 7, centre: 7, outer: 7 }], pressureRatio },
-    ]),
-  ),
-});
 const looseFront = ({ axles }: Diagnosis) => axles.front.probability.looseness;
 
 type Worn = Parameters<typeof evenCar>[0];
@@ -137,14 +127,6 @@ const ALL: readonly Told[] = [
     ),
     raises: ({ wheels }) => 1 - wheels.lf.probability.camberTooNegative,
     by: 0.3,
-  },
-  {
-    field: 'earlier.pressureRatio',
-    says: 'tires that were found soft at an earlier visit have run soft',
-    without: evenCar({}, withHistory({ earlier: [foundAt(1)] })),
-    told: evenCar({}, withHistory({ earlier: [foundAt(0.78)] })),
-    raises: ({ wheels }) => wheels.lf.probability.pressureLow,
-    by: 0.2,
   },
   {
     field: 'angles.caster',

@@ -109,13 +109,9 @@ export function simulateVisits(seed: number, world: WorldName, visits: number): 
   };
   const alone = read(marks.length, plan, today);
   const earlier = marks.map((mark, i): EarlierReading => {
-    const then = read(i, { ...plan, stations: 1, angles: false, unread: 0 }, stateAt(phases, mark));
+    const then = read(i, { ...plan, stations: 1, angles: false, unread: 0 }, today);
     const tires = Object.fromEntries(
-      WHEEL_ORDER.map((wheel) => {
-        const { stations, pressure } = then.tires[wheel];
-        const pressureRatio = pressure?.measured && pressure.measured / pressure.target;
-        return [wheel, { stations, ...(pressureRatio && { pressureRatio }) }];
-      }),
+      WHEEL_ORDER.map((wheel) => [wheel, { stations: then.tires[wheel].stations }]),
     );
     return {
       ago: Math.max(1, Math.round((1 - mark) * plan.distanceKm)),
@@ -132,16 +128,6 @@ export function simulateVisits(seed: number, world: WorldName, visits: number): 
     state,
     faults,
   };
-}
-
-/** How the car was when it had come so far. */
-function stateAt(phases: readonly Phase[], mark: number): Float64Array {
-  let to = 0;
-  const at = phases.find(({ part }) => {
-    to += part;
-    return to >= mark - 1e-9;
-  });
-  return (at ?? phases.at(-1)!).state;
 }
 
 function phasesAfter(phases: readonly Phase[], mark: number): Phase[] {

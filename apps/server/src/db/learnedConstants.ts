@@ -13,11 +13,11 @@ export async function learnedConstants(
     .from(learningRuns)
     .where(and(eq(learningRuns.shopId, shopId), isNotNull(learningRuns.usedSince)));
   if (!used?.result) return null;
-  const { constants, lines } = used.result;
+  const { constants, lines, used: part } = used.result;
   const round = (value: number) => Number(value.toFixed(4));
   return {
     ...constants,
     version: used.version,
-    lines: lines.map(({ line, rate }) => ({ line, rate: round(rate.value) })),
+    lines: lines.map(({ line, rate }) => ({ line, rate: round(part * rate.value) })),
   };
 }

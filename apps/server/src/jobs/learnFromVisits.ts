@@ -41,8 +41,8 @@ export async function learnFromVisits(db: Database, shopId: string, runId: strin
   if (!(await moveOn(work, 'trying', 2 * run.visitIds.length))) return;
   const tried = await tryOut(work, fitted);
   if (!tried) return;
-  const { constants, traits, faultRates, lines, cars, gain } = fitted;
-  const result = { constants, traits, faultRates, lines, cars, gain, tried };
+  const { constants, traits, faultRates, lines, cars, used, gain } = fitted;
+  const result = { constants, traits, faultRates, lines, cars, used, gain, tried };
   await inShop(db, shopId, async (tx) => {
     const [ended] = await tx
       .update(learningRuns)

@@ -87,12 +87,16 @@ describe('fitConstants', () => {
   it('gains in a shop that differs and does no harm in one that does not', () => {
     const differs = fitConstants(shopOf(200, TRUE, 7));
     expect(differs.gain.interval!.low).toBeGreaterThan(0.3);
-    const gains = Array.from(
-      { length: 10 },
-      (_, shop) => fitConstants(shopOf(200, USUAL_CONSTANTS, 40 + shop)).gain.mean,
+    expect(differs.used).toBe(1);
+    const usual = Array.from({ length: 10 }, (_, shop) =>
+      fitConstants(shopOf(200, USUAL_CONSTANTS, 40 + shop)),
     );
-    const mean = gains.reduce((sum, gain) => sum + gain, 0) / gains.length;
-    expect(Math.abs(mean)).toBeLessThan(0.03);
+    const mean = (pick: (fitted: (typeof usual)[number]) => number) =>
+      usual.reduce((sum, fitted) => sum + pick(fitted), 0) / usual.length;
+    // Little of it is used, and what is used moves little.
+    expect(mean(({ used }) => used)).toBeLessThan(0.4);
+    expect(mean(({ constants }) => Math.abs(constants.traits.wearRate.mean))).toBeLessThan(0.01);
+    expect(mean(({ gain }) => gain.mean)).toBeLessThan(0.01);
   });
 
   it('stays near the usual while cars are few', () => {

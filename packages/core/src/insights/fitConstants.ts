@@ -31,6 +31,8 @@ export interface FittedConstants {
   /** Tire lines with how many cars; most cars first. */
   lines: { line: string; cars: number; rate: LearnedFigure }[];
   cars: number;
+  /** The part of what was learned that is used, 0 to 1: as much as fits cars best that were not learned from. */
+  used: number;
   /**
    * How much likelier what is read of a car is with them than with the usual, ln, on cars that they were not
    * learned from. Above zero they help.
@@ -48,6 +50,8 @@ const SPREAD_CARS = 40;
 const RATE_CARS = 40;
 /** Lines of tires differ by this, ln of wear (common practice, no source). */
 const LINE_SD = 0.12;
+/** Parts of what was learned that are tried on cars that were not learned from, none first. */
+const PARTS = [0, 0.25, 0.5, 0.75, 1];
 const FOLDS = 5;
 const MOST_RATE = 0.64;
 const LEAST_RATE = 0.002;
@@ -72,20 +76,27 @@ export function fitConstants(
     throw new RangeError(`${LEAST_CARS_TO_LEARN} cars or more are needed`);
   }
   const learned = learn(cars, readBy);
-  const gains = Array.from({ length: FOLDS }, (_, fold) => {
-    const others = learn(
+  const folds = Array.from({ length: FOLDS }, (_, fold) =>
+    learn(
       cars.filter((_car, i) => i % FOLDS !== fold),
       readBy,
-    );
-    return cars.flatMap((car, i) => (i % FOLDS === fold ? [gainOf(car, others, readBy)] : []));
-  }).flat();
+    ),
+  );
+  const gainWith = (part: number) => {
+    const drawn = folds.map((fold) => drawnBack(fold, part));
+    return meanOver(cars.map((car, i) => gainOf(car, drawn[i % FOLDS]!, readBy)));
+  };
+  const { used, gain } = PARTS.map((part) => ({ used: part, gain: gainWith(part) })).reduce(
+    (best, one) => (one.gain.mean > best.gain.mean ? one : best),
+  );
   const { population, rates, lines } = learned;
   const traits = byKey(CAR_TRAITS, (_, i) => ({
     value: population.mean[i]!,
     sd: population.meanSd[i]!,
   }));
   return {
-    constants: constantsOf(learned),
+    constants: constantsOf(drawnBack(learned, used)),
+    used,
     traits,
     faultRates: rates,
     lines: lines.map((key, at) => {
@@ -95,7 +106,7 @@ export function fitConstants(
       return { line: fitted[0]!, cars: fitted.length, rate: figureOf(population.group[at]!) };
     }),
     cars: cars.length,
-    gain: meanOver(gains),
+    gain,
   };
 }
 
@@ -250,6 +261,27 @@ function gainOf(
 
 function figureOf({ mean, sd }: { mean: number; sd: number }): LearnedFigure {
   return { value: mean, sd };
+}
+
+/** A part of the way from the usual constants to those that were learned. */
+function drawnBack({ population, rates, lines }: Learned, part: number): Learned {
+  return {
+    lines,
+    population: {
+      ...population,
+      mean: population.mean.map((mean) => part * mean),
+      sd: population.sd.map((sd, i) => {
+        const usual = USUAL_CONSTANTS.traits[CAR_TRAITS[i]!].sd;
+        return usual * (sd / usual) ** part;
+      }),
+      group: population.group.map(({ mean, sd }) => ({ mean: part * mean, sd })),
+    },
+    rates: byKey(FAULT_KINDS, (kind) => {
+      const usual = odds(USUAL_CONSTANTS.faultRates[kind]);
+      const drawn = usual * (odds(rates[kind].value) / usual) ** part;
+      return { ...rates[kind], value: drawn / (1 + drawn) };
+    }),
+  };
 }
 
 function constantsOf({ population, rates }: Learned): ShopConstants {

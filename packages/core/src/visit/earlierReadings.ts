@@ -1,8 +1,7 @@
 import type { CaseHistory, Units, VisitDraft } from '@keen/contract';
-import type { Rib, Wheel } from '@keen/contract/words';
+import type { Rib } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../engine/case/wheels.ts';
-import { coldPressure } from '../engine/tires/coldPressure.ts';
 import { depthFromMm, distanceFromKm } from '../engine/units/units.ts';
 import { runBetween, tireLives } from './tireLives.ts';
 import type { TirePoint } from './tireLives.ts';
@@ -61,12 +60,7 @@ export function earlierReadings(
       const point = life?.points.find(({ visitId }) => visitId === visit.id);
       const run = draft.tires?.[wheel]?.distance;
       return point && run !== undefined && agoKm <= run
-        ? [
-            [
-              wheel,
-              { stations: [station(point, units, round)], ...pressureThen(one.draft, point.wheel) },
-            ] as const,
-          ]
+        ? [[wheel, { stations: [station(point, units, round)] }] as const]
         : [];
     });
     if (tires.length === 0) return [];
@@ -82,17 +76,6 @@ export function earlierReadings(
     ];
   });
   return readings.length > 0 ? readings.slice(-MOST) : undefined;
-}
-
-/** The pressure that was found then, cold over the target; nothing where it was not read. */
-function pressureThen(
-  { tires, visit }: VisitDraft,
-  wheel: Wheel,
-): { pressureRatio?: number | undefined } {
-  const { measured, target } = tires?.[wheel]?.pressure ?? {};
-  if (measured === undefined || target === undefined) return {};
-  const cold = visit?.warmBy === undefined ? measured : coldPressure(measured, visit.warmBy);
-  return { pressureRatio: Number((cold / target).toFixed(DECIMALS)) };
 }
 
 function station(

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { saveFile } from '../../shared/saveFile.ts';
 import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
+import { percent } from './bandWords.ts';
 import { adviceWords } from './adviceWords.ts';
 import { FigureTable } from './FigureTable.tsx';
 import { faultRows, learnedAsCsv, lineRows, traitRows } from './learnedFigures.ts';
@@ -19,7 +20,7 @@ export function LearnedResult({ version, result }: { version: number; result: Re
     <Box sx={{ mt: 2.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
         <Typography component="h3" sx={{ flex: 1, fontWeight: 700, fontSize: '1.1rem' }}>
-          {helpWords(result.gain)}
+          {helpWords(result)}
         </Typography>
         <Button
           variant="text"
@@ -65,18 +66,29 @@ function Tried({ tried: { cars, changed } }: Pick<Result, 'tried'>) {
   );
 }
 
-function helpWords({ interval }: Result['gain']): string {
-  if (interval === null) return 'Whether your own figures help cannot be told yet.';
-  if (interval.low > 0) return 'Your own figures fit your cars better than the usual ones.';
-  if (interval.high < 0) return 'Your own figures fit worse than the usual ones: leave them.';
-  return 'Your own figures fit no better than the usual ones: there is nothing to gain yet.';
+function helpWords({ used, gain: { interval } }: Result): string {
+  if (used === 0) {
+    return 'Your own figures fit no better than the usual ones: there is nothing to gain yet.';
+  }
+  if (interval === null || interval.low <= 0) {
+    return 'Your own figures may fit your cars a little better; that can be chance.';
+  }
+  return 'Your own figures fit your cars better than the usual ones.';
 }
 
-function underIt({ cars, gain: { mean, interval } }: Result): string {
+function underIt({ cars, used, gain: { mean, interval } }: Result): string {
   const times = (log: number) => Math.exp(log).toFixed(2);
+  const from = `From ${cars} cars, one visit each, drawn towards the usual figures as long as cars are few.`;
+  const bold = 'Bold is what differs from the usual beyond chance.';
+  if (used === 0)
+    return `${from} No part of them fits cars better that they were not learned from. ${bold}`;
+  const part =
+    used === 1
+      ? ''
+      : ` Used is the part that fits cars best that they were not learned from: ${percent(used)} of the way from the usual.`;
   const held =
     interval === null
       ? ''
-      : ` Tried on cars that they were not learned from, what is read of a car is ${times(mean)} times as likely with them (${times(interval.low)} to ${times(interval.high)}).`;
-  return `From ${cars} cars, one visit each, drawn towards the usual figures as long as cars are few.${held} Bold is what differs from the usual beyond chance.`;
+      : ` With that, what is read of such a car is ${times(mean)} times as likely (${times(interval.low)} to ${times(interval.high)}).`;
+  return `${from}${part}${held} ${bold}`;
 }

@@ -33,6 +33,7 @@ const RESULT: NonNullable<LearningRun['result']> = {
   },
   lines: [{ line: 'Harbour Eco', cars: 31, rate: figure(0.1) }],
   cars: 212,
+  used: 1,
   gain: { mean: Math.log(1.5), interval: { low: Math.log(1.4), high: Math.log(1.6) } },
   tried: {
     cars: 40,
@@ -104,7 +105,7 @@ describe('OwnFigures', () => {
     await screen.findByRole('heading', {
       name: 'Your own figures fit your cars better than the usual ones.',
     });
-    expect(screen.getByText(/is 1.50 times as likely with them \(1.40 to 1.60\)/)).toBeVisible();
+    expect(screen.getByText(/is 1.50 times as likely \(1.40 to 1.60\)/)).toBeVisible();
     const wear = within(screen.getByRole('table', { name: 'Wear' }));
     // ln 0.2 is 122 %; twice 0.01 is 102 %, which chance alone can make.
     expect(wear.getByRole('row', { name: /All tires 100 % 122 % 117 % to 127 %/ })).toBeVisible();
@@ -117,9 +118,14 @@ describe('OwnFigures', () => {
     );
   });
 
-  it('says that there is nothing to gain where the interval holds zero', async () => {
+  it('says so where a gain may be chance, and where there is none', async () => {
     const gain = { mean: 0.01, interval: { low: -0.02, high: 0.04 } };
-    show(learning({ runs: [run({ result: { ...RESULT, gain } })] }));
+    const { unmount } = show(learning({ runs: [run({ result: { ...RESULT, used: 0.5, gain } })] }));
+    await screen.findByRole('heading', { name: /that can be chance/ });
+    expect(screen.getByText(/50 % of the way from the usual/)).toBeVisible();
+    unmount();
+    const none = { mean: 0, interval: { low: 0, high: 0 } };
+    show(learning({ runs: [run({ result: { ...RESULT, used: 0, gain: none } })] }));
     await screen.findByRole('heading', { name: /there is nothing to gain yet/ });
   });
 

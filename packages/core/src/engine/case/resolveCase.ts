@@ -89,8 +89,6 @@ export interface ResolvedHistory {
   tiresDiffer: readonly TirePair[];
   /** Angles as they stood when the car left the latest visit of the stretch that counts, where known. */
   leftAt: Record<Wheel, { camber: number | null; toe: number | null }>;
-  /** Pressures found at earlier visits within that stretch, cold over target, by where the tire is today. */
-  pressuresFound: readonly Record<Wheel, number | null>[];
 }
 
 /**
@@ -205,10 +203,6 @@ function resolveHistory({ history = {}, units }: CaseFile, since: Since | null):
     suspension: { front: suspension?.front ?? null, rear: suspension?.rear ?? null },
     tiresDiffer: (history.tiresDiffer ?? []).toSorted(),
     leftAt: anglesLeft(history.earlier ?? [], units, since),
-    // What was found when the stretch began had worn the tires before it.
-    pressuresFound: (history.earlier ?? [])
-      .filter(({ ago }) => since === null || distanceToKm(ago, units.distance) < since.agoKm - 1e-6)
-      .map(({ tires }) => byWheel((wheel) => tires[wheel]?.pressureRatio ?? null)),
   };
 }
 

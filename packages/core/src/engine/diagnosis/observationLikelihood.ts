@@ -28,17 +28,7 @@ const FEATHER_EDGE = 0.5;
 const LOGISTIC_SCALE = 1 / 1.702;
 
 /** Each tire's reading beside what all four are off by together; and pressures that were set to the placard lately. */
-const PRESSURE = {
-  sd: 0.045,
-  tail: 0.05,
-  tailSd: 0.15,
-  setRight: 0.12,
-  setRightSd: 0.03,
-  /** Found at an earlier visit: it may have been otherwise since. */
-  tailEarlier: 0.2,
-} as const;
-/** What a day's gauge is off by, near the middle of what the prior allows. */
-const GAUGE_SD = 0.03;
+const PRESSURE = { sd: 0.045, tail: 0.05, tailSd: 0.15, setRight: 0.12, setRightSd: 0.03 } as const;
 const ANGLE = {
   camberSd: 0.1,
   toeSd: 0.04,
@@ -164,8 +154,6 @@ export function createObservationTerms(resolved: ResolvedCase): EvidenceTerm[] {
   });
   const pressures = pressureTerm(resolved);
   if (pressures) terms.push(pressures);
-  const earlier = earlierPressureTerm(resolved);
-  if (earlier) terms.push(earlier);
   for (const axle of [0, 1]) {
     const term = toeTerm(resolved.angles, axle, angleTail(resolved));
     if (term) terms.push(term);
@@ -190,43 +178,17 @@ function featherTerm(resolved: ResolvedCase, tire: number, column: number): Evid
   };
 }
 
-/** The day's pressures about the running ones, with what the gauge is off by that day. */
-function pressureTerm({ tires }: ResolvedCase): EvidenceTerm | null {
-  const { sd, tail } = PRESSURE;
-  return pressuresTerm(
-    WHEEL_ORDER.map((wheel) => tires[wheel].pressureRatio),
-    { sd, tail, gauge: AT.gauge },
-  );
-}
-
-/** The same at earlier visits, whose gauges are nobody's concern any more; one term, since terms are few. */
-function earlierPressureTerm({ history }: ResolvedCase): EvidenceTerm | null {
-  const { sd, tailEarlier } = PRESSURE;
-  const spread = { sd: Math.sqrt(sd * sd + GAUGE_SD * GAUGE_SD), tail: tailEarlier, gauge: null };
-  const terms = history.pressuresFound.flatMap(
-    (found) =>
-      pressuresTerm(
-        WHEEL_ORDER.map((wheel) => found[wheel]),
-        spread,
-      ) ?? [],
-  );
-  return together(terms);
-}
-
 /**
- * Pressures of one day about the running ones: each with an error of its own, or all of them set to the placard
- * since, when they say nothing of what was.
- * @param ratios - by wheel, cold over target; null for one that was not read
+ * The day's pressures about the running ones: each with an error of its own beside the gauge's, or all of
+ * them set to the placard since, when they say nothing of what was.
  */
-function pressuresTerm(
-  ratios: readonly (number | null)[],
-  { sd, tail, gauge }: { sd: number; tail: number; gauge: number | null },
-): EvidenceTerm | null {
-  const read = ratios.flatMap((ratio, tire) =>
-    ratio === null ? [] : [{ ratio, element: AT.pressure + tire }],
-  );
+function pressureTerm(resolved: ResolvedCase): EvidenceTerm | null {
+  const read = WHEEL_ORDER.flatMap((wheel, tire) => {
+    const { pressureRatio } = resolved.tires[wheel];
+    return pressureRatio === null ? [] : [{ ratio: pressureRatio, element: AT.pressure + tire }];
+  });
   if (read.length === 0) return null;
-  const { tailSd, setRight, setRightSd } = PRESSURE;
+  const { sd, tail, tailSd, setRight, setRightSd } = PRESSURE;
   const near = (1 - tail) / sd;
   const far = tail / tailSd;
   const nearHalf = -0.5 / (sd * sd);
@@ -237,29 +199,20 @@ function pressuresTerm(
     setRight,
   );
   const count = read.length;
-  const found = Float64Array.from(read, ({ ratio }) => ratio);
+  const ratios = Float64Array.from(read, ({ ratio }) => ratio);
   const elements = Int32Array.from(read, ({ element }) => element);
   return {
-    elements: gauge === null ? [...elements] : [gauge, ...elements],
+    elements: [AT.gauge, ...elements],
     log: (state) => {
       let product = 1 - setRight;
-      const common = gauge === null ? 0 : state[gauge]!;
+      const gauge = state[AT.gauge]!;
       for (let i = 0; i < count; i++) {
-        const off = found[i]! - state[elements[i]!]! - common;
+        const off = ratios[i]! - state[elements[i]!]! - gauge;
         const square = off * off;
         product *= near * exp(nearHalf * square) + far * exp(farHalf * square);
       }
       return log(product + asSet);
     },
-  };
-}
-
-/** Several terms as one. */
-function together(terms: readonly EvidenceTerm[]): EvidenceTerm | null {
-  if (terms.length === 0) return null;
-  return {
-    elements: [...new Set(terms.flatMap(({ elements }) => elements))],
-    log: (state) => terms.reduce((sum, term) => sum + term.log(state), 0),
   };
 }
 
@@ -276,7 +229,11 @@ function leftTerm({ history: { leftAt } }: ResolvedCase): EvidenceTerm | null {
     const toe = toeTerm(leftAt, axle, ANGLE.tailLeft);
     if (toe) terms.push(toe);
   }
-  return together(terms);
+  if (terms.length === 0) return null;
+  return {
+    elements: [...new Set(terms.flatMap(({ elements }) => elements))],
+    log: (state) => terms.reduce((sum, term) => sum + term.log(state), 0),
+  };
 }
 
 function toeTerm(
