@@ -11,7 +11,7 @@ export default defineConfig({
           name: 'structure',
           include: ['tests/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 60_000,
+          testTimeout: 300_000,
         },
       },
     ],

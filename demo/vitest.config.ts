@@ -6,6 +6,6 @@ export default defineConfig({
     name: 'demo',
     environment: 'node',
     include: ['{src,tests}/**/*.test.ts'],
-    testTimeout: 60_000,
+    testTimeout: 300_000,
   },
 });

@@ -5,6 +5,6 @@ export default defineConfig({
     name: 'cli',
     environment: 'node',
     include: ['{src,tests}/**/*.test.ts'],
-    testTimeout: 60_000,
+    testTimeout: 300_000,
   },
 });

@@ -6,8 +6,8 @@ export default defineConfig({
     environment: 'node',
     include: ['{src,tests}/**/*.test.ts'],
     globalSetup: './tests/postgres.setup.ts',
-    hookTimeout: 180_000,
+    hookTimeout: 300_000,
     // A guard against what hangs; nothing here is timed, and hosts differ.
-    testTimeout: 120_000,
+    testTimeout: 300_000,
   },
 });

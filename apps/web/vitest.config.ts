@@ -11,6 +11,6 @@ export default defineConfig({
     include: ['{src,tests}/**/*.test.{ts,tsx}'],
     setupFiles: ['./tests/setup.ts'],
     // A dialog of a dozen fields is slow to press through on a busy machine; nothing here is timed.
-    testTimeout: 60_000,
+    testTimeout: 300_000,
   },
 });

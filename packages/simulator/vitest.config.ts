@@ -5,7 +5,7 @@ export default defineConfig({
     name: 'simulator',
     environment: 'node',
     include: ['{src,tests}/**/*.test.ts'],
-    testTimeout: 60_000,
-    hookTimeout: 90_000,
+    testTimeout: 300_000,
+    hookTimeout: 300_000,
   },
 });
