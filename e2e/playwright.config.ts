@@ -5,8 +5,8 @@ const BASE_URL = process.env.KEEN_URL ?? 'http://127.0.0.1:4310';
 export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
-  timeout: 120_000,
-  expect: { timeout: 30_000 },
+  timeout: 240_000,
+  expect: { timeout: 60_000 },
   // One browser at a time: the server and its workers need the other core.
   workers: 1,
   fullyParallel: false,
