@@ -91,7 +91,7 @@ test('sheets, devices, shop, garage, gauges and the due list have nothing that a
   await expectClean(page, 'a car');
   await page.getByRole('button', { name: 'As a table' }).click();
   await expectClean(page, 'a car as a table');
-  await page.getByRole('link', { name: /cars of this customer/ }).click();
+  await page.getByRole('link', { name: /, all \d+ cars/ }).click();
   await expect(page.getByText(/within three months/)).toBeVisible({ timeout: 60_000 });
   await expectClean(page, 'a fleet');
   await page.goto('/gauges');

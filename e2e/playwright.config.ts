@@ -20,6 +20,9 @@ export default defineConfig({
   outputDir: '../.cache/e2e',
   use: {
     baseURL: BASE_URL,
+    // A press on what is not there fails by itself, not with the whole test's time.
+    actionTimeout: 90_000,
+    navigationTimeout: 90_000,
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
     locale: 'en-GB',

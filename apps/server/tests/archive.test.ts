@@ -221,7 +221,7 @@ const COMPARED: Record<string, string> = {
 };
 
 describe('out and in again', () => {
-  it('gives the same shop, table by table', { timeout: 60_000 }, async () => {
+  it('gives the same shop, table by table', async () => {
     await agent.put('/api/shop/settings').send({ sheetHeader: 'Quay 7' }).expect(200);
     const sheet = {
       format: 'keen-groove/specification',

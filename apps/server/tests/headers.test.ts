@@ -163,7 +163,7 @@ describe('one-press sign-in', () => {
 });
 
 describe('slow clients', () => {
-  it('that send a header letter by letter are hung up on', { timeout: 40_000 }, async () => {
+  it('that send a header letter by letter are hung up on', async () => {
     const began = performance.now();
     await new Promise<void>((done) => {
       const socket = connect(server.port, '127.0.0.1', () => socket.write('GET / HTTP/1.1\r\n'));

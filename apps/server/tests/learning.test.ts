@@ -198,5 +198,22 @@ describe('a run', () => {
     });
     expect(run).toMatchObject({ state: 'running', version: 2 });
     await change(lying, 'canceled').expect(200);
+    // Given up for another, what it had read goes.
+    const another = randomUUID();
+    const { runs } = bodyOf<Learning>(
+      await agent.post('/api/insights/learning').send({ id: another }).expect(200),
+    );
+    expect(runs.map(({ version, state }) => [version, state])).toEqual([
+      [3, 'running'],
+      [2, 'canceled'],
+      [1, 'done'],
+    ]);
+    await change(another, 'canceled').expect(200);
+    const left = await asOwner<{ n: number }>(
+      server,
+      'select count(*)::int as n from learning_evidence where run_id = $1',
+      [lying],
+    );
+    expect(left[0]!.n).toBe(0);
   });
 });

@@ -74,7 +74,7 @@ describe('start', () => {
 });
 
 describe('demo shop', () => {
-  it('loads into an empty database only, and can be made anew', { timeout: 120_000 }, async () => {
+  it('loads into an empty database only, and can be made anew', async () => {
     const url = await createDatabase();
     const server = await start(url);
     const { diagnoses } = server.context;

@@ -54,7 +54,7 @@ async function whole(agent: Agent): Promise<MadeUpYears> {
   }
 }
 
-describe('the made-up years', { timeout: 240_000 }, () => {
+describe('the made-up years', () => {
   let url: string;
   let server: RunningServer;
   let agent: Agent;
@@ -62,7 +62,7 @@ describe('the made-up years', { timeout: 240_000 }, () => {
     url = await createDatabase();
     server = await start(url, CARS);
     agent = await signIn(server);
-  }, 240_000);
+  });
 
   it('come in while the shop is open, and say how far they are', async () => {
     const open = bodyOf<VisitPage>(await agent.get('/api/visits').expect(200));

@@ -72,78 +72,61 @@ const wordsOf = async (id: string, from = agent) => {
 };
 
 describe('any text', () => {
-  it(
-    'is the same text when it comes back, from the API and by a case file',
-    { timeout: 120_000 },
-    async () => {
-      await fc.assert(
-        fc.asyncProperty(text, async (words) => {
-          const visit = await arrive(agent);
-          await agent
-            .post(`/api/visits/${visit.id}/entries`)
-            .send({ entries: [...toeInReadings(), entry('visit.words', words)] })
-            .expect(200);
-          expect(await wordsOf(visit.id)).toEqual({ folded: words, stored: words });
-          const file = bodyOf<CaseFile>(
-            await agent.get(`/api/visits/${visit.id}/case`).expect(200),
-          );
-          expect(file.visit).toMatchObject({ words });
-          const again = bodyOf<Visit>(
-            await agent.post('/api/visits/import').send(file).expect(200),
-          );
-          expect(await wordsOf(again.id)).toEqual({ folded: words, stored: words });
-        }),
-        { numRuns: 60, examples: ODD.map((one) => [one] as [string]) },
-      );
-    },
-  );
-
-  it(
-    'comes back from the archive as it was, in every field that takes text',
-    { timeout: 120_000 },
-    async () => {
-      const fields = [
-        'visit.words',
-        'visit.quick.codes',
-        'tires.lf.size',
-        'visit.car.placard.front',
-      ];
-      const written = new Map<string, string>();
-      for (const [i, words] of ODD.entries()) {
-        const visit = await arrive(agent, `TXT ${i}`);
+  it('is the same text when it comes back, from the API and by a case file', async () => {
+    await fc.assert(
+      fc.asyncProperty(text, async (words) => {
+        const visit = await arrive(agent);
         await agent
           .post(`/api/visits/${visit.id}/entries`)
-          .send({
-            entries: [
-              ...fields.map((path) => entry(path, words.slice(0, 40))),
-              entry('visit.tires.lf.dateCode', '2319'),
-            ],
-          })
+          .send({ entries: [...toeInReadings(), entry('visit.words', words)] })
           .expect(200);
-        written.set(visit.id, words.slice(0, 40));
+        expect(await wordsOf(visit.id)).toEqual({ folded: words, stored: words });
+        const file = bodyOf<CaseFile>(await agent.get(`/api/visits/${visit.id}/case`).expect(200));
+        expect(file.visit).toMatchObject({ words });
+        const again = bodyOf<Visit>(await agent.post('/api/visits/import').send(file).expect(200));
+        expect(await wordsOf(again.id)).toEqual({ folded: words, stored: words });
+      }),
+      { numRuns: 60, examples: ODD.map((one) => [one] as [string]) },
+    );
+  });
+
+  it('comes back from the archive as it was, in every field that takes text', async () => {
+    const fields = ['visit.words', 'visit.quick.codes', 'tires.lf.size', 'visit.car.placard.front'];
+    const written = new Map<string, string>();
+    for (const [i, words] of ODD.entries()) {
+      const visit = await arrive(agent, `TXT ${i}`);
+      await agent
+        .post(`/api/visits/${visit.id}/entries`)
+        .send({
+          entries: [
+            ...fields.map((path) => entry(path, words.slice(0, 40))),
+            entry('visit.tires.lf.dateCode', '2319'),
+          ],
+        })
+        .expect(200);
+      written.set(visit.id, words.slice(0, 40));
+    }
+    const zip = await archiveOf(agent);
+    const other = await serve(await createDatabase());
+    try {
+      const lead = agentOf(other);
+      await setUpShop(lead);
+      const taken = await lead
+        .post('/api/shop/archive')
+        .type('application/zip')
+        .send(zip)
+        .expect(200);
+      expect(taken.body).toMatchObject({ faults: [] });
+      for (const [id, words] of written) {
+        const { entries } = bodyOf<VisitDetail>(await lead.get(`/api/visits/${id}`).expect(200));
+        const values = new Map(entries.map(({ path, value }) => [path, value]));
+        for (const path of fields) expect([path, values.get(path)]).toEqual([path, words]);
+        expect(values.get('visit.tires.lf.dateCode')).toBe('2319');
       }
-      const zip = await archiveOf(agent);
-      const other = await serve(await createDatabase());
-      try {
-        const lead = agentOf(other);
-        await setUpShop(lead);
-        const taken = await lead
-          .post('/api/shop/archive')
-          .type('application/zip')
-          .send(zip)
-          .expect(200);
-        expect(taken.body).toMatchObject({ faults: [] });
-        for (const [id, words] of written) {
-          const { entries } = bodyOf<VisitDetail>(await lead.get(`/api/visits/${id}`).expect(200));
-          const values = new Map(entries.map(({ path, value }) => [path, value]));
-          for (const path of fields) expect([path, values.get(path)]).toEqual([path, words]);
-          expect(values.get('visit.tires.lf.dateCode')).toBe('2319');
-        }
-      } finally {
-        await other.close();
-      }
-    },
-  );
+    } finally {
+      await other.close();
+    }
+  });
 });
 
 describe('what is no text', () => {

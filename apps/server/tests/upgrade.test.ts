@@ -31,82 +31,78 @@ const [SHOP, PERSON, CAR, VISIT] = [id(1), id(2), id(3), id(4)];
 const PASSWORD = 'seven grey gulls';
 
 describe('a data folder from before row security', () => {
-  it(
-    'is upgraded with everything in it, and people stay signed in',
-    { timeout: 60_000 },
-    async () => {
-      const url = await createDatabase();
-      const client = new pg.Client({ connectionString: url });
-      await client.connect();
-      await migrateToBefore(client);
-      const run = (text: string, values: unknown[] = []) => client.query(text, values);
-      await run(
-        `insert into shops (id, name, town, is_demo) values ($1, 'Old Tires', 'Oldhaven', false)`,
-        [SHOP],
-      );
-      await run(
-        `insert into people (id, shop_id, name, email, role, password_hash, preferences)
+  it('is upgraded with everything in it, and people stay signed in', async () => {
+    const url = await createDatabase();
+    const client = new pg.Client({ connectionString: url });
+    await client.connect();
+    await migrateToBefore(client);
+    const run = (text: string, values: unknown[] = []) => client.query(text, values);
+    await run(
+      `insert into shops (id, name, town, is_demo) values ($1, 'Old Tires', 'Oldhaven', false)`,
+      [SHOP],
+    );
+    await run(
+      `insert into people (id, shop_id, name, email, role, password_hash, preferences)
        values ($1, $2, 'Olga Old', 'olga@old.example', 'lead', $3, $4)`,
-        [PERSON, SHOP, await hash(PASSWORD), JSON.stringify(DEFAULT_PREFERENCES)],
-      );
+      [PERSON, SHOP, await hash(PASSWORD), JSON.stringify(DEFAULT_PREFERENCES)],
+    );
+    await run(
+      `insert into vehicles (id, shop_id, plate, plate_key, label, customer) values ($1, $2, 'O 1', 'O1', 'Old van', 'Otis')`,
+      [CAR, SHOP],
+    );
+    await run(
+      `insert into visits (id, shop_id, vehicle_id, number, draft, seq) values ($1, $2, $3, 1, $4, 2)`,
+      [VISIT, SHOP, CAR, JSON.stringify({ visit: { words: '2319' } })],
+    );
+    for (const [seq, path, value] of [
+      [1, 'visit.words', '2319'],
+      [2, 'tires.lf.newDepth', 8],
+    ] as const) {
       await run(
-        `insert into vehicles (id, shop_id, plate, plate_key, label, customer) values ($1, $2, 'O 1', 'O1', 'Old van', 'Otis')`,
-        [CAR, SHOP],
+        `insert into entries (id, shop_id, visit_id, seq, path, value, person_id, at) values ($1, $2, $3, $4, $5, $6, $7, now())`,
+        [id(10 + seq), SHOP, VISIT, seq, path, JSON.stringify(value), PERSON],
       );
-      await run(
-        `insert into visits (id, shop_id, vehicle_id, number, draft, seq) values ($1, $2, $3, 1, $4, 2)`,
-        [VISIT, SHOP, CAR, JSON.stringify({ visit: { words: '2319' } })],
-      );
-      for (const [seq, path, value] of [
-        [1, 'visit.words', '2319'],
-        [2, 'tires.lf.newDepth', 8],
-      ] as const) {
-        await run(
-          `insert into entries (id, shop_id, visit_id, seq, path, value, person_id, at) values ($1, $2, $3, $4, $5, $6, $7, now())`,
-          [id(10 + seq), SHOP, VISIT, seq, path, JSON.stringify(value), PERSON],
-        );
-      }
-      await run(
-        `insert into decisions (id, shop_id, visit_id, action, replace, answer, reason, diagnosis, entry_seq, person_id)
+    }
+    await run(
+      `insert into decisions (id, shop_id, visit_id, action, replace, answer, reason, diagnosis, entry_seq, person_id)
        values ($1, $2, $3, 'align', '["lf"]', 'yes', 'as advised', '{}', 2, $4)`,
-        [id(20), SHOP, VISIT, PERSON],
-      );
-      await run(
-        `insert into photos (id, shop_id, visit_id, subject, type, bytes, picture, person_id) values ($1, $2, $3, '', 'image/png', 3, 'abc', $4)`,
-        [id(21), SHOP, VISIT, PERSON],
-      );
-      await run(
-        `insert into session (sid, sess, expire) values ('old', $1, now() + interval '1 day')`,
-        [JSON.stringify({ cookie: {}, personId: PERSON, shopId: SHOP })],
-      );
-      await client.end();
+      [id(20), SHOP, VISIT, PERSON],
+    );
+    await run(
+      `insert into photos (id, shop_id, visit_id, subject, type, bytes, picture, person_id) values ($1, $2, $3, '', 'image/png', 3, 'abc', $4)`,
+      [id(21), SHOP, VISIT, PERSON],
+    );
+    await run(
+      `insert into session (sid, sess, expire) values ('old', $1, now() + interval '1 day')`,
+      [JSON.stringify({ cookie: {}, personId: PERSON, shopId: SHOP })],
+    );
+    await client.end();
 
-      const server = await serve(url);
-      try {
-        const [session] = (
-          await server.context.pool.query<{ sess: { role: string } }>('select sess from session')
-        ).rows;
-        expect(session!.sess.role).toBe('lead');
-        const agent = agentOf(server);
-        await agent
-          .post('/api/session')
-          .send({ email: 'olga@old.example', password: PASSWORD })
-          .expect(200);
-        const detail = bodyOf<VisitDetail>(await agent.get(`/api/visits/${VISIT}`).expect(200));
-        expect(detail.entries.map(({ path, value }) => [path, value])).toEqual([
-          ['visit.words', '2319'],
-          ['tires.lf.newDepth', 8],
-        ]);
-        expect(detail.decisions).toHaveLength(1);
-        expect(detail.visit.vehicle).toMatchObject({ plate: 'O 1', customer: 'Otis' });
-        await agent
-          .post(`/api/visits/${VISIT}/entries`)
-          .send({ entries: [entry('tires.lf.newDepth', 9)] })
-          .expect(200);
-        await agent.get(`/api/photos/${id(21)}`).expect(200);
-      } finally {
-        await server.close();
-      }
-    },
-  );
+    const server = await serve(url);
+    try {
+      const [session] = (
+        await server.context.pool.query<{ sess: { role: string } }>('select sess from session')
+      ).rows;
+      expect(session!.sess.role).toBe('lead');
+      const agent = agentOf(server);
+      await agent
+        .post('/api/session')
+        .send({ email: 'olga@old.example', password: PASSWORD })
+        .expect(200);
+      const detail = bodyOf<VisitDetail>(await agent.get(`/api/visits/${VISIT}`).expect(200));
+      expect(detail.entries.map(({ path, value }) => [path, value])).toEqual([
+        ['visit.words', '2319'],
+        ['tires.lf.newDepth', 8],
+      ]);
+      expect(detail.decisions).toHaveLength(1);
+      expect(detail.visit.vehicle).toMatchObject({ plate: 'O 1', customer: 'Otis' });
+      await agent
+        .post(`/api/visits/${VISIT}/entries`)
+        .send({ entries: [entry('tires.lf.newDepth', 9)] })
+        .expect(200);
+      await agent.get(`/api/photos/${id(21)}`).expect(200);
+    } finally {
+      await server.close();
+    }
+  });
 });

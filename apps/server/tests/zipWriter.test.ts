@@ -90,7 +90,7 @@ describe('a zip', () => {
     expect(list.at(-1)!.fileName).toBe(`f/${FILES - 1}`);
   });
 
-  it('of more than 4 GB says where each file begins', { timeout: 60_000 }, async () => {
+  it('of more than 4 GB says where each file begins', async () => {
     const tail = new Tail(100_000);
     const zip = await ZipWriter.open(tail);
     const bytes = Buffer.alloc(300_000_000);

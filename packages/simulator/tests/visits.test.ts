@@ -24,32 +24,26 @@ describe('cars that have been here before', () => {
     }
   });
 
-  it(
-    'are read better with their earlier visits than without, all worlds together',
-    {
-      timeout: 120_000,
-    },
-    () => {
-      const truths: { faults: Uint8Array; excessMm: number[] }[] = [];
-      const readers: Record<'file' | 'alone', Reading[]> = { file: [], alone: [] };
-      for (const world of WORLD_NAMES) {
-        for (let seed = 1; seed <= CARS / WORLD_NAMES.length; seed++) {
-          const car = simulateVisits(seed, world, 2);
-          truths.push({ faults: car.faults, excessMm: [] });
-          for (const which of ['file', 'alone'] as const) {
-            const run = createDiagnosisRun(car[which]);
-            run.step(SWEEPS);
-            readers[which].push(readingOf(run.answer().diagnosis));
-          }
+  it('are read better with their earlier visits than without, all worlds together', () => {
+    const truths: { faults: Uint8Array; excessMm: number[] }[] = [];
+    const readers: Record<'file' | 'alone', Reading[]> = { file: [], alone: [] };
+    for (const world of WORLD_NAMES) {
+      for (let seed = 1; seed <= CARS / WORLD_NAMES.length; seed++) {
+        const car = simulateVisits(seed, world, 2);
+        truths.push({ faults: car.faults, excessMm: [] });
+        for (const which of ['file', 'alone'] as const) {
+          const run = createDiagnosisRun(car[which]);
+          run.step(SWEEPS);
+          readers[which].push(readingOf(run.answer().diagnosis));
         }
       }
-      const logLoss = (which: 'file' | 'alone') => {
-        const flags = scoreFlags(truths, readers[which]);
-        return flags.reduce((sum, flag) => sum + flag.logLoss, 0) / flags.length;
-      };
-      expect(logLoss('file')).toBeLessThan(logLoss('alone'));
-    },
-  );
+    }
+    const logLoss = (which: 'file' | 'alone') => {
+      const flags = scoreFlags(truths, readers[which]);
+      return flags.reduce((sum, flag) => sum + flag.logLoss, 0) / flags.length;
+    };
+    expect(logLoss('file')).toBeLessThan(logLoss('alone'));
+  });
 
   it('begin anew where something was put right', () => {
     const cars = Array.from({ length: 60 }, (_, i) => simulateVisits(i + 1, 'own', 2).file);

@@ -13,7 +13,7 @@ import { findCase } from '../db/visitCase.ts';
 const SWEEPS = 500;
 /** An advice that is compared needs a steadier answer. */
 const TRYING_SWEEPS = 1_000;
-/** The latest cars, advised with and without what was learned. */
+/** Cars seen lately, advised with and without what was learned. */
 export const CARS_TRIED = 40;
 const TELL_EVERY_MS = 1_000;
 
@@ -33,11 +33,12 @@ export async function learnFromVisits(db: Database, shopId: string, runId: strin
   const work = { db, shopId, runId, visitIds: run.visitIds, told: 0 };
   const first = await readAll(work, 1, undefined);
   if (!first) return;
-  const taught = fitConstants(first).constants;
-  if (!(await moveOn(work, 'readingAgain', first.length))) return;
-  const second = await readAll(work, 2, taught);
+  const taught = fitConstants(first);
+  if (!(await moveOn(work, 'readingAgain', run.visitIds.length))) return;
+  // By the usual constants they have been read already.
+  const second = taught.used === 0 ? first : await readAll(work, 2, taught.constants);
   if (!second) return;
-  const fitted = fitConstants(second, taught);
+  const fitted = taught.used === 0 ? taught : fitConstants(second, taught.constants);
   if (!(await moveOn(work, 'trying', 2 * run.visitIds.length))) return;
   const tried = await tryOut(work, fitted);
   if (!tried) return;

@@ -32,7 +32,7 @@ export const learningRuns = pgTable(
     stage: text().$type<LearningStage>().notNull(),
     done: integer().notNull().default(0),
     total: integer().notNull().default(0),
-    /** The visits that it learns from, one a car, latest first. */
+    /** The visits that it learns from, one a car, those of cars seen last first. */
     visitIds: jsonb('visit_ids').$type<string[]>().notNull(),
     result: jsonb().$type<LearningResult>(),
     /** Since when new visits go by it; null where they do not. */

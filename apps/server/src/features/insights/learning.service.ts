@@ -4,7 +4,7 @@ import { and, desc, eq, inArray, isNotNull, max, sql } from 'drizzle-orm';
 import type { InferSelectModel } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
 import type { Handle } from '../../db/client.ts';
-import { learningRuns, vehicles, visits } from '../../db/schema/index.ts';
+import { learningEvidence, learningRuns, vehicles, visits } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
@@ -31,6 +31,7 @@ export async function learningOf(tx: Handle, shopId: string): Promise<Learning> 
         .from(learningRuns)
         .where(and(own, isNotNull(learningRuns.usedSince)));
   const rows = [...latest, ...used];
+  const running = latest.find(({ state }) => state === 'running');
   const names = await namesOf(
     tx,
     shopId,
@@ -38,7 +39,8 @@ export async function learningOf(tx: Handle, shopId: string): Promise<Learning> 
   );
   return {
     runs: rows.map((row) => runRecord(row, names)),
-    cars: (await visitsToLearnFrom(tx, shopId)).length,
+    // While a run is at work this is asked every second, and a second run would have to wait anyway.
+    cars: (running?.visitIds ?? (await visitsToLearnFrom(tx, shopId))).length,
     leastCars: LEAST_CARS_TO_LEARN,
   };
 }
@@ -53,7 +55,7 @@ export async function startRun(
   { shopId, personId }: Actor,
   id: string,
 ): Promise<boolean> {
-  await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`learning ${shopId}`}))`);
+  await oneAtATime(tx, shopId);
   const own = eq(learningRuns.shopId, shopId);
   const [known] = await tx
     .select({ state: learningRuns.state })
@@ -65,6 +67,8 @@ export async function startRun(
   if (visitIds.length < LEAST_CARS_TO_LEARN) {
     throw conflict(`Too few cars to learn from: ${LEAST_CARS_TO_LEARN} are needed`);
   }
+  // What a run that was given up had read is of no use any more.
+  await tx.delete(learningEvidence).where(eq(learningEvidence.shopId, shopId));
   const [last] = await tx
     .select({ version: max(learningRuns.version) })
     .from(learningRuns)
@@ -107,6 +111,11 @@ export async function setRunState(
   await tellLive(tx, { shopId, kind: 'learning' });
 }
 
+/** Two people of a shop who start or choose at once wait for each other. */
+async function oneAtATime(tx: Handle, shopId: string): Promise<void> {
+  await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`learning ${shopId}`}))`);
+}
+
 async function refuseSecond(tx: Handle, shopId: string): Promise<void> {
   const [other] = await tx
     .select({ id: learningRuns.id })
@@ -127,6 +136,7 @@ export async function useRun(
   address: string | undefined,
 ): Promise<void> {
   const { shopId } = actor;
+  await oneAtATime(tx, shopId);
   const own = eq(learningRuns.shopId, shopId);
   await tx
     .update(learningRuns)
@@ -146,7 +156,7 @@ export async function useRun(
   await tellLive(tx, { shopId, kind: 'learning' });
 }
 
-/** The latest visit of each car whose tread was read, with new depths and distances, latest first. */
+/** A visit of each car whose tread was read, with new depths and distances; cars that were seen last first. */
 async function visitsToLearnFrom(tx: Handle, shopId: string): Promise<string[]> {
   const latest = tx
     .select({ id: visits.id, vehicleId: visits.vehicleId, draft: visits.draft })
@@ -164,15 +174,14 @@ async function visitsToLearnFrom(tx: Handle, shopId: string): Promise<string[]> 
       sql`${found('$.tires.*.stations[0].* ? (@.type() == "number")')} >= 10
         and ${found('$.tires.*.newDepth')} = 4 and ${found('$.tires.*.distance')} = 4`,
     );
-  const cars = new Set<string>();
-  return rows
-    .filter(({ vehicleId }) => {
-      const isNew = !cars.has(vehicleId);
-      cars.add(vehicleId);
-      return isNew;
-    })
-    .slice(0, MOST_CARS)
-    .map(({ id }) => id);
+  // Of several visits of a car one at random, which the smallest of random ids is: the latest ones alone would
+  // be of cars that have been put right here, and those that come for the first time are not.
+  const byCar = new Map<string, string>();
+  for (const { id, vehicleId } of rows) {
+    const known = byCar.get(vehicleId);
+    byCar.set(vehicleId, known === undefined || id < known ? id : known);
+  }
+  return [...byCar.values()].slice(0, MOST_CARS);
 }
 
 type Names = ReadonlyMap<string, { number: number; plate: string }>;

@@ -19,6 +19,7 @@ import { MisfitNotice } from './MisfitNotice.tsx';
 import { NextCheckBar } from './NextCheckBar.tsx';
 import { ReasonLists } from './ReasonLists.tsx';
 import { SinceLine } from './SinceLine.tsx';
+import { StartsFrom } from './StartsFrom.tsx';
 import { WearRates } from './WearRates.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
@@ -100,6 +101,7 @@ function Explained({ answer, file, verdict, isFull }: ExplainedProps) {
         </Typography>
       </Box>
       <SinceLine since={answer.diagnosis.since} />
+      <StartsFrom />
       <MisfitNotice answer={answer} file={file} />
       {verdict.isHealthy && <WearRates />}
       <CauseTable

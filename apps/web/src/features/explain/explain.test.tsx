@@ -1,5 +1,12 @@
 import type { Diagnosis, NextCheck, RankedCause } from '@keen/contract';
-import { createDiagnosisRun, diagnose, draftToCase, foldEntries, LIVE_SWEEPS } from '@keen/core';
+import {
+  createDiagnosisRun,
+  diagnose,
+  draftToCase,
+  foldEntries,
+  LIVE_SWEEPS,
+  USUAL_CONSTANTS,
+} from '@keen/core';
 import type { ExpectedDepths } from '@keen/core';
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -13,6 +20,7 @@ import { MisfitNotice } from './MisfitNotice.tsx';
 import { NextCheckBar } from './NextCheckBar.tsx';
 import { ReasonLists } from './ReasonLists.tsx';
 import { SinceLine } from './SinceLine.tsx';
+import { StartsFrom } from './StartsFrom.tsx';
 import { WearRates } from './WearRates.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
@@ -326,5 +334,21 @@ describe('SinceLine', () => {
   it('says nothing of a tire’s whole life', () => {
     showStep(<SinceLine since={undefined} />);
     expect(screen.queryByText(/This is about/)).toBeNull();
+  });
+});
+
+describe('StartsFrom', () => {
+  const learned = { ...USUAL_CONSTANTS, version: 3, lines: [] };
+
+  it('says when an answer starts from what the shop’s own cars taught, and where that came from', () => {
+    showStep(<StartsFrom />, { draft: { constants: learned } });
+    expect(screen.getByText(/what this shop’s own cars taught, version 3/)).toBeVisible();
+    showStep(<StartsFrom />, { draft: { constants: { ...learned, version: null } } });
+    expect(screen.getByText(/the shop that this case came from/)).toBeVisible();
+  });
+
+  it('says nothing where the usual figures stand', () => {
+    showStep(<StartsFrom />);
+    expect(screen.queryByText(/starts from/)).toBeNull();
   });
 });

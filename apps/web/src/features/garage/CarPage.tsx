@@ -159,7 +159,7 @@ function Car({ car, session }: { car: CarDetail; session: Session }) {
             <AngleYears tracks={tracks} />
           </Suspense>
         )}
-        <CarDoubles car={car} people={session.people} />
+        <CarDoubles car={car} session={session} />
         <DueOfCar car={car} />
         <TireList story={story} stored={visits[0]?.draft.visit?.handOver?.stored} units={units} />
         <VisitLog

@@ -2,7 +2,7 @@ import type { CustomerRow } from '@keen/contract';
 import Box from '@mui/material/Box';
 import dayjs from 'dayjs';
 import { useCustomersInfiniteQuery } from '../../api/garageApi.ts';
-import { ListLink } from './ListLink.tsx';
+import { ListLink } from '../../shared/ListLink.tsx';
 import { PagedList } from './PagedList.tsx';
 
 /** The shop's customers, in order of their names. */
@@ -30,16 +30,18 @@ export function CustomerList({ words }: { words: string }) {
 
 function Row({ row: { carId, name, phone, cars, lastVisitAt } }: { row: CustomerRow }) {
   return (
-    <ListLink to={`/garage/${carId}/fleet`} columns="1.6fr 1fr 1.3fr">
+    <ListLink
+      to={`/garage/${carId}/fleet`}
+      columns={{ xs: 'minmax(0, 1fr) auto', md: '1.6fr 1fr' }}
+      height={61}
+    >
       <Box>
         <strong>{name}</strong>
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>{phone}</Box>
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
         {cars === 1 ? '1 car' : `${cars} cars`}
-      </Box>
-      <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
-        last here {dayjs(lastVisitAt).format('D MMM YYYY')}
+        <Box sx={{ fontSize: '0.85rem' }}>last here {dayjs(lastVisitAt).format('D MMM YYYY')}</Box>
       </Box>
     </ListLink>
   );

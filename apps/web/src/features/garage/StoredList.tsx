@@ -4,7 +4,7 @@ import dayjs from 'dayjs';
 import { useStoredTiresInfiniteQuery } from '../../api/garageApi.ts';
 import { capital } from '../../shared/format.ts';
 import { SEASON_WORDS } from '../../shared/tireWords.ts';
-import { ListLink } from './ListLink.tsx';
+import { ListLink } from '../../shared/ListLink.tsx';
 import { PagedList } from './PagedList.tsx';
 
 /** Tires that the shop stores, those that came last first. */
@@ -33,9 +33,18 @@ export function StoredList({ words }: { words: string }) {
 function Row({ row: { vehicle, stored } }: { row: StoredRow }) {
   const { place, count, season, size, onRims, since } = stored;
   return (
-    <ListLink to={`/garage/${vehicle.id}`} columns="1fr 1.4fr 1.6fr 1fr">
-      <Box className="condensed" sx={{ fontSize: '1.15rem', fontWeight: 700 }}>
-        {place}
+    <ListLink
+      to={`/garage/${vehicle.id}`}
+      columns={{ xs: '118px minmax(0, 1fr)', md: '1fr 1.4fr 1.6fr' }}
+      height={61}
+    >
+      <Box>
+        <Box className="condensed" sx={{ fontSize: '1.15rem', fontWeight: 700 }}>
+          {place}
+        </Box>
+        <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+          since {dayjs(since).format('D MMM YYYY')}
+        </Box>
       </Box>
       <Box>
         {count} {season ? `${SEASON_WORDS[season]} ` : ''}
@@ -44,14 +53,11 @@ function Row({ row: { vehicle, stored } }: { row: StoredRow }) {
           {capital([size, onRims ? 'on rims' : 'without rims'].filter(Boolean).join(', '))}
         </Box>
       </Box>
-      <Box>
+      <Box sx={{ gridColumn: { xs: 2, md: 'auto' } }}>
         <strong>{vehicle.plate}</strong> {vehicle.label}
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
           {[vehicle.customer, vehicle.phone].filter(Boolean).join(', ')}
         </Box>
-      </Box>
-      <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
-        since {dayjs(since).format('D MMM YYYY')}
       </Box>
     </ListLink>
   );

@@ -85,7 +85,14 @@ function SetRow({ set, units }: { set: TireSet; units: Units }) {
             <Box component="span" sx={{ minWidth: 78 }}>
               {dayjs(event.at).format('MMM YYYY')}
             </Box>
-            <Link component={RouterLink} to={`/visits/${event.visitId}/read`} color="inherit">
+            <Link
+              component={RouterLink}
+              to={`/visits/${event.visitId}/read`}
+              color="inherit"
+              underline="hover"
+              // One event stands close under the other: a line of 24 px is a target a finger hits.
+              sx={{ display: 'inline-block', minHeight: 24, minWidth: 24 }}
+            >
               {eventWords(event)}
             </Link>
           </Box>

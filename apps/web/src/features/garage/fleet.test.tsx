@@ -53,11 +53,11 @@ const show = (answers = {}) =>
     },
   });
 
-describe('FleetPage', { timeout: 60_000 }, () => {
+describe('FleetPage', () => {
   it('lists the cars by when they need tires, and saves them as a table', async () => {
     const save = vi.spyOn(files, 'saveFile').mockImplementation(() => undefined);
     show();
-    await screen.findByText(/^3 cars: 1 needs tires now/, {}, { timeout: 30_000 });
+    await screen.findByText(/^3 cars: 1 needs tires now/, {}, { timeout: 120_000 });
     const items = within(screen.getByRole('list', { name: 'Cars of the fleet' })).getAllByRole(
       'listitem',
     );

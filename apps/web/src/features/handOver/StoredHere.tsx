@@ -28,7 +28,7 @@ export function StoredHere() {
       <Typography variant="h2" component="h3" id="stored-title">
         Tires stored here
       </Typography>
-      {stored && <Box>{capital(storedWords(stored))}</Box>}
+      {stored && !isOpen && <Box>{capital(storedWords(stored))}</Box>}
       {isOpen ? (
         <StoredForm
           stored={stored}
@@ -42,7 +42,7 @@ export function StoredHere() {
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           <Button onClick={() => setOpen(true)}>{stored ? 'Change' : 'Tires stay here'}</Button>
           {stored && (
-            <Button onClick={() => enter('visit.handOver.stored', null)}>Handed out</Button>
+            <Button onClick={() => enter('visit.handOver.stored', null)}>Given back</Button>
           )}
         </Box>
       )}
@@ -96,10 +96,15 @@ function StoredForm({ stored, onSave, onCancel }: StoredFormProps) {
       sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }}
     >
       <Box
-        sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '2fr 1fr 2fr' } }}
+        sx={{
+          display: 'grid',
+          gap: 1.5,
+          gridTemplateColumns: { xs: '1fr 2fr', sm: '2fr 1fr 2fr' },
+        }}
       >
         <TextField
           label="Place"
+          sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}
           placeholder="Rack B 12"
           autoFocus
           error={errors.place !== undefined}

@@ -1,6 +1,7 @@
 import type { Visit, VisitDraft } from '@keen/contract';
 import { diagnose, draftToCase } from '@keen/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import dayjs from 'dayjs';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { evenDraft, showStep, visitDetail } from '../../../tests/visitBench.tsx';
 import { IDLE } from '../../workers/useDiagnosis.ts';
@@ -126,5 +127,59 @@ describe('an earlier decline on the sheet', () => {
     expect(screen.getByRole('article')).toHaveTextContent(
       /Advised on 1 March 2025 and declined: align the wheels\./,
     );
+  });
+});
+
+describe('tires that are stored', () => {
+  const STORED = {
+    place: 'Rack B 12',
+    count: 4,
+    season: 'winter',
+    size: '205/55R16',
+    onRims: true,
+    since: '2026-04-02',
+  } as const;
+  const section = () => within(screen.getByRole('region', { name: 'Tires stored here' }));
+  const press = (name: string) => fireEvent.click(section().getByRole('button', { name }));
+  const type = (label: string, value: string) =>
+    fireEvent.change(section().getByLabelText(label), { target: { value } });
+
+  it('are noted with their place, and not without one', async () => {
+    const { enter } = show();
+    press('Tires stay here');
+    type('How many', '9');
+    press('Save');
+    await section().findByText('Where they can be found again');
+    expect(section().getByText('1 to 8')).toBeVisible();
+    expect(enter).not.toHaveBeenCalled();
+    type('Place', ' Attic 3 ');
+    type('How many', '4');
+    press('Summer');
+    fireEvent.click(section().getByLabelText('On rims'));
+    press('Save');
+    await waitFor(() =>
+      expect(enter).toHaveBeenCalledWith('visit.handOver.stored', {
+        place: 'Attic 3',
+        count: 4,
+        season: 'summer',
+        onRims: false,
+        since: dayjs().format('YYYY-MM-DD'),
+      }),
+    );
+  });
+
+  it('keep the day since when they are here when they are moved, and are given back with one press', async () => {
+    const { enter } = show({ handOver: { stored: STORED } });
+    expect(
+      section().getByText('4 winter tires, 205/55R16, on rims, at Rack B 12 since 2 Apr 2026'),
+    ).toBeVisible();
+    press('Change');
+    type('Place', 'Rack A 1');
+    press('Save');
+    await waitFor(() =>
+      expect(enter).toHaveBeenCalledWith('visit.handOver.stored', { ...STORED, place: 'Rack A 1' }),
+    );
+    press('Given back');
+    expect(enter).toHaveBeenLastCalledWith('visit.handOver.stored', null);
   });
 });

@@ -47,8 +47,8 @@ function Tried({ tried: { cars, changed } }: Pick<Result, 'tried'>) {
   return (
     <Box>
       <Typography variant="h3" color="textSecondary">
-        Of the {cars} latest cars, {changed.length === 0 ? 'none' : changed.length} would be advised
-        otherwise{changed.length === 0 ? '.' : ':'}
+        Of {cars} cars seen lately, {changed.length === 0 ? 'none' : changed.length} would be
+        advised otherwise{changed.length === 0 ? '.' : ':'}
       </Typography>
       <Box component="ul" sx={{ m: 0, mt: 0.5, p: 0, listStyle: 'none' }}>
         {changed.map(({ visitId, number, plate, before, after }) => (
@@ -89,6 +89,6 @@ function underIt({ cars, used, gain: { mean, interval } }: Result): string {
   const held =
     interval === null
       ? ''
-      : ` With that, what is read of such a car is ${times(mean)} times as likely (${times(interval.low)} to ${times(interval.high)}).`;
+      : ` With them, what is read of a car that they were not learned from is ${times(mean)} times as likely (${times(interval.low)} to ${times(interval.high)}).`;
   return `${from}${part}${held} ${bold}`;
 }

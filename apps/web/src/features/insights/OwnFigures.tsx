@@ -49,7 +49,7 @@ function Figures({ data, session }: { data: Learning; session: Session }) {
         changes.
       </Typography>
       {isAtWork ? (
-        <RunAtWork run={latest} mayChange={mayChange} />
+        <RunAtWork run={latest} mayChange={mayChange} onStartOver={() => void start(newId())} />
       ) : (
         mayChange && (
           <Box sx={{ mt: 1.5, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -63,7 +63,7 @@ function Figures({ data, session }: { data: Learning; session: Session }) {
             <Box component="span" sx={{ color: 'text.secondary' }}>
               {cars < leastCars
                 ? `From ${leastCars} cars on, each read at ten ribs or more, there is something to learn.`
-                : 'The latest visit of each car counts. It takes some minutes and goes on by itself.'}
+                : 'One visit of each car counts, drawn by lot. It takes some minutes and goes on by itself.'}
             </Box>
           </Box>
         )

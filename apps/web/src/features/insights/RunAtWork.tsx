@@ -14,8 +14,15 @@ const STAGES: Record<LearningRun['stage'], string> = {
   trying: 'Trying it on the latest cars',
 };
 
+interface RunAtWorkProps {
+  run: LearningRun;
+  mayChange: boolean;
+  /** Begins another run over the cars of today. */
+  onStartOver: () => void;
+}
+
 /** A run that has not ended: how far it is, and stopping it or going on. */
-export function RunAtWork({ run, mayChange }: { run: LearningRun; mayChange: boolean }) {
+export function RunAtWork({ run, mayChange, onStartOver }: RunAtWorkProps) {
   const { id, state, stage, done, total } = run;
   const [change, { isLoading, isError, error }] = useChangeLearningMutation();
   const part = Math.round((FULL * done) / Math.max(1, total));
@@ -31,13 +38,18 @@ export function RunAtWork({ run, mayChange }: { run: LearningRun; mayChange: boo
       </Box>
       <LinearProgress variant="determinate" aria-label="Learning" value={part} />
       {mayChange && (
-        <Box>
+        <Box sx={{ display: 'flex', gap: 1 }}>
           <Button
             disabled={isLoading}
             onClick={() => void change({ id, state: isRunning ? 'canceled' : 'running' })}
           >
             {isRunning ? 'Stop' : 'Go on'}
           </Button>
+          {!isRunning && (
+            <Button disabled={isLoading} onClick={onStartOver}>
+              Start over
+            </Button>
+          )}
         </Box>
       )}
       {isError && (

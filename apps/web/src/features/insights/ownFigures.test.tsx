@@ -156,6 +156,18 @@ describe('OwnFigures', () => {
     await waitFor(() => expect(sent().map(({ body }) => body)).toEqual([{ runId: id(1) }]));
   });
 
+  it('starts over where one was stopped', async () => {
+    const stopped = run({ state: 'canceled', stage: 'reading', done: 110, result: null });
+    const { answers, sent } = show(learning({ runs: [stopped] }), LEAD, {
+      [`POST ${PATH}`]: learning(),
+    });
+    const over = await screen.findByRole('button', { name: 'Start over' });
+    answers[`GET ${PATH}`] = learning({ runs: [run({ id: id(2), version: 2 }), stopped] });
+    await userEvent.click(over);
+    await screen.findByRole('button', { name: 'Use for new visits' });
+    expect(sent()[0]!.body).not.toEqual({ id: id(1) });
+  });
+
   it('says why it could not begin', async () => {
     show(learning(), LEAD, { [`POST ${PATH}`]: 409 });
     await userEvent.click(await screen.findByRole('button', { name: /^Learn/ }));

@@ -4,8 +4,8 @@ import type { VisitStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import dayjs from 'dayjs';
 import { memo } from 'react';
-import { Link } from 'react-router';
 import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
+import { ListLink } from '../../shared/ListLink.tsx';
 import { dangerWords } from '../../shared/dangerWords.ts';
 
 const NEXT_WORDS: Record<VisitStep, string> = {
@@ -33,93 +33,72 @@ export const VisitRow = memo(function VisitRow({
   const [danger] = dangerWords(visit.draft);
   const by = people.find(({ id }) => id === visit.decision?.personId)?.name.split(' ')[0];
   return (
-    <Box
-      component="li"
-      sx={{
-        borderTop: '1px solid var(--hairline)',
-        // What is out of sight is not laid out, however long the list has grown.
-        contentVisibility: 'auto',
-        containIntrinsicSize: 'auto 73px',
-      }}
+    <ListLink
+      to={`/visits/${visit.id}/${next ?? 'explain'}`}
+      columns={{ xs: '138px 1fr', md: '150px 1.5fr 1.6fr 1fr 90px' }}
+      height={73}
     >
+      <TreadMiniature draft={visit.draft} />
+      <Box sx={{ minWidth: 0 }}>
+        <Box sx={{ fontWeight: 650, display: 'flex', gap: 1, alignItems: 'baseline' }}>
+          <Box
+            component="span"
+            className="condensed"
+            sx={{ fontSize: '1.15rem', fontWeight: 700, whiteSpace: 'nowrap' }}
+          >
+            {visit.vehicle.plate}
+          </Box>
+          <Box
+            component="span"
+            sx={{
+              fontWeight: 450,
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
+              whiteSpace: 'nowrap',
+            }}
+          >
+            {visit.vehicle.label}
+          </Box>
+        </Box>
+        <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>{visit.vehicle.customer}</Box>
+      </Box>
+      <Box sx={{ minWidth: 0, gridColumn: { xs: '1 / -1', md: 'auto' } }}>
+        {danger && (
+          <Box sx={{ color: 'var(--marker)', fontWeight: 650, fontSize: '0.88rem' }}>
+            ◆ {danger.what}
+          </Box>
+        )}
+        <NextLine visit={visit} next={next} by={by} />
+      </Box>
       <Box
-        component={Link}
-        to={`/visits/${visit.id}/${next ?? 'explain'}`}
         sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: '138px 1fr', md: '150px 1.5fr 1.6fr 1fr 90px' },
-          columnGap: { xs: 1.5, md: 2.5 },
-          alignItems: 'center',
-          py: 1,
-          px: 0.5,
-          minHeight: 56,
-          color: 'inherit',
-          textDecoration: 'none',
-          '&:hover, &:focus-visible': { bgcolor: 'var(--sheet)' },
+          color: 'text.secondary',
+          fontSize: '0.9rem',
+          gridColumn: { xs: '1 / 2', md: 'auto' },
         }}
       >
-        <TreadMiniature draft={visit.draft} />
-        <Box sx={{ minWidth: 0 }}>
-          <Box sx={{ fontWeight: 650, display: 'flex', gap: 1, alignItems: 'baseline' }}>
-            <Box
-              component="span"
-              className="condensed"
-              sx={{ fontSize: '1.15rem', fontWeight: 700, whiteSpace: 'nowrap' }}
-            >
-              {visit.vehicle.plate}
-            </Box>
-            <Box
-              component="span"
-              sx={{
-                fontWeight: 450,
-                overflow: 'hidden',
-                textOverflow: 'ellipsis',
-                whiteSpace: 'nowrap',
-              }}
-            >
-              {visit.vehicle.label}
-            </Box>
+        {visit.closedAt === null && visit.waits !== null && (
+          <Box
+            component="span"
+            sx={visit.waits === 'counter' ? { color: 'var(--ink)', fontWeight: 600 } : {}}
+          >
+            {visit.waits === 'counter' && '● '}
+            {WAITS_WORDS[visit.waits]}
           </Box>
-          <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>{visit.vehicle.customer}</Box>
-        </Box>
-        <Box sx={{ minWidth: 0, gridColumn: { xs: '1 / -1', md: 'auto' } }}>
-          {danger && (
-            <Box sx={{ color: 'var(--marker)', fontWeight: 650, fontSize: '0.88rem' }}>
-              ◆ {danger.what}
-            </Box>
-          )}
-          <NextLine visit={visit} next={next} by={by} />
-        </Box>
-        <Box
-          sx={{
-            color: 'text.secondary',
-            fontSize: '0.9rem',
-            gridColumn: { xs: '1 / 2', md: 'auto' },
-          }}
-        >
-          {visit.closedAt === null && visit.waits !== null && (
-            <Box
-              component="span"
-              sx={visit.waits === 'counter' ? { color: 'var(--ink)', fontWeight: 600 } : {}}
-            >
-              {visit.waits === 'counter' && '● '}
-              {WAITS_WORDS[visit.waits]}
-            </Box>
-          )}
-          {visit.closedAt !== null && 'closed'}
-        </Box>
-        <Box
-          sx={{
-            color: 'text.secondary',
-            fontSize: '0.9rem',
-            textAlign: 'right',
-            whiteSpace: 'nowrap',
-          }}
-        >
-          {sinceWords(visit.arrivedAt)}
-        </Box>
+        )}
+        {visit.closedAt !== null && 'closed'}
       </Box>
-    </Box>
+      <Box
+        sx={{
+          color: 'text.secondary',
+          fontSize: '0.9rem',
+          textAlign: 'right',
+          whiteSpace: 'nowrap',
+        }}
+      >
+        {sinceWords(visit.arrivedAt)}
+      </Box>
+    </ListLink>
   );
 });
 
