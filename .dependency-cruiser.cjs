@@ -58,9 +58,13 @@ module.exports = {
     },
     {
       name: 'apps-do-not-simulate',
-      comment: 'The simulator is for tests, calibration, benchmarks and the past of the demo shop.',
+      comment:
+        'The simulator is for tests, calibration, benchmarks, the past of the demo shop, and the pages that show made-up cars as such.',
       severity: 'error',
-      from: { path: '^apps/' },
+      from: {
+        path: '^apps/',
+        pathNot: '^apps/(web/src/features/wearLab|server/src/features/practice)/',
+      },
       to: { path: '^packages/simulator/' },
     },
     ...coreFloors(),

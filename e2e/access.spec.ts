@@ -49,7 +49,7 @@ for (const scheme of ['light', 'dark'] as const) {
   });
 }
 
-test('the bench and the page on how it works have nothing that axe objects to', async ({
+test('the bench, the wear lab and the page on how it works have nothing that axe objects to', async ({
   page,
 }) => {
   await comeIn(page);
@@ -59,6 +59,9 @@ test('the bench and the page on how it works have nothing that axe objects to', 
     await expect(page.getByRole('heading', { name: tool, level: 2 })).toBeVisible();
     await expectClean(page, tool);
   }
+  await page.goto('/wear-lab?tread=waves&wheel=lr');
+  await expect(page.getByRole('region', { name: 'Contact patch' })).toBeVisible();
+  await expectClean(page, 'the wear lab');
   await page.getByRole('button', { name: /Mira/ }).click();
   await page.getByRole('button', { name: 'How it works' }).click();
   await expect(page.getByRole('heading', { name: 'Its constants' })).toBeVisible();

@@ -5,7 +5,8 @@ import { chromium } from '@playwright/test';
  * node scripts/e2e.mjs node scripts/benchPages.mjs.
  *
  * First paint on a slow line with nothing kept, a key of Read until it is painted beside a bare input on
- * the same machine, and how long the page is blocked on a processor four times slower.
+ * the same machine, how long the page is blocked on a processor four times slower, and the frames of the wear
+ * lab while a slider is dragged.
  */
 const url = process.env.KEEN_URL;
 /** 1.6 Mb/s down, 750 kb/s up, 150 ms there and back. */
@@ -18,6 +19,9 @@ const SLOW_LINE = {
 const ROUNDS = 5;
 const RIBS = 12;
 const CARS = 4;
+/** Sixty frames a second, and moves of the hand in a drag. */
+const FRAME_MS = 1000 / 60;
+const DRAG_STEPS = 240;
 
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
@@ -171,6 +175,46 @@ async function newCar(page) {
   const [a, b] = [quantile(ours, 0.95), quantile(bare, 0.95)];
   console.log(
     `a key of Read until painted: p50 ${median(ours).toFixed(1)} ms, p95 ${a.toFixed(1)} ms; a bare input ${median(bare).toFixed(1)} and ${b.toFixed(1)} ms: ${(median(ours) / median(bare)).toFixed(1)} and ${(a / b).toFixed(1)} times`,
+  );
+  await context.close();
+}
+
+/** Frames while a slider is dragged from end to end and back, as often as the screen is drawn. */
+for (const world of ['own', 'patch']) {
+  const { page, context } = await freshPage({ state });
+  await page.goto(`${url}/wear-lab?tread=saw&world=${world}`);
+  const slider = page.getByRole('slider', { name: 'Camber' });
+  await slider.waitFor();
+  await page.waitForTimeout(1_500);
+  const box = await slider.evaluate((input) => {
+    const { x, y, width, height } = input.closest('.MuiSlider-root').getBoundingClientRect();
+    return { x, y, width, height };
+  });
+  await page.evaluate(() => {
+    globalThis.blocked = 0;
+    globalThis.frames = [];
+    let last = performance.now();
+    globalThis.requestAnimationFrame(function frame(now) {
+      globalThis.frames.push(now - last);
+      last = now;
+      globalThis.requestAnimationFrame(frame);
+    });
+  });
+  const y = box.y + box.height / 2;
+  await page.mouse.move(box.x + box.width / 2, y);
+  await page.mouse.down();
+  for (let step = 0; step <= DRAG_STEPS; step++) {
+    const along = 0.5 + 0.45 * Math.sin((2 * Math.PI * step) / DRAG_STEPS);
+    await page.mouse.move(box.x + box.width * along, y);
+  }
+  await page.mouse.up();
+  const { frames, blocked } = await page.evaluate(() => ({
+    frames: globalThis.frames.slice(1),
+    blocked: globalThis.blocked,
+  }));
+  const dropped = frames.filter((ms) => ms > 1.5 * FRAME_MS).length;
+  console.log(
+    `the wear lab while a slider is dragged, ${world === 'own' ? 'our formula' : 'first principles'}: ${frames.length} frames, p50 ${median(frames).toFixed(1)} ms, p95 ${quantile(frames, 0.95).toFixed(1)} ms, ${dropped} dropped, blocked for ${Math.round(blocked)} ms`,
   );
   await context.close();
 }

@@ -30,6 +30,7 @@ const VISITS = [
 
 const PAGES = [
   { name: 'bench', path: '/bench/rearShim' },
+  { name: 'wear-lab', path: '/wear-lab?tread=saw', text: /^Grey band/ },
   { name: 'shop', path: '/shop' },
   { name: 'due', path: '/due', button: 'All' },
   {
@@ -121,7 +122,6 @@ async function main() {
   const door = await browser.newPage({ viewport: DESKTOP, baseURL: url });
   await door.goto('/sign-in');
   await door.getByRole('button', { name: /Mira/ }).waitFor();
-  await shoot(door, 'front-door');
   await door.getByRole('button', { name: /Ansa/ }).click();
   await door.getByRole('list', { name: 'Visits' }).waitFor();
   await door.mouse.move(0, 0);

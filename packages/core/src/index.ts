@@ -31,6 +31,7 @@ export { tirePaths } from './engine/wear/paths.ts';
 export { healthyState, STATE, STATE_SIZE } from './engine/wear/state.ts';
 export { FULL_SWEEPS, LIVE_SWEEPS } from './engine/diagnosis/diagnose.ts';
 export { createDiagnosisRun, diagnose } from './steps/explain/diagnose.ts';
+export type { Draw } from './engine/diagnosis/nextChecks.ts';
 export type {
   Answer,
   DiagnosisRun,

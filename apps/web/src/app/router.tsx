@@ -54,6 +54,12 @@ export function createRouter() {
               }),
             },
             {
+              path: '/wear-lab',
+              lazy: async () => ({
+                Component: (await import('../features/wearLab/WearLabPage.tsx')).WearLabPage,
+              }),
+            },
+            {
               path: '/sheets/:sheetId?',
               lazy: async () => ({
                 Component: (await import('../features/sheets/SheetsPage.tsx')).SheetsPage,

@@ -15,6 +15,8 @@ interface AxleSectionViewProps {
   onPick?: ((slot: Slot) => void) | undefined;
   /** A strip for small screens: no rib names, larger figures for its size. */
   compact?: boolean;
+  /** Shows what is expected as its band alone: the bars stand at its middle themselves. */
+  bandOnly?: boolean;
 }
 
 const WIDTH = 408;
@@ -39,6 +41,7 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
     spokenOf = [],
     onPick,
     compact = false,
+    bandOnly = false,
   } = props;
   const hatch = useId();
   const height = compact ? 92 : 186;
@@ -125,8 +128,12 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
         {section.expected.map(({ wheel, line, band }) => (
           <g key={wheel}>
             <path d={band} fill="var(--soft)" opacity={0.22} />
-            <path d={line} fill="none" stroke="var(--paper)" strokeWidth={4} opacity={0.75} />
-            <path d={line} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
+            {!bandOnly && (
+              <>
+                <path d={line} fill="none" stroke="var(--paper)" strokeWidth={4} opacity={0.75} />
+                <path d={line} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
+              </>
+            )}
           </g>
         ))}
         <line

@@ -14,6 +14,7 @@ import { UnitChoices } from './UnitChoices.tsx';
 const PLACES = [
   { to: '/garage', title: 'Garage' },
   { to: '/bench', title: 'Bench' },
+  { to: '/wear-lab', title: 'Wear lab' },
   { to: '/sheets', title: 'Sheets' },
   { to: '/due', title: 'Due' },
   { to: '/gauges', title: 'Gauges' },

@@ -13,6 +13,8 @@ export interface SectionTire {
   expected: Record<Rib, { mean: number; sd: number }> | null;
   newDepthMm: number;
   feather: Feather;
+  /** How far its teeth have grown, 0 to 1; full-grown when left out. */
+  toothSize?: number;
   /** What the same tire had at an earlier reading, mm; its ribs are drawn as what was lost since. */
   earlierMm?: Record<Rib, number | null>;
 }
@@ -113,7 +115,14 @@ export function axleSection(
         outline:
           top === null
             ? null
-            : barOutline(x, barWidth, top, height, teethOf(tire.feather, index === 0)),
+            : barOutline(
+                x,
+                barWidth,
+                top,
+                height,
+                teethOf(tire.feather, index === 0),
+                tire.toothSize ?? 1,
+              ),
         isAtLimit: depth !== null && depth <= legalMm,
         isUnreadable: tire.unreadable.includes(rib),
       });
@@ -140,11 +149,12 @@ function barOutline(
   top: number,
   bottom: number,
   teeth: -1 | 0 | 1,
+  size: number,
 ): string {
   const right = x + width;
   if (teeth === 0) return `M${n(x)} ${n(bottom)}V${n(top)}H${n(right)}V${n(bottom)}Z`;
   const step = width / TEETH;
-  const deep = Math.min(bottom, top + step * TOOTH * TEETH * 0.9);
+  const deep = Math.min(bottom, top + size * step * TOOTH * TEETH * 0.9);
   let path = `M${n(x)} ${n(bottom)}`;
   for (let i = 0; i < TEETH; i++) {
     const from = x + i * step;

@@ -88,5 +88,6 @@ export const otherFormula: World = {
 /** Student's t with 4 degrees of freedom, scaled to variance 1. */
 function studentT(random: Random): number {
   const square = [0, 1, 2, 3].reduce((sum) => sum + random.normal() ** 2, 0) / 4;
-  return random.normal() / Math.sqrt(square) / Math.SQRT2;
+  // A source that gives the middle of everything gives it here too.
+  return square === 0 ? 0 : random.normal() / Math.sqrt(square) / Math.SQRT2;
 }

@@ -1,12 +1,5 @@
-import {
-  DEPTH_RATE,
-  FIRST_NUISANCE,
-  NOISE,
-  NUISANCE_SPREADS,
-  STATE,
-  tireLoss,
-  DRIVING_SLIP,
-} from '@keen/core/engine';
+import { NOISE, STATE } from '@keen/core/engine';
+import { formulaPhysics } from '@keen/core/lab';
 import type { World } from './world.ts';
 
 /**
@@ -17,32 +10,7 @@ export const ownFormula: World = {
   name: 'own',
   lateFaults: 0,
   wrongReading: 0,
-  createPhysics(drive, traits) {
-    const out = new Float64Array(3);
-    return {
-      rates(state, tire, position) {
-        const whole = state.slice();
-        NUISANCE_SPREADS.forEach((_, i) => {
-          whole[FIRST_NUISANCE + i] = traits[FIRST_NUISANCE + i]!;
-        });
-        tireLoss(
-          whole,
-          {
-            tire,
-            positions: Int32Array.of(position),
-            thousandKm: Float64Array.of(1),
-            drivingSlips: Float64Array.of(DRIVING_SLIP[drive][position < 2 ? 'front' : 'rear']),
-            newDepthMm: 0,
-            lostBefore: new Float64Array(3),
-          },
-          out,
-        );
-        return [out[0]!, out[1]!, out[2]!];
-      },
-      depthFactor: (lostPart) =>
-        Math.max(0.2, 1 + (DEPTH_RATE + traits[STATE.depthRate]!) * (0.5 - lostPart)),
-    };
-  },
+  createPhysics: formulaPhysics,
   drawFactors(state, random) {
     const scale = Math.exp(state[STATE.noise]!);
     const age = state[STATE.otherAge]!;

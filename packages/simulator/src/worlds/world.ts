@@ -1,20 +1,12 @@
 import type { Drive } from '@keen/contract/words';
 import type { Random } from '@keen/core/engine';
+import type { LabPhysics } from '@keen/core/lab';
 
 /** What is set and wrong at a car for part of its life; see the engine's STATE. */
 export type State = Float64Array;
 
 /** How one car wears its tires. */
-export interface CarPhysics {
-  /**
-   * Wear of fresh tread in mm for each 1000 km at inner, centre, outer.
-   * @param tire - 0 to 3, whose pressure and bounce count
-   * @param position - 0 to 3, where it runs
-   */
-  rates(state: State, tire: number, position: number): [number, number, number];
-  /** How fast tread wears that has lost so much of its depth, against fresh tread. */
-  depthFactor(lostPart: number): number;
-}
+export type CarPhysics = LabPhysics;
 
 /** A set of cars that follow one physics. */
 export interface World {

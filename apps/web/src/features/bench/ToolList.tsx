@@ -6,6 +6,9 @@ import type { Theme } from '@mui/material/styles';
 import { Link, useNavigate } from 'react-router';
 import { TOOL_FAMILIES } from '../../tools/tools.ts';
 
+/** Pages beside the calculators. */
+const TO_LEARN = [{ to: '/wear-lab', title: 'Wear lab' }] as const;
+
 /** The tools by family: a rail of words, or one menu where the screen is narrow. */
 export function ToolList({ current }: { current: string }) {
   const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('md'));
@@ -48,33 +51,46 @@ export function ToolList({ current }: { current: string }) {
           <Typography variant="h3" component="h2" color="textSecondary" sx={{ px: 2.5, mb: 0.5 }}>
             {title}
           </Typography>
-          {tools.map((tool) => {
-            const isCurrent = tool.name === current;
-            return (
-              <Box
-                key={tool.name}
-                component={Link}
-                to={`/bench/${tool.name}`}
-                aria-current={isCurrent ? 'page' : undefined}
-                sx={{
-                  display: 'block',
-                  px: 2.5,
-                  py: 0.75,
-                  minHeight: 34,
-                  color: isCurrent ? 'var(--ink)' : 'var(--soft)',
-                  fontWeight: isCurrent ? 700 : 450,
-                  textDecoration: 'none',
-                  borderLeft: '4px solid',
-                  borderColor: isCurrent ? 'var(--marker)' : 'transparent',
-                  '&:hover': { color: 'var(--ink)' },
-                }}
-              >
-                {tool.title}
-              </Box>
-            );
-          })}
+          {tools.map((tool) => (
+            <RailLink
+              key={tool.name}
+              to={`/bench/${tool.name}`}
+              title={tool.title}
+              isCurrent={tool.name === current}
+            />
+          ))}
         </Box>
       ))}
+      <Typography variant="h3" component="h2" color="textSecondary" sx={{ px: 2.5, mb: 0.5 }}>
+        To learn
+      </Typography>
+      {TO_LEARN.map(({ to, title }) => (
+        <RailLink key={to} to={to} title={title} isCurrent={false} />
+      ))}
+    </Box>
+  );
+}
+
+function RailLink({ to, title, isCurrent }: { to: string; title: string; isCurrent: boolean }) {
+  return (
+    <Box
+      component={Link}
+      to={to}
+      aria-current={isCurrent ? 'page' : undefined}
+      sx={{
+        display: 'block',
+        px: 2.5,
+        py: 0.75,
+        minHeight: 34,
+        color: isCurrent ? 'var(--ink)' : 'var(--soft)',
+        fontWeight: isCurrent ? 700 : 450,
+        textDecoration: 'none',
+        borderLeft: '4px solid',
+        borderColor: isCurrent ? 'var(--marker)' : 'transparent',
+        '&:hover': { color: 'var(--ink)' },
+      }}
+    >
+      {title}
     </Box>
   );
 }

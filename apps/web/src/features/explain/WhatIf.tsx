@@ -5,11 +5,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import { Choice } from '../../shared/Choice.tsx';
 import { showDegrees, showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
-import { TrySlider } from './TrySlider.tsx';
+import { TrySlider } from '../../shared/TrySlider.tsx';
 
 interface WhatIfProps {
   answer: Answer;
@@ -23,7 +24,7 @@ interface WhatIfProps {
  * tread with them, over what was read.
  */
 export function WhatIf({ answer, file, startAt }: WhatIfProps) {
-  const { setTried, units } = useVisit();
+  const { setTried, units, detail } = useVisit();
   const [wheel, setWheel] = useState<Wheel>(startAt);
   const asIs = settingOf(answer.typical);
   const [tried, setSetting] = useState<Setting | null>(null);
@@ -92,7 +93,10 @@ export function WhatIf({ answer, file, startAt }: WhatIfProps) {
           </strong>{' '}
           {units.depth === 'mm' ? 'mm' : '/32 in'} would be left
         </Typography>
-        <Button sx={{ ml: 'auto' }} disabled={!tried} onClick={() => setSetting(null)}>
+        <Button component={Link} to={`/wear-lab?visit=${detail.visit.id}`} sx={{ ml: 'auto' }}>
+          Open in the wear lab
+        </Button>
+        <Button disabled={!tried} onClick={() => setSetting(null)}>
           Back to the car
         </Button>
       </Box>

@@ -73,6 +73,8 @@ export interface DiagnosisRun {
   answer(): Answer;
   /** What the tires would live, from the draws so far. */
   outlook(): Outlook;
+  /** Cars that may be the one at hand, from the draws so far: at most some hundreds. */
+  possibleCars(): readonly Draw[];
 }
 
 /** Puts what was found into sentences: the engine itself knows no language. */
@@ -286,6 +288,7 @@ export function createDiagnosisRun(
     step,
     answer,
     outlook: () => outlook(),
+    possibleCars: () => thinned(draws),
   };
 }
 

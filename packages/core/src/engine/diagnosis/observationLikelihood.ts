@@ -21,7 +21,7 @@ const IS_LOOSE_FROM = LOOSE_DEG;
 /** Feather is misfelt one time in twenty, and once more in thirty it is of a toe that is new. */
 const MISFELT = 0.08;
 /** A feather fades over this distance after a rotation. */
-const FEATHER_FADE_KM = 4000;
+export const FEATHER_FADE_KM = 4000;
 /** Its edge is soft: sd of half the slip at which it becomes plain. */
 const FEATHER_EDGE = 0.5;
 /** Scale of the logistic curve that stands nearest to a normal of sd 1 (Johnson and Kotz). */

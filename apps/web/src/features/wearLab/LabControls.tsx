@@ -1,0 +1,230 @@
+import type { Drive } from '@keen/contract';
+import { DRIVES } from '@keen/contract';
+import { axleOf, sideOf, WHEEL_ORDER } from '@keen/core';
+import { LAB_RANGES, NAMED_TREADS } from '@keen/core/lab';
+import type { LabCar } from '@keen/core/lab';
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import type { ReactNode } from 'react';
+import { Choice } from '../../shared/Choice.tsx';
+import { showDegrees } from '../../shared/format.ts';
+import { ManyChoice } from '../../shared/ManyChoice.tsx';
+import { TrySlider } from '../../shared/TrySlider.tsx';
+import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { fromTread, withWheel } from './labSetup.ts';
+import type { LabSetup } from './labSetup.ts';
+
+const DRIVE_WORDS: Record<Drive, string> = { fwd: 'Front', rwd: 'Rear', awd: 'All four' };
+const WHEEL_TOGGLES = [
+  { value: 'both', label: 'Both sides alike' },
+  { value: 'bounces', label: 'Bounces' },
+] as const;
+const percent = (value: number) => `${Math.round(100 * value)} %`;
+const times = (value: number) => `× ${value.toFixed(1)}`;
+
+interface LabControlsProps {
+  setup: LabSetup;
+  /** The car that the sliders mark: where the page started. */
+  start: LabCar;
+  onChange: (setup: LabSetup) => void;
+  /** What the visit's car is called, when the page starts from one. */
+  visitTitle: string | null;
+}
+
+/** Everything that can be moved: one wheel, its axle, the car. */
+export function LabControls({ setup, start, onChange, visitTitle }: LabControlsProps) {
+  const { car, wheel } = setup;
+  const [both, setBoth] = useState(false);
+  const axle = axleOf(wheel);
+  const side = sideOf(wheel);
+  const set = (change: Partial<LabCar>) => onChange({ ...setup, car: { ...car, ...change } });
+  const atWheel = (key: 'camber' | 'toe' | 'pressure', value: number) =>
+    onChange({ ...setup, car: withWheel(car, key, wheel, value, both) });
+  const atAxle = (key: 'load' | 'height' | 'play', value: number) =>
+    set({ [key]: { ...car[key], [axle]: value } });
+  return (
+    <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      <TextField
+        select
+        label="Start from"
+        value={setup.from && 'tread' in setup.from ? setup.from.tread : 'visit'}
+        onChange={({ target }) => onChange(fromTread(setup, target.value))}
+      >
+        {visitTitle !== null && (
+          <MenuItem value="visit" disabled>
+            {visitTitle}
+          </MenuItem>
+        )}
+        {NAMED_TREADS.map(({ name, title }) => (
+          <MenuItem key={name} value={name}>
+            {title}
+          </MenuItem>
+        ))}
+      </TextField>
+      {/* Two by two, as they stand under the car. */}
+      <Box
+        sx={{
+          '& [role=group] > div:last-of-type': { display: 'grid', gridTemplateColumns: '1fr 1fr' },
+        }}
+      >
+        <Choice
+          label="Wheel"
+          hideLabel
+          options={WHEEL_ORDER.map((value) => ({ value, label: WHEEL_LABELS[value] }))}
+          value={wheel}
+          onChange={(next) => next && onChange({ ...setup, wheel: next })}
+          dense
+        />
+      </Box>
+      <Group title={`${WHEEL_LABELS[wheel]}`}>
+        <TrySlider
+          stacked
+          label="Camber"
+          value={car.camber[wheel]}
+          asIs={start.camber[wheel]}
+          range={LAB_RANGES.camber}
+          step={0.1}
+          show={(value) => showDegrees(value, 1)}
+          onChange={(value) => atWheel('camber', value)}
+        />
+        <TrySlider
+          stacked
+          label="Toe of this wheel"
+          value={car.toe[wheel]}
+          asIs={start.toe[wheel]}
+          range={LAB_RANGES.toe}
+          step={0.05}
+          show={(value) => showDegrees(value, 2)}
+          onChange={(value) => atWheel('toe', value)}
+        />
+        <TrySlider
+          stacked
+          label="Pressure, of the placard"
+          value={car.pressure[wheel]}
+          asIs={start.pressure[wheel]}
+          range={LAB_RANGES.pressure}
+          step={0.01}
+          show={percent}
+          onChange={(value) => atWheel('pressure', value)}
+        />
+        <ManyChoice
+          label="This wheel"
+          hideLabel
+          options={WHEEL_TOGGLES}
+          values={[
+            ...(car.bounces[wheel] ? (['bounces'] as const) : []),
+            ...(both ? (['both'] as const) : []),
+          ]}
+          onChange={(values) => {
+            setBoth(values?.includes('both') ?? false);
+            const bounces = values?.includes('bounces') ?? false;
+            if (bounces !== car.bounces[wheel]) {
+              onChange({ ...setup, car: withWheel(car, 'bounces', wheel, bounces, both) });
+            }
+          }}
+        />
+      </Group>
+      <Group title={`${axle === 'front' ? 'Front' : 'Rear'} axle`}>
+        <TrySlider
+          stacked
+          label="Play: toe wanders by"
+          value={car.play[axle]}
+          asIs={start.play[axle]}
+          range={LAB_RANGES.play}
+          step={0.02}
+          show={(value) => `${value.toFixed(2)}°`}
+          onChange={(value) => atAxle('play', value)}
+        />
+        <TrySlider
+          stacked
+          label="Load, of what the placard is for"
+          value={car.load[axle]}
+          asIs={start.load[axle]}
+          range={LAB_RANGES.load}
+          step={0.05}
+          show={percent}
+          onChange={(value) => atAxle('load', value)}
+        />
+        <TrySlider
+          stacked
+          label="Body raised or lowered"
+          value={car.height[axle]}
+          asIs={start.height[axle]}
+          range={LAB_RANGES.height}
+          step={5}
+          show={(value) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value)} mm`}
+          onChange={(value) => atAxle('height', value)}
+        />
+        {axle === 'front' && (
+          <TrySlider
+            stacked
+            label="Caster of this wheel"
+            value={car.caster[side]}
+            asIs={start.caster[side]}
+            range={LAB_RANGES.caster}
+            step={0.5}
+            show={(value) => showDegrees(value, 1)}
+            onChange={(value) =>
+              set({
+                caster: both ? { left: value, right: value } : { ...car.caster, [side]: value },
+              })
+            }
+          />
+        )}
+      </Group>
+      <Group title="Car and driver">
+        <TrySlider
+          stacked
+          label="Cornering, of the usual"
+          value={car.cornering}
+          asIs={start.cornering}
+          range={LAB_RANGES.cornering}
+          step={0.1}
+          show={times}
+          onChange={(value) => set({ cornering: value })}
+        />
+        <TrySlider
+          stacked
+          label="Rate of wear, of the usual"
+          value={car.rate}
+          asIs={start.rate}
+          range={LAB_RANGES.rate}
+          step={0.1}
+          show={times}
+          onChange={(value) => set({ rate: value })}
+        />
+        <Choice
+          label="Driven axle"
+          options={DRIVES.map((value) => ({ value, label: DRIVE_WORDS[value] }))}
+          value={car.drive}
+          onChange={(drive) => drive && set({ drive })}
+          dense
+        />
+      </Group>
+    </Box>
+  );
+}
+
+function Group({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box
+      component="fieldset"
+      sx={{
+        border: 0,
+        borderTop: '1px solid var(--line)',
+        m: 0,
+        p: 0,
+        pt: 1,
+        display: 'grid',
+        gap: 0.25,
+      }}
+    >
+      <Box component="legend" sx={{ float: 'left', width: '100%', p: 0, fontWeight: 650, mb: 0.5 }}>
+        {title}
+      </Box>
+      {children}
+    </Box>
+  );
+}
