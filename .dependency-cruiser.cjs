@@ -15,6 +15,8 @@ const CORE_FLOORS = [
   'steps/handOver',
   'garage',
   'insights',
+  'lab',
+  'practice',
 ];
 
 function coreFloors() {

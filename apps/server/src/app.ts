@@ -18,6 +18,7 @@ import { mountLinks, mountSharedSheet } from './features/papers/links.routes.ts'
 import { mountLive } from './features/live/live.routes.ts';
 import { mountPapers } from './features/papers/papers.routes.ts';
 import { mountPhotos } from './features/photos/photos.routes.ts';
+import { mountPractice } from './features/practice/practice.routes.ts';
 import { mountSession } from './features/session/session.routes.ts';
 import { mountSheets } from './features/sheets/sheets.routes.ts';
 import { mountLogo } from './features/shop/logo.routes.ts';
@@ -127,6 +128,7 @@ function mountAll(routes: Routes, context: Context): void {
   mountSession(routes, context);
   mountPapers(routes, context);
   mountVisits(routes, context);
+  mountPractice(routes, context);
   mountLinks(routes, context);
   mountDue(routes);
   mountPhotos(routes, context);

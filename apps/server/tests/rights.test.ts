@@ -49,6 +49,7 @@ const PROMISED: Record<Right, readonly Role[]> = {
   keepSheets: ['technician', 'lead'],
   keepGauges: ['technician', 'lead'],
   checkGauges: ['advisor', 'technician', 'lead'],
+  practise: ['advisor', 'technician', 'lead'],
   playDevices: ['advisor', 'technician', 'lead'],
   changeShop: ['lead'],
   managePeople: ['lead'],

@@ -28,6 +28,8 @@ const SHOP_TABLES = [
   ['spec_sheets', 'shop_id'],
   ['audit_log', 'shop_id'],
   ['password_links', 'shop_id'],
+  ['practice_deals', 'shop_id'],
+  ['practice_tries', 'shop_id'],
   ['visit_search', 'shop_id'],
   ['due_looks', 'shop_id'],
   ['tire_lines', 'shop_id'],

@@ -109,6 +109,7 @@ export { ANGLES_FORMAT, ANGLES_VERSION, angleFileSchema } from './angleFile.ts';
 export type { AngleFile } from './angleFile.ts';
 export * from './devices.ts';
 export * from './treadPass.ts';
+export * from './practice.ts';
 export * from './prices.ts';
 export * from './api.ts';
 export * from './archive.ts';

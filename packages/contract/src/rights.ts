@@ -21,6 +21,8 @@ export const RIGHTS = {
   keepGauges: ['technician', 'lead'],
   /** Takes readings of a gauge study, checks a gauge. */
   checkGauges: ['advisor', 'technician', 'lead'],
+  /** Practises on made-up cars; the lead sees those who show how they do. */
+  practise: ['advisor', 'technician', 'lead'],
   /** Plays the simulated devices. */
   playDevices: ['advisor', 'technician', 'lead'],
   /** Prices, hours, packages, limits, house rules, papers, logo. */

@@ -344,3 +344,31 @@ export const LEARNING_STATES = ['running', 'canceled', 'failed', 'done'] as cons
 export type LearningState = (typeof LEARNING_STATES)[number];
 export const LEARNING_STAGES = ['reading', 'readingAgain', 'trying'] as const;
 export type LearningStage = (typeof LEARNING_STAGES)[number];
+
+/** Cars to practise on: from the plain to the hard, and any car. */
+export const PRACTICE_LESSONS = [
+  'softSet',
+  'saw',
+  'innerEdge',
+  'waves',
+  'keenDriver',
+  'rotated',
+  'twoCauses',
+  'fixedArm',
+  'falseToe',
+  'mixedAges',
+  'wrongReading',
+  'free',
+] as const;
+export type PracticeLesson = (typeof PRACTICE_LESSONS)[number];
+
+/** What a learner can ask for beside the depths. */
+export const PRACTICE_CHECKS = [
+  'stroke',
+  'waves',
+  'pressure',
+  'complaints',
+  'play',
+  'angles',
+] as const;
+export type PracticeCheck = (typeof PRACTICE_CHECKS)[number];

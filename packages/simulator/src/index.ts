@@ -3,6 +3,8 @@ export type { CarScores, FlagScores, Reading, Truth } from './calibration.ts';
 export { createPriorDraws } from './drawPrior.ts';
 export { createLivingCar } from './livingCar.ts';
 export type { LivingCar, Usual, WheelAngles } from './livingCar.ts';
+export { dealCar } from './practiceCars.ts';
+export type { GaugeReading, PracticeCar } from './practiceCars.ts';
 export { readingOf } from './readingOf.ts';
 export { readChart } from './ruleChart.ts';
 export type { ChartReading } from './ruleChart.ts';

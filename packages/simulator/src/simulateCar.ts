@@ -47,6 +47,20 @@ export interface SimulatedCar {
   oldKm: number;
   /** Distance that a new set would run, as the car stands today, km. */
   newKm: number;
+  /** True depth left at each rib, mm. */
+  depthsMm: Record<Wheel, Record<Rib, number>>;
+  /** What each of the twelve ribs has lost, mm, and what it loses against its physics. */
+  lossMm: Float64Array;
+  factors: Float64Array;
+}
+
+/** What is laid down about a car before it is drawn. */
+export interface CarWish {
+  plan?: Partial<Plan>;
+  /** Changes what is wrong with it. @param right - the same car with nothing wrong */
+  shape?: (state: Float64Array, right: Float64Array, random: Random) => void;
+  /** The rib, 0 to 11, whose reading is wrong. */
+  wrongRib?: number;
 }
 
 /** The constants of the physics, which a reader who knows this car's world would know; traits of the car are not among them. */
@@ -75,17 +89,21 @@ export interface Phase {
  * Draws a car from the prior, wears its tires by a world's physics and looks at it as a workshop would.
  * @param seed - the same seed gives the same car
  * @param shop - of a shop whose cars differ from the usual; the case does not tell of it
+ * @param wish - what is laid down about it beforehand
  */
 export function simulateCar(
   seed: number,
   world: WorldName = 'own',
   shop?: ShopConstants,
+  wish: CarWish = {},
 ): SimulatedCar {
   const random = createRandom(seed);
-  const plan = drawPlan(random);
+  const plan = { ...drawPlan(random), ...wish.plan };
   const bare = resolveCase({ ...emptyCase(plan, ''), ...(shop && { constants: shop }) });
   const drawn = createPriorDraws(bare, seed ^ 0x5bd1e995)();
   const { lateFaults, wrongReading } = WORLDS[world];
+  // From a source of its own: a car that nothing is laid down about stays as it was.
+  wish.shape?.(drawn, putRight(drawn, bare), createRandom(seed ^ 0x2c1b3c6d));
   const physics = WORLDS[world].createPhysics(plan.drive, drawn, random);
   const factors = WORLDS[world].drawFactors(drawn, random);
   const phases = drawPhases(drawn, bare, lateFaults, random);
@@ -109,9 +127,11 @@ export function simulateCar(
     bouncing: 0.1 + 0.12 * random.uniform(),
   };
   const wrong =
-    world === 'own'
-      ? (at: number) => drawn[STATE.oddReading] === at + 1
-      : () => random.uniform() < wrongReading;
+    wish.wrongRib !== undefined
+      ? (at: number) => at === wish.wrongRib
+      : world === 'own'
+        ? (at: number) => drawn[STATE.oddReading] === at + 1
+        : () => random.uniform() < wrongReading;
   observe(file, plan, today, depths, meanLoss, uneven, wrong, random);
 
   const resolved = resolveCase(file);
@@ -126,6 +146,11 @@ export function simulateCar(
     today,
     faults,
     excessMm: attribution.excess(),
+    depthsMm: depths,
+    lossMm: Float64Array.from(losses.flat()),
+    factors: Float64Array.from(
+      factors.rib.flatMap((ribs, tire) => ribs.map((rib) => rib * factors.tire[tire]!)),
+    ),
     ...ahead(resolved, today, physics, factors, world, losses, trueNew, random),
   };
 }

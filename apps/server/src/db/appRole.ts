@@ -13,6 +13,8 @@ const GRANTS: Record<string, string> = {
   instruments: 'select, insert, update',
   learning_runs: 'select, insert, update',
   learning_evidence: 'select, insert, delete',
+  practice_deals: 'select, insert',
+  practice_tries: 'select, insert, update',
   // Derived from the visits by triggers.
   visit_search: 'select',
   due_looks: 'select',

@@ -5,6 +5,7 @@ import { GARAGE_PATHS } from './garage.ts';
 import { INSIGHTS_PATHS } from './insights.ts';
 import { PAPERS_PATHS } from './papers.ts';
 import { PEOPLE_PATHS } from './people.ts';
+import { PRACTICE_PATHS } from './practice.ts';
 import { PICTURES_PATHS } from './pictures.ts';
 import { SERVER_PATHS } from './server.ts';
 import { SESSION_PATHS } from './session.ts';
@@ -21,6 +22,7 @@ export const API_PATHS: readonly ApiPath[] = [
   ...GARAGE_PATHS,
   ...GAUGES_PATHS,
   ...INSIGHTS_PATHS,
+  ...PRACTICE_PATHS,
   ...VISITS_PATHS,
   ...PICTURES_PATHS,
   ...PAPERS_PATHS,

@@ -1,6 +1,6 @@
 import type { Preferences } from '@keen/contract';
 import { ROLES } from '@keen/contract';
-import { pgTable, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import { boolean, pgTable, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 import { jsonb } from './jsonb.ts';
 import { noLonger, oneOf, ownRows } from './shopRows.ts';
 import { shops } from './shops.ts';
@@ -27,6 +27,8 @@ export const people = pgTable(
     /** SHA-256 of each recovery code that is left: they are long and random. */
     recoveryHashes: jsonb('recovery_hashes').$type<string[]>(),
     preferences: jsonb().$type<Preferences>().notNull(),
+    /** Whether the lead may see how this person does on practice cars. */
+    showsPractice: boolean('shows_practice').notNull().default(false),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [

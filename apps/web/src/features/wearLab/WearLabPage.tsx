@@ -388,7 +388,9 @@ function Files({ setup, asIs, unit, undo, redo }: FilesProps) {
         Copy the link
       </Button>
       <Button
-        onClick={() => saveFile('wear-lab.keen.json', labCaseText(asIs, setup.km), 'application/json')}
+        onClick={() =>
+          saveFile('wear-lab.keen.json', labCaseText(asIs, setup.km), 'application/json')
+        }
       >
         Save as case file
       </Button>

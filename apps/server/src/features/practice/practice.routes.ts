@@ -1,0 +1,69 @@
+import {
+  newPracticeSchema,
+  practiceAnswerSchema,
+  practiceCheckSchema,
+  practiceEntriesSchema,
+  practiceReadingSchema,
+  showPracticeSchema,
+} from '@keen/contract';
+import type { Context } from '../../context.ts';
+import type { Routes } from '../../http/routes.ts';
+import { validBody, validId } from '../../http/validate.ts';
+import { diagnoseFor } from '../../jobs/diagnosisPool.ts';
+import { practiceBoard, showPractice } from './board.service.ts';
+import { judge } from './judge.ts';
+import {
+  answerable,
+  dealTo,
+  keepEntries,
+  keepResult,
+  makeCheck,
+  oneCar,
+  setGaugeDown,
+} from './practice.service.ts';
+
+/** Made-up cars to practise on; what is true of one is told once it is answered. */
+export function mountPractice(routes: Routes, { diagnoses }: Pick<Context, 'diagnoses'>): void {
+  routes.on('get', '/practice', 'practise', async ({ res, actor, look }) => {
+    res.json(await look((tx) => practiceBoard(tx, actor)));
+  });
+  routes.on('put', '/practice/shown', 'practise', async ({ req, res, actor, inShop }) => {
+    const { isShown } = validBody(showPracticeSchema, req.body);
+    res.json(await inShop((tx) => showPractice(tx, actor, isShown)));
+  });
+  routes.on('post', '/practice/cars', 'practise', async ({ req, res, actor, inShop }) => {
+    const wish = validBody(newPracticeSchema, req.body);
+    res.json(await inShop((tx) => dealTo(tx, actor, wish)));
+  });
+  routes.on('get', '/practice/cars/:id', 'practise', async ({ req, res, actor, look }) => {
+    const id = validId(req.params.id, 'practice car');
+    res.json(await look((tx) => oneCar(tx, actor, id)));
+  });
+  routes.on('post', '/practice/cars/:id/gauge', 'practise', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'practice car');
+    const at = validBody(practiceReadingSchema, req.body);
+    res.json(await inShop((tx) => setGaugeDown(tx, actor, id, at)));
+  });
+  routes.on('post', '/practice/cars/:id/entries', 'practise', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'practice car');
+    const { entries } = validBody(practiceEntriesSchema, req.body);
+    res.json(await inShop((tx) => keepEntries(tx, actor, id, entries)));
+  });
+  routes.on('post', '/practice/cars/:id/checks', 'practise', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'practice car');
+    const { check } = validBody(practiceCheckSchema, req.body);
+    res.json(await inShop((tx) => makeCheck(tx, actor, id, check)));
+  });
+  routes.on('post', '/practice/cars/:id/answer', 'practise', async (asked) => {
+    const { req, res, actor, inShop, look } = asked;
+    const id = validId(req.params.id, 'practice car');
+    const answer = validBody(practiceAnswerSchema, req.body);
+    // The best answer takes some seconds: no transaction stays open over it.
+    const { tried, prices } = await look((tx) => answerable(tx, actor, id));
+    const result = await judge(tried, answer, prices, diagnoseFor(diagnoses, asked));
+    res.json(await inShop((tx) => keepResult(tx, actor, id, result)));
+  });
+}

@@ -1,0 +1,205 @@
+import { z } from 'zod';
+import { diagnosisSchema } from './diagnosis.ts';
+import { visitDraftSchema } from './draft.ts';
+import { entrySchema } from './entries.ts';
+import { FIELD_LIMITS } from './fieldLimits.ts';
+import { minorSchema } from './prices.ts';
+import { momentSchema } from './storable.ts';
+import {
+  ACTIONS,
+  AXLE_CAUSES,
+  AXLES,
+  PRACTICE_CHECKS,
+  PRACTICE_LESSONS,
+  RIBS,
+  WHEEL_CAUSES,
+  WHEELS,
+} from './words.ts';
+
+/** Made-up cars to practise on. What is true of one stays on the server until it is answered. */
+
+const whereSchema = z.enum([...WHEELS, ...AXLES]);
+const causeSchema = z.enum([...WHEEL_CAUSES, ...AXLE_CAUSES]);
+const chanceSchema = z.number().min(0).max(1);
+
+/** A word by which two people of a shop get the same car. */
+export const practiceCodeSchema = z
+  .string()
+  .trim()
+  .toLowerCase()
+  .regex(/^[a-z0-9][a-z0-9-]{1,39}$/, 'letters, digits and dashes');
+
+/** Asks for a car: of a lesson, by a code, or the one of the day. */
+export const newPracticeSchema = z
+  .strictObject({
+    id: z.uuid(),
+    lesson: z.enum(PRACTICE_LESSONS),
+    /** Whoever gives the same code for the same lesson gets the same car. */
+    code: practiceCodeSchema.optional(),
+  })
+  .meta({ id: 'NewPractice' });
+export type NewPractice = z.infer<typeof newPracticeSchema>;
+
+export const practiceReadingSchema = z
+  .strictObject({ wheel: z.enum(WHEELS), rib: z.enum(RIBS) })
+  .meta({ id: 'PracticeReading' });
+/** What the gauge shows. */
+export const practiceGaugeSchema = z
+  .strictObject({
+    wheel: z.enum(WHEELS),
+    rib: z.enum(RIBS),
+    mm: z
+      .number()
+      .min(0)
+      .max(FIELD_LIMITS.newDepthMm + 1),
+    isAskew: z.boolean(),
+    minutes: z.number().min(0),
+  })
+  .meta({ id: 'PracticeGauge' });
+export type PracticeGauge = z.infer<typeof practiceGaugeSchema>;
+
+export const practiceEntriesSchema = z
+  .strictObject({ entries: z.array(entrySchema).min(1).max(50) })
+  .meta({ id: 'PracticeEntries' });
+export const practiceCheckSchema = z
+  .strictObject({ check: z.enum(PRACTICE_CHECKS) })
+  .meta({ id: 'PracticeCheck' });
+
+const namedCauseSchema = z.strictObject({
+  cause: causeSchema,
+  where: whereSchema,
+  chance: chanceSchema,
+});
+/** What a learner says: causes with how sure, and what they would do. */
+export const practiceAnswerSchema = z
+  .strictObject({
+    causes: z.array(namedCauseSchema).max(40),
+    course: z.enum(ACTIONS),
+  })
+  .meta({ id: 'PracticeAnswer' });
+export type PracticeAnswer = z.infer<typeof practiceAnswerSchema>;
+
+const pointsSchema = z.number().max(100);
+/** What came of it. */
+export const practiceResultSchema = z.strictObject({
+  answer: practiceAnswerSchema,
+  /** What was wrong with the car. */
+  truth: z.strictObject({
+    faults: z.array(z.strictObject({ cause: causeSchema, where: whereSchema })),
+    /** Degrees, ratios to the target, degrees of wander; lf, rf, lr, rr and front, rear. */
+    camber: z.array(z.number()).length(4),
+    totalToe: z.array(z.number()).length(2),
+    pressure: z.array(z.number()).length(4),
+    play: z.array(z.number()).length(2),
+    cornering: z.number(),
+    depthsMm: z.record(z.enum(WHEELS), z.record(z.enum(RIBS), z.number())),
+  }),
+  /** Sums of squares over all faults, 0 is perfect; points from 0, as anybody could say, to 100. */
+  score: z.strictObject({
+    brier: z.number(),
+    usualBrier: z.number(),
+    bestBrier: z.number(),
+    points: pointsSchema,
+    bestPoints: pointsSchema,
+  }),
+  /** The best answer to the same evidence. */
+  best: z.strictObject({
+    causes: z.array(namedCauseSchema),
+    course: z.enum(ACTIONS),
+    diagnosis: diagnosisSchema,
+  }),
+  /** What each course costs this customer over the life of a set, cheapest first. */
+  courses: z.array(
+    z.strictObject({ course: z.enum(ACTIONS), minor: z.number(), lost: z.number() }),
+  ),
+  /** What each check that was made cost, and what deciding after it saved on average. */
+  checks: z.array(
+    z.strictObject({
+      check: z.enum(PRACTICE_CHECKS),
+      minor: minorSchema,
+      worthMinor: z.number().nullable(),
+      /** Points that the best answer gains by it. */
+      points: z.number(),
+    }),
+  ),
+});
+export type PracticeResult = z.infer<typeof practiceResultSchema>;
+
+const practiceRow = {
+  id: z.uuid(),
+  lesson: z.enum(PRACTICE_LESSONS),
+  code: practiceCodeSchema,
+  startedAt: momentSchema,
+  finishedAt: momentSchema.nullable(),
+};
+
+/** A car that a learner is at, or was at. */
+export const practiceCarSchema = z
+  .strictObject({
+    ...practiceRow,
+    personId: z.uuid(),
+    /** What was read and found so far, as of a visit. */
+    draft: visitDraftSchema,
+    done: z.array(z.enum(PRACTICE_CHECKS)),
+    /** What each check takes. */
+    costs: z.record(
+      z.enum(PRACTICE_CHECKS),
+      z.strictObject({ minutes: z.number().min(0), minor: minorSchema }),
+    ),
+    readings: z.int().min(0),
+    minutes: z.number().min(0),
+    minor: minorSchema,
+    result: practiceResultSchema.nullable(),
+  })
+  .meta({ id: 'PracticeCar' });
+export type PracticeCar = z.infer<typeof practiceCarSchema>;
+
+/** A car that was answered, in a list. */
+export const practiceTrySchema = z.strictObject({
+  ...practiceRow,
+  personId: z.uuid(),
+  minutes: z.number().min(0),
+  points: pointsSchema.nullable(),
+  bestPoints: pointsSchema.nullable(),
+  /** What the course that was chosen cost the customer beyond the cheapest, checks and all, minor units. */
+  lost: z.number().nullable(),
+});
+export type PracticeTry = z.infer<typeof practiceTrySchema>;
+
+/** How chances that were said held, over the last cars. */
+const bandSchema = z.strictObject({
+  from: chanceSchema,
+  to: chanceSchema,
+  said: chanceSchema,
+  found: chanceSchema,
+  count: z.int().min(0),
+});
+
+/** One's own progress, or that of somebody who shows it. */
+export const practiceProgressSchema = z.strictObject({
+  personId: z.uuid(),
+  cars: z.int().min(0),
+  points: z.number().nullable(),
+  bestPoints: z.number().nullable(),
+  bands: z.array(bandSchema),
+});
+export type PracticeProgress = z.infer<typeof practiceProgressSchema>;
+
+export const practiceBoardSchema = z
+  .strictObject({
+    /** The code of today's car, the same for all in the shop. */
+    today: practiceCodeSchema,
+    /** One's own cars, latest first. */
+    tries: z.array(practiceTrySchema),
+    /** Whether the lead may see how one does. */
+    isShown: z.boolean(),
+    own: practiceProgressSchema,
+    /** Those who show it; for the lead. */
+    shown: z.array(practiceProgressSchema),
+  })
+  .meta({ id: 'PracticeBoard' });
+export type PracticeBoard = z.infer<typeof practiceBoardSchema>;
+
+export const showPracticeSchema = z
+  .strictObject({ isShown: z.boolean() })
+  .meta({ id: 'ShowPractice' });
