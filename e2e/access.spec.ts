@@ -49,7 +49,7 @@ for (const scheme of ['light', 'dark'] as const) {
   });
 }
 
-test('the bench, the wear lab and the page on how it works have nothing that axe objects to', async ({
+test('the bench, the wear lab, practice and the page on how it works have nothing that axe objects to', async ({
   page,
 }) => {
   await comeIn(page);
@@ -62,6 +62,14 @@ test('the bench, the wear lab and the page on how it works have nothing that axe
   await page.goto('/wear-lab?tread=waves&wheel=lr');
   await expect(page.getByRole('region', { name: 'Contact patch' })).toBeVisible();
   await expectClean(page, 'the wear lab');
+  await page.goto('/practice');
+  await expect(page.getByRole('list', { name: 'Lessons' })).toBeVisible();
+  await expectClean(page, 'practice');
+  await page.getByRole('button', { name: 'Any car' }).click();
+  await expect(page.getByRole('img', { name: /Depth gauge/ })).toBeVisible();
+  await expectClean(page, 'a practice car');
+  await page.getByRole('link', { name: 'Checks' }).click();
+  await expectClean(page, 'its checks');
   await page.getByRole('button', { name: /Mira/ }).click();
   await page.getByRole('button', { name: 'How it works' }).click();
   await expect(page.getByRole('heading', { name: 'Its constants' })).toBeVisible();

@@ -30,6 +30,7 @@ const VISITS = [
 
 const PAGES = [
   { name: 'bench', path: '/bench/rearShim' },
+  { name: 'practice', path: '/practice', prepare: practise },
   { name: 'wear-lab', path: '/wear-lab?tread=saw', text: /^Grey band/ },
   { name: 'shop', path: '/shop' },
   { name: 'due', path: '/due', button: 'All' },
@@ -56,6 +57,13 @@ const PAGES = [
 async function allYears(page) {
   await page.reload();
   await page.getByText(/^On \d+ cars the rig/).waitFor();
+}
+
+/** A lesson's car at its first rib, the gauge in the groove. */
+async function practise(page) {
+  const lesson = page.getByRole('listitem').filter({ hasText: 'One saw' });
+  await lesson.getByRole('button').click();
+  await page.getByRole('img', { name: /^Depth gauge/ }).waitFor();
 }
 
 /** Begins setting right, makes a first turn and reads again: the next turn follows from it. */

@@ -171,7 +171,10 @@ const bandSchema = z.strictObject({
   from: chanceSchema,
   to: chanceSchema,
   said: chanceSchema,
+  /** The part that came true, with its 95 % interval. */
   found: chanceSchema,
+  low: chanceSchema,
+  high: chanceSchema,
   count: z.int().min(0),
 });
 

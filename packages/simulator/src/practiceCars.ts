@@ -1,7 +1,15 @@
 import type { CaseFile } from '@keen/contract';
-import type { PracticeLesson, Rib, Wheel } from '@keen/contract/words';
+import type { Feather, PracticeLesson, Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
-import { createRandom, STATE, WHEEL_ORDER } from '@keen/core/engine';
+import {
+  createRandom,
+  featherChances,
+  featherPath,
+  LOOSE_DEG,
+  resolveCase,
+  STATE,
+  WHEEL_ORDER,
+} from '@keen/core/engine';
 import type { Random } from '@keen/core/engine';
 import type { Plan } from './plan.ts';
 import { simulateCar } from './simulateCar.ts';
@@ -18,6 +26,8 @@ export interface GaugeReading {
   /** The gauge does not stand square, which one can see: it reads too much. */
   isAskew: boolean;
 }
+
+const FEATHERS: readonly Feather[] = ['none', 'catchesOutward', 'catchesInward'];
 
 /** Everything is looked at; what is shown of it is up to the learner. */
 const ALL_SEEN: Partial<Plan> = {
@@ -53,7 +63,7 @@ function only(change: Shape): Shape {
 }
 
 const setToe: Shape = (state, _right, random) => {
-  state[STATE.toe] = (either(random) ? 1 : -1) * within(random, 0.6, 0.95);
+  state[STATE.toe] = (either(random) ? 1 : -1) * within(random, 0.95, 1.25);
 };
 const soften: Shape = (state, _right, random) => {
   const ratio = within(random, 0.7, 0.8);
@@ -153,7 +163,7 @@ export function dealCar(lesson: PracticeLesson, seed: number): PracticeCar {
   const car = simulateCar(seed, world, undefined, { ...wish, plan: { ...ALL_SEEN, ...plan } });
   return {
     ...car,
-    file: named(car.file),
+    file: named(lesson === 'free' ? car.file : truthful(car)),
     gauge(wheel, rib, times) {
       const at = 3 * WHEEL_ORDER.indexOf(wheel) + RIBS.indexOf(rib);
       const random = createRandom((seed ^ 0x3c6ef372) + 131 * at + 7919 * times);
@@ -169,6 +179,32 @@ export function dealCar(lesson: PracticeLesson, seed: number): PracticeCar {
       return { mm: Number(Math.min(most, Math.max(0, shown)).toFixed(1)), isAskew };
     },
   };
+}
+
+/**
+ * Whoever learns to feel a tread must find what is there: in a lesson neither hand nor gauge is misled, beside
+ * the reading that one lesson is about.
+ */
+function truthful({ file, today }: SimulatedCar): CaseFile {
+  const resolved = resolveCase(file);
+  const chances = new Float64Array(3);
+  const told: CaseFile = { ...file, play: {} };
+  told.tires = { ...file.tires };
+  WHEEL_ORDER.forEach((wheel, at) => {
+    const tire = file.tires[wheel];
+    featherChances(today, featherPath(resolved, at), resolved.drive, chances);
+    const target = tire.pressure?.target ?? null;
+    told.tires[wheel] = {
+      ...tire,
+      feather: FEATHERS[chances.indexOf(Math.max(...chances))]!,
+      cupping: today[STATE.bounce + at]! > 0.5 ? 'heavy' : 'none',
+      ...(target !== null && {
+        pressure: { measured: Math.round(today[STATE.pressure + at]! * target), target },
+      }),
+    };
+    told.play![wheel] = today[STATE.looseness + (at >> 1)]! >= LOOSE_DEG ? 'some' : 'none';
+  });
+  return told;
 }
 
 function named(file: CaseFile): CaseFile {

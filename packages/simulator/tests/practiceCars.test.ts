@@ -49,6 +49,27 @@ describe('dealCar', () => {
     }
   });
 
+  it('lets a learner find what is there in a lesson: the saw, the waves, the play, the soft tires', () => {
+    for (const seed of SEEDS) {
+      const saw = dealCar('saw', seed);
+      const isIn = causesOf(saw.faults).includes('toeTooFarIn');
+      for (const wheel of ['lf', 'rf'] as const) {
+        expect(saw.file.tires[wheel].feather).toBe(isIn ? 'catchesOutward' : 'catchesInward');
+      }
+      expect(saw.file.tires.lr.feather).toBe('none');
+      const waves = dealCar('waves', seed);
+      const heavy = WHEELS.filter((wheel) => waves.file.tires[wheel].cupping === 'heavy');
+      expect(heavy).toHaveLength(1);
+      expect(dealCar('falseToe', seed).file.play).toMatchObject({
+        lf: 'some',
+        rf: 'some',
+        lr: 'none',
+      });
+      const { measured, target } = dealCar('softSet', seed).file.tires.rr.pressure!;
+      expect(measured! / target).toBeLessThan(0.85);
+    }
+  });
+
   it('shows the true depth on the mean, less surely at the inner ribs', () => {
     const car = dealCar('saw', 77);
     const errors = (rib: (typeof RIBS)[number]) =>

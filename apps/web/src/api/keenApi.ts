@@ -112,6 +112,7 @@ export const keenApi = createApi({
     'Sheets',
     'Rig',
     'Gauge',
+    'Practice',
     'Photos',
     'Lines',
     'Links',

@@ -60,6 +60,54 @@ export function createRouter() {
               }),
             },
             {
+              path: '/practice',
+              lazy: async () => ({
+                Component: (await import('../features/practice/PracticePage.tsx')).PracticePage,
+              }),
+            },
+            {
+              path: '/practice/:carId',
+              lazy: async () => ({
+                Component: (await import('../features/practice/PracticeCarPage.tsx'))
+                  .PracticeCarPage,
+              }),
+              children: [
+                { index: true, element: <Navigate to="read" replace /> },
+                // The tread is read, and the answer explained, as in a visit.
+                {
+                  path: 'read',
+                  lazy: async () => ({
+                    Component: (await import('../features/read/ReadStep.tsx')).ReadStep,
+                  }),
+                },
+                {
+                  path: 'checks',
+                  lazy: async () => ({
+                    Component: (await import('../features/practice/ChecksStep.tsx')).ChecksStep,
+                  }),
+                },
+                {
+                  path: 'answer',
+                  lazy: async () => ({
+                    Component: (await import('../features/practice/AnswerStep.tsx')).AnswerStep,
+                  }),
+                },
+                {
+                  path: 'result',
+                  lazy: async () => ({
+                    Component: (await import('../features/practice/ResultStep.tsx')).ResultStep,
+                  }),
+                },
+                {
+                  path: 'explain',
+                  lazy: async () => ({
+                    Component: (await import('../features/explain/ExplainStep.tsx')).ExplainStep,
+                  }),
+                },
+                { path: '*', element: <Navigate to="../read" replace /> },
+              ],
+            },
+            {
               path: '/sheets/:sheetId?',
               lazy: async () => ({
                 Component: (await import('../features/sheets/SheetsPage.tsx')).SheetsPage,

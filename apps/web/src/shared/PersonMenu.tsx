@@ -15,6 +15,7 @@ const PLACES = [
   { to: '/garage', title: 'Garage' },
   { to: '/bench', title: 'Bench' },
   { to: '/wear-lab', title: 'Wear lab' },
+  { to: '/practice', title: 'Practice' },
   { to: '/sheets', title: 'Sheets' },
   { to: '/due', title: 'Due' },
   { to: '/gauges', title: 'Gauges' },

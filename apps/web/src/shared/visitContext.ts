@@ -49,6 +49,8 @@ export interface VisitContext {
   setAtHand: (angle: AtHand | null) => void;
   /** Large, and one thing at a time, for the bay. */
   isBay: boolean;
+  /** A made-up car to practise on: no devices, nothing to decide with a customer. */
+  isPractice?: boolean;
   goTo: (step: string) => void;
 }
 

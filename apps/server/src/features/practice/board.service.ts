@@ -128,7 +128,9 @@ function progressOf(personId: string, rows: readonly Row[]): PracticeProgress {
       from,
       to,
       said,
-      found: found.count / found.of,
+      found: found.part,
+      low: found.low,
+      high: found.high,
       count: found.of,
     })),
   };

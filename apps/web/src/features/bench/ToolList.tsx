@@ -7,7 +7,10 @@ import { Link, useNavigate } from 'react-router';
 import { TOOL_FAMILIES } from '../../tools/tools.ts';
 
 /** Pages beside the calculators. */
-const TO_LEARN = [{ to: '/wear-lab', title: 'Wear lab' }] as const;
+const TO_LEARN = [
+  { to: '/wear-lab', title: 'Wear lab' },
+  { to: '/practice', title: 'Practice' },
+] as const;
 
 /** The tools by family: a rail of words, or one menu where the screen is narrow. */
 export function ToolList({ current }: { current: string }) {

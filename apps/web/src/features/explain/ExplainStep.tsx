@@ -25,7 +25,7 @@ import { WhatIf } from './WhatIf.tsx';
 
 /** Which angle, pressure or part made this pattern, how sure that is, and why. */
 export function ExplainStep() {
-  const { diagnosing, ribsRead, goTo } = useVisit();
+  const { diagnosing, ribsRead, goTo, isPractice = false } = useVisit();
   const weighing = useWeighing();
   useEnter(() => goTo('decide'));
   if (ribsRead < 3) return <NothingYet ribsRead={ribsRead} onRead={() => goTo('read')} />;
@@ -48,11 +48,13 @@ export function ExplainStep() {
         isFull={diagnosing.state === 'full'}
       />
       <FromTheAngles answer={answer} file={file} />
-      <NextCheckBar
-        checks={answer.diagnosis.nextChecks}
-        worths={weighing?.checks ?? null}
-        onDecide={() => goTo('decide')}
-      />
+      {!isPractice && (
+        <NextCheckBar
+          checks={answer.diagnosis.nextChecks}
+          worths={weighing?.checks ?? null}
+          onDecide={() => goTo('decide')}
+        />
+      )}
       <AnswerState diagnosing={diagnosing} />
     </Box>
   );

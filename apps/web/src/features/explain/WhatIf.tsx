@@ -24,7 +24,7 @@ interface WhatIfProps {
  * tread with them, over what was read.
  */
 export function WhatIf({ answer, file, startAt }: WhatIfProps) {
-  const { setTried, units, detail } = useVisit();
+  const { setTried, units, detail, isPractice = false } = useVisit();
   const [wheel, setWheel] = useState<Wheel>(startAt);
   const asIs = settingOf(answer.typical);
   const [tried, setSetting] = useState<Setting | null>(null);
@@ -93,9 +93,11 @@ export function WhatIf({ answer, file, startAt }: WhatIfProps) {
           </strong>{' '}
           {units.depth === 'mm' ? 'mm' : '/32 in'} would be left
         </Typography>
-        <Button component={Link} to={`/wear-lab?visit=${detail.visit.id}`} sx={{ ml: 'auto' }}>
-          Open in the wear lab
-        </Button>
+        {!isPractice && (
+          <Button component={Link} to={`/wear-lab?visit=${detail.visit.id}`} sx={{ ml: 'auto' }}>
+            Open in the wear lab
+          </Button>
+        )}
         <Button disabled={!tried} onClick={() => setSetting(null)}>
           Back to the car
         </Button>

@@ -1,5 +1,5 @@
 import type { Reliability } from '@keen/core';
-import { AgainstChart } from './AgainstChart.tsx';
+import { AgainstChart } from '../../shared/AgainstChart.tsx';
 import { bandWords } from './bandWords.ts';
 
 const FULL = 100;

@@ -1,5 +1,5 @@
 import type { ForecastsHeld } from '@keen/contract';
-import { AgainstChart } from './AgainstChart.tsx';
+import { AgainstChart } from '../../shared/AgainstChart.tsx';
 
 interface ForecastChartProps {
   points: ForecastsHeld['points'];

@@ -176,15 +176,19 @@ export function ReadStep() {
               'nothing yet'
             )}
           </Fact>
-          <GaugeBar
-            line={line}
-            fault={gaugeFault}
-            onSource={(next) => {
-              setSource(next);
-              setGaugeFault(null);
-            }}
-          />
-          <DriveOver />
+          {!visit.isPractice && (
+            <>
+              <GaugeBar
+                line={line}
+                fault={gaugeFault}
+                onSource={(next) => {
+                  setSource(next);
+                  setGaugeFault(null);
+                }}
+              />
+              <DriveOver />
+            </>
+          )}
           <Conflicts />
           {asked && (
             <OddReading
@@ -206,7 +210,7 @@ export function ReadStep() {
           )}
           <Fact title="So far">{soFar(draft, unit)}</Fact>
           {current && <OtherEntry unit={unit} onKeep={entry.keep} />}
-          {wheelAtHand && placesRead > 0 && placesRead < MAX_STATIONS && (
+          {!visit.isPractice && wheelAtHand && placesRead > 0 && placesRead < MAX_STATIONS && (
             <Box>
               <Button
                 onClick={() => {

@@ -1,0 +1,106 @@
+import type {
+  NewPractice,
+  PracticeAnswer,
+  PracticeBoard,
+  PracticeCar,
+  PracticeCheck,
+  PracticeGauge,
+  Rib,
+  Wheel,
+} from '@keen/contract';
+import { practiceBoardSchema, practiceCarSchema, practiceGaugeSchema } from '@keen/contract';
+import { keenApi } from './keenApi.ts';
+
+/** An entry as the server takes it: a depth under its path. */
+interface NoteTaken {
+  id: string;
+  path: string;
+  value: unknown;
+  at: string;
+}
+
+/** Made-up cars to practise on. */
+export const practiceApi = keenApi.injectEndpoints({
+  endpoints: (build) => {
+    /** The answer is the car as it is now; it need not be asked for again. */
+    const keepsCar = {
+      responseSchema: practiceCarSchema,
+      onQueryStarted: async (
+        _asked: unknown,
+        {
+          dispatch,
+          queryFulfilled,
+        }: {
+          dispatch: (action: never) => unknown;
+          queryFulfilled: Promise<{ data: PracticeCar }>;
+        },
+      ) => {
+        const answer = await queryFulfilled.catch(() => null);
+        if (!answer) return;
+        const { data } = answer;
+        void dispatch(practiceApi.util.upsertQueryData('practiceCar', data.id, data) as never);
+      },
+    };
+    return {
+      practice: build.query<PracticeBoard, void>({
+        query: () => 'practice',
+        responseSchema: practiceBoardSchema,
+        providesTags: ['Practice'],
+      }),
+      practiceCar: build.query<PracticeCar, string>({
+        query: (id) => `practice/cars/${id}`,
+        responseSchema: practiceCarSchema,
+      }),
+      dealPractice: build.mutation<PracticeCar, NewPractice>({
+        query: (body) => ({ url: 'practice/cars', method: 'POST', body }),
+        invalidatesTags: ['Practice'],
+        ...keepsCar,
+      }),
+      setGaugeDown: build.mutation<PracticeGauge, { id: string; wheel: Wheel; rib: Rib }>({
+        query: ({ id, ...body }) => ({ url: `practice/cars/${id}/gauge`, method: 'POST', body }),
+        responseSchema: practiceGaugeSchema,
+      }),
+      notePractice: build.mutation<PracticeCar, { id: string; entries: NoteTaken[] }>({
+        query: ({ id, entries }) => ({
+          url: `practice/cars/${id}/entries`,
+          method: 'POST',
+          body: { entries },
+        }),
+        responseSchema: practiceCarSchema,
+      }),
+      makePracticeCheck: build.mutation<PracticeCar, { id: string; check: PracticeCheck }>({
+        query: ({ id, check }) => ({
+          url: `practice/cars/${id}/checks`,
+          method: 'POST',
+          body: { check },
+        }),
+        ...keepsCar,
+      }),
+      answerPractice: build.mutation<PracticeCar, { id: string; answer: PracticeAnswer }>({
+        query: ({ id, answer }) => ({
+          url: `practice/cars/${id}/answer`,
+          method: 'POST',
+          body: answer,
+        }),
+        invalidatesTags: ['Practice'],
+        ...keepsCar,
+      }),
+      showPractice: build.mutation<PracticeBoard, boolean>({
+        query: (isShown) => ({ url: 'practice/shown', method: 'PUT', body: { isShown } }),
+        responseSchema: practiceBoardSchema,
+        invalidatesTags: ['Practice'],
+      }),
+    };
+  },
+});
+
+export const {
+  usePracticeQuery,
+  usePracticeCarQuery,
+  useDealPracticeMutation,
+  useSetGaugeDownMutation,
+  useNotePracticeMutation,
+  useMakePracticeCheckMutation,
+  useAnswerPracticeMutation,
+  useShowPracticeMutation,
+} = practiceApi;

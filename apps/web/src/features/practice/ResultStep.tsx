@@ -1,0 +1,196 @@
+import type { Action, Axle, Cause, PracticeResult, Wheel } from '@keen/contract';
+import { WHEEL_ORDER } from '@keen/core';
+import { actionWords, causeWords, formatMoney, whereWords } from '@keen/core';
+import { LESSON_WORDS, PRACTICE_CHECK_WORDS, usualChance } from '@keen/core/practice';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import { capital, showPercent } from '../../shared/format.ts';
+import { showPoints } from './showPoints.ts';
+import { usePractice } from './practiceContext.ts';
+
+/** How an answer went: the truth, the best answer from the same evidence, the money, the checks. */
+export function ResultStep() {
+  const { car, session } = usePractice();
+  const { result, lesson } = car;
+  if (!result) return null;
+  const { currency } = session.shop.settings.prices;
+  const money = (minor: number) => formatMoney(minor, currency, 'en', true);
+  const { score, courses, answer, best } = result;
+  const lostBy = (course: Action) => courses.find((one) => one.course === course)?.lost ?? 0;
+  const courseWords = (course: Action) => {
+    const above = lostBy(course) < 100 ? '' : `, ${money(lostBy(course))} above the cheapest`;
+    return `${actionWords(course, false).toLowerCase()}${above}`;
+  };
+  return (
+    <Box sx={{ maxWidth: 780, display: 'grid', gap: 2.5 }}>
+      <Box>
+        <Typography variant="h1" component="h2">
+          {pointsWords(score.points)}
+        </Typography>
+        <Typography color="textSecondary" sx={{ mt: 0.5 }}>
+          The best answer from the same evidence has {showPoints(score.bestPoints)}. Nought is what
+          anybody could say without looking, a hundred is knowing all.
+        </Typography>
+      </Box>
+      <Box component="section" aria-label="What was wrong">
+        <Typography variant="h2" component="h3" gutterBottom>
+          {result.truth.faults.length === 0 ? 'Nothing was out' : 'What was wrong'}
+        </Typography>
+        <CauseTable result={result} />
+      </Box>
+      <Box component="section" aria-label="The money">
+        <Typography variant="h2" component="h3" gutterBottom>
+          {lostBy(answer.course) < 100
+            ? 'Nobody could have spent less'
+            : `Your course cost this customer ${money(lostBy(answer.course))} too much`}
+        </Typography>
+        <Typography>
+          You: {courseWords(answer.course)}. The best answer: {courseWords(best.course)}. Cheapest
+          for this car, knowing all: {actionWords(courses[0]!.course, false).toLowerCase()}. Tires
+          and work over the life of a set.
+        </Typography>
+        {result.checks.length > 0 && (
+          <Box component="ul" aria-label="What the checks were worth" sx={{ pl: 2.5, my: 1 }}>
+            {result.checks.map(({ check, minor, points, worthMinor }) => (
+              <li key={check}>
+                {PRACTICE_CHECK_WORDS[check]}: {minor > 0 ? `cost ${money(minor)}, ` : ''}
+                {worthMinor === null
+                  ? ''
+                  : worthMinor < 100
+                    ? 'was not likely to change what to do, '
+                    : `was worth ${money(worthMinor)} before you knew what it says, `}
+                {gainWords(points)}
+              </li>
+            ))}
+          </Box>
+        )}
+      </Box>
+      <Box component="section" aria-label="To take along">
+        <Typography variant="h2" component="h3" gutterBottom>
+          To take along
+        </Typography>
+        <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.5 }}>
+          {LESSON_WORDS[lesson].said.map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </Box>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <Button variant="contained" component={Link} to="/practice">
+          Another car
+        </Button>
+        <Button component={Link} to={`/wear-lab?${labLink(result, car.draft.vehicle?.drive)}`}>
+          See it wear
+        </Button>
+        <Button component={Link} to={`/practice/${car.id}/explain`}>
+          The best answer, in full
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+interface Row {
+  cause: Cause;
+  where: Wheel | Axle;
+  you: number;
+  best: number;
+  isSo: boolean;
+}
+
+/** Everything that was so, or that anybody said. */
+function rowsOf({ answer, best, truth }: PracticeResult): Row[] {
+  const isIn = (list: readonly { cause: Cause; where: Wheel | Axle }[], row: Row) =>
+    list.some(({ cause, where }) => cause === row.cause && where === row.where);
+  const rows: Row[] = [];
+  for (const { cause, where } of [...truth.faults, ...answer.causes, ...best.causes]) {
+    // The driver's cornering is one thing, at both axles.
+    if (cause === 'hardCornering' && where === 'rear') continue;
+    const row: Row = { cause, where, you: 0, best: 0, isSo: false };
+    if (isIn(rows, row)) continue;
+    const own = answer.causes.find((one) => one.cause === cause && one.where === where);
+    const { wheels, axles } = best.diagnosis;
+    const { probability } = where === 'front' || where === 'rear' ? axles[where] : wheels[where];
+    rows.push({
+      ...row,
+      you: own?.chance ?? usualChance(cause, where),
+      best: (probability as Partial<Record<Cause, number>>)[cause] ?? 0,
+      isSo: isIn(truth.faults, row),
+    });
+  }
+  return rows.toSorted((a, b) => Number(b.isSo) - Number(a.isSo) || b.best - a.best);
+}
+
+function CauseTable({ result }: { result: PracticeResult }) {
+  return (
+    <Box
+      component="table"
+      sx={{
+        width: '100%',
+        borderCollapse: 'collapse',
+        '& th, & td': { borderTop: '1px solid var(--hairline)', py: 0.75, textAlign: 'right' },
+        '& th:first-of-type, & td:first-of-type': { textAlign: 'left' },
+        '& th': { fontWeight: 500, color: 'text.secondary', border: 0 },
+      }}
+    >
+      <thead>
+        <tr>
+          <th scope="col">Cause</th>
+          <th scope="col">It was</th>
+          <th scope="col">You said</th>
+          <th scope="col">Best answer</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rowsOf(result).map(({ cause, where, you, best, isSo }) => (
+          <tr key={`${cause} ${where}`}>
+            <td style={{ fontWeight: isSo ? 650 : 450 }}>
+              {capital(causeWords(cause))}
+              {cause !== 'hardCornering' && `, ${whereWords(where)}`}
+            </td>
+            <td>{isSo ? 'so' : 'not so'}</td>
+            <td>{showPercent(you)}</td>
+            <td>{showPercent(best)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
+function pointsWords(points: number): string {
+  const whole = Math.round(points);
+  if (whole < 0) return `${showPoints(points)} points: sure of what was not so.`;
+  return `${whole} ${whole === 1 ? 'point' : 'points'} of a hundred.`;
+}
+
+function gainWords(points: number): string {
+  const whole = Math.round(points);
+  if (whole === 0) return 'and told nothing new.';
+  return whole > 0
+    ? `and gave the best answer ${whole} ${whole === 1 ? 'point' : 'points'}.`
+    : 'and this time it misled.';
+}
+
+/** The true car in the wear lab. */
+function labLink({ truth }: PracticeResult, drive: string | undefined): string {
+  const list = (values: readonly number[], digits: number) =>
+    values.map((value) => Number(value.toFixed(digits))).join();
+  const [front, rear] = truth.totalToe as [number, number];
+  const within = (values: readonly number[], low: number, high: number) =>
+    values.map((value) => Math.min(high, Math.max(low, value)));
+  const query: Record<string, string> = {
+    camber: list(within(truth.camber, -6, 4), 2),
+    toe: list(within([front / 2, front / 2, rear / 2, rear / 2], -1.5, 1.5), 3),
+    pressure: list(within(truth.pressure, 0.5, 1.5), 2),
+    play: list(within(truth.play, 0, 0.6), 2),
+    cornering: String(Number(Math.min(4, Math.max(0.3, truth.cornering)).toFixed(2))),
+    bounces: WHEEL_ORDER.map((wheel) =>
+      truth.faults.some(({ cause, where }) => cause === 'bounce' && where === wheel) ? 1 : 0,
+    ).join(),
+    ...(drive ? { drive } : {}),
+  };
+  return new URLSearchParams(query).toString();
+}
