@@ -4,6 +4,8 @@ import type { Slot } from '@keen/core';
 import { LESSON_WORDS } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import type { Theme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Navigate, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
@@ -57,6 +59,7 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
   const { draft, gauge, minutes, failure, setDown, note, again } = practising;
   const [activeSlot, setActiveSlot] = useState<Slot | null>(null);
   const [spokenOf, setSpokenOf] = useState<readonly Slot[]>([]);
+  const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('md'));
   const navigate = useNavigate();
   const step = useLocation().pathname.split('/').at(-1)!;
   const isDone = car.finishedAt !== null;
@@ -140,9 +143,13 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
           display: 'grid',
           gap: 1.5,
           alignContent: 'start',
+          // On a phone a strip: the pad is what the hand needs.
+          gridTemplateColumns: isNarrow ? '1fr 1fr' : 'minmax(0, 1fr)',
         }}
       >
-        <Box sx={{ color: 'text.secondary' }}>{LESSON_WORDS[car.lesson].about}</Box>
+        <Box sx={{ color: 'text.secondary', gridColumn: '1 / -1' }}>
+          {LESSON_WORDS[car.lesson].about}
+        </Box>
         {(['front', 'rear'] as const).map((axle) => (
           <AxleSectionView
             key={axle}
@@ -153,10 +160,11 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
             activeSlot={showsGauge ? activeSlot : null}
             spokenOf={spokenOf}
             onPick={step === 'read' ? setActiveSlot : undefined}
+            compact={isNarrow}
           />
         ))}
         {isDone && (
-          <Box sx={{ color: 'text.secondary', fontSize: '0.88rem' }}>
+          <Box sx={{ color: 'text.secondary', fontSize: '0.88rem', gridColumn: '1 / -1' }}>
             Line: what there truly is of each rib.
           </Box>
         )}
@@ -207,7 +215,14 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
             <Box
               component="section"
               aria-label="Gauge"
-              sx={{ order: { xs: -1, lg: 0 }, maxWidth: { xs: 200, lg: 'none' } }}
+              sx={{
+                order: { xs: -1, lg: 0 },
+                display: { xs: 'grid', lg: 'block' },
+                gridTemplateColumns: '130px 1fr',
+                columnGap: 2,
+                alignItems: 'center',
+                justifyItems: 'start',
+              }}
             >
               {gauge ? (
                 <>
