@@ -87,3 +87,28 @@ test('a colleague takes the same car by its code, and nothing of the truth is in
   // What was read is there again after the page was left.
   await expect(page.getByRole('heading', { name: 'All twelve are read' })).toBeVisible();
 });
+
+test('a bench drill by keyboard: told question by question, and counted', async ({ page }) => {
+  await comeIn(page);
+  await page.goto('/practice');
+  await page.getByRole('button', { name: 'Bench drill' }).click();
+  for (let question = 1; question <= 8; question++) {
+    await expect(page.getByText(`Question ${question} of 8`)).toBeVisible();
+    const asked = await page.getByRole('heading', { level: 2 }).textContent();
+    if (asked!.includes('tape')) {
+      // As whoever sees the tape would read it.
+      const tape = await page.getByRole('img', { name: /^A tape/ }).getAttribute('aria-label');
+      const [, parts, inches] = /stands (\d+) small marks beyond (\d+)/.exec(tape!)!;
+      await page.getByRole('textbox', { name: 'Inches' }).fill(`${inches} ${parts}/16`);
+      await page.keyboard.press('Enter');
+      await expect(page.getByRole('status')).toContainText('Right.');
+    } else {
+      await page.keyboard.press('1');
+      await expect(page.getByRole('status')).toContainText(/Right\.|Not so/);
+    }
+    await page.getByRole('button', { name: question < 8 ? 'Next' : 'How it went' }).click();
+  }
+  await expect(page.getByRole('heading', { level: 2 })).toHaveText(/^[2-8] of 8 right\.$/);
+  await page.getByRole('link', { name: 'Back to practice' }).click();
+  await expect(page.getByText(/^Bench drill: \d of 8 right/)).toBeVisible();
+});

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { PracticeBoard, PracticeCar, PracticeGauge } from '@keen/contract';
+import type { Drill, PracticeBoard, PracticeCar, PracticeGauge } from '@keen/contract';
 import { practiceCarSchema, RIBS, WHEELS } from '@keen/contract';
 import { answerChances, brierScore, USUAL_CHANCES } from '@keen/core/practice';
 import { FAULTS } from '@keen/core/engine';
@@ -186,5 +186,32 @@ describe('progress', () => {
     expect(bodyOf<PracticeBoard>(await other.get('/api/practice')).shown).toEqual([]);
     await learner.put('/api/practice/shown').send({ isShown: false }).expect(200);
     expect(await seen()).toEqual([]);
+  });
+});
+
+describe('a bench drill', () => {
+  it('tells what is right question by question, and counts the first answer', async () => {
+    const id = randomUUID();
+    const dealt = bodyOf<Drill>(
+      await learner.post('/api/practice/drills').send({ id }).expect(200),
+    );
+    expect(dealt.questions).toHaveLength(8);
+    expect(JSON.stringify(dealt)).not.toMatch(/"right"|"why"|seed/);
+    const at = dealt.questions.findIndex(({ question }) => question.kind === 'sign');
+    const { question } = dealt.questions[at]!;
+    const right = question.kind === 'sign' && question.degrees > 0 ? 'plus' : 'minus';
+    const path = `/api/practice/drills/${id}/answers`;
+    const told = bodyOf<Drill>(
+      await learner.post(path).send({ question: at, given: right }).expect(200),
+    );
+    expect(told.questions[at]!.told).toMatchObject({ given: right, isRight: true, right });
+    expect(told.questions.filter(({ told: one }) => one !== null)).toHaveLength(1);
+    await learner.post(path).send({ question: at, given: 'plus' }).expect(409);
+    await learner.post(path).send({ question: 8, given: 'plus' }).expect(400);
+    const tape = dealt.questions.findIndex(({ question: one }) => one.kind === 'tape');
+    await learner.post(path).send({ question: tape, given: '1' }).expect(200);
+    const board = bodyOf<PracticeBoard>(await learner.get('/api/practice'));
+    expect(board.drills).toEqual({ asked: 2, right: 1 });
+    await lead.get(`/api/practice/drills/${id}`).expect(404);
   });
 });

@@ -29,6 +29,7 @@ const SHOP_TABLES = [
   ['audit_log', 'shop_id'],
   ['password_links', 'shop_id'],
   ['practice_deals', 'shop_id'],
+  ['practice_drills', 'shop_id'],
   ['practice_tries', 'shop_id'],
   ['visit_search', 'shop_id'],
   ['due_looks', 'shop_id'],

@@ -196,6 +196,8 @@ export const practiceBoardSchema = z
     tries: z.array(practiceTrySchema),
     /** Whether the lead may see how one does. */
     isShown: z.boolean(),
+    /** Questions of one's last drills, and how many were answered right. */
+    drills: z.strictObject({ asked: z.int().min(0), right: z.int().min(0) }),
     own: practiceProgressSchema,
     /** Those who show it; for the lead. */
     shown: z.array(practiceProgressSchema),
@@ -206,3 +208,66 @@ export type PracticeBoard = z.infer<typeof practiceBoardSchema>;
 export const showPracticeSchema = z
   .strictObject({ isShown: z.boolean() })
   .meta({ id: 'ShowPractice' });
+
+/** A question of the bench drill, as it is drawn and asked. */
+export const drillQuestionSchema = z.discriminatedUnion('kind', [
+  /** Where the tape ends. */
+  z.strictObject({ kind: z.literal('tape'), inches: z.number().min(0).max(120) }),
+  /** An angle as it is drawn: plus or minus? */
+  z.strictObject({
+    kind: z.literal('sign'),
+    angle: z.enum(['toe', 'camber']),
+    wheel: z.enum(['lf', 'rf']),
+    degrees: z.number(),
+  }),
+  /** One wheel's toe and what it should be, degrees: is the rod made longer or shorter? */
+  z.strictObject({
+    kind: z.literal('rod'),
+    wheel: z.enum(['lf', 'rf']),
+    rack: z.enum(['ahead', 'behind']),
+    toe: z.number(),
+    target: z.number(),
+  }),
+  /** Camber and what it should be, degrees, with the height between the joints, mm: which shims? */
+  z.strictObject({
+    kind: z.literal('shim'),
+    camber: z.number(),
+    target: z.number(),
+    armHeight: z.number().positive(),
+    options: z.array(z.string().max(40)).length(4),
+  }),
+]);
+export type DrillQuestion = z.infer<typeof drillQuestionSchema>;
+
+export const newDrillSchema = z.strictObject({ id: z.uuid() }).meta({ id: 'NewDrill' });
+
+/** A drill as far as it has been answered: what is right is told question by question. */
+export const drillSchema = z
+  .strictObject({
+    id: z.uuid(),
+    startedAt: momentSchema,
+    questions: z.array(
+      z.strictObject({
+        question: drillQuestionSchema,
+        told: z
+          .strictObject({
+            given: z.string(),
+            isRight: z.boolean(),
+            right: z.string(),
+            why: z.string(),
+          })
+          .nullable(),
+      }),
+    ),
+  })
+  .meta({ id: 'Drill' });
+export type Drill = z.infer<typeof drillSchema>;
+
+export const drillAnswerSchema = z
+  .strictObject({
+    /** From 0. */
+    question: z.int().min(0).max(50),
+    given: z.string().trim().min(1).max(40),
+  })
+  .meta({ id: 'DrillAnswer' });
+export type DrillAnswer = z.infer<typeof drillAnswerSchema>;

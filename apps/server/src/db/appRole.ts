@@ -14,6 +14,7 @@ const GRANTS: Record<string, string> = {
   learning_runs: 'select, insert, update',
   learning_evidence: 'select, insert, delete',
   practice_deals: 'select, insert',
+  practice_drills: 'select, insert, update',
   practice_tries: 'select, insert, update',
   // Derived from the visits by triggers.
   visit_search: 'select',

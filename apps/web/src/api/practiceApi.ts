@@ -1,4 +1,6 @@
 import type {
+  Drill,
+  DrillAnswer,
   NewPractice,
   PracticeAnswer,
   PracticeBoard,
@@ -8,7 +10,12 @@ import type {
   Rib,
   Wheel,
 } from '@keen/contract';
-import { practiceBoardSchema, practiceCarSchema, practiceGaugeSchema } from '@keen/contract';
+import {
+  drillSchema,
+  practiceBoardSchema,
+  practiceCarSchema,
+  practiceGaugeSchema,
+} from '@keen/contract';
 import { keenApi } from './keenApi.ts';
 
 /** An entry as the server takes it: a depth under its path. */
@@ -85,6 +92,28 @@ export const practiceApi = keenApi.injectEndpoints({
         invalidatesTags: ['Practice'],
         ...keepsCar,
       }),
+      drill: build.query<Drill, string>({
+        query: (id) => `practice/drills/${id}`,
+        responseSchema: drillSchema,
+      }),
+      newDrill: build.mutation<Drill, string>({
+        query: (id) => ({ url: 'practice/drills', method: 'POST', body: { id } }),
+        responseSchema: drillSchema,
+        invalidatesTags: ['Practice'],
+      }),
+      answerDrill: build.mutation<Drill, DrillAnswer & { id: string }>({
+        query: ({ id, ...body }) => ({
+          url: `practice/drills/${id}/answers`,
+          method: 'POST',
+          body,
+        }),
+        responseSchema: drillSchema,
+        invalidatesTags: ['Practice'],
+        onQueryStarted: async ({ id }, { dispatch, queryFulfilled }) => {
+          const answer = await queryFulfilled.catch(() => null);
+          if (answer) void dispatch(practiceApi.util.upsertQueryData('drill', id, answer.data));
+        },
+      }),
       showPractice: build.mutation<PracticeBoard, boolean>({
         query: (isShown) => ({ url: 'practice/shown', method: 'PUT', body: { isShown } }),
         responseSchema: practiceBoardSchema,
@@ -102,5 +131,8 @@ export const {
   useNotePracticeMutation,
   useMakePracticeCheckMutation,
   useAnswerPracticeMutation,
+  useDrillQuery,
+  useNewDrillMutation,
+  useAnswerDrillMutation,
   useShowPracticeMutation,
 } = practiceApi;

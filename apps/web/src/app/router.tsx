@@ -66,6 +66,12 @@ export function createRouter() {
               }),
             },
             {
+              path: '/practice/drill/:drillId',
+              lazy: async () => ({
+                Component: (await import('../features/practice/DrillPage.tsx')).DrillPage,
+              }),
+            },
+            {
               path: '/practice/:carId',
               lazy: async () => ({
                 Component: (await import('../features/practice/PracticeCarPage.tsx'))

@@ -51,6 +51,26 @@ export const PRACTICE_PATHS: readonly ApiPath[] = [
     reply: practice.practiceCarSchema,
   },
   {
+    method: 'post',
+    path: '/api/practice/drills',
+    summary: 'Deal a bench drill; asking twice with one id gives one',
+    body: practice.newDrillSchema,
+    reply: practice.drillSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/practice/drills/{id}',
+    summary: 'A bench drill as far as it has been answered',
+    reply: practice.drillSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/practice/drills/{id}/answers',
+    summary: 'Answer a question of a drill, and be told; the first answer counts',
+    body: practice.drillAnswerSchema,
+    reply: practice.drillSchema,
+  },
+  {
     method: 'put',
     path: '/api/practice/shown',
     summary: 'Show one’s progress to the lead, or no longer',

@@ -10,7 +10,7 @@ export { learningEvidence, learningRuns } from './learningRuns.ts';
 export { passwordLinks } from './passwordLinks.ts';
 export { people } from './people.ts';
 export { photos } from './photos.ts';
-export { practiceDeals, practiceTries } from './practice.ts';
+export { practiceDeals, practiceDrills, practiceTries } from './practice.ts';
 export { secrets } from './secrets.ts';
 export { sessions } from './sessions.ts';
 export { sheetLinks } from './sheetLinks.ts';

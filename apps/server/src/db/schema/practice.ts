@@ -34,6 +34,30 @@ export const practiceDeals = pgTable(
   ],
 );
 
+/** A person at a bench drill; its questions come from its seed. */
+export const practiceDrills = pgTable(
+  'practice_drills',
+  {
+    id: uuid().primaryKey(),
+    shopId: uuid('shop_id').notNull(),
+    personId: uuid('person_id').notNull(),
+    seed: integer().notNull(),
+    startedAt: timestamp('started_at', { withTimezone: true, precision: 3 }).notNull().defaultNow(),
+    /** What was answered, by the question's place. */
+    given: jsonb().$type<Record<string, string>>().notNull(),
+    right: integer().notNull().default(0),
+  },
+  (table) => [
+    index('practice_drills_latest').on(table.shopId, table.personId, table.startedAt),
+    foreignKey({
+      name: 'practice_drills_own_person',
+      columns: [table.shopId, table.personId],
+      foreignColumns: [people.shopId, people.id],
+    }),
+    ownRows('practice_drills', table.shopId),
+  ],
+);
+
 /** A person at a practice car. */
 export const practiceTries = pgTable(
   'practice_tries',

@@ -4,13 +4,14 @@ import { FAULTS } from '@keen/core/engine';
 import { answerChances } from '@keen/core/practice';
 import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
-import { people, practiceTries } from '../../db/schema/index.ts';
+import { people, practiceDrills, practiceTries } from '../../db/schema/index.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
 /** One's own list goes back so far. */
 const MOST_TRIES = 200;
 /** Progress is of the last cars. */
 const LAST_CARS = 50;
+const LAST_DRILLS = 5;
 
 type Row = typeof practiceTries.$inferSelect;
 
@@ -39,6 +40,7 @@ export async function practiceBoard(tx: Handle, actor: Actor): Promise<PracticeB
     today: `day-${new Date().toISOString().slice(0, 10)}`,
     tries: own.map(tryOf),
     isShown: person?.showsPractice ?? false,
+    drills: await drillsOf(tx, actor),
     own: progressOf(personId, own),
     shown: await Promise.all(
       shown
@@ -81,6 +83,20 @@ function triesOf(
     )
     .orderBy(desc(practiceTries.startedAt))
     .limit(most);
+}
+
+/** How the last drills went: questions asked and answered right. */
+async function drillsOf(tx: Handle, { shopId, personId }: Actor): Promise<PracticeBoard['drills']> {
+  const rows = await tx
+    .select({ given: practiceDrills.given, right: practiceDrills.right })
+    .from(practiceDrills)
+    .where(and(eq(practiceDrills.shopId, shopId), eq(practiceDrills.personId, personId)))
+    .orderBy(desc(practiceDrills.startedAt))
+    .limit(LAST_DRILLS);
+  return {
+    asked: rows.reduce((sum, { given }) => sum + Object.keys(given).length, 0),
+    right: rows.reduce((sum, row) => sum + row.right, 0),
+  };
 }
 
 function tryOf(row: Row): PracticeTry {

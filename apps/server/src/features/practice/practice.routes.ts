@@ -1,4 +1,6 @@
 import {
+  drillAnswerSchema,
+  newDrillSchema,
   newPracticeSchema,
   practiceAnswerSchema,
   practiceCheckSchema,
@@ -11,6 +13,7 @@ import type { Routes } from '../../http/routes.ts';
 import { validBody, validId } from '../../http/validate.ts';
 import { diagnoseFor } from '../../jobs/diagnosisPool.ts';
 import { practiceBoard, showPractice } from './board.service.ts';
+import { answerDrill, newDrill, oneDrill } from './drill.service.ts';
 import { judge } from './judge.ts';
 import {
   answerable,
@@ -23,7 +26,29 @@ import {
 } from './practice.service.ts';
 
 /** Made-up cars to practise on; what is true of one is told once it is answered. */
-export function mountPractice(routes: Routes, { diagnoses }: Pick<Context, 'diagnoses'>): void {
+export function mountPractice(routes: Routes, context: Pick<Context, 'diagnoses'>): void {
+  mountDrills(routes);
+  mountCars(routes, context);
+}
+
+function mountDrills(routes: Routes): void {
+  routes.on('post', '/practice/drills', 'practise', async ({ req, res, actor, inShop }) => {
+    const { id } = validBody(newDrillSchema, req.body);
+    res.json(await inShop((tx) => newDrill(tx, actor, id)));
+  });
+  routes.on('get', '/practice/drills/:id', 'practise', async ({ req, res, actor, look }) => {
+    const id = validId(req.params.id, 'drill');
+    res.json(await look((tx) => oneDrill(tx, actor, id)));
+  });
+  routes.on('post', '/practice/drills/:id/answers', 'practise', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const id = validId(req.params.id, 'drill');
+    const answer = validBody(drillAnswerSchema, req.body);
+    res.json(await inShop((tx) => answerDrill(tx, actor, id, answer)));
+  });
+}
+
+function mountCars(routes: Routes, { diagnoses }: Pick<Context, 'diagnoses'>): void {
   routes.on('get', '/practice', 'practise', async ({ res, actor, look }) => {
     res.json(await look((tx) => practiceBoard(tx, actor)));
   });

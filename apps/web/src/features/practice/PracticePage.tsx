@@ -14,6 +14,7 @@ import { Link, useNavigate } from 'react-router';
 import { useSessionQuery } from '../../api/keenApi.ts';
 import {
   useDealPracticeMutation,
+  useNewDrillMutation,
   usePracticeQuery,
   useShowPracticeMutation,
 } from '../../api/practiceApi.ts';
@@ -59,11 +60,16 @@ export function PracticePage() {
 
 function Board({ board, session }: { board: PracticeBoard; session: Session }) {
   const [deal, { isLoading, error }] = useDealPracticeMutation();
+  const [dealDrill, { isLoading: isDealing, error: drillError }] = useNewDrillMutation();
   const [code, setCode] = useState('');
   const navigate = useNavigate();
   async function start(lesson: PracticeLesson, withCode?: string): Promise<void> {
     const { data } = await deal({ id: newId(), lesson, ...(withCode ? { code: withCode } : {}) });
     if (data) await navigate(`/practice/${data.id}/read`);
+  }
+  async function drill(): Promise<void> {
+    const { data } = await dealDrill(newId());
+    if (data) await navigate(`/practice/drill/${data.id}`);
   }
   useHotkeys('d', () => void start('free', board.today));
   useHotkeys('t', () => void navigate('/'));
@@ -85,7 +91,9 @@ function Board({ board, session }: { board: PracticeBoard; session: Session }) {
           Set the gauge down, make the checks that are worth it, say what made the tread and how
           sure you are. Then see what was wrong, and what the best answer was.
         </Typography>
-        {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
+        {(error ?? drillError) && (
+          <Notice kind="caution">{failureOf(error ?? drillError).text}</Notice>
+        )}
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center', mb: 2.5 }}>
           <Button
             variant="contained"
@@ -96,6 +104,9 @@ function Board({ board, session }: { board: PracticeBoard; session: Session }) {
           </Button>
           <Button disabled={isLoading} onClick={() => void start('free')}>
             Any car
+          </Button>
+          <Button disabled={isDealing} onClick={() => void drill()}>
+            Bench drill
           </Button>
           <Box
             component="form"
@@ -203,6 +214,11 @@ function Progress({ board, session }: { board: PracticeBoard; session: Session }
           <Typography color="textSecondary">Answer a first car, and it stands here.</Typography>
         ) : (
           <ProgressWords progress={own} />
+        )}
+        {board.drills.asked > 0 && (
+          <Typography color="textSecondary">
+            Bench drill: {board.drills.right} of {board.drills.asked} right lately.
+          </Typography>
         )}
         {own.bands.length > 0 && (
           <Suspense fallback={<Box sx={{ height: 260 }} />}>

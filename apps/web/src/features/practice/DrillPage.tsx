@@ -1,0 +1,260 @@
+import type { Drill, DrillQuestion } from '@keen/contract';
+import { whereWords } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useSessionQuery } from '../../api/keenApi.ts';
+import {
+  useAnswerDrillMutation,
+  useDrillQuery,
+  useNewDrillMutation,
+} from '../../api/practiceApi.ts';
+import { failureOf } from '../../api/problem.ts';
+import { TapeEnd } from '../../drawing/TapeEnd.tsx';
+import { WheelPosture } from '../../drawing/WheelPosture.tsx';
+import { capital, showDegrees } from '../../shared/format.ts';
+import { Loaded } from '../../shared/Loaded.tsx';
+import { newId } from '../../shared/newId.ts';
+import { Notice } from '../../shared/Notice.tsx';
+import { PageTitle } from '../../shared/PageTitle.tsx';
+import { TopBar } from '../../shared/TopBar.tsx';
+import { useEnter } from '../../shared/useEnter.ts';
+
+const SHORTCUTS = [
+  { keys: ['1', '2', '3', '4'], what: 'choose an answer' },
+  { keys: ['Enter'], what: 'next question' },
+  { keys: ['P'], what: 'all practice cars' },
+];
+
+/** Reading a tape, signs, rods and shims: a short drill for the bench. */
+export function DrillPage() {
+  const { data: session } = useSessionQuery();
+  const { drillId } = useParams();
+  const answer = useDrillQuery(drillId!);
+  if (!session) return null;
+  return (
+    <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
+      <TopBar session={session} shortcuts={SHORTCUTS}>
+        <PageTitle>Bench drill</PageTitle>
+      </TopBar>
+      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5, maxWidth: 860 }}>
+        <Loaded answer={answer} label="Loading the drill" height={320}>
+          {(drill) => <Asked key={drill.id} drill={drill} />}
+        </Loaded>
+      </Box>
+    </Box>
+  );
+}
+
+function Asked({ drill }: { drill: Drill }) {
+  const { questions } = drill;
+  const open = questions.findIndex(({ told }) => told === null);
+  const [at, setAt] = useState(open);
+  const [send, { isLoading, error }] = useAnswerDrillMutation();
+  const navigate = useNavigate();
+  useHotkeys('p', () => void navigate('/practice'));
+  const asked = questions[at];
+  const told = asked?.told ?? null;
+  useEnter(() => {
+    if (told) setAt(open);
+  });
+  if (!asked) return <Done drill={drill} />;
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Typography variant="h3" component="p" color="textSecondary">
+        Question {at + 1} of {questions.length}
+      </Typography>
+      <Typography variant="h1" component="h2">
+        {questionWords(asked.question)}
+      </Typography>
+      <Picture question={asked.question} />
+      {told ? (
+        <Box role="status" sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
+          <Typography sx={{ fontSize: '1.15rem', fontWeight: 650 }}>
+            {told.isRight ? 'Right.' : `Not so: ${told.right}. You said ${told.given}.`}
+          </Typography>
+          <Typography sx={{ maxWidth: '60ch' }}>{told.why}</Typography>
+          <Button variant="contained" onClick={() => setAt(open)}>
+            {open < 0 ? 'How it went ↵' : 'Next ↵'}
+          </Button>
+        </Box>
+      ) : (
+        <AnswerField
+          key={at}
+          question={asked.question}
+          isBusy={isLoading}
+          onAnswer={(given) => void send({ id: drill.id, question: at, given })}
+        />
+      )}
+      {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
+    </Box>
+  );
+}
+
+function Done({ drill }: { drill: Drill }) {
+  const [deal, { isLoading, error }] = useNewDrillMutation();
+  const navigate = useNavigate();
+  const right = drill.questions.filter(({ told }) => told?.isRight).length;
+  async function again(): Promise<void> {
+    const { data } = await deal(newId());
+    if (data) await navigate(`/practice/drill/${data.id}`);
+  }
+  return (
+    <Box sx={{ display: 'grid', gap: 2, justifyItems: 'start' }}>
+      <Typography variant="h1" component="h2">
+        {right} of {drill.questions.length} right.
+      </Typography>
+      <Box component="ol" aria-label="Questions" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 1 }}>
+        {drill.questions.map(({ question, told }, i) => (
+          <li key={i}>
+            {questionWords(question)} <strong>{told?.right}.</strong>{' '}
+            {told && !told.isRight && `You said ${told.given}. ${told.why}`}
+          </li>
+        ))}
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button variant="contained" disabled={isLoading} onClick={() => void again()}>
+          Another drill
+        </Button>
+        <Button component={Link} to="/practice">
+          Back to practice
+        </Button>
+      </Box>
+      {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
+    </Box>
+  );
+}
+
+function questionWords(question: DrillQuestion): string {
+  switch (question.kind) {
+    case 'tape':
+      return 'What does the tape read, in inches?';
+    case 'sign':
+      return `${capital(whereWords(question.wheel))}: is this ${question.angle} plus or minus?`;
+    case 'rod':
+      return `${capital(whereWords(question.wheel))}: toe ${showDegrees(question.toe, 1)}, wanted ${showDegrees(question.target, 1)}. The rod is ${question.rack} the axle. Longer or shorter?`;
+    case 'shim':
+      return `Camber ${showDegrees(question.camber, 1)}, wanted ${showDegrees(question.target, 1)}. What goes behind both bolts of the upper arm?`;
+  }
+}
+
+function Picture({ question }: { question: DrillQuestion }) {
+  switch (question.kind) {
+    case 'tape':
+      return <TapeEnd inches={question.inches} />;
+    case 'sign': {
+      const { angle, wheel, degrees } = question;
+      const turned = {
+        left: wheel === 'lf' ? degrees : 0,
+        right: wheel === 'rf' ? degrees : 0,
+      };
+      return (
+        <Box sx={{ width: 340, maxWidth: '100%', '& svg': { maxWidth: '340px !important' } }}>
+          <WheelPosture
+            axle="front"
+            {...(angle === 'toe' ? { toeDeg: turned } : { camberDeg: turned })}
+            eaten={null}
+            label={`The ${whereWords(wheel)} wheel ${leanWords(question)}, drawn larger than life`}
+          />
+        </Box>
+      );
+    }
+    case 'rod':
+      return (
+        <Typography color="textSecondary" sx={{ maxWidth: '60ch' }}>
+          Toe of this one wheel; plus is the front toward the car.
+        </Typography>
+      );
+    case 'shim':
+      return (
+        <Typography color="textSecondary" sx={{ maxWidth: '60ch' }}>
+          Its shims move the arm in, toward the car. The upper joint stands {question.armHeight} mm
+          above the lower one.
+        </Typography>
+      );
+  }
+}
+
+/** What is seen, for whoever does not see it; it says no sign. */
+function leanWords({ angle, degrees }: Extract<DrillQuestion, { kind: 'sign' }>): string {
+  if (angle === 'toe') {
+    return `from above, its front turned ${degrees > 0 ? 'toward' : 'away from'} the car`;
+  }
+  return `from behind, its top leaning ${degrees > 0 ? 'away from' : 'toward'} the car`;
+}
+
+function optionsOf(question: DrillQuestion): readonly string[] {
+  switch (question.kind) {
+    case 'tape':
+      return [];
+    case 'sign':
+      return ['plus', 'minus'];
+    case 'rod':
+      return ['longer', 'shorter'];
+    case 'shim':
+      return question.options;
+  }
+}
+
+interface AnswerFieldProps {
+  question: DrillQuestion;
+  isBusy: boolean;
+  onAnswer: (given: string) => void;
+}
+
+function AnswerField({ question, isBusy, onAnswer }: AnswerFieldProps) {
+  const [text, setText] = useState('');
+  const options = optionsOf(question);
+  useHotkeys(['1', '2', '3', '4'], ({ key }) => {
+    const option = options[Number(key) - 1];
+    if (option !== undefined && !isBusy) onAnswer(option);
+  });
+  if (options.length > 0) {
+    return (
+      <Box role="group" aria-label="Answers" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        {options.map((option, i) => (
+          <Button
+            key={option}
+            disabled={isBusy}
+            onClick={() => onAnswer(option)}
+            aria-keyshortcuts={String(i + 1)}
+            sx={{ minWidth: 120, minHeight: 56 }}
+          >
+            {capital(option)}
+          </Button>
+        ))}
+      </Box>
+    );
+  }
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim() !== '') onAnswer(text.trim());
+      }}
+      sx={{ display: 'flex', gap: 1 }}
+    >
+      <TextField
+        label="Inches"
+        placeholder="57 11/16"
+        value={text}
+        onChange={({ target }) => setText(target.value)}
+        slotProps={{
+          htmlInput: { autoComplete: 'off', maxLength: 40 },
+          inputLabel: { shrink: true },
+        }}
+        // A drill is typed through.
+        autoFocus
+        sx={{ width: 190 }}
+      />
+      <Button type="submit" variant="contained" disabled={isBusy || text.trim() === ''}>
+        Say it
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,134 @@
+import type { DrillQuestion } from '@keen/contract';
+import { tieRod } from '../calculators/adjustment/tieRod.ts';
+import { wishboneShims } from '../calculators/adjustment/wishboneShims.ts';
+import { createRandom } from '../engine/random/random.ts';
+import type { Random } from '../engine/random/random.ts';
+import { parseMeasure } from '../engine/units/parseMeasure.ts';
+
+/** A question with its answer: the answer stays where it is asked from. */
+export interface DrillItem {
+  question: DrillQuestion;
+  /** As it is written or chosen. */
+  right: string;
+  /** Why, in a sentence. */
+  why: string;
+}
+
+const OF_EACH = 2;
+const SIXTEENTHS = 16;
+/** A tape that is read within half its finest mark is read right. */
+const HALF_MARK_IN = 1 / 32 + 1e-9;
+const ROD = { steeringArm: 130, threadPitch: 1.5, adjuster: 'single' } as const;
+const ARM = { boltSpacing: 180, armLength: 240 } as const;
+const WHEELS = ['lf', 'rf'] as const;
+
+/**
+ * Deals a drill: two questions of each kind, in an order of its own.
+ * @param seed - the same seed gives the same drill
+ */
+export function dealDrill(seed: number): DrillItem[] {
+  const random = createRandom(seed);
+  const items = [tape, sign, rod, shim].flatMap((make) =>
+    Array.from({ length: OF_EACH }, () => make(random)),
+  );
+  for (let i = items.length - 1; i > 0; i--) {
+    const j = Math.floor((i + 1) * random.uniform());
+    [items[i], items[j]] = [items[j]!, items[i]!];
+  }
+  return items;
+}
+
+/** Whether what was answered is right. */
+export function isRightAnswer({ question, right }: DrillItem, text: string): boolean {
+  if (question.kind !== 'tape') return text === right;
+  const inches = parseMeasure(text);
+  return inches !== null && Math.abs(inches - question.inches) <= HALF_MARK_IN;
+}
+
+const whole = (random: Random, low: number, high: number) =>
+  low + Math.floor((high - low + 1) * random.uniform());
+const either = <T>(random: Random, a: T, b: T): T => (random.uniform() < 0.5 ? a : b);
+/** Tenths of a degree, never nought. */
+const tenths = (random: Random, low: number, high: number) => whole(random, low, high) / 10;
+
+/** Reads where a tape ends. */
+function tape(random: Random): DrillItem {
+  const [inches, parts] = [whole(random, 48, 66), whole(random, 1, SIXTEENTHS - 1)];
+  const right = `${inches} ${fraction(parts)}`;
+  return {
+    question: { kind: 'tape', inches: inches + parts / SIXTEENTHS },
+    right,
+    why: `The mark stands ${parts} sixteenths beyond ${inches}: ${right} in.`,
+  };
+}
+
+function fraction(sixteenths: number): string {
+  let [top, bottom] = [sixteenths, SIXTEENTHS];
+  while (top % 2 === 0) [top, bottom] = [top / 2, bottom / 2];
+  return `${top}/${bottom}`;
+}
+
+/** Says the sign of an angle that is drawn. */
+function sign(random: Random): DrillItem {
+  const angle = either(random, 'toe' as const, 'camber' as const);
+  const wheel = WHEELS[whole(random, 0, 1)]!;
+  // Large enough to be seen in a drawing.
+  const size = angle === 'toe' ? tenths(random, 3, 10) : tenths(random, 15, 35);
+  const degrees = either(random, size, -size);
+  const right = degrees > 0 ? 'plus' : 'minus';
+  const lean =
+    angle === 'toe'
+      ? `the front of the wheel points ${degrees > 0 ? 'toward' : 'away from'} the car`
+      : `the top of the wheel leans ${degrees > 0 ? 'away from' : 'toward'} the car`;
+  return {
+    question: { kind: 'sign', angle, wheel, degrees },
+    right,
+    why: `${angle === 'toe' ? 'Seen from above' : 'Seen from behind'}, ${lean}: ${right}.`,
+  };
+}
+
+/** Says which way a tie rod goes. */
+function rod(random: Random): DrillItem {
+  const rack = either(random, 'ahead' as const, 'behind' as const);
+  const wheel = WHEELS[whole(random, 0, 1)]!;
+  const toe = tenths(random, -5, 6);
+  const target = 0.1;
+  const from = toe === target ? 0.5 : toe;
+  const { action } = tieRod({ ...ROD, rack, toeChange: target - from });
+  const right = action === 'lengthen' ? 'longer' : 'shorter';
+  const needs = target > from ? 'toe-in' : 'toe-out';
+  return {
+    question: { kind: 'rod', wheel, rack, toe: from, target },
+    right,
+    why: `It needs ${needs}. ${
+      rack === 'behind'
+        ? 'Behind the axle a longer rod pushes the rear of the wheel out, and so its front in.'
+        : 'Ahead of the axle a longer rod pushes the front of the wheel out.'
+    }`,
+  };
+}
+
+/** Chooses the shims of an upper arm. */
+function shim(random: Random): DrillItem {
+  const armHeight = 10 * whole(random, 18, 32);
+  const change = either(random, 1, -1) * tenths(random, 4, 12);
+  const camber = Number((-0.5 - change).toFixed(1));
+  const { front } = wishboneShims({ ...ARM, armHeight, camberChange: change, casterChange: 0 });
+  const size = Math.abs(front);
+  const say = (mm: number, isMore: boolean) => `${mm.toFixed(1)} mm ${isMore ? 'more' : 'less'}`;
+  const isMore = front > 0;
+  const right = say(size, isMore);
+  const options = [right, say(size, !isMore), say(2 * size, isMore), say(size / 2, !isMore)];
+  const turn = whole(random, 0, options.length - 1);
+  return {
+    question: {
+      kind: 'shim',
+      camber,
+      target: -0.5,
+      armHeight,
+      options: [...options.slice(turn), ...options.slice(0, turn)],
+    },
+    right,
+    why: `The joint has to go ${isMore ? 'in' : 'out'} by the height times the tangent of ${Math.abs(change).toFixed(1)}°: ${armHeight} × tan = ${size.toFixed(1)} mm, at both bolts so that caster stays.`,
+  };
+}
