@@ -184,6 +184,8 @@ export const practiceProgressSchema = z.strictObject({
   cars: z.int().min(0),
   points: z.number().nullable(),
   bestPoints: z.number().nullable(),
+  /** Mean Brier score of a car. */
+  brier: z.number().nullable(),
   bands: z.array(bandSchema),
 });
 export type PracticeProgress = z.infer<typeof practiceProgressSchema>;

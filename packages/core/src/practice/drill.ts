@@ -129,6 +129,6 @@ function shim(random: Random): DrillItem {
       options: [...options.slice(turn), ...options.slice(0, turn)],
     },
     right,
-    why: `The joint has to go ${isMore ? 'in' : 'out'} by the height times the tangent of ${Math.abs(change).toFixed(1)}°: ${armHeight} × tan = ${size.toFixed(1)} mm, at both bolts so that caster stays.`,
+    why: `The joint has to go ${isMore ? 'in' : 'out'} by the height between the joints times the tangent: ${armHeight} × tan ${Math.abs(change).toFixed(1)}° = ${size.toFixed(1)} mm, at both bolts so that caster stays.`,
   };
 }

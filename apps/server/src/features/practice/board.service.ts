@@ -140,6 +140,7 @@ function progressOf(personId: string, rows: readonly Row[]): PracticeProgress {
     cars: results.length,
     points: mean(results.map(({ score }) => score.points)),
     bestPoints: mean(results.map(({ score }) => score.bestPoints)),
+    brier: mean(results.map(({ score }) => score.brier)),
     bands: bands.map(({ from, to, said, found }) => ({
       from,
       to,

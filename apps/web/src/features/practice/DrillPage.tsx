@@ -111,7 +111,7 @@ function Done({ drill }: { drill: Drill }) {
       <Box component="ol" aria-label="Questions" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 1 }}>
         {drill.questions.map(({ question, told }, i) => (
           <li key={i}>
-            {questionWords(question)} <strong>{told?.right}.</strong>{' '}
+            {questionWords(question)} <strong>{told?.right}.</strong> {told?.isRight && 'Right.'}
             {told && !told.isRight && `You said ${told.given}. ${told.why}`}
           </li>
         ))}
@@ -136,7 +136,7 @@ function questionWords(question: DrillQuestion): string {
     case 'sign':
       return `${capital(whereWords(question.wheel))}: is this ${question.angle} plus or minus?`;
     case 'rod':
-      return `${capital(whereWords(question.wheel))}: toe ${showDegrees(question.toe, 1)}, wanted ${showDegrees(question.target, 1)}. The rod is ${question.rack} the axle. Longer or shorter?`;
+      return `${capital(whereWords(question.wheel))}: toe ${showDegrees(question.toe, 1)}, wanted ${showDegrees(question.target, 1)}. The rod is ${question.rack === 'ahead' ? 'ahead of' : 'behind'} the axle. Longer or shorter?`;
     case 'shim':
       return `Camber ${showDegrees(question.camber, 1)}, wanted ${showDegrees(question.target, 1)}. What goes behind both bolts of the upper arm?`;
   }

@@ -315,8 +315,8 @@ function Progress({ board, session }: { board: PracticeBoard; session: Session }
 }
 
 function ProgressWords({ progress }: { progress: PracticeProgress }) {
-  const { cars, points, bestPoints } = progress;
-  if (points === null || bestPoints === null) {
+  const { cars, points, bestPoints, brier } = progress;
+  if (points === null || bestPoints === null || brier === null) {
     return <Typography color="textSecondary">No car answered yet.</Typography>;
   }
   return (
@@ -325,7 +325,7 @@ function ProgressWords({ progress }: { progress: PracticeProgress }) {
         {showPoints(points)}
       </Box>{' '}
       points a car over the last {cars === 1 ? 'one' : cars}; the best answers had{' '}
-      {showPoints(bestPoints)}.
+      {showPoints(bestPoints)}. Brier score {brier.toFixed(2)} a car, the lower the better.
     </Typography>
   );
 }
