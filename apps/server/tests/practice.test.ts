@@ -172,6 +172,29 @@ describe('a practice car', () => {
   });
 });
 
+describe('a stroke', () => {
+  it('says how it feels both ways, and what that means is noted by who stroked', async () => {
+    const car = await deal(learner, 'saw', 'stroked');
+    const path = `/api/practice/cars/${car.id}/entries`;
+    const note = { entries: [entry('tires.lf.feather', 'catchesOutward')] };
+    await learner.post(path).send(note).expect(400);
+    const stroked = bodyOf<PracticeCar>(
+      await learner
+        .post(`/api/practice/cars/${car.id}/checks`)
+        .send({ check: 'stroke' })
+        .expect(200),
+    );
+    expect(JSON.stringify(stroked.draft)).not.toContain('feather');
+    // A saw is sharp one way only, and the same way on both tires of its axle.
+    const { lf, rf, lr } = stroked.felt!;
+    expect([lf.out, lf.in].toSorted()).toEqual(['sharp', 'smooth']);
+    expect(rf).toEqual(lf);
+    expect(lr).toEqual({ out: 'smooth', in: 'smooth' });
+    const noted = bodyOf<PracticeCar>(await learner.post(path).send(note).expect(200));
+    expect(noted.draft.tires!.lf!.feather).toBe('catchesOutward');
+  });
+});
+
 describe('progress', () => {
   it('is one’s own until it is shown, and then the lead’s to see too', async () => {
     const own = bodyOf<PracticeBoard>(await learner.get('/api/practice').expect(200));

@@ -125,6 +125,13 @@ export const practiceResultSchema = z.strictObject({
 });
 export type PracticeResult = z.infer<typeof practiceResultSchema>;
 
+/** What a hand feels that moves across the ribs, away from the car and back. */
+const feltSchema = z.strictObject({
+  out: z.enum(['sharp', 'smooth']),
+  in: z.enum(['sharp', 'smooth']),
+});
+export type Felt = z.infer<typeof feltSchema>;
+
 const practiceRow = {
   id: z.uuid(),
   lesson: z.enum(PRACTICE_LESSONS),
@@ -141,6 +148,8 @@ export const practiceCarSchema = z
     /** What was read and found so far, as of a visit. */
     draft: visitDraftSchema,
     done: z.array(z.enum(PRACTICE_CHECKS)),
+    /** What the stroke of each tread feels like, once it is stroked; what that means is the learner's to say. */
+    felt: z.record(z.enum(WHEELS), feltSchema).nullable(),
     /** What each check takes. */
     costs: z.record(
       z.enum(PRACTICE_CHECKS),

@@ -1,5 +1,5 @@
-import type { PracticeCheck, PracticeLesson, VisitDraft } from '@keen/contract';
-import { caseToChanges, foldEntries } from '@keen/core';
+import type { Felt, PracticeCheck, PracticeLesson, VisitDraft, Wheel } from '@keen/contract';
+import { byWheel, caseToChanges, foldEntries } from '@keen/core';
 import type { FieldChange } from '@keen/core';
 import { seenOf } from '@keen/core/practice';
 import { dealCar } from '@keen/simulator';
@@ -32,8 +32,20 @@ export function firstDraft(car: PracticeCar): VisitDraft {
   );
 }
 
-/** What a check adds to what is known. */
+/** What the hand feels on each tread: a feather is sharp one way and smooth the other. */
+export function feltOn({ file }: PracticeCar): Record<Wheel, Felt> {
+  return byWheel((wheel) => {
+    const { feather } = file.tires[wheel];
+    return {
+      out: feather === 'catchesOutward' ? 'sharp' : 'smooth',
+      in: feather === 'catchesInward' ? 'sharp' : 'smooth',
+    };
+  });
+}
+
+/** What a check adds to what is known; of a stroke the learner says what it means. */
 export function foundBy(car: PracticeCar, check: PracticeCheck): FieldChange[] {
+  if (check === 'stroke') return [];
   const before = new Set(changesOf(car, []).map(({ path }) => path));
   return changesOf(car, [check]).filter(({ path }) => !before.has(path));
 }

@@ -18,15 +18,16 @@ import { practiceDeals, practiceTries, shops } from '../../db/schema/index.ts';
 import { settingsOf } from '../../db/shopSettings.ts';
 import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
-import { dealtCar, firstDraft, foundBy } from './dealtCar.ts';
+import { dealtCar, feltOn, firstDraft, foundBy } from './dealtCar.ts';
 
 /** A try with the seed of its car, which never leaves the server. */
 export type Tried = typeof practiceTries.$inferSelect & { seed: number };
 
 const MOST_SEED = 2 ** 31 - 1;
 const CODE_BYTES = 4;
-/** A learner notes depths and what the hand feels; the rest is found by checks. */
+/** A learner notes depths, and what the hand felt; the rest is found by checks. */
 const NOTED = /^(units\.depth|tires\.(lf|rf|lr|rr)\.stations\.[0-5]\.(inner|centre|outer))$/;
+const FELT = /^tires\.(lf|rf|lr|rr)\.feather$/;
 
 /** Deals a car: the same one to whoever gives the same code. A car one has is given again as it stands. */
 export async function dealTo(tx: Handle, actor: Actor, wish: NewPractice): Promise<PracticeCar> {
@@ -99,9 +100,15 @@ export async function keepEntries(
   entries: readonly Pick<Entry, 'path' | 'value'>[],
 ): Promise<PracticeCar> {
   const tried = await open(tx, actor, id);
-  const wrong = entries.findIndex(({ path }) => !NOTED.test(path));
+  const isStroked = tried.done.includes('stroke');
+  const wrong = entries.findIndex(
+    ({ path }) => !NOTED.test(path) && !(isStroked && FELT.test(path)),
+  );
   if (wrong >= 0) {
-    throw invalid([{ path: `entries.${wrong}.path`, expected: 'a depth of the tread' }]);
+    const expected = isStroked
+      ? 'a depth of the tread, or what the hand felt'
+      : 'a depth of the tread; stroke it before noting a feather';
+    throw invalid([{ path: `entries.${wrong}.path`, expected }]);
   }
   await change(tx, actor, id, { draft: foldEntries(tried.draft, entries) });
   return oneCar(tx, actor, id);
@@ -221,6 +228,7 @@ function carOf(tried: Tried, prices: PriceList): PracticeCar {
     finishedAt: finishedAt?.toISOString() ?? null,
     draft,
     done,
+    felt: done.includes('stroke') ? feltOn(dealtCar(lesson, tried.seed)) : null,
     costs: Object.fromEntries(
       PRACTICE_CHECKS.map((check) => [check, checkCost(check, prices)]),
     ) as PracticeCar['costs'],

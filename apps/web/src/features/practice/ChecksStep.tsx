@@ -1,6 +1,6 @@
 import type { PracticeCheck, VisitDraft } from '@keen/contract';
 import { PRACTICE_CHECKS, WHEELS } from '@keen/contract';
-import { FEATHER_WORDS, formatMoney, PLAY_WORDS, WAVE_WORDS, whereWords } from '@keen/core';
+import { byWheel, formatMoney, PLAY_WORDS, WAVE_WORDS, whereWords } from '@keen/core';
 import { PRACTICE_CHECK_WORDS } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -9,10 +9,11 @@ import { COMPLAINT_WORDS } from '../../shared/complaintWords.ts';
 import { capital, showDegrees } from '../../shared/format.ts';
 import { useEnter } from '../../shared/useEnter.ts';
 import { usePractice } from './practiceContext.ts';
+import { Strokes } from './Strokes.tsx';
 
 /** What can be looked at beside the depths: each costs time, some the customer's money. */
 export function ChecksStep() {
-  const { car, practising, session, draft, goTo } = usePractice();
+  const { car, practising, session, draft, goTo, enter } = usePractice();
   const { currency } = session.shop.settings.prices;
   useEnter(() => goTo('answer'));
   return (
@@ -43,6 +44,15 @@ export function ChecksStep() {
               }}
             >
               <Box sx={{ fontWeight: 600 }}>{PRACTICE_CHECK_WORDS[check]}</Box>
+              {check === 'stroke' && car.felt && (
+                <Box sx={{ gridColumn: { sm: '1 / -1' }, order: 1 }}>
+                  <Strokes
+                    felt={car.felt}
+                    feathers={byWheel((wheel) => draft.tires?.[wheel]?.feather)}
+                    onFeather={(wheel, feather) => enter(`tires.${wheel}.feather`, feather)}
+                  />
+                </Box>
+              )}
               <Box sx={{ color: isDone ? undefined : 'text.secondary' }}>
                 {isDone
                   ? foundWords(check, draft)
@@ -76,15 +86,7 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
   const tire = (wheel: (typeof WHEELS)[number]) => draft.tires?.[wheel];
   switch (check) {
     case 'stroke':
-      return joined(
-        each((wheel) => {
-          const feather = tire(wheel)?.feather;
-          return feather && feather !== 'none' && feather !== 'unknown'
-            ? FEATHER_WORDS[feather].toLowerCase()
-            : null;
-        }),
-        'All smooth',
-      );
+      return 'Move the hand both ways, then say what it is.';
     case 'waves':
       return joined(
         each((wheel) => {

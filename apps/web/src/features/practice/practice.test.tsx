@@ -57,6 +57,7 @@ function show(step: React.ReactNode, change: Partial<PracticeCar> = {}) {
     finishedAt: null,
     draft,
     done: [],
+    felt: null,
     costs: Object.fromEntries(
       PRACTICE_CHECKS.map((one) => [one, checkCost(one, DEFAULT_PRICES)]),
     ) as PracticeCar['costs'],
@@ -80,6 +81,30 @@ describe('the checks', () => {
     expect(row('angles')).toHaveTextContent(/25 min, €\d+/);
     await userEvent.click(within(row('angles')).getByRole('button', { name: 'Do it' }));
     expect(check).toHaveBeenCalledWith('angles');
+  });
+});
+
+describe('the stroke', () => {
+  it('says sharp or smooth as the hand moves, and takes what the learner makes of it', async () => {
+    const smooth = { out: 'smooth', in: 'smooth' } as const;
+    const felt = {
+      lf: { out: 'sharp', in: 'smooth' },
+      rf: smooth,
+      lr: smooth,
+      rr: smooth,
+    } as const;
+    const { enter } = show(<ChecksStep />, { done: ['stroke'], felt });
+    const [lf] = within(screen.getByRole('list', { name: 'Treads under the hand' })).getAllByRole(
+      'listitem',
+    );
+    const left = within(lf!);
+    expect(left.queryByText('sharp')).toBeNull();
+    await userEvent.click(left.getByRole('button', { name: 'Hand away from the car' }));
+    expect(left.getByText('sharp')).toBeVisible();
+    await userEvent.click(left.getByRole('button', { name: 'Hand toward the car' }));
+    expect(left.getByText('smooth')).toBeVisible();
+    await userEvent.click(left.getByRole('button', { name: /Catches out/ }));
+    expect(enter).toHaveBeenCalledWith('tires.lf.feather', 'catchesOutward');
   });
 });
 

@@ -1,0 +1,71 @@
+import type { Feather, Felt, Wheel } from '@keen/contract';
+import { FEATHER_WORDS, WHEEL_ORDER } from '@keen/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Choice } from '../../shared/Choice.tsx';
+import { capital } from '../../shared/format.ts';
+import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+
+interface StrokesProps {
+  felt: Record<Wheel, Felt>;
+  feathers: Record<Wheel, Feather | undefined>;
+  onFeather: (wheel: Wheel, feather: Feather | null) => void;
+}
+
+const WAYS = [
+  { way: 'out', title: 'Hand away from the car' },
+  { way: 'in', title: 'Hand toward the car' },
+] as const;
+const FEATHERS = (['none', 'catchesOutward', 'catchesInward'] as const).map((value) => ({
+  value,
+  label: capital(FEATHER_WORDS[value]),
+}));
+
+/** Each tread under the hand: moved both ways it is sharp or smooth, and the learner says what that is. */
+export function Strokes({ felt, feathers, onFeather }: StrokesProps) {
+  const [moved, setMoved] = useState<readonly string[]>([]);
+  return (
+    <Box component="ul" aria-label="Treads under the hand" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      {WHEEL_ORDER.map((wheel) => (
+        <Box
+          component="li"
+          key={wheel}
+          sx={{
+            display: 'flex',
+            flexWrap: 'wrap',
+            columnGap: 2,
+            rowGap: 0.75,
+            alignItems: 'center',
+            py: 0.75,
+          }}
+        >
+          <Box sx={{ width: 92 }}>{WHEEL_LABELS[wheel]}</Box>
+          {WAYS.map(({ way, title }) => {
+            const key = `${wheel} ${way}`;
+            return (
+              <Box key={way} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+                <Button onClick={() => setMoved([...moved, key])}>{title}</Button>
+                <Box role="status" sx={{ width: 58, fontWeight: 650 }}>
+                  {moved.includes(key) && felt[wheel][way]}
+                </Box>
+              </Box>
+            );
+          })}
+          <Choice
+            label={`${WHEEL_LABELS[wheel]}: what is it?`}
+            hideLabel
+            options={FEATHERS}
+            value={toldOf(feathers[wheel])}
+            onChange={(feather) => onFeather(wheel, feather)}
+            dense
+          />
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function toldOf(feather: Feather | undefined): (typeof FEATHERS)[number]['value'] | null {
+  return feather === undefined || feather === 'unknown' ? null : feather;
+}
