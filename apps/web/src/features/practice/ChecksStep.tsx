@@ -17,7 +17,7 @@ export function ChecksStep() {
   const { currency } = session.shop.settings.prices;
   useEnter(() => goTo('answer'));
   return (
-    <Box sx={{ maxWidth: 720 }}>
+    <Box sx={{ maxWidth: 780 }}>
       <Typography variant="h1" component="h2" gutterBottom>
         Which checks are worth it?
       </Typography>
@@ -86,7 +86,7 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
   const tire = (wheel: (typeof WHEELS)[number]) => draft.tires?.[wheel];
   switch (check) {
     case 'stroke':
-      return 'Move the hand both ways, then say what it is.';
+      return 'Move the hand out, away from the car, and back in. What is it?';
     case 'waves':
       return joined(
         each((wheel) => {

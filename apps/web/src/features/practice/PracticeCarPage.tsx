@@ -130,6 +130,8 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
         minHeight: 0,
         display: 'grid',
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '400px minmax(0, 1fr)' },
+        // One under the other, nothing is drawn out to fill the screen.
+        gridTemplateRows: { xs: 'auto 1fr', md: 'minmax(0, 1fr)' },
       }}
     >
       <Box

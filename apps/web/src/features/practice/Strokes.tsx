@@ -14,8 +14,8 @@ interface StrokesProps {
 }
 
 const WAYS = [
-  { way: 'out', title: 'Hand away from the car' },
-  { way: 'in', title: 'Hand toward the car' },
+  { way: 'out', title: 'Hand out' },
+  { way: 'in', title: 'Hand in' },
 ] as const;
 const FEATHERS = (['none', 'catchesOutward', 'catchesInward'] as const).map((value) => ({
   value,
@@ -34,7 +34,7 @@ export function Strokes({ felt, feathers, onFeather }: StrokesProps) {
           sx={{
             display: 'flex',
             flexWrap: 'wrap',
-            columnGap: 2,
+            columnGap: 1.5,
             rowGap: 0.75,
             alignItems: 'center',
             py: 0.75,

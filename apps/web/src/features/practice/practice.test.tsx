@@ -99,9 +99,9 @@ describe('the stroke', () => {
     );
     const left = within(lf!);
     expect(left.queryByText('sharp')).toBeNull();
-    await userEvent.click(left.getByRole('button', { name: 'Hand away from the car' }));
+    await userEvent.click(left.getByRole('button', { name: 'Hand out' }));
     expect(left.getByText('sharp')).toBeVisible();
-    await userEvent.click(left.getByRole('button', { name: 'Hand toward the car' }));
+    await userEvent.click(left.getByRole('button', { name: 'Hand in' }));
     expect(left.getByText('smooth')).toBeVisible();
     await userEvent.click(left.getByRole('button', { name: /Catches out/ }));
     expect(enter).toHaveBeenCalledWith('tires.lf.feather', 'catchesOutward');

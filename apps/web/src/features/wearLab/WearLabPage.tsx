@@ -110,6 +110,7 @@ function WearLab({ session }: { session: Session }) {
           minHeight: 0,
           display: 'grid',
           gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '296px minmax(0, 1fr)' },
+          gridTemplateRows: { xs: 'auto 1fr', md: 'minmax(0, 1fr)' },
         }}
       >
         <Box
