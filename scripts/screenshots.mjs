@@ -33,7 +33,6 @@ const PAGES = [
   { name: 'practice', path: '/practice', prepare: practise },
   { name: 'wear-lab', path: '/wear-lab?tread=saw', text: /^Grey band/ },
   { name: 'shop', path: '/shop' },
-  { name: 'due', path: '/due', button: 'All' },
   {
     name: 'car',
     path: '/garage',
