@@ -87,6 +87,7 @@ test('a visit’s car can be tried on, and a wrong link says what it lacks', asy
     .getByRole('link', { name: /418 KQ/ })
     .first()
     .click();
+  await page.waitForURL(/visits/);
   const visit = /visits\/([^/]+)/.exec(page.url())![1];
   await page.goto(`/wear-lab?visit=${visit}`);
   await expect(page.getByRole('combobox', { name: 'Start from' })).toHaveText(/418 KQ/);
