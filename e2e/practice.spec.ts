@@ -49,7 +49,7 @@ test('from a dealt car to the score, the truth, and the car in the wear lab', as
   await page.getByRole('link', { name: 'The best answer, in full' }).first().click();
   // What it says hangs on what the gauge showed; here it is there at all.
   await expect(page).toHaveURL(/explain$/);
-  await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(/\w+ \w+/);
+  await expect(page.getByRole('columnheader', { name: 'Took at the worst rib' })).toBeVisible();
   await page.goBack();
   await page.getByRole('link', { name: 'See it wear' }).click();
   await expect(page.getByRole('slider', { name: 'Pressure, of the placard' })).toHaveAttribute(

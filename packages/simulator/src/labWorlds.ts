@@ -1,21 +1,25 @@
-import { createRandom, FIRST_NUISANCE, NUISANCE_SPREADS, SPREAD, STATE } from '@keen/core/engine';
+import {
+  createRandom,
+  FIRST_NUISANCE,
+  NOISE,
+  NUISANCE_SPREADS,
+  SPREAD,
+  STATE,
+} from '@keen/core/engine';
 import type { Random } from '@keen/core/engine';
 import { labState } from '@keen/core/lab';
 import type { LabCar, LabFactors, LabPhysics } from '@keen/core/lab';
-import { contactPatch } from './worlds/contactPatch.ts';
-import { otherFormula } from './worlds/otherFormula.ts';
-import { ownFormula } from './worlds/ownFormula.ts';
+import { WORLDS } from './worlds/worlds.ts';
+import type { WorldName } from './worlds/worlds.ts';
 
-/** The worlds as the wear lab drives cars in them. */
-const WORLDS = { own: ownFormula, other: otherFormula, patch: contactPatch } as const;
-export type LabWorld = keyof typeof WORLDS;
-export const LAB_WORLDS = Object.keys(WORLDS) as LabWorld[];
+export { WORLD_NAMES } from './worlds/worlds.ts';
+export type { WorldName } from './worlds/worlds.ts';
 
 /** Gives the middle of everything that is drawn: the usual car of a world. */
 const MIDDLE: Random = { uniform: () => 0.5, normal: () => 0, exponential: () => Math.LN2 };
 
 /** How the usual car of a world wears its tires. */
-export function usualPhysics(world: LabWorld, car: LabCar): LabPhysics {
+export function usualPhysics(world: WorldName, car: LabCar): LabPhysics {
   return WORLDS[world].createPhysics(car.drive, labState(car), MIDDLE);
 }
 
@@ -30,7 +34,7 @@ export interface OtherCar {
  * Draws a car with the same settings: of another make, driver and road, on other tires.
  * @param seed - the same seed gives the same car
  */
-export function drawOtherCar(world: LabWorld, car: LabCar, seed: number): OtherCar {
+export function drawOtherCar(world: WorldName, car: LabCar, seed: number): OtherCar {
   const random = createRandom(seed);
   const traits = labState(car);
   const faster = SPREAD.logWearRate * random.normal();
@@ -38,7 +42,7 @@ export function drawOtherCar(world: LabWorld, car: LabCar, seed: number): OtherC
   NUISANCE_SPREADS.forEach((spread, i) => {
     traits[FIRST_NUISANCE + i] = spread * random.normal();
   });
-  traits[STATE.noise] = 0.35 * random.normal();
+  traits[STATE.noise] = NOISE.scale * random.normal();
   return {
     car: { ...car, rate: car.rate * Math.exp(faster) },
     physics: WORLDS[world].createPhysics(car.drive, traits, random),

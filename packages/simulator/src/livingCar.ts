@@ -13,8 +13,9 @@ import { createPriorDraws } from './drawPrior.ts';
 import { observe } from './observe.ts';
 import { drawPlan, emptyCase } from './plan.ts';
 import type { Plan } from './plan.ts';
-import { MENDABLE, putRight, WORLDS } from './simulateCar.ts';
-import type { WorldName } from './simulateCar.ts';
+import { MENDABLE, putRight } from './simulateCar.ts';
+import { WORLDS } from './worlds/worlds.ts';
+import type { WorldName } from './worlds/worlds.ts';
 
 /** How a shop's cars differ from the usual: what is added to elements of the engine's STATE. */
 export type Usual = readonly (readonly [at: number, added: number])[];

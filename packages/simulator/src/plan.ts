@@ -25,7 +25,8 @@ export interface Plan {
   tolerances: NonNullable<CaseFile['tolerances']> | undefined;
 }
 
-const STRAIGHT = { lf: 'lr', rf: 'rr', lr: 'lf', rr: 'rf' } as const;
+/** Front tires to the rear and the other way about, each on its side. */
+export const STRAIGHT = { lf: 'lr', rf: 'rr', lr: 'lf', rr: 'rf' } as const;
 const CROSSED = { lf: 'rr', rf: 'lr', lr: 'lf', rr: 'rf' } as const;
 /** A car comes in at the latest when this is left at its worst rib, mm. */
 export const COMES_IN_AT_MM: readonly [number, number] = [0.6, 3];

@@ -11,9 +11,12 @@ import {
   WHEEL_ORDER,
 } from '@keen/core/engine';
 import type { Random } from '@keen/core/engine';
+import { STRAIGHT } from './plan.ts';
 import type { Plan } from './plan.ts';
 import { simulateCar } from './simulateCar.ts';
-import type { CarWish, SimulatedCar, WorldName } from './simulateCar.ts';
+import type { CarWish, SimulatedCar } from './simulateCar.ts';
+import { WORLD_NAMES } from './worlds/worlds.ts';
+import type { WorldName } from './worlds/worlds.ts';
 
 /** A car to practise on: all that a workshop could find, and what is true. */
 export interface PracticeCar extends SimulatedCar {
@@ -43,7 +46,6 @@ const ALL_SEEN: Partial<Plan> = {
   tolerances: undefined,
 };
 const ONE_AGE: Partial<Plan> = { newerAxle: null, rotation: null };
-const STRAIGHT = { lf: 'lr', rf: 'rr', lr: 'lf', rr: 'rf' } as const;
 
 /** Between, drawn. */
 const within = (random: Random, low: number, high: number) => low + (high - low) * random.uniform();
@@ -75,7 +77,7 @@ const soften: Shape = (state, _right, random) => {
 /** What each lesson lays down; a free car is drawn as cars come in, in any of the worlds. */
 const WISHES: Record<PracticeLesson, (random: Random) => CarWish & { world: WorldName }> = {
   free: (random) => ({
-    world: (['own', 'other', 'patch'] as const)[Math.floor(3 * random.uniform())]!,
+    world: WORLD_NAMES[Math.floor(WORLD_NAMES.length * random.uniform())]!,
   }),
   softSet: () => ({ world: 'own', plan: ONE_AGE, shape: only(soften) }),
   saw: () => ({ world: 'own', plan: ONE_AGE, shape: only(setToe) }),

@@ -18,19 +18,9 @@ import { createPriorDraws } from './drawPrior.ts';
 import { observe } from './observe.ts';
 import { COMES_IN_AT_MM, drawPlan, emptyCase } from './plan.ts';
 import type { Plan } from './plan.ts';
-import { contactPatch } from './worlds/contactPatch.ts';
-import { otherFormula } from './worlds/otherFormula.ts';
-import { ownFormula } from './worlds/ownFormula.ts';
-import type { CarPhysics, World } from './worlds/world.ts';
-
-/** The worlds by name: our own formula, another one, and one from first principles. */
-export const WORLDS = {
-  own: ownFormula,
-  other: otherFormula,
-  patch: contactPatch,
-} as const satisfies Record<string, World>;
-export type WorldName = keyof typeof WORLDS;
-export const WORLD_NAMES = Object.keys(WORLDS) as WorldName[];
+import type { CarPhysics } from './worlds/world.ts';
+import { WORLDS } from './worlds/worlds.ts';
+import type { WorldName } from './worlds/worlds.ts';
 
 /** A simulated car: what a workshop would see of it, and what is true of it. */
 export interface SimulatedCar {

@@ -13,8 +13,10 @@ import { createPriorDraws } from './drawPrior.ts';
 import { observe } from './observe.ts';
 import { COMES_IN_AT_MM, drawPlan, emptyCase } from './plan.ts';
 import type { Plan } from './plan.ts';
-import { lifeOf, lossesAt, putRight, WORLDS } from './simulateCar.ts';
-import type { Phase, WorldName } from './simulateCar.ts';
+import { lifeOf, lossesAt, putRight } from './simulateCar.ts';
+import type { Phase } from './simulateCar.ts';
+import { WORLDS } from './worlds/worlds.ts';
+import type { WorldName } from './worlds/worlds.ts';
 
 /** A simulated car that has been here before. */
 export interface VisitedCar {

@@ -6,7 +6,7 @@ import type { FlagScores, Reading } from '../src/calibration.ts';
 import { readingOf } from '../src/readingOf.ts';
 import { readChart } from '../src/ruleChart.ts';
 import { simulateCar } from '../src/simulateCar.ts';
-import type { WorldName } from '../src/simulateCar.ts';
+import type { WorldName } from '../src/worlds/worlds.ts';
 
 /** Few cars and the quick answer, to be held at every run; docs/diagnosis.md has the full report. */
 const CARS = 90;

@@ -1,16 +1,16 @@
 import { firstAtLimit, LAB_RANGES, NAMED_TREADS, tiresAt, usualCar, wearOn } from '@keen/core/lab';
 import type { LabCar } from '@keen/core/lab';
 import { describe, expect, it } from 'vitest';
-import { drawOtherCar, LAB_WORLDS, usualPhysics } from '../src/labWorlds.ts';
-import type { LabWorld } from '../src/labWorlds.ts';
+import { drawOtherCar, WORLD_NAMES, usualPhysics } from '../src/labWorlds.ts';
+import type { WorldName } from '../src/labWorlds.ts';
 
-function leftIn(world: LabWorld, car: LabCar, km = 20_000) {
+function leftIn(world: WorldName, car: LabCar, km = 20_000) {
   return tiresAt(wearOn({ car, newMm: 8, km, events: [] }, usualPhysics(world, car)), km).depthMm;
 }
 
 const carOf = (name: string) => NAMED_TREADS.find((tread) => tread.name === name)!.car;
 
-describe.each(LAB_WORLDS)('the usual car of the world %s', (world) => {
+describe.each(WORLD_NAMES)('the usual car of the world %s', (world) => {
   it('wears about 1 mm in 10,000 km in front (common practice, no source)', () => {
     const { lf } = leftIn(world, usualCar());
     const lost = 8 - (lf.inner + lf.centre + lf.outer) / 3;

@@ -3,8 +3,8 @@ import { createFaultReader, createRandom, FAULT_COUNT, resolveCase } from '@keen
 import { describe, expect, it } from 'vitest';
 import { exampleCase } from '../../core/tests/exampleCase.ts';
 import { createPriorDraws } from '../src/drawPrior.ts';
-import { WORLD_NAMES, WORLDS } from '../src/simulateCar.ts';
-import type { WorldName } from '../src/simulateCar.ts';
+import { WORLD_NAMES, WORLDS } from '../src/worlds/worlds.ts';
+import type { WorldName } from '../src/worlds/worlds.ts';
 
 /**
  * What is normal is a fact of the trade, and cars with nothing out must look like that before anything is

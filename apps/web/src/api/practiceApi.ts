@@ -28,100 +28,100 @@ interface NoteTaken {
 
 /** Made-up cars to practise on. */
 export const practiceApi = keenApi.injectEndpoints({
-  endpoints: (build) => {
-    /** The answer is the car as it is now; it need not be asked for again. */
-    const keepsCar = {
+  endpoints: (build) => ({
+    practice: build.query<PracticeBoard, void>({
+      query: () => 'practice',
+      responseSchema: practiceBoardSchema,
+      providesTags: ['Practice'],
+    }),
+    practiceCar: build.query<PracticeCar, string>({
+      query: (id) => `practice/cars/${id}`,
       responseSchema: practiceCarSchema,
-      onQueryStarted: async (
-        _asked: unknown,
-        {
-          dispatch,
-          queryFulfilled,
-        }: {
-          dispatch: (action: never) => unknown;
-          queryFulfilled: Promise<{ data: PracticeCar }>;
-        },
-      ) => {
+    }),
+    dealPractice: build.mutation<PracticeCar, NewPractice>({
+      query: (body) => ({ url: 'practice/cars', method: 'POST', body }),
+      invalidatesTags: ['Practice'],
+      responseSchema: practiceCarSchema,
+      onQueryStarted: async (_asked, { dispatch, queryFulfilled }) => {
         const answer = await queryFulfilled.catch(() => null);
-        if (!answer) return;
-        const { data } = answer;
-        void dispatch(practiceApi.util.upsertQueryData('practiceCar', data.id, data) as never);
+        if (answer) void dispatch(upsertCar(answer.data));
       },
-    };
-    return {
-      practice: build.query<PracticeBoard, void>({
-        query: () => 'practice',
-        responseSchema: practiceBoardSchema,
-        providesTags: ['Practice'],
+    }),
+    setGaugeDown: build.mutation<PracticeGauge, { id: string; wheel: Wheel; rib: Rib }>({
+      query: ({ id, ...body }) => ({ url: `practice/cars/${id}/gauge`, method: 'POST', body }),
+      responseSchema: practiceGaugeSchema,
+    }),
+    notePractice: build.mutation<PracticeCar, { id: string; entries: NoteTaken[] }>({
+      query: ({ id, entries }) => ({
+        url: `practice/cars/${id}/entries`,
+        method: 'POST',
+        body: { entries },
       }),
-      practiceCar: build.query<PracticeCar, string>({
-        query: (id) => `practice/cars/${id}`,
-        responseSchema: practiceCarSchema,
+      responseSchema: practiceCarSchema,
+      onQueryStarted: async (_asked, { dispatch, queryFulfilled }) => {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer) void dispatch(upsertCar(answer.data));
+      },
+    }),
+    makePracticeCheck: build.mutation<PracticeCar, { id: string; check: PracticeCheck }>({
+      query: ({ id, check }) => ({
+        url: `practice/cars/${id}/checks`,
+        method: 'POST',
+        body: { check },
       }),
-      dealPractice: build.mutation<PracticeCar, NewPractice>({
-        query: (body) => ({ url: 'practice/cars', method: 'POST', body }),
-        invalidatesTags: ['Practice'],
-        ...keepsCar,
+      responseSchema: practiceCarSchema,
+      onQueryStarted: async (_asked, { dispatch, queryFulfilled }) => {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer) void dispatch(upsertCar(answer.data));
+      },
+    }),
+    answerPractice: build.mutation<PracticeCar, { id: string; answer: PracticeAnswer }>({
+      query: ({ id, answer }) => ({
+        url: `practice/cars/${id}/answer`,
+        method: 'POST',
+        body: answer,
       }),
-      setGaugeDown: build.mutation<PracticeGauge, { id: string; wheel: Wheel; rib: Rib }>({
-        query: ({ id, ...body }) => ({ url: `practice/cars/${id}/gauge`, method: 'POST', body }),
-        responseSchema: practiceGaugeSchema,
+      invalidatesTags: ['Practice'],
+      responseSchema: practiceCarSchema,
+      onQueryStarted: async (_asked, { dispatch, queryFulfilled }) => {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer) void dispatch(upsertCar(answer.data));
+      },
+    }),
+    drill: build.query<Drill, string>({
+      query: (id) => `practice/drills/${id}`,
+      responseSchema: drillSchema,
+    }),
+    newDrill: build.mutation<Drill, string>({
+      query: (id) => ({ url: 'practice/drills', method: 'POST', body: { id } }),
+      responseSchema: drillSchema,
+      invalidatesTags: ['Practice'],
+    }),
+    answerDrill: build.mutation<Drill, DrillAnswer & { id: string }>({
+      query: ({ id, ...body }) => ({
+        url: `practice/drills/${id}/answers`,
+        method: 'POST',
+        body,
       }),
-      notePractice: build.mutation<PracticeCar, { id: string; entries: NoteTaken[] }>({
-        query: ({ id, entries }) => ({
-          url: `practice/cars/${id}/entries`,
-          method: 'POST',
-          body: { entries },
-        }),
-        responseSchema: practiceCarSchema,
-      }),
-      makePracticeCheck: build.mutation<PracticeCar, { id: string; check: PracticeCheck }>({
-        query: ({ id, check }) => ({
-          url: `practice/cars/${id}/checks`,
-          method: 'POST',
-          body: { check },
-        }),
-        ...keepsCar,
-      }),
-      answerPractice: build.mutation<PracticeCar, { id: string; answer: PracticeAnswer }>({
-        query: ({ id, answer }) => ({
-          url: `practice/cars/${id}/answer`,
-          method: 'POST',
-          body: answer,
-        }),
-        invalidatesTags: ['Practice'],
-        ...keepsCar,
-      }),
-      drill: build.query<Drill, string>({
-        query: (id) => `practice/drills/${id}`,
-        responseSchema: drillSchema,
-      }),
-      newDrill: build.mutation<Drill, string>({
-        query: (id) => ({ url: 'practice/drills', method: 'POST', body: { id } }),
-        responseSchema: drillSchema,
-        invalidatesTags: ['Practice'],
-      }),
-      answerDrill: build.mutation<Drill, DrillAnswer & { id: string }>({
-        query: ({ id, ...body }) => ({
-          url: `practice/drills/${id}/answers`,
-          method: 'POST',
-          body,
-        }),
-        responseSchema: drillSchema,
-        invalidatesTags: ['Practice'],
-        onQueryStarted: async ({ id }, { dispatch, queryFulfilled }) => {
-          const answer = await queryFulfilled.catch(() => null);
-          if (answer) void dispatch(practiceApi.util.upsertQueryData('drill', id, answer.data));
-        },
-      }),
-      showPractice: build.mutation<PracticeBoard, boolean>({
-        query: (isShown) => ({ url: 'practice/shown', method: 'PUT', body: { isShown } }),
-        responseSchema: practiceBoardSchema,
-        invalidatesTags: ['Practice'],
-      }),
-    };
-  },
+      responseSchema: drillSchema,
+      invalidatesTags: ['Practice'],
+      onQueryStarted: async ({ id }, { dispatch, queryFulfilled }) => {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer) void dispatch(practiceApi.util.upsertQueryData('drill', id, answer.data));
+      },
+    }),
+    showPractice: build.mutation<PracticeBoard, boolean>({
+      query: (isShown) => ({ url: 'practice/shown', method: 'PUT', body: { isShown } }),
+      responseSchema: practiceBoardSchema,
+      invalidatesTags: ['Practice'],
+    }),
+  }),
 });
+
+/** An answer that is the car as it is now: it need not be asked for again. */
+function upsertCar(car: PracticeCar) {
+  return practiceApi.util.upsertQueryData('practiceCar', car.id, car);
+}
 
 export const {
   usePracticeQuery,

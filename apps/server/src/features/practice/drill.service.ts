@@ -1,4 +1,3 @@
-import { randomInt } from 'node:crypto';
 import type { Drill, DrillAnswer } from '@keen/contract';
 import { dealDrill, isRightAnswer } from '@keen/core/practice';
 import { and, eq } from 'drizzle-orm';
@@ -6,9 +5,9 @@ import type { Handle } from '../../db/client.ts';
 import { practiceDrills } from '../../db/schema/index.ts';
 import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
+import { newSeed } from './newSeed.ts';
 
 type Row = typeof practiceDrills.$inferSelect;
-const MOST_SEED = 2 ** 31 - 1;
 
 /** Deals a drill of one's own. */
 export async function newDrill(tx: Handle, actor: Actor, wanted: string): Promise<Drill> {
@@ -16,7 +15,7 @@ export async function newDrill(tx: Handle, actor: Actor, wanted: string): Promis
   const id = wanted.toLowerCase();
   await tx
     .insert(practiceDrills)
-    .values({ id, shopId, personId, seed: randomInt(1, MOST_SEED), given: {} })
+    .values({ id, shopId, personId, seed: newSeed(), given: {} })
     .onConflictDoNothing();
   return oneDrill(tx, actor, id);
 }

@@ -1,4 +1,4 @@
-import { randomBytes, randomInt } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import type {
   Entry,
   NewPractice,
@@ -19,11 +19,11 @@ import { settingsOf } from '../../db/shopSettings.ts';
 import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { dealtCar, feltOn, firstDraft, foundBy } from './dealtCar.ts';
+import { newSeed } from './newSeed.ts';
 
 /** A try with the seed of its car, which never leaves the server. */
 export type Tried = typeof practiceTries.$inferSelect & { seed: number };
 
-const MOST_SEED = 2 ** 31 - 1;
 const CODE_BYTES = 4;
 /** A learner notes depths, and what the hand felt; the rest is found by checks. */
 const NOTED = /^(units\.depth|tires\.(lf|rf|lr|rr)\.stations\.[0-5]\.(inner|centre|outer))$/;
@@ -36,7 +36,7 @@ export async function dealTo(tx: Handle, actor: Actor, wish: NewPractice): Promi
   const code = wish.code ?? randomBytes(CODE_BYTES).toString('hex');
   await tx
     .insert(practiceDeals)
-    .values({ shopId, lesson, code, seed: randomInt(1, MOST_SEED) })
+    .values({ shopId, lesson, code, seed: newSeed() })
     .onConflictDoNothing();
   const [deal] = await tx
     .select()

@@ -27,7 +27,7 @@ const LEAST_RIBS = 3;
 
 /** Which causes, how sure, and what to do: said before anything is told. */
 export function AnswerStep() {
-  const { car, ribsRead, goTo } = usePractice();
+  const { car, ribsRead, goTo, practising } = usePractice();
   const [named, setNamed] = useState<Partial<Record<Cause, Named>>>({});
   const [course, setCourse] = useState<Action | null>(null);
   const [answer, { isLoading, error }] = useAnswerPracticeMutation();
@@ -45,6 +45,8 @@ export function AnswerStep() {
     );
   }
   async function send(chosen: Action): Promise<void> {
+    // The best answer is worked out from what the server has: all of it, or none yet.
+    if (!(await practising.flush())) return;
     const { data } = await answer({ id: car.id, answer: answerOf(named, chosen) });
     if (data) await navigate(`/practice/${car.id}/result`, { replace: true });
   }

@@ -56,7 +56,7 @@ export function PracticeCarPage() {
 
 function Car({ car, session }: { car: PracticeCar; session: Session }) {
   const practising = usePracticeCar(car);
-  const { draft, gauge, minutes, failure, setDown, note, again } = practising;
+  const { draft, gauge, minutes, failure, setDown, note, flush } = practising;
   const [activeSlot, setActiveSlot] = useState<Slot | null>(null);
   const [spokenOf, setSpokenOf] = useState<readonly Slot[]>([]);
   const isNarrow = useMediaQuery<Theme>((theme) => theme.breakpoints.down('md'));
@@ -122,6 +122,8 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
     return <Navigate to={`/practice/${car.id}/read`} replace />;
   }
   const showsGauge = step === 'read' && !isDone && ribsRead < ALL_RIBS;
+  // A reading that comes late, of a rib that was left meanwhile, is not shown at this one.
+  const shown = gauge && `${gauge.wheel}.${gauge.rib}` === at ? gauge : null;
   return (
     <Box
       component="main"
@@ -199,7 +201,7 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
         </Box>
         {failure && (
           <Notice kind="caution">
-            {failure} <Button onClick={again}>Send again</Button>
+            {failure} <Button onClick={() => void flush()}>Send again</Button>
           </Notice>
         )}
         <Box
@@ -226,9 +228,9 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
                 justifyItems: 'start',
               }}
             >
-              {gauge ? (
+              {shown ? (
                 <>
-                  <GaugeScale mm={gauge.mm} isAskew={gauge.isAskew} />
+                  <GaugeScale mm={shown.mm} isAskew={shown.isAskew} />
                   <Button
                     onClick={() => activeSlot && setDown(activeSlot)}
                     sx={{ mt: 1 }}

@@ -174,7 +174,7 @@ function LessonRow({ lesson, board, isBusy, onStart }: LessonRowProps) {
         }}
       >
         {points.length > 0 &&
-          `best ${showPoints(Math.max(...points))}, ${points.length} ${points.length === 1 ? 'car' : 'cars'}`}
+          `${points.length} ${points.length === 1 ? 'car' : 'cars'}, mean ${showPoints(points.reduce((sum, one) => sum + one, 0) / points.length)}, best ${showPoints(Math.max(...points))}`}
       </Box>
       {open ? (
         <Button component={Link} to={`/practice/${open.id}/read`}>

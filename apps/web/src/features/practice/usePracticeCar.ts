@@ -21,8 +21,8 @@ interface Practising {
   note: (changes: readonly FieldChange[]) => void;
   check: (check: PracticeCheck) => void;
   isChecking: boolean;
-  /** Sends once more what did not get through. */
-  again: () => void;
+  /** Sends what is still on its way; says whether all of it got through. */
+  flush: () => Promise<boolean>;
 }
 
 /** A practice car being looked at: notes are shown at once and sent one after the other. */
@@ -51,7 +51,7 @@ export function usePracticeCar(car: PracticeCar): Practising {
         setFailure(null);
       }
     });
-    return sending.current;
+    return sending.current.then(() => waiting.current.length === 0);
   }, [id, sendNotes]);
 
   const note = useCallback(
@@ -103,6 +103,6 @@ export function usePracticeCar(car: PracticeCar): Practising {
     note,
     check,
     isChecking,
-    again: () => void send(),
+    flush: send,
   };
 }

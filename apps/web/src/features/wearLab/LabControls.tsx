@@ -76,7 +76,7 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
       <TextField
         select
         label="Start from"
-        value={setup.from && 'tread' in setup.from ? setup.from.tread : 'visit'}
+        value={'tread' in setup.from ? setup.from.tread : 'visit'}
         onChange={({ target }) => onChange(fromTread(setup, target.value))}
       >
         {visitTitle !== null && (

@@ -46,28 +46,24 @@ export function WearLabPage() {
 }
 
 function WearLab({ session }: { session: Session }) {
-  const { setup, set, undo, redo, faults, hasCar } = useSetup();
+  const { setup, set, begin, undo, redo, faults, hasCar } = useSetup();
   const { visit, failure } = useLabVisit(setup);
   const plan = useMemo(
     () => ({ car: setup.car, newMm: setup.newMm, km: MOST_KM, events: setup.events }),
     [setup.car, setup.newMm, setup.events],
   );
-  const work = useLabWorker(plan, setup.world, visit?.file ?? null);
-  const { asIs, putRight } = useLab(setup, visit ? work.mean : null);
   const [start, setStart] = useState(setup.car);
+  const work = useLabWorker(plan, setup.world, visit?.file ?? null, (mean) => {
+    if (!visit) return;
+    const car = carOfState(mean.typical, visit.file.vehicle.drive);
+    setStart(car);
+    // What the link says of the car stands.
+    if (!hasCar) begin({ ...setup, car, km: Math.min(MOST_KM, visit.km), newMm: visit.newMm });
+  });
+  const { asIs, putRight } = useLab(setup, visit ? work.mean : null);
   const play = usePlay(setup.km, (km) => set({ ...setup, km }));
   useLabKeys({ setup, set, undo, redo, onPlay: play.toggle });
 
-  // A visit's car comes when its tread has been read; what the link says of the car stands.
-  const [taken, setTaken] = useState(false);
-  if (visit && work.mean && !taken) {
-    setTaken(true);
-    const car = carOfState(work.mean.typical, visit.file.vehicle.drive);
-    setStart(car);
-    if (!hasCar) {
-      set({ ...setup, car, km: Math.min(MOST_KM, visit.km), newMm: visit.newMm });
-    }
-  }
   const onSetup = (next: LabSetup) => {
     if (next.from !== setup.from) setStart(next.car);
     set(next);
@@ -78,7 +74,8 @@ function WearLab({ session }: { session: Session }) {
   const costs = useMemo(() => labCosts(asIs, putRight, prices), [asIs, putRight, prices]);
   const perThousand = (minor: number) =>
     `${formatMoney(minor, prices.currency)} of tires per 1 000 km`;
-  const isWaiting = setup.from !== null && 'visit' in setup.from && !taken && failure === null;
+  const isWaiting =
+    'visit' in setup.from && work.mean === null && failure === null && work.failure === null;
   return (
     <Box
       sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}

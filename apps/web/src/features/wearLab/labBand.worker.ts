@@ -1,14 +1,14 @@
 import type { CaseFile } from '@keen/contract';
 import { createDiagnosisRun, LIVE_SWEEPS } from '@keen/core';
 import type { LabPlan } from '@keen/core/lab';
-import type { LabWorld } from '@keen/simulator/lab';
+import type { WorldName } from '@keen/simulator/lab';
 import { bandOf } from './otherCars.ts';
 import type { Band, MeanCar, VisitAnswer } from './otherCars.ts';
 
 /** Reads a visit's car, or drives other cars that stand like the one on the page. */
 export type LabQuestion =
   | { kind: 'visit'; file: CaseFile }
-  | { kind: 'band'; id: number; plan: LabPlan; world: LabWorld; ofVisit: boolean };
+  | { kind: 'band'; id: number; plan: LabPlan; world: WorldName; ofVisit: boolean };
 
 export type LabReply =
   | { kind: 'visit'; mean: MeanCar }

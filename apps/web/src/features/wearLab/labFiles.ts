@@ -1,12 +1,6 @@
 import type { Units, Wheel } from '@keen/contract';
 import { RIBS } from '@keen/contract';
-import {
-  axleSection,
-  axleSectionSvg,
-  DEFAULT_LIMITS_MM,
-  depthFromMm,
-  WHEEL_ORDER,
-} from '@keen/core';
+import { axleSection, axleSectionSvg, DEFAULT_LIMITS_MM, WHEEL_ORDER } from '@keen/core';
 import type { SectionInk, SectionTire } from '@keen/core';
 import { labCase, tiresAt } from '@keen/core/lab';
 import Papa from 'papaparse';
@@ -70,11 +64,4 @@ export function labPicture(
     ...axles,
     '</svg>',
   ].join('');
-}
-
-/** The car's lowest rib in words, for who cannot see the picture. */
-export function lowestMm({ run }: Driven, km: number, unit: Units['depth']): string {
-  const { depthMm } = tiresAt(run, km);
-  const least = Math.min(...WHEEL_ORDER.flatMap((wheel) => RIBS.map((rib) => depthMm[wheel][rib])));
-  return depthFromMm(least, unit).toFixed(unit === 'mm' ? 1 : 0);
 }

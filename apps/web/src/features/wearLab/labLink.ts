@@ -2,7 +2,7 @@ import type { Axle, Side, Wheel } from '@keen/contract';
 import { DRIVES, WHEELS } from '@keen/contract';
 import { LAB_EVENTS, LAB_RANGES, NAMED_TREADS, usualCar } from '@keen/core/lab';
 import type { LabCar } from '@keen/core/lab';
-import { LAB_WORLDS } from '@keen/simulator/lab';
+import { WORLD_NAMES } from '@keen/simulator/lab';
 import { z } from 'zod';
 import { emptySetup, fromTread, MOST_EVENTS, MOST_KM } from './labSetup.ts';
 import type { LabSetup } from './labSetup.ts';
@@ -67,7 +67,7 @@ const REST = {
         .max(MOST_EVENTS),
     )
     .transform((list) => list.map(([kind, atKm]) => ({ kind, atKm }))),
-  world: z.enum(LAB_WORLDS),
+  world: z.enum(WORLD_NAMES),
   alone: z.literal('1'),
   wheel: z.enum(WHEELS),
 } as const;
@@ -77,10 +77,8 @@ export function linkOf(setup: LabSetup): URLSearchParams {
   const query = new URLSearchParams();
   const start = startOf(setup);
   const { from, car } = setup;
-  if (from) {
-    if ('visit' in from) query.set('visit', from.visit);
-    else if (from.tread !== 'even') query.set('tread', from.tread);
-  }
+  if ('visit' in from) query.set('visit', from.visit);
+  else if (from.tread !== 'even') query.set('tread', from.tread);
   for (const key of Object.keys(CAR_PARTS) as (keyof typeof CAR_PARTS)[]) {
     const text = written(car, key);
     if (text !== written(start, key)) query.set(key, text);
@@ -99,7 +97,7 @@ export function linkOf(setup: LabSetup): URLSearchParams {
 
 /** The car that a link's figures are changes to: a visit's own are all written out. */
 function startOf({ from }: LabSetup): LabCar {
-  return from && 'tread' in from ? fromTread(emptySetup(), from.tread).car : usualCar();
+  return 'tread' in from ? fromTread(emptySetup(), from.tread).car : usualCar();
 }
 
 function written(car: LabCar, key: keyof typeof CAR_PARTS): string {

@@ -2,18 +2,18 @@ import type { Wheel } from '@keen/contract';
 import { axleOf, WHEELS_OF_AXLE } from '@keen/core';
 import { NAMED_TREADS, usualCar } from '@keen/core/lab';
 import type { LabCar, LabEvent } from '@keen/core/lab';
-import type { LabWorld } from '@keen/simulator/lab';
+import type { WorldName } from '@keen/simulator/lab';
 
 /** Everything that the page shows: what a link carries. */
 export interface LabSetup {
-  /** A named tread, or the visit whose car it is; null for a car of one's own. */
-  from: { tread: string } | { visit: string } | null;
+  /** The named tread, or the visit whose car it is, that the page started from. */
+  from: { tread: string } | { visit: string };
   car: LabCar;
   newMm: number;
   /** Distance shown, km. */
   km: number;
   events: readonly LabEvent[];
-  world: LabWorld;
+  world: WorldName;
   /** Whether the same car put right stands beside it. */
   compares: boolean;
   /** The wheel that is set and looked into. */

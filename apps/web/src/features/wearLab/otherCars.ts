@@ -3,7 +3,7 @@ import { STATE } from '@keen/core/engine';
 import { formulaPhysics, labState, STEP_KM, wearOn } from '@keen/core/lab';
 import type { LabCar, LabFactors, LabPlan } from '@keen/core/lab';
 import { drawOtherCar } from '@keen/simulator/lab';
-import type { LabWorld } from '@keen/simulator/lab';
+import type { WorldName } from '@keen/simulator/lab';
 
 /** What other cars that stand alike have left: mean and spread at each step of a run. */
 export interface Band {
@@ -35,7 +35,7 @@ export type VisitCar = Pick<Draw, 'state' | 'factors'>;
  * Drives other cars with the same settings.
  * @param of - cars that a visit allows, and the mean of them; none for cars of any make and driver
  */
-export function bandOf(plan: LabPlan, world: LabWorld, of: VisitAnswer | null): Band {
+export function bandOf(plan: LabPlan, world: WorldName, of: VisitAnswer | null): Band {
   const steps = Math.floor(plan.km / BAND_KM);
   const sum = new Float64Array((steps + 1) * RIBS);
   const squares = new Float64Array(sum.length);

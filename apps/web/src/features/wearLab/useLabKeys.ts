@@ -1,5 +1,6 @@
 import { WHEEL_ORDER } from '@keen/core';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { useNavigate } from 'react-router';
 import { MOST_KM } from './labSetup.ts';
 import type { LabSetup } from './labSetup.ts';
 
@@ -16,6 +17,7 @@ interface KeysOptions {
 
 /** The keys of the page. */
 export function useLabKeys({ setup, set, undo, redo, onPlay }: KeysOptions): void {
+  const navigate = useNavigate();
   const by = (km: number) => set({ ...setup, km: Math.min(MOST_KM, Math.max(0, setup.km + km)) });
   useHotkeys('space', onPlay, {
     preventDefault: true,
@@ -29,6 +31,7 @@ export function useLabKeys({ setup, set, undo, redo, onPlay }: KeysOptions): voi
     const wheel = WHEEL_ORDER[Number(key) - 1];
     if (wheel) set({ ...setup, wheel });
   });
+  useHotkeys('t', () => void navigate('/'));
   useHotkeys('c', () => set({ ...setup, compares: !setup.compares }));
   useHotkeys('mod+z', () => undo?.(), { preventDefault: true });
   useHotkeys(['mod+y', 'mod+shift+z'], () => redo?.(), { preventDefault: true });

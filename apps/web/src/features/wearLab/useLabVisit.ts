@@ -19,7 +19,7 @@ export function useLabVisit({ from }: LabSetup): {
   visit: LabVisit | null;
   failure: string | null;
 } {
-  const id = from && 'visit' in from ? from.visit : null;
+  const id = 'visit' in from ? from.visit : null;
   const { data, error } = useVisitQuery(id ?? skipToken);
   const visit = useMemo(() => {
     if (!data || id === null) return null;

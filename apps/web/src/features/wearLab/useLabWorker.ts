@@ -1,6 +1,6 @@
 import type { CaseFile } from '@keen/contract';
 import type { LabPlan } from '@keen/core/lab';
-import type { LabWorld } from '@keen/simulator/lab';
+import type { WorldName } from '@keen/simulator/lab';
 import { useEffect, useRef, useState } from 'react';
 import type { LabQuestion, LabReply } from './labBand.worker.ts';
 import type { Band, MeanCar } from './otherCars.ts';
@@ -16,11 +16,21 @@ interface LabWork {
 /**
  * Has the cars of a band driven off the page's thread.
  * @param file - the case of the visit that the page starts from; null for none
+ * @param onMean - is told the mean car of that visit once its tread is read
  */
-export function useLabWorker(plan: LabPlan, world: LabWorld, file: CaseFile | null): LabWork {
+export function useLabWorker(
+  plan: LabPlan,
+  world: WorldName,
+  file: CaseFile | null,
+  onMean: (mean: MeanCar) => void,
+): LabWork {
   const [work, setWork] = useState<LabWork>({ band: null, mean: null, failure: null });
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
+  const tell = useRef(onMean);
+  useEffect(() => {
+    tell.current = onMean;
+  });
   const key = file && JSON.stringify({ ...file, visit: undefined });
 
   useEffect(() => {
@@ -31,6 +41,7 @@ export function useLabWorker(plan: LabPlan, world: LabWorld, file: CaseFile | nu
         if (data.id === asked.current) setWork((was) => ({ ...was, band: data.band }));
       } else if (data.kind === 'visit') {
         setWork((was) => ({ ...was, mean: data.mean }));
+        tell.current(data.mean);
       } else setWork((was) => ({ ...was, failure: data.text }));
     };
     started.onerror = () => setWork((was) => ({ ...was, failure: 'The lab’s worker stopped' }));

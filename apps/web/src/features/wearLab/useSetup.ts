@@ -11,6 +11,8 @@ const MOST_STEPS = 50;
 interface HeldSetup {
   setup: LabSetup;
   set: (setup: LabSetup) => void;
+  /** Begins from here: nothing before it can be gone back to. */
+  begin: (setup: LabSetup) => void;
   undo: (() => void) | null;
   redo: (() => void) | null;
   /** Parts of the link that could not be read. */
@@ -39,7 +41,8 @@ export function useSetup(): HeldSetup {
     settled.current = next;
     setQuery(linkOf(next), { replace: true });
   }, SETTLED_MS);
-  useEffect(() => () => settle.flush(), [settle]);
+  // Left with something still moving: the link of another page is not for this one to set.
+  useEffect(() => () => settle.cancel(), [settle]);
 
   const set = useCallback(
     (next: LabSetup) => {
@@ -47,6 +50,18 @@ export function useSetup(): HeldSetup {
       settle(next);
     },
     [settle],
+  );
+
+  const begin = useCallback(
+    (next: LabSetup) => {
+      settle.cancel();
+      settled.current = next;
+      setPast([]);
+      setFuture([]);
+      show(next);
+      setQuery(linkOf(next), { replace: true });
+    },
+    [settle, setQuery],
   );
 
   function go(
@@ -65,6 +80,7 @@ export function useSetup(): HeldSetup {
   return {
     setup,
     set,
+    begin,
     undo:
       past.length > 0
         ? () =>
