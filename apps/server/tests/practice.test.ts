@@ -38,7 +38,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const deal = async (who: Agent, lesson: string, code?: string) =>
+const deal = async (who: Agent, lesson?: string, code?: string) =>
   bodyOf<PracticeCar>(
     await who.post('/api/practice/cars').send({ id: randomUUID(), lesson, code }).expect(200),
   );
@@ -130,6 +130,14 @@ describe('a practice car', () => {
     expect(back).toMatchObject({ id: own.id, readings: 1 });
   });
 
+  it('keeps its lesson when a colleague asks for it by the code alone', async () => {
+    const { code, lesson, draft } = await deal(learner, 'rotated');
+    expect(await deal(lead, undefined, code)).toMatchObject({ lesson, code, draft });
+    // Of another shop's codes nothing is known: it is any car.
+    expect(await deal(other, undefined, code)).toMatchObject({ lesson: 'free', code });
+    await lead.post('/api/practice/cars').send({ id: randomUUID() }).expect(400);
+  });
+
   it('keeps its truth from the page until it is answered', async () => {
     const car = await deal(learner, 'saw', 'secret');
     const bodies = [
@@ -139,7 +147,7 @@ describe('a practice car', () => {
       (await learner.get('/api/practice')).body as unknown,
     ].map((body) => JSON.stringify(body));
     for (const body of bodies) {
-      expect(body).not.toMatch(/seed|truth|faults|"state"|camber|totalToe|looseness|excess/);
+      expect(body).not.toMatch(/seed|truth|faults|"state"|"camber":|totalToe|looseness|excess/);
     }
     // What was not asked for is not told either.
     const { draft } = bodyOf<PracticeCar>(await learner.get(`/api/practice/cars/${car.id}`));
@@ -202,6 +210,14 @@ describe('progress', () => {
     const own = bodyOf<PracticeBoard>(await learner.get('/api/practice').expect(200));
     expect(own.own).toMatchObject({ personId: learnerId, cars: 1 });
     expect(own.own.points).toBeGreaterThan(80);
+    // Only the pressures were named: elsewhere one knows what anybody knows.
+    const { causes, depthErrorMm } = own.own.skills;
+    for (const { skill, points, cars } of causes) {
+      if (skill === 'pressure') expect([cars, points > 80]).toEqual([1, true]);
+      else expect(points).toBeCloseTo(0, 9);
+    }
+    expect(depthErrorMm).toBeGreaterThan(0.01);
+    expect(depthErrorMm).toBeLessThan(0.6);
     expect(own.own.bands.reduce((sum, { count }) => sum + count, 0)).toBe(4);
     expect(own.shown).toEqual([]);
     const seen = async () => bodyOf<PracticeBoard>(await lead.get('/api/practice')).shown;
@@ -236,7 +252,9 @@ describe('a bench drill', () => {
     const tape = dealt.questions.findIndex(({ question: one }) => one.kind === 'tape');
     await learner.post(path).send({ question: tape, given: '1' }).expect(200);
     const board = bodyOf<PracticeBoard>(await learner.get('/api/practice'));
-    expect(board.drills).toEqual({ asked: 2, right: 1 });
+    const { skills } = board.own;
+    expect(skills.drills.reduce((sum, { asked }) => sum + asked, 0)).toBe(2);
+    expect(skills.drills.reduce((sum, { right }) => sum + right, 0)).toBe(1);
     await lead.get(`/api/practice/drills/${id}`).expect(404);
   });
 });

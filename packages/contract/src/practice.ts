@@ -9,8 +9,10 @@ import {
   ACTIONS,
   AXLE_CAUSES,
   AXLES,
+  DRILL_KINDS,
   PRACTICE_CHECKS,
   PRACTICE_LESSONS,
+  PRACTICE_SKILLS,
   RIBS,
   WHEEL_CAUSES,
   WHEELS,
@@ -33,9 +35,14 @@ export const practiceCodeSchema = z
 export const newPracticeSchema = z
   .strictObject({
     id: z.uuid(),
-    lesson: z.enum(PRACTICE_LESSONS),
+    /** Left out with a code: the lesson of the car that the shop knows by that code, or any car. */
+    lesson: z.enum(PRACTICE_LESSONS).optional(),
     /** Whoever gives the same code for the same lesson gets the same car. */
     code: practiceCodeSchema.optional(),
+  })
+  .refine(({ lesson, code }) => lesson !== undefined || code !== undefined, {
+    path: ['lesson'],
+    error: 'a lesson, or the code of a car',
   })
   .meta({ id: 'NewPractice' });
 export type NewPractice = z.infer<typeof newPracticeSchema>;
@@ -187,6 +194,33 @@ const bandSchema = z.strictObject({
   count: z.int().min(0),
 });
 
+/** How well a person does at each part of the job, over the last cars and drills. */
+const skillsSchema = z.strictObject({
+  /** Points for the chances given to each kind of cause: 0 is what anybody could say, 100 is perfect. */
+  causes: z.array(
+    z.strictObject({
+      skill: z.enum(PRACTICE_SKILLS),
+      points: pointsSchema,
+      bestPoints: pointsSchema,
+      /** Cars that had such a cause. */
+      cars: z.int().min(0),
+    }),
+  ),
+  /** Mean distance of the depths noted from the true ones, mm; null where none was noted. */
+  depthErrorMm: z.number().min(0).nullable(),
+  /** Mean cost of the course chosen beyond the cheapest, minor units; and of the best answer's. */
+  lost: z.number().min(0).nullable(),
+  bestLost: z.number().min(0).nullable(),
+  drills: z.array(
+    z.strictObject({
+      kind: z.enum(DRILL_KINDS),
+      asked: z.int().min(0),
+      right: z.int().min(0),
+    }),
+  ),
+});
+export type PracticeSkills = z.infer<typeof skillsSchema>;
+
 /** One's own progress, or that of somebody who shows it. */
 export const practiceProgressSchema = z.strictObject({
   personId: z.uuid(),
@@ -195,6 +229,7 @@ export const practiceProgressSchema = z.strictObject({
   bestPoints: z.number().nullable(),
   /** Mean Brier score of a car. */
   brier: z.number().nullable(),
+  skills: skillsSchema,
   bands: z.array(bandSchema),
 });
 export type PracticeProgress = z.infer<typeof practiceProgressSchema>;
@@ -207,8 +242,6 @@ export const practiceBoardSchema = z
     tries: z.array(practiceTrySchema),
     /** Whether the lead may see how one does. */
     isShown: z.boolean(),
-    /** Questions of one's last drills, and how many were answered right. */
-    drills: z.strictObject({ asked: z.int().min(0), right: z.int().min(0) }),
     own: practiceProgressSchema,
     /** Those who show it; for the lead. */
     shown: z.array(practiceProgressSchema),
@@ -231,12 +264,11 @@ export const drillQuestionSchema = z.discriminatedUnion('kind', [
     wheel: z.enum(['lf', 'rf']),
     degrees: z.number(),
   }),
-  /** One wheel's toe and what it should be, degrees: is the rod made longer or shorter? */
+  /** Toe of both front wheels and what each should have, degrees: which rod is turned, and which way? */
   z.strictObject({
     kind: z.literal('rod'),
-    wheel: z.enum(['lf', 'rf']),
     rack: z.enum(['ahead', 'behind']),
-    toe: z.number(),
+    toe: z.strictObject({ lf: z.number(), rf: z.number() }),
     target: z.number(),
   }),
   /** Camber and what it should be, degrees, with the height between the joints, mm: which shims? */

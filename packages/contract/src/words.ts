@@ -372,3 +372,11 @@ export const PRACTICE_CHECKS = [
   'angles',
 ] as const;
 export type PracticeCheck = (typeof PRACTICE_CHECKS)[number];
+
+/** Kinds of causes that a learner gets better at telling apart. */
+export const PRACTICE_SKILLS = ['toe', 'camber', 'pressure', 'parts', 'driving'] as const;
+export type PracticeSkill = (typeof PRACTICE_SKILLS)[number];
+
+/** Kinds of questions of the bench drill. */
+export const DRILL_KINDS = ['tape', 'sign', 'rod', 'shim'] as const;
+export type DrillKind = (typeof DRILL_KINDS)[number];

@@ -4,4 +4,5 @@ export * from './practice/drill.ts';
 export * from './practice/lessonWords.ts';
 export * from './practice/moneyInTruth.ts';
 export * from './practice/scoreAnswer.ts';
+export * from './practice/skills.ts';
 export * from './practice/usualChances.ts';

@@ -45,15 +45,19 @@ describe('a drill', () => {
   });
 
   // Worked from above: a rod behind the axle that grows pushes the wheel's rear out, its front in.
-  it('says which way a rod goes, ahead of the axle the other way than behind', () => {
+  it('says which rod goes which way, ahead of the axle the other way than behind', () => {
     for (const { question, right } of ofKind('rod')) {
       const { rack, toe, target } = question;
-      const needsIn = target > toe;
-      expect(right).toBe((rack === 'behind') === needsIn ? 'longer' : 'shorter');
+      const wrong = (['lf', 'rf'] as const).filter((wheel) => toe[wheel] !== target);
+      expect(wrong).toHaveLength(1);
+      const needsIn = target > toe[wrong[0]!];
+      expect(right).toBe(
+        `${wrong[0] === 'lf' ? 'left' : 'right'} rod ${(rack === 'behind') === needsIn ? 'longer' : 'shorter'}`,
+      );
     }
     expect(
       new Set(ofKind('rod').map(({ question, right }) => `${question.rack} ${right}`)).size,
-    ).toBe(4);
+    ).toBe(8);
   });
 
   it('asks for shims by the tangent, one of four that differ', () => {

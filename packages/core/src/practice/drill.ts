@@ -21,6 +21,8 @@ const HALF_MARK_IN = 1 / 32 + 1e-9;
 const ROD = { steeringArm: 130, threadPitch: 1.5, adjuster: 'single' } as const;
 const ARM = { boltSpacing: 180, armLength: 240 } as const;
 const WHEELS = ['lf', 'rf'] as const;
+/** What each front wheel should have, degrees. */
+const ROD_TARGET = 0.1;
 
 /**
  * Deals a drill: two questions of each kind, in an order of its own.
@@ -87,20 +89,24 @@ function sign(random: Random): DrillItem {
   };
 }
 
-/** Says which way a tie rod goes. */
+/** Says which tie rod is turned, and which way. */
 function rod(random: Random): DrillItem {
   const rack = either(random, 'ahead' as const, 'behind' as const);
   const wheel = WHEELS[whole(random, 0, 1)]!;
-  const toe = tenths(random, -5, 6);
-  const target = 0.1;
-  const from = toe === target ? 0.5 : toe;
-  const { action } = tieRod({ ...ROD, rack, toeChange: target - from });
-  const right = action === 'lengthen' ? 'longer' : 'shorter';
-  const needs = target > from ? 'toe-in' : 'toe-out';
+  const drawn = tenths(random, -5, 6);
+  const off = drawn === ROD_TARGET ? 0.5 : drawn;
+  const { action } = tieRod({ ...ROD, rack, toeChange: ROD_TARGET - off });
+  const side = wheel === 'lf' ? 'left' : 'right';
+  const way = action === 'lengthen' ? 'longer' : 'shorter';
   return {
-    question: { kind: 'rod', wheel, rack, toe: from, target },
-    right,
-    why: `It needs ${needs}. ${
+    question: {
+      kind: 'rod',
+      rack,
+      toe: { lf: ROD_TARGET, rf: ROD_TARGET, [wheel]: off },
+      target: ROD_TARGET,
+    },
+    right: `${side} rod ${way}`,
+    why: `The ${side} wheel needs ${ROD_TARGET > off ? 'toe-in' : 'toe-out'}; the other is right. ${
       rack === 'behind'
         ? 'Behind the axle a longer rod pushes the rear of the wheel out, and so its front in.'
         : 'Ahead of the axle a longer rod pushes the front of the wheel out.'

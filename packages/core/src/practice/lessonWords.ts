@@ -1,4 +1,4 @@
-import type { PracticeCheck, PracticeLesson } from '@keen/contract/words';
+import type { DrillKind, PracticeCheck, PracticeLesson, PracticeSkill } from '@keen/contract/words';
 
 /** A lesson as it is announced, and what a good colleague would say afterwards. */
 export interface LessonWords {
@@ -127,4 +127,19 @@ export const PRACTICE_CHECK_WORDS: Record<PracticeCheck, string> = {
   complaints: 'Ask the customer',
   play: 'Shake the joints, on the lift',
   angles: 'Measure the angles on the rig',
+};
+
+export const PRACTICE_SKILL_WORDS: Record<PracticeSkill, string> = {
+  toe: 'Toe',
+  camber: 'Camber',
+  pressure: 'Pressure',
+  parts: 'Worn parts and balance',
+  driving: 'Hard cornering',
+};
+
+export const DRILL_KIND_WORDS: Record<DrillKind, string> = {
+  tape: 'Reading a tape',
+  sign: 'Signs',
+  rod: 'Tie rods',
+  shim: 'Shims',
 };

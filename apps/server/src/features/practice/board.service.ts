@@ -1,7 +1,21 @@
-import type { PracticeBoard, PracticeProgress, PracticeTry } from '@keen/contract';
+import type {
+  Action,
+  PracticeBoard,
+  PracticeProgress,
+  PracticeResult,
+  PracticeSkills,
+  PracticeTry,
+} from '@keen/contract';
+import { DRILL_KINDS } from '@keen/contract';
 import { reliability } from '@keen/core';
 import { FAULTS } from '@keen/core/engine';
-import { answerChances } from '@keen/core/practice';
+import {
+  answerChances,
+  dealDrill,
+  depthErrorMm,
+  isRightAnswer,
+  skillScores,
+} from '@keen/core/practice';
 import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { people, practiceDrills, practiceTries } from '../../db/schema/index.ts';
@@ -11,7 +25,7 @@ import type { Actor } from '../../http/signedIn.ts';
 const MOST_TRIES = 200;
 /** Progress is of the last cars. */
 const LAST_CARS = 50;
-const LAST_DRILLS = 5;
+const LAST_DRILLS = 10;
 
 type Row = typeof practiceTries.$inferSelect;
 
@@ -40,12 +54,13 @@ export async function practiceBoard(tx: Handle, actor: Actor): Promise<PracticeB
     today: `day-${new Date().toISOString().slice(0, 10)}`,
     tries: own.map(tryOf),
     isShown: person?.showsPractice ?? false,
-    drills: await drillsOf(tx, actor),
-    own: progressOf(personId, own),
+    own: progressOf(personId, own, await drillsOf(tx, actor, personId)),
     shown: await Promise.all(
       shown
         .filter(({ id }) => id !== personId)
-        .map(async ({ id }) => progressOf(id, await triesOf(tx, actor, id, LAST_CARS))),
+        .map(async ({ id }) =>
+          progressOf(id, await triesOf(tx, actor, id, LAST_CARS), await drillsOf(tx, actor, id)),
+        ),
     ),
   };
 }
@@ -85,23 +100,35 @@ function triesOf(
     .limit(most);
 }
 
-/** How the last drills went: questions asked and answered right. */
-async function drillsOf(tx: Handle, { shopId, personId }: Actor): Promise<PracticeBoard['drills']> {
+/** How the last drills went, by kind of question. */
+async function drillsOf(
+  tx: Handle,
+  { shopId }: Actor,
+  personId: string,
+): Promise<PracticeSkills['drills']> {
   const rows = await tx
-    .select({ given: practiceDrills.given, right: practiceDrills.right })
+    .select({ seed: practiceDrills.seed, given: practiceDrills.given })
     .from(practiceDrills)
     .where(and(eq(practiceDrills.shopId, shopId), eq(practiceDrills.personId, personId)))
     .orderBy(desc(practiceDrills.startedAt))
     .limit(LAST_DRILLS);
-  return {
-    asked: rows.reduce((sum, { given }) => sum + Object.keys(given).length, 0),
-    right: rows.reduce((sum, row) => sum + row.right, 0),
-  };
+  const answers = rows.flatMap(({ seed, given }) =>
+    dealDrill(seed).flatMap((item, at) => {
+      const said = given[at];
+      return said === undefined
+        ? []
+        : [{ kind: item.question.kind, isRight: isRightAnswer(item, said) }];
+    }),
+  );
+  return DRILL_KINDS.flatMap((kind) => {
+    const own = answers.filter((one) => one.kind === kind);
+    const right = own.filter(({ isRight }) => isRight).length;
+    return own.length > 0 ? [{ kind, asked: own.length, right }] : [];
+  });
 }
 
 function tryOf(row: Row): PracticeTry {
   const { id, personId, lesson, code, startedAt, finishedAt, minutes, minor, result } = row;
-  const chosen = result?.courses.find(({ course }) => course === result.answer.course);
   return {
     id,
     personId,
@@ -112,13 +139,25 @@ function tryOf(row: Row): PracticeTry {
     minutes,
     points: result?.score.points ?? null,
     bestPoints: result?.score.bestPoints ?? null,
-    lost: chosen ? chosen.lost + minor : null,
+    lost: result ? lostBy(result, result.answer.course) + minor : null,
   };
 }
 
+/** What a course costs the customer beyond the cheapest, minor units. */
+function lostBy({ courses }: PracticeResult, chosen: Action): number {
+  return courses.find(({ course }) => course === chosen)?.lost ?? 0;
+}
+
 /** How the last cars went, and how chances that were said held. */
-function progressOf(personId: string, rows: readonly Row[]): PracticeProgress {
-  const results = rows.flatMap(({ result }) => result ?? []).slice(0, LAST_CARS);
+function progressOf(
+  personId: string,
+  rows: readonly Row[],
+  drills: PracticeSkills['drills'],
+): PracticeProgress {
+  const answered = rows
+    .flatMap(({ draft, result }) => (result ? [{ draft, result }] : []))
+    .slice(0, LAST_CARS);
+  const results = answered.map(({ result }) => result);
   const mean = (values: readonly number[]) =>
     values.length > 0 ? values.reduce((sum, value) => sum + value, 0) / values.length : null;
   const { bands } = reliability(
@@ -141,6 +180,15 @@ function progressOf(personId: string, rows: readonly Row[]): PracticeProgress {
     points: mean(results.map(({ score }) => score.points)),
     bestPoints: mean(results.map(({ score }) => score.bestPoints)),
     brier: mean(results.map(({ score }) => score.brier)),
+    skills: {
+      causes: skillScores(results),
+      depthErrorMm: mean(
+        answered.flatMap(({ draft, result }) => depthErrorMm(draft, result.truth.depthsMm) ?? []),
+      ),
+      lost: mean(results.map((result) => lostBy(result, result.answer.course))),
+      bestLost: mean(results.map((result) => lostBy(result, result.best.course))),
+      drills,
+    },
     bands: bands.map(({ from, to, said, found }) => ({
       from,
       to,

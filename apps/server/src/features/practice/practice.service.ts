@@ -5,6 +5,7 @@ import type {
   PracticeCar,
   PracticeCheck,
   PracticeGauge,
+  PracticeLesson,
   PracticeResult,
   PriceList,
 } from '@keen/contract';
@@ -32,7 +33,7 @@ const FELT = /^tires\.(lf|rf|lr|rr)\.feather$/;
 /** Deals a car: the same one to whoever gives the same code. A car one has is given again as it stands. */
 export async function dealTo(tx: Handle, actor: Actor, wish: NewPractice): Promise<PracticeCar> {
   const { shopId, personId } = actor;
-  const { lesson } = wish;
+  const lesson = wish.lesson ?? (await lessonOf(tx, shopId, wish.code!));
   const code = wish.code ?? randomBytes(CODE_BYTES).toString('hex');
   await tx
     .insert(practiceDeals)
@@ -68,6 +69,17 @@ export async function dealTo(tx: Handle, actor: Actor, wish: NewPractice): Promi
     );
   if (!own) throw notFound('practice car');
   return oneCar(tx, actor, own.id);
+}
+
+/** The lesson of the car that goes by a code in this shop; any car where none does. */
+async function lessonOf(tx: Handle, shopId: string, code: string): Promise<PracticeLesson> {
+  const [known] = await tx
+    .select({ lesson: practiceDeals.lesson })
+    .from(practiceDeals)
+    .where(and(eq(practiceDeals.shopId, shopId), eq(practiceDeals.code, code)))
+    .orderBy(practiceDeals.lesson)
+    .limit(1);
+  return known?.lesson ?? 'free';
 }
 
 /** A car of one's own. @throws {AppError} 404 */

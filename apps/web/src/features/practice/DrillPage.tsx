@@ -14,6 +14,7 @@ import {
   useNewDrillMutation,
 } from '../../api/practiceApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { SteeringFromAbove } from '../../drawing/SteeringFromAbove.tsx';
 import { TapeEnd } from '../../drawing/TapeEnd.tsx';
 import { WheelPosture } from '../../drawing/WheelPosture.tsx';
 import { capital, showDegrees } from '../../shared/format.ts';
@@ -75,11 +76,11 @@ function Asked({ drill }: { drill: Drill }) {
       {told ? (
         <Box role="status" sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
           <Typography sx={{ fontSize: '1.15rem', fontWeight: 650 }}>
-            {told.isRight ? 'Right.' : `Not so: ${told.right}. You said ${told.given}.`}
+            {told.isRight ? 'Right.' : `No, it is ${told.right}. You answered ${told.given}.`}
           </Typography>
           <Typography sx={{ maxWidth: '60ch' }}>{told.why}</Typography>
           <Button variant="contained" onClick={() => setAt(open)}>
-            {open < 0 ? 'How it went ↵' : 'Next ↵'}
+            {open < 0 ? 'See the result ↵' : 'Next ↵'}
           </Button>
         </Box>
       ) : (
@@ -112,7 +113,7 @@ function Done({ drill }: { drill: Drill }) {
         {drill.questions.map(({ question, told }, i) => (
           <li key={i}>
             {questionWords(question)} <strong>{told?.right}.</strong> {told?.isRight && 'Right.'}
-            {told && !told.isRight && `You said ${told.given}. ${told.why}`}
+            {told && !told.isRight && `You answered ${told.given}. ${told.why}`}
           </li>
         ))}
       </Box>
@@ -136,7 +137,7 @@ function questionWords(question: DrillQuestion): string {
     case 'sign':
       return `${capital(whereWords(question.wheel))}: is this ${question.angle} plus or minus?`;
     case 'rod':
-      return `${capital(whereWords(question.wheel))}: toe ${showDegrees(question.toe, 1)}, wanted ${showDegrees(question.target, 1)}. The rod is ${question.rack === 'ahead' ? 'ahead of' : 'behind'} the axle. Longer or shorter?`;
+      return `Each front wheel should have ${showDegrees(question.target, 1)} of toe. Which rod do you turn, and which way?`;
     case 'shim':
       return `Camber ${showDegrees(question.camber, 1)}, wanted ${showDegrees(question.target, 1)}. What goes behind both bolts of the upper arm?`;
   }
@@ -165,9 +166,11 @@ function Picture({ question }: { question: DrillQuestion }) {
     }
     case 'rod':
       return (
-        <Typography color="textSecondary" sx={{ maxWidth: '60ch' }}>
-          Toe of this one wheel; plus is the front toward the car.
-        </Typography>
+        <SteeringFromAbove
+          rack={question.rack}
+          toe={question.toe}
+          label={`Front axle from above: left wheel ${showDegrees(question.toe.lf, 1)}, right wheel ${showDegrees(question.toe.rf, 1)}; rack and rods ${question.rack === 'ahead' ? 'ahead of' : 'behind'} the axle`}
+        />
       );
     case 'shim':
       return (
@@ -194,7 +197,7 @@ function optionsOf(question: DrillQuestion): readonly string[] {
     case 'sign':
       return ['plus', 'minus'];
     case 'rod':
-      return ['longer', 'shorter'];
+      return ['left rod longer', 'left rod shorter', 'right rod longer', 'right rod shorter'];
     case 'shim':
       return question.options;
   }
@@ -253,7 +256,7 @@ function AnswerField({ question, isBusy, onAnswer }: AnswerFieldProps) {
         sx={{ width: 190 }}
       />
       <Button type="submit" variant="contained" disabled={isBusy || text.trim() === ''}>
-        Say it
+        Answer
       </Button>
     </Box>
   );

@@ -1,4 +1,4 @@
-import type { PracticeBoard, PracticeLesson, Session } from '@keen/contract';
+import type { NewPractice, PracticeBoard, PracticeLesson, Session } from '@keen/contract';
 import { PRACTICE_LESSONS } from '@keen/contract';
 import { LESSON_WORDS } from '@keen/core/practice';
 import Box from '@mui/material/Box';
@@ -52,15 +52,15 @@ function Board({ board, session }: { board: PracticeBoard; session: Session }) {
   const [dealDrill, { isLoading: isDealing, error: drillError }] = useNewDrillMutation();
   const [code, setCode] = useState('');
   const navigate = useNavigate();
-  async function start(lesson: PracticeLesson, withCode?: string): Promise<void> {
-    const { data } = await deal({ id: newId(), lesson, ...(withCode ? { code: withCode } : {}) });
+  async function start(wanted: Omit<NewPractice, 'id'>): Promise<void> {
+    const { data } = await deal({ id: newId(), ...wanted });
     if (data) await navigate(`/practice/${data.id}/read`);
   }
   async function drill(): Promise<void> {
     const { data } = await dealDrill(newId());
     if (data) await navigate(`/practice/drill/${data.id}`);
   }
-  useHotkeys('d', () => void start('free', board.today));
+  useHotkeys('d', () => void start({ lesson: 'free', code: board.today }));
   useHotkeys('t', () => void navigate('/'));
   const today = board.tries.find(({ code: of }) => of === board.today);
   return (
@@ -87,11 +87,11 @@ function Board({ board, session }: { board: PracticeBoard; session: Session }) {
           <Button
             variant="contained"
             disabled={isLoading}
-            onClick={() => void start('free', board.today)}
+            onClick={() => void start({ lesson: 'free', code: board.today })}
           >
             {today?.finishedAt ? 'Today’s car: how it went' : 'Today’s car'}
           </Button>
-          <Button disabled={isLoading} onClick={() => void start('free')}>
+          <Button disabled={isLoading} onClick={() => void start({ lesson: 'free' })}>
             Any car
           </Button>
           <Button disabled={isDealing} onClick={() => void drill()}>
@@ -101,7 +101,7 @@ function Board({ board, session }: { board: PracticeBoard; session: Session }) {
             component="form"
             onSubmit={(event) => {
               event.preventDefault();
-              if (code.trim()) void start('free', code.trim().toLowerCase());
+              if (code.trim()) void start({ code: code.trim().toLowerCase() });
             }}
             sx={{ display: 'flex', gap: 1 }}
           >
@@ -113,7 +113,7 @@ function Board({ board, session }: { board: PracticeBoard; session: Session }) {
               sx={{ width: 210 }}
             />
             <Button type="submit" disabled={isLoading || code.trim() === ''}>
-              Take it
+              Open
             </Button>
           </Box>
         </Box>
@@ -127,7 +127,7 @@ function Board({ board, session }: { board: PracticeBoard; session: Session }) {
               lesson={lesson}
               board={board}
               isBusy={isLoading}
-              onStart={() => void start(lesson)}
+              onStart={() => void start({ lesson })}
             />
           ))}
         </Box>

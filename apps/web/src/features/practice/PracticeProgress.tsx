@@ -15,6 +15,7 @@ import { nameOf } from '../../shared/nameOf.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { showPoints } from './showPoints.ts';
+import { Skills } from './Skills.tsx';
 
 const AgainstChart = lazy(async () => ({
   default: (await import('../../shared/AgainstChart.tsx')).AgainstChart,
@@ -34,15 +35,11 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
           How you do
         </Typography>
         {own.points === null ? (
-          <Typography color="textSecondary">Answer a first car, and it stands here.</Typography>
+          <Typography color="textSecondary">Your score shows here after your first car.</Typography>
         ) : (
           <ProgressWords progress={own} />
         )}
-        {board.drills.asked > 0 && (
-          <Typography color="textSecondary">
-            Bench drill: {board.drills.right} of {board.drills.asked} right lately.
-          </Typography>
-        )}
+        <Skills skills={own.skills} currency={currency} />
         {own.bands.length > 0 && (
           <Suspense fallback={<Box sx={{ height: 260 }} />}>
             <AgainstChart
@@ -129,6 +126,7 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
             <Box key={progress.personId} sx={{ borderTop: '1px solid var(--hairline)', py: 0.75 }}>
               <strong>{nameOf(session, progress.personId)}</strong>
               <ProgressWords progress={progress} />
+              <Skills skills={progress.skills} currency={currency} />
             </Box>
           ))}
         </Box>

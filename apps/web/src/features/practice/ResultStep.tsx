@@ -30,8 +30,8 @@ export function ResultStep() {
           {pointsWords(score.points)}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          The best answer from the same evidence has {showPoints(score.bestPoints)}. Nought is what
-          anybody could say without looking, a hundred is knowing all.
+          The best answer from the same evidence has {showPoints(score.bestPoints)}. 0 is what
+          anyone could say without looking, 100 is knowing everything.
         </Typography>
       </Box>
       <Box component="section" aria-label="What was wrong">
@@ -43,13 +43,13 @@ export function ResultStep() {
       <Box component="section" aria-label="The money">
         <Typography variant="h2" component="h3" gutterBottom>
           {lostBy(answer.course) < 100
-            ? 'Nobody could have spent less'
+            ? 'This was the cheapest course'
             : `Your course cost this customer ${money(lostBy(answer.course))} too much`}
         </Typography>
         <Typography>
           You: {courseWords(answer.course)}. The best answer: {courseWords(best.course)}. Cheapest
-          for this car, knowing all: {actionWords(courses[0]!.course, false).toLowerCase()}. Tires
-          and work over the life of a set.
+          for this car, knowing everything: {actionWords(courses[0]!.course, false).toLowerCase()}.
+          Tires and work over the life of a set.
         </Typography>
         {result.checks.length > 0 && (
           <Box component="ul" aria-label="What the checks were worth" sx={{ pl: 2.5, my: 1 }}>
@@ -59,17 +59,17 @@ export function ResultStep() {
                 {worthMinor === null
                   ? ''
                   : worthMinor < 100
-                    ? 'was not likely to change what to do, '
-                    : `was worth ${money(worthMinor)} before you knew what it says, `}
+                    ? 'was unlikely to change what to do, '
+                    : `was worth ${money(worthMinor)} before its result was known, `}
                 {gainWords(points)}
               </li>
             ))}
           </Box>
         )}
       </Box>
-      <Box component="section" aria-label="To take along">
+      <Box component="section" aria-label="What to remember">
         <Typography variant="h2" component="h3" gutterBottom>
-          To take along
+          What to remember
         </Typography>
         <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.5 }}>
           {LESSON_WORDS[lesson].said.map((sentence) => (
@@ -138,7 +138,7 @@ function CauseTable({ result }: { result: PracticeResult }) {
       <thead>
         <tr>
           <th scope="col">Cause</th>
-          <th scope="col">It was</th>
+          <th scope="col">True?</th>
           <th scope="col">You said</th>
           <th scope="col">Best answer</th>
         </tr>
@@ -150,7 +150,7 @@ function CauseTable({ result }: { result: PracticeResult }) {
               {capital(causeWords(cause))}
               {cause !== 'hardCornering' && `, ${whereWords(where)}`}
             </td>
-            <td>{isSo ? 'so' : 'not so'}</td>
+            <td>{isSo ? 'yes' : 'no'}</td>
             <td>{showPercent(you)}</td>
             <td>{showPercent(best)}</td>
           </tr>
@@ -162,15 +162,15 @@ function CauseTable({ result }: { result: PracticeResult }) {
 
 function pointsWords(points: number): string {
   const whole = Math.round(points);
-  if (whole < 0) return `${showPoints(points)} points: sure of what was not so.`;
-  return `${whole} ${whole === 1 ? 'point' : 'points'} of a hundred.`;
+  if (whole < 0) return `${showPoints(points)} points: too sure of something that was not there.`;
+  return `${whole} ${whole === 1 ? 'point' : 'points'} of 100.`;
 }
 
 function gainWords(points: number): string {
   const whole = Math.round(points);
   if (whole === 0) return 'and told nothing new.';
   return whole > 0
-    ? `and gave the best answer ${whole} ${whole === 1 ? 'point' : 'points'}.`
+    ? `and raised the best answer by ${whole} ${whole === 1 ? 'point' : 'points'}.`
     : 'and this time it misled.';
 }
 

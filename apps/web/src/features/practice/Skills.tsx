@@ -1,0 +1,94 @@
+import type { PracticeSkills } from '@keen/contract';
+import { formatMoney } from '@keen/core';
+import { DRILL_KIND_WORDS, PRACTICE_SKILL_WORDS } from '@keen/core/practice';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { showPoints } from './showPoints.ts';
+
+interface SkillsProps {
+  skills: PracticeSkills;
+  currency: string;
+}
+
+/** How well each part of the job goes: causes by kind, depths, courses, drills. */
+export function Skills({ skills, currency }: SkillsProps) {
+  const { causes, depthErrorMm, lost, bestLost, drills } = skills;
+  const money = (minor: number) => formatMoney(minor, currency, 'en', true);
+  if (causes.length === 0 && drills.length === 0) return null;
+  return (
+    <Box sx={{ display: 'grid', gap: 1, my: 1 }}>
+      {causes.length > 0 && (
+        <Table label="Points by kind of cause" head={['Cause', 'Points', 'Best', 'Cars with it']}>
+          {causes.map(({ skill, points, bestPoints, cars }) => (
+            <tr key={skill}>
+              <th scope="row">{PRACTICE_SKILL_WORDS[skill]}</th>
+              <td>{showPoints(points)}</td>
+              <td>{showPoints(bestPoints)}</td>
+              <td>{cars}</td>
+            </tr>
+          ))}
+        </Table>
+      )}
+      {depthErrorMm !== null && (
+        <Typography>
+          The depths noted were {depthErrorMm.toFixed(2)} mm from the true ones on average.
+        </Typography>
+      )}
+      {lost !== null && bestLost !== null && (
+        <Typography>
+          The courses chosen cost {money(lost)} a car more than the cheapest; those of the best
+          answers {money(bestLost)}.
+        </Typography>
+      )}
+      {drills.length > 0 && (
+        <Table label="Bench drill by kind of question" head={['Bench drill', 'Right', 'Asked']}>
+          {drills.map(({ kind, right, asked }) => (
+            <tr key={kind}>
+              <th scope="row">{DRILL_KIND_WORDS[kind]}</th>
+              <td>{right}</td>
+              <td>{asked}</td>
+            </tr>
+          ))}
+        </Table>
+      )}
+    </Box>
+  );
+}
+
+interface TableProps {
+  label: string;
+  head: readonly string[];
+  children: React.ReactNode;
+}
+
+function Table({ label, head, children }: TableProps) {
+  return (
+    <Box
+      component="table"
+      aria-label={label}
+      sx={{
+        width: '100%',
+        borderCollapse: 'collapse',
+        '& th, & td': {
+          borderTop: '1px solid var(--hairline)',
+          py: 0.5,
+          textAlign: 'right',
+          fontWeight: 450,
+        },
+        '& th:first-of-type': { textAlign: 'left' },
+        '& thead th': { color: 'text.secondary', border: 0 },
+      }}
+    >
+      <thead>
+        <tr>
+          {head.map((title) => (
+            <th key={title} scope="col">
+              {title}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>{children}</tbody>
+    </Box>
+  );
+}
