@@ -169,7 +169,7 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
         ))}
         {isDone && (
           <Box sx={{ color: 'text.secondary', fontSize: '0.88rem', gridColumn: '1 / -1' }}>
-            Line: what there truly is of each rib.
+            Line: the true depth of each rib.
           </Box>
         )}
       </Box>

@@ -173,8 +173,7 @@ function LessonRow({ lesson, board, isBusy, onStart }: LessonRowProps) {
           gridColumn: { xs: 1, sm: 2 },
         }}
       >
-        {points.length > 0 &&
-          `${points.length} ${points.length === 1 ? 'car' : 'cars'}, mean ${showPoints(points.reduce((sum, one) => sum + one, 0) / points.length)}, best ${showPoints(Math.max(...points))}`}
+        <PastPoints points={points} />
       </Box>
       {open ? (
         <Button component={Link} to={`/practice/${open.id}/read`}>
@@ -186,5 +185,19 @@ function LessonRow({ lesson, board, isBusy, onStart }: LessonRowProps) {
         </Button>
       )}
     </Box>
+  );
+}
+
+/** How earlier cars of a lesson went. */
+function PastPoints({ points }: { points: readonly number[] }) {
+  if (points.length === 0) return null;
+  const mean = points.reduce((sum, one) => sum + one, 0) / points.length;
+  if (points.length === 1) return <>1 car, {showPoints(mean)}</>;
+  return (
+    <>
+      {points.length} cars, mean {showPoints(mean)}
+      <br />
+      best {showPoints(Math.max(...points))}
+    </>
   );
 }

@@ -30,9 +30,9 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
   const { currency } = session.shop.settings.prices;
   return (
     <Box sx={{ display: 'grid', gap: 2.5, alignContent: 'start' }}>
-      <Box component="section" aria-label="How you do">
+      <Box component="section" aria-label="Your progress">
         <Typography variant="h2" component="h3" gutterBottom>
-          How you do
+          Your progress
         </Typography>
         {own.points === null ? (
           <Typography color="textSecondary">Your score shows here after your first car.</Typography>
@@ -106,7 +106,7 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
       )}
       <Box>
         <Choice
-          label="Does the lead see how you do?"
+          label="Can the lead see your progress?"
           options={[
             { value: 'yes', label: 'Yes' },
             { value: 'no', label: 'No' },

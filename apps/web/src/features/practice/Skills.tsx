@@ -74,8 +74,9 @@ function Table({ label, head, children }: TableProps) {
           py: 0.5,
           textAlign: 'right',
           fontWeight: 450,
+          width: '5.2rem',
         },
-        '& th:first-of-type': { textAlign: 'left' },
+        '& th:first-of-type': { textAlign: 'left', width: 'auto' },
         '& thead th': { color: 'text.secondary', border: 0 },
       }}
     >
