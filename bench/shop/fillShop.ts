@@ -2,6 +2,7 @@ import { visitTakes } from '@keen/contract';
 import { caseToChanges, createDiagnosisRun, foldEntries, forecastOf } from '@keen/core';
 import { simulateCar } from '@keen/simulator';
 import type pg from 'pg';
+import { checkDerivedRows, deriveRows } from './derivedRows.ts';
 
 /** What a filled shop holds of each thing. */
 export const CARS_PER_VISIT = 1 / 3;
@@ -9,6 +10,7 @@ export const ENTRIES_PER_VISIT = 20;
 export const OPEN_VISITS = 30;
 const TEMPLATES = 200;
 const AT_ONCE = 50_000;
+const BY_TRIGGERS = 20_000;
 /** Of so many visits one ends with a decision; its diagnosis is one of a few. */
 const VISITS_PER_DECISION = 3;
 const DECISION_TEMPLATES = 20;
@@ -50,9 +52,10 @@ const COMPLAINTS = [
 
 /**
  * Brings a shop up to a number of visits with made-up rows, as the owner of the tables. Drafts are folded
- * from simulated cars and every derived row comes from the product's own triggers; a visit's entries are
- * {@link ENTRIES_PER_VISIT} of those that its draft was folded from, or all of them, some 50, where a real
- * visit has 30 to 150.
+ * from simulated cars. Up to {@link BY_TRIGGERS} visits at once, every derived row comes from the product's own
+ * triggers, and is compared with what {@link deriveRows} would make; beyond that, from deriveRows. A visit's
+ * entries are {@link ENTRIES_PER_VISIT} of those that its draft was folded from, or all of them, some 50, where
+ * a real visit has 30 to 150.
  * @param owner - connection of the owner, a superuser
  */
 export async function fillShop(
@@ -68,6 +71,7 @@ export async function fillShop(
     'select coalesce(max(number), 0) as n from visits where shop_id = $1',
     [shopId],
   );
+  const hasTriggers = upTo - rows[0]!.n <= BY_TRIGGERS;
   for (let from = rows[0]!.n + 1; from <= upTo; from += AT_ONCE) {
     const to = Math.min(upTo, from + AT_ONCE - 1);
     await owner.query('begin');
@@ -92,6 +96,7 @@ export async function fillShop(
         Math.ceil(to * CARS_PER_VISIT),
       ],
     );
+    if (!hasTriggers) await owner.query('set local session_replication_role = replica');
     await owner.query(
       `insert into visits (id, shop_id, vehicle_id, number, arrived_at, closed_at, draft, seq)
        select ${idOf(`'visit' || n`)}, $1, ${idOf(`'car' || greatest(1, ceil((n::bigint * 7919 % $3 + 1) * ${CARS_PER_VISIT}))`)}, n,
@@ -142,6 +147,9 @@ export async function fillShop(
     await owner.query('commit');
     say(`${to.toLocaleString('en')} visits`);
   }
+  if (hasTriggers) await checkDerivedRows(owner);
+  else await deriveRows(owner, say);
+  say('vacuum');
   await owner.query('vacuum analyze');
 }
 

@@ -116,7 +116,7 @@ const table = new Map<string, number[][]>();
 for (const age of ages) {
   const start = performance.now();
   await fillShop(owner, session.shop.id, session.person.id, age, (text) =>
-    process.stderr.write(`\r  ${text}   `),
+    process.stderr.write(`\r  ${text.padEnd(30)}`),
   );
   process.stderr.write(
     `\r${age} visits filled in ${((performance.now() - start) / 1000).toFixed(0)} s\n`,
