@@ -173,7 +173,13 @@ async function makeTemplates(owner: pg.Client, isWhole: boolean): Promise<void> 
       i,
       diagnosis.recommendation.action,
       JSON.stringify(diagnosis),
-      JSON.stringify(forecastOf(run.outlook())),
+      JSON.stringify(
+        forecastOf(run.outlook(), {
+          action: diagnosis.recommendation.action,
+          answer: 'no',
+          replace: [],
+        }),
+      ),
     ]);
   }
   for (let i = 0; i < TEMPLATES; i++) {

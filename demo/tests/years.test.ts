@@ -12,7 +12,12 @@ const DAY_MS = 86_400_000;
 /** Stands in for the diagnosis, so that the test is about the lives and takes no minutes. */
 const advising =
   (action: Action): Advise =>
-  () => ({ action, replace: [], diagnosis: {} as ReturnType<Advise>['diagnosis'], forecast: null });
+  () => ({
+    action,
+    replace: [],
+    diagnosis: {} as ReturnType<Advise>['diagnosis'],
+    forecast: () => null,
+  });
 
 describe('two made-up years', () => {
   const planned = planYears(NOW, YEARS_CARS);

@@ -1,5 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import type { Comebacks, DeclineCosts, DeclinedPage, ForecastsHeld, Visit } from '@keen/contract';
+import type {
+  Comebacks,
+  DeclineCosts,
+  DeclinedPage,
+  Forecast,
+  ForecastsHeld,
+  Visit,
+} from '@keen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
 import {
@@ -128,17 +135,25 @@ describe('what a no has cost', () => {
 describe('forecasts', () => {
   it('are kept with the decision and held against the next reading', async () => {
     const held = await ask<ForecastsHeld>('forecasts');
-    // After the yes the car was aligned: nothing was foretold of that.
-    expect(held).toMatchObject({ cars: 1, ribs: 12, isTooFew: true, isCut: false });
-    expect(held.points).toMatchObject([{ visitId: second.id, plate: 'AGAIN', km: 8_000 }]);
-    expect(held.points[0]!.foretold).toBeGreaterThan(0.5);
-    expect(held.points[0]!.found).toBeGreaterThan(0.5);
-    const kept = await asOwner<{ forecast: { km: number[] } | null }>(
+    // After the no the tires ran on as they were; after the yes on a car that had been put right.
+    expect(held).toMatchObject({ cars: 2, ribs: 24, isTooFew: true, isCut: false });
+    expect(held.kinds).toMatchObject([
+      { kind: 'ranOn', cars: 1, ribs: 12 },
+      { kind: 'putRight', cars: 1, ribs: 12 },
+      { kind: 'fresh', cars: 0, ribs: 0, lost: null },
+    ]);
+    const ranOn = held.points.find(({ kind }) => kind === 'ranOn')!;
+    expect(ranOn).toMatchObject({ visitId: second.id, plate: 'AGAIN', km: 8_000 });
+    expect(ranOn.foretold).toBeGreaterThan(0.5);
+    expect(ranOn.found).toBeGreaterThan(0.5);
+    const saved = await asOwner<{ answer: string; forecast: Forecast | null }>(
       server,
-      'select forecast from decisions',
+      'select answer, forecast from decisions',
     );
-    expect(kept).toHaveLength(2);
-    for (const { forecast } of kept) expect(forecast?.km[0]).toBe(0);
+    expect(saved.map(({ answer, forecast }) => `${answer} ${forecast?.course}`).toSorted()).toEqual(
+      ['no fitOnly', 'yes align'],
+    );
+    for (const { forecast } of saved) expect(forecast?.km[0]).toBe(0);
   });
 });
 

@@ -30,7 +30,8 @@ export interface Advised {
   action: Action;
   replace: Wheel[];
   diagnosis: Diagnosis;
-  forecast: Forecast | null;
+  /** What is foretold of the tires that a decision leaves on the car. */
+  forecast: (decided: Pick<NewDecision, 'action' | 'answer' | 'replace'>) => Forecast | null;
 }
 export type Advise = (file: CaseFile, draft: VisitDraft) => Advised;
 
@@ -249,16 +250,17 @@ function decide(
     random.uniform() < chance ? 'yes' : random.uniform() < STILL_THINKING ? 'open' : 'no';
   const low = WHEELS.filter((wheel) => car.leastMm(wheel) < NEW_TIRES_AT_MM);
   const axles = new Set([...advised.replace, ...low].map(axleOf));
+  // Tires are changed by the pair.
+  const replace = WHEELS.filter((wheel) => axles.has(axleOf(wheel)));
   return {
     id: visit.decisionId,
     action,
     advised: advised.action,
-    // Tires are changed by the pair.
-    replace: WHEELS.filter((wheel) => axles.has(axleOf(wheel))),
+    replace,
     answer,
     reason: answer === 'no' ? among(NO_WORDS) : isOther ? among(OTHERWISE_WORDS) : '',
     diagnosis: advised.diagnosis,
-    forecast: advised.forecast,
+    forecast: advised.forecast({ action, answer, replace }),
     entrySeq,
     createdAt: new Date(at).toISOString(),
   };

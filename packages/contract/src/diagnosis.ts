@@ -105,12 +105,18 @@ export const recommendationSchema = z.strictObject({
 });
 
 const ribForecastSchema = z.array(z.tuple([z.number(), z.number(), z.number()]));
-/** What was foretold of the tires as the car was: depth at each rib against the distance run since, mm. */
+/**
+ * What was foretold of the tires that a visit left on the car: depth at each rib against the distance run
+ * since, mm. Without a course: of the tires that were on the car, as it was.
+ */
 export const forecastSchema = z
   .strictObject({
     km: z.array(z.number()),
     /** At each of those distances the median and what holds it eight times in ten: low, median, high. */
     ribs: z.partialRecord(wheelSchema, z.partialRecord(z.enum(RIBS), ribForecastSchema)),
+    /** What was agreed to be done, and the wheels that got new tires. */
+    course: z.enum(ACTIONS).optional(),
+    replaced: z.array(wheelSchema).max(4).optional(),
   })
   .meta({ id: 'Forecast' });
 export type Forecast = z.infer<typeof forecastSchema>;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ANSWERS } from './api.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
-import { ACTIONS, CATCHES, RETURNS, WORKS } from './words.ts';
+import { ACTIONS, CATCHES, FORETOLD_KINDS, RETURNS, WORKS } from './words.ts';
 
 /** What the shop's own work teaches: what was advised, and what customers said to it. */
 
@@ -168,28 +168,34 @@ export const declineCostsSchema = z
 export type DeclineCosts = z.infer<typeof declineCostsSchema>;
 
 /** How the depths that were foretold held, on tires that ran on as they were. */
-export const forecastsHeldSchema = z
-  .strictObject({
-    cars: rowNumberSchema,
-    ribs: rowNumberSchema,
-    isTooFew: z.boolean(),
+const heldSchema = z.strictObject({
+  cars: rowNumberSchema,
+  ribs: rowNumberSchema,
+  isTooFew: z.boolean(),
+  /** Rubber lost, as a part of what was foretold; null where there is nothing to tell from. */
+  lost: z
+    .strictObject({
+      mean: z.number(),
+      interval: z.strictObject({ low: z.number(), high: z.number() }).nullable(),
+    })
+    .nullable(),
+  /** What part of the readings lay within the span that holds eight in ten. */
+  within: partSchema.nullable(),
+});
+
+/** Forecasts against later readings: of all tires, and of each kind by itself. */
+export const forecastsHeldSchema = heldSchema
+  .extend({
     /** There is more than was looked through. */
     isCut: z.boolean(),
-    /** Rubber lost, as a part of what was foretold; null where there is nothing to tell from. */
-    lost: z
-      .strictObject({
-        mean: z.number(),
-        interval: z.strictObject({ low: z.number(), high: z.number() }).nullable(),
-      })
-      .nullable(),
-    /** What part of the readings lay within the span that holds eight in ten. */
-    within: partSchema.nullable(),
+    kinds: z.array(heldSchema.extend({ kind: z.enum(FORETOLD_KINDS) })),
     /** Each car's worst rib: foretold and found, mm lost. */
     points: z.array(
       z.strictObject({
         visitId: z.uuid(),
         number: rowNumberSchema,
         plate: z.string(),
+        kind: z.enum(FORETOLD_KINDS),
         km: z.number(),
         foretold: z.number(),
         found: z.number(),

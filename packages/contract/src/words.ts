@@ -380,3 +380,7 @@ export type PracticeSkill = (typeof PRACTICE_SKILLS)[number];
 /** Kinds of questions of the bench drill. */
 export const DRILL_KINDS = ['tape', 'sign', 'rod', 'shim'] as const;
 export type DrillKind = (typeof DRILL_KINDS)[number];
+
+/** Tires of which a forecast is held against readings: as they were, on a car that was put right, new. */
+export const FORETOLD_KINDS = ['ranOn', 'putRight', 'fresh'] as const;
+export type ForetoldKind = (typeof FORETOLD_KINDS)[number];

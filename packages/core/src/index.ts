@@ -257,7 +257,13 @@ export { comebacks, LEAST_SEEN_AGAIN } from './insights/comebacks.ts';
 export type { Comeback, FollowedVisit, WorkHeld } from './insights/comebacks.ts';
 export { costOfDecline, declineCosts, LEAST_DECLINES } from './insights/declineCosts.ts';
 export type { DeclineCost, SeenAgain } from './insights/declineCosts.ts';
-export { forecastOf, forecastsHeld, foretoldRibs, LEAST_FORECASTS } from './insights/forecasts.ts';
+export {
+  forecastOf,
+  forecastsHeld,
+  foretoldRibs,
+  isAsForetold,
+  LEAST_FORECASTS,
+} from './insights/forecasts.ts';
 export type { ForetoldRib } from './insights/forecasts.ts';
 export type { Interval, Mean } from './insights/interval.ts';
 export type { HoldingStep } from './insights/holding.ts';

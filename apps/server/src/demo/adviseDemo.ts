@@ -11,5 +11,10 @@ export function adviseDemo(
 ): Advised {
   const { replace } = diagnosis.recommendation;
   const { advised } = weighVisit(outlook, DEFAULT_PRICES, draft, replace);
-  return { action: advised.course, replace, diagnosis, forecast: forecastOf(outlook) };
+  return {
+    action: advised.course,
+    replace,
+    diagnosis,
+    forecast: (decided) => forecastOf(outlook, decided),
+  };
 }

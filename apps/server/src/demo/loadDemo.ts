@@ -125,7 +125,7 @@ async function keptVisits(
           advised,
           replace,
           diagnosis,
-          forecast,
+          forecast: forecast({ action: advised, replace, answer: visit.decision.answer }),
           entrySeq: visit.entries.length,
           createdAt: new Date(Date.parse(visit.arrivedAt) + 40 * 60_000).toISOString(),
         },

@@ -6,7 +6,13 @@ import { WHEEL_ORDER } from '../engine/case/wheels.ts';
 import type { Outlook } from '../engine/outlook/outlook.ts';
 import { createRandom } from '../engine/random/random.ts';
 import type { CarVisit } from '../visit/tireLives.ts';
-import { forecastOf, forecastsHeld, foretoldRibs, LEAST_FORECASTS } from './forecasts.ts';
+import {
+  forecastOf,
+  forecastsHeld,
+  foretoldRibs,
+  isAsForetold,
+  LEAST_FORECASTS,
+} from './forecasts.ts';
 import type { ForetoldRib } from './forecasts.ts';
 
 /** 1 mm in 5,000 km from 6 mm, give or take a tenth of what is lost. */
@@ -76,19 +82,98 @@ describe('foretoldRibs', () => {
   });
 });
 
+describe('foretoldRibs of new tires', () => {
+  const forecast: Forecast = { ...FORECAST, course: 'align', replaced: ['lf', 'rf'] };
+  const replaced = { ...THEN, replaced: ['lf', 'rf'] as const };
+  /** Fronts fitted at THEN, 10,000 km ago; the rears ran on. */
+  function later(front: { mm: number; newDepth?: number; distance?: number }): CarVisit {
+    const now = visit(70_000, 4);
+    for (const wheel of ['lf', 'rf'] as const) {
+      Object.assign(now.draft.tires![wheel]!, {
+        newDepth: front.newDepth ?? 6,
+        distance: front.distance ?? 10_000,
+        stations: [{ inner: front.mm, centre: front.mm, outer: front.mm }],
+      });
+    }
+    return now;
+  }
+  const fresh = (now: CarVisit) =>
+    foretoldRibs(forecast, replaced, now, true).filter(({ kind }) => kind === 'fresh');
+
+  it('counts what was fitted then, and the others as of a car put right', () => {
+    const ribs = foretoldRibs(forecast, replaced, later({ mm: 4 }), true);
+    expect(ribs.map(({ kind }) => kind)).toEqual([
+      ...Array<string>(6).fill('fresh'),
+      ...Array<string>(6).fill('putRight'),
+    ]);
+    expect(fresh(later({ mm: 4 }))[0]).toMatchObject({ foretold: 2, found: 2, isWithin: true });
+  });
+
+  it('takes the new depth that was entered for them', () => {
+    // 8 mm to begin with instead of 6: 2 mm lost either way.
+    const [rib] = fresh(later({ mm: 6, newDepth: 8 }));
+    expect(rib).toMatchObject({ foretold: 2, found: 2, isWithin: true });
+    expect(fresh(later({ mm: 4, newDepth: 8 }))[0]).toMatchObject({ found: 4, isWithin: false });
+  });
+
+  it('does not count tires that were fitted later, or changed places', () => {
+    expect(fresh(later({ mm: 5, distance: 4_000 }))).toEqual([]);
+    const rotated = later({ mm: 4 });
+    rotated.draft.rotations = [
+      { atDistance: 10_000, moves: { lf: 'rf', rf: 'lf', lr: 'lr', rr: 'rr' } },
+    ];
+    expect(fresh(rotated)).toEqual([]);
+  });
+});
+
+describe('isAsForetold', () => {
+  const of = (course: Forecast['course']): Forecast => ({ ...FORECAST, ...(course && { course }) });
+  const agreed = (action: 'align' | 'fitOnly', draft: VisitDraft = {}) => ({
+    draft,
+    decision: { action, answer: 'yes' as const, replace: [] },
+  });
+  const wasSet: VisitDraft = { visit: { setRight: { before: {} } } };
+
+  it('is so where the work was done that the forecast was made for', () => {
+    expect(isAsForetold(of('align'), agreed('align'))).toBe(true);
+    expect(isAsForetold(of('fitOnly'), agreed('fitOnly'))).toBe(true);
+    expect(isAsForetold(of('checkAlignment'), agreed('fitOnly', wasSet))).toBe(true);
+  });
+
+  it('is not where angles were set all the same, nor of an old forecast where anything was done', () => {
+    expect(isAsForetold(of('fitOnly'), agreed('fitOnly', wasSet))).toBe(false);
+    expect(isAsForetold(of(undefined), agreed('align'))).toBe(false);
+    expect(isAsForetold(of(undefined), agreed('fitOnly'))).toBe(true);
+  });
+});
+
 describe('forecastOf', () => {
-  it('keeps what was read to the hundredth, and nothing of a tread that was not', () => {
-    const curve = {
+  const curve = (start: number) => ({
+    km: [0, 5_000],
+    mm: [
+      { low: start - 0.3766, median: start, high: start + 0.5 },
+      { low: 4, median: 4.5, high: 5 },
+    ],
+  });
+  const none = { inner: null, centre: null, outer: null };
+  const outlook = {
+    ribsAfter: {
+      fitOnly: {
+        worn: { ...byWheel(() => none), rr: { ...none, outer: curve(5.5) } },
+        fresh: byWheel(() => none),
+      },
+      align: {
+        worn: { ...byWheel(() => none), rr: { ...none, outer: curve(5.4) } },
+        fresh: { ...byWheel(() => none), lf: { ...none, inner: curve(8) } },
+      },
+    },
+  } as unknown as Outlook;
+
+  it('is of the tires as they are where the work was not agreed', () => {
+    expect(forecastOf(outlook, { action: 'align', answer: 'no', replace: ['lf'] })).toEqual({
       km: [0, 5_000],
-      mm: [
-        { low: 5.1234, median: 5.5, high: 6 },
-        { low: 4, median: 4.5, high: 5 },
-      ],
-    };
-    const none = { inner: null, centre: null, outer: null };
-    const oldRibs = { ...byWheel(() => none), rr: { ...none, outer: curve } };
-    expect(forecastOf({ oldRibs } as unknown as Outlook)).toEqual({
-      km: [0, 5_000],
+      course: 'fitOnly',
+      replaced: [],
       ribs: {
         rr: {
           outer: [
@@ -98,13 +183,38 @@ describe('forecastOf', () => {
         },
       },
     });
-    expect(forecastOf({ oldRibs: null } as unknown as Outlook)).toBeNull();
+  });
+
+  it('is of new tires where they were, after the work', () => {
+    const forecast = forecastOf(outlook, { action: 'align', answer: 'yes', replace: ['lf'] })!;
+    expect(forecast).toMatchObject({ course: 'align', replaced: ['lf'] });
+    expect(forecast.ribs.lf!.inner![0]![1]).toBe(8);
+    expect(forecast.ribs.rr!.outer![0]![1]).toBe(5.4);
+  });
+
+  it('is none of a tread that was not read', () => {
+    expect(
+      forecastOf(
+        {
+          ribsAfter: { fitOnly: { worn: null, fresh: byWheel(() => none) } },
+        } as unknown as Outlook,
+        { action: 'fitOnly', answer: 'yes', replace: [] },
+      ),
+    ).toBeNull();
   });
 });
 
 describe('forecastsHeld', () => {
   const car = (foretold: number, found: number, isWithin = true): ForetoldRib[] =>
-    WHEEL_ORDER.map((wheel) => ({ wheel, rib: 'inner', km: 9_000, foretold, found, isWithin }));
+    WHEEL_ORDER.map((wheel) => ({
+      wheel,
+      rib: 'inner',
+      kind: 'ranOn',
+      km: 9_000,
+      foretold,
+      found,
+      isWithin,
+    }));
 
   it('weighs cars by what was foretold of them', () => {
     const held = forecastsHeld([car(1, 1.2), car(3, 3), []]);

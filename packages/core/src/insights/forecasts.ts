@@ -1,11 +1,13 @@
 import type { Forecast, VisitDraft } from '@keen/contract';
-import type { Rib, Wheel } from '@keen/contract/words';
+import type { ForetoldKind, Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { READING_SD_MM, readingVariance, ROUNDING_MM } from '../engine/case/treadFacts.ts';
 import { WHEEL_ORDER } from '../engine/case/wheels.ts';
 import type { Outlook } from '../engine/outlook/outlook.ts';
-import { runBetween, tireLives } from '../visit/tireLives.ts';
-import type { CarVisit } from '../visit/tireLives.ts';
+import { placesBefore, runBetween, tireLives } from '../visit/tireLives.ts';
+import type { CarVisit, TireLife } from '../visit/tireLives.ts';
+import { tiresReplaced, workDone } from '../visit/workDone.ts';
+import type { Decided } from '../visit/workDone.ts';
 import { tValue } from './interval.ts';
 import type { Mean } from './interval.ts';
 
@@ -13,6 +15,7 @@ import type { Mean } from './interval.ts';
 export interface ForetoldRib {
   wheel: Wheel;
   rib: Rib;
+  kind: ForetoldKind;
   /** Run since. */
   km: number;
   /** Lost since: what was foretold, and what was read. */
@@ -37,21 +40,32 @@ export interface ForecastsHeld {
 export const LEAST_FORECASTS = 20;
 /** Over less than this a forecast is not put to the test, km. */
 const LEAST_KM = 2_000;
+/** The distance of new tires is that since they were fitted, give or take this, km. */
+const DISTANCE_KM = 1_000;
 /** Of a normal, from its middle to the end of its 80 %. */
 const HALF_OF_80 = 1.2816;
 
-/** What is kept of an outlook to be held against later readings; null where no rib was read. */
-export function forecastOf({ oldRibs }: Outlook): Forecast | null {
-  if (!oldRibs) return null;
+/** What a decision leaves on the car. */
+type Decision = NonNullable<Decided['decision']>;
+
+/**
+ * What is saved of an outlook to be held against later readings: of the tires that the decision leaves on the
+ * car, after the work that was agreed.
+ * @returns null where no rib was read and no tire is new
+ */
+export function forecastOf({ ribsAfter }: Outlook, decision: Decision): Forecast | null {
+  const course = decision.answer === 'yes' ? decision.action : 'fitOnly';
+  const replaced = tiresReplaced({ decision });
+  const { worn, fresh } = ribsAfter[course];
   const round = (mm: number) => Number(mm.toFixed(2));
-  const curves = WHEEL_ORDER.flatMap((wheel) => RIBS.map((rib) => oldRibs[wheel][rib]));
-  const km = curves.find((curve) => curve !== null)?.km;
-  if (!km) return null;
   const ribs: Forecast['ribs'] = {};
+  let km: readonly number[] | null = null;
   for (const wheel of WHEEL_ORDER) {
+    const curves = replaced.includes(wheel) ? fresh : worn;
     for (const rib of RIBS) {
-      const curve = oldRibs[wheel][rib];
+      const curve = curves?.[wheel][rib];
       if (!curve) continue;
+      km ??= curve.km;
       (ribs[wheel] ??= {})[rib] = curve.mm.map(({ low, median, high }) => [
         round(low),
         round(median),
@@ -59,32 +73,52 @@ export function forecastOf({ oldRibs }: Outlook): Forecast | null {
       ]);
     }
   }
-  return { km: [...km], ribs };
+  return km && { km: [...km], ribs, course, replaced };
+}
+
+/** Whether a visit's work is what its forecast was made for. */
+export function isAsForetold({ course = 'fitOnly' }: Forecast, visit: Decided): boolean {
+  // Measuring first foretells both: set where something was out, left where nothing was.
+  if (course === 'checkAlignment') return true;
+  const agreed: Decided = { draft: {}, decision: { action: course, answer: 'yes', replace: [] } };
+  return workDone(visit) === workDone(agreed);
 }
 
 /**
- * Holds a forecast against the readings of a later visit. Only tires that are still on the car count, and
- * rotations that lie between are followed no further: a tire that changed its place ran on otherwise.
- * @param then - the visit of the forecast
- * @param now - the later one; nothing was done to the car between
+ * Holds a forecast against the readings of a later visit. Only tires that are still where they were count:
+ * a tire that changed its place ran on otherwise.
+ * @param then - the visit of the forecast, with the tires replaced at it
+ * @param now - the next one
+ * @param isPutRight - whether work was done at the visit of the forecast
  * @returns nothing where too little was run, or more than was foretold
  */
-export function foretoldRibs(forecast: Forecast, then: CarVisit, now: CarVisit): ForetoldRib[] {
+export function foretoldRibs(
+  forecast: Forecast,
+  then: CarVisit,
+  now: CarVisit,
+  isPutRight = false,
+): ForetoldRib[] {
   const km = runBetween(then, now);
   if (km === null || km < LEAST_KM || km > forecast.km.at(-1)!) return [];
   const lives = tireLives([then, now]);
   return WHEEL_ORDER.flatMap((wheel) => {
+    const isFresh = forecast.replaced?.includes(wheel) ?? false;
     const life = lives.find(
       ({ points }) => points.at(-1)!.visitId === now.id && points.at(-1)!.wheel === wheel,
     );
-    const [from, to] = life?.points ?? [];
-    if (!from || !to || from.wheel !== wheel || isPassed(now.draft, wheel)) return [];
+    const to = life?.points.at(-1);
+    if (!life || !to || isPassed(now.draft, wheel)) return [];
+    const isSame = isFresh
+      ? isFitted(life, then, now, km)
+      : life.points.length > 1 && life.points[0]!.wheel === wheel;
+    if (!isSame) return [];
     const sd = Math.sqrt(
       readingVariance({
         sdMm: now.draft.readingSpread ?? READING_SD_MM,
         roundingMm: ROUNDING_MM[to.readIn],
       }),
     );
+    const kind = isFresh ? 'fresh' : isPutRight ? 'putRight' : 'ranOn';
     return RIBS.flatMap((rib): ForetoldRib[] => {
       const curve = forecast.ribs[wheel]?.[rib];
       const read = to.ribs[rib];
@@ -96,20 +130,35 @@ export function foretoldRibs(forecast: Forecast, then: CarVisit, now: CarVisit):
           km,
         ),
       ) as [number, number, number];
+      // Nobody drives on to where the forecast has no rubber left, but for those who wear less.
+      if (median <= 0) return [];
       const start = curve[0]![1];
+      // New tires are of the depth that they were entered with, whatever was thought of before.
+      const began = isFresh ? (life.newDepthMm ?? start) : start;
+      const found = began - read;
       const beyond = (end: number) => Math.hypot(end - median, HALF_OF_80 * sd);
+      const left = start - found;
       return [
         {
           wheel,
           rib,
+          kind,
           km,
           foretold: start - median,
-          found: start - read,
-          isWithin: read >= median - beyond(low) && read <= median + beyond(high),
+          found,
+          isWithin: left >= median - beyond(low) && left <= median + beyond(high),
         },
       ];
     });
   });
+}
+
+/** Whether a tire read now is the one that was fitted then, where it was fitted. */
+function isFitted(life: TireLife, then: CarVisit, now: CarVisit, km: number): boolean {
+  const [point] = life.points;
+  if (life.points.length !== 1 || !point) return false;
+  if (placesBefore(then, now)[point.wheel] !== point.wheel) return false;
+  return point.km === null || Math.abs(point.km - km) <= DISTANCE_KM;
 }
 
 /** A tire that is worn down altogether loses nothing more, whatever was foretold. */

@@ -204,7 +204,7 @@ function sameWheels(): Record<Wheel, Wheel> {
 }
 
 /** Where the tire of each wheel stood at the visit before, by the rotations that lie between. */
-function placesBefore(before: CarVisit, now: CarVisit): Record<Wheel, Wheel> {
+export function placesBefore(before: CarVisit, now: CarVisit): Record<Wheel, Wheel> {
   const places = sameWheels();
   const run = (visit: CarVisit) =>
     Math.max(0, ...WHEEL_ORDER.map((wheel) => visit.draft.tires?.[wheel]?.distance ?? 0));

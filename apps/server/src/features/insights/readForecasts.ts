@@ -1,5 +1,6 @@
 import type { ForecastsHeld, InsightQuery } from '@keen/contract';
-import { forecastsHeld, foretoldRibs, workDone } from '@keen/core';
+import { FORETOLD_KINDS } from '@keen/contract';
+import { forecastsHeld, foretoldRibs, isAsForetold, tiresReplaced, workDone } from '@keen/core';
 import { and, asc, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { decisions, vehicles, visits } from '../../db/schema/index.ts';
@@ -9,8 +10,8 @@ import { isLast, within } from './lastDecisions.ts';
 const MOST_FORECASTS = 2_000;
 
 /**
- * How the depths that were foretold held: of decisions after which nothing was done to the car, so that its
- * tires ran on as they were, against the next visit at which they were read.
+ * How the depths that were foretold held, against the next visit at which they were read: of decisions after
+ * which the work was done that the forecast was made for, or none.
  */
 export async function readForecasts(
   tx: Handle,
@@ -35,33 +36,45 @@ export async function readForecasts(
     .where(and(within(shopId, query), isNotNull(decisions.forecast), isLast(tx, shopId)))
     .orderBy(desc(decisions.createdAt))
     .limit(MOST_FORECASTS + 1);
-  const ranOn = rows
-    .slice(0, MOST_FORECASTS)
-    .filter((row) => workDone({ draft: row.draft, decision: row }) === null);
-  const next = await nextVisits(tx, shopId, ranOn);
-  const cars = ranOn.flatMap((row) => {
+  const foretold = rows.slice(0, MOST_FORECASTS).flatMap(({ forecast, ...row }) => {
+    const visit = { draft: row.draft, decision: row };
+    return forecast && isAsForetold(forecast, visit)
+      ? [{ ...row, forecast, visit, isPutRight: workDone(visit) !== null }]
+      : [];
+  });
+  const next = await nextVisits(tx, shopId, foretold);
+  const cars = foretold.flatMap((row) => {
     const now = next.get(row.id);
     if (!now) return [];
-    const replaced = row.answer === 'yes' ? row.replace : [];
-    const then = { id: row.id, arrivedAt: row.arrivedAt.toISOString(), draft: row.draft, replaced };
+    const then = {
+      id: row.id,
+      arrivedAt: row.arrivedAt.toISOString(),
+      draft: row.draft,
+      replaced: tiresReplaced(row.visit),
+    };
     const later = {
       id: now.id,
       arrivedAt: now.arrivedAt.toISOString(),
       draft: now.draft,
       replaced: [],
     };
-    const ribs = foretoldRibs(row.forecast!, then, later);
+    const ribs = foretoldRibs(row.forecast, then, later, row.isPutRight);
     return ribs.length > 0 ? [{ row, now, ribs }] : [];
   });
   return {
     ...forecastsHeld(cars.map(({ ribs }) => ribs)),
     isCut: rows.length > MOST_FORECASTS,
+    kinds: FORETOLD_KINDS.map((kind) => ({
+      kind,
+      ...forecastsHeld(cars.map(({ ribs }) => ribs.filter((rib) => rib.kind === kind))),
+    })),
     points: cars.map(({ row, now, ribs }) => {
       const worst = ribs.reduce((most, one) => (one.foretold > most.foretold ? one : most));
       return {
         visitId: now.id,
         number: now.number,
         plate: row.plate,
+        kind: worst.kind,
         km: Math.round(worst.km),
         foretold: worst.foretold,
         found: worst.found,

@@ -45,7 +45,7 @@ export async function decide(
         visitId: id,
         advised,
         diagnosis,
-        forecast: forecastOf(outlook),
+        forecast: forecastOf(outlook, order),
         entrySeq: detail.visit.seq,
         personId: actor.personId,
       })

@@ -7,7 +7,7 @@ interface ForecastChartProps {
   depth: (mm: number) => number;
 }
 
-/** Each car's worst rib, what it lost against what was foretold. */
+/** Each car's worst rib, what it lost against the forecast. */
 export function ForecastChart({ points, depth }: ForecastChartProps) {
   const shown = points.map(({ foretold, found }) => ({
     said: Math.max(0, depth(foretold)),
@@ -18,9 +18,9 @@ export function ForecastChart({ points, depth }: ForecastChartProps) {
     <AgainstChart
       points={shown}
       ticks={depthTicks(Math.max(1, ...shown.flatMap(({ said, found }) => [said, found])))}
-      saidLabel="foretold"
+      saidLabel="forecast"
       foundLabel="read"
-      label={`${points.length} cars, what they lost against what was foretold`}
+      label={`${points.length} cars, what they lost against the forecast`}
     />
   );
 }

@@ -1,4 +1,10 @@
-import type { ForecastsHeld as Held, InsightQuery, Session, Units } from '@keen/contract';
+import type {
+  ForecastsHeld as Held,
+  ForetoldKind,
+  InsightQuery,
+  Session,
+  Units,
+} from '@keen/contract';
 import { depthFromMm, LEAST_FORECASTS } from '@keen/core';
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
@@ -18,7 +24,13 @@ const ForecastChart = lazy(async () => ({
   default: (await import('./ForecastChart.tsx')).ForecastChart,
 }));
 
-/** Whether tires went on to wear as was foretold. */
+const KIND_WORDS: Record<ForetoldKind, string> = {
+  ranOn: 'Ran on as they were',
+  putRight: 'On cars put right',
+  fresh: 'New tires',
+};
+
+/** Whether tires went on to wear as was forecast. */
 export function ForecastsHeld({ session, query }: { session: Session; query: InsightQuery }) {
   const answer = useForecastsQuery(query);
   return (
@@ -37,12 +49,13 @@ function HeldForecasts({ data, units }: { data: Held; units: Units }) {
       <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
         {underIt(data)}
       </Typography>
+      {data.cars > 0 && <KindTable kinds={data.kinds} />}
       {data.points.length > 0 && (
         <Box sx={{ mt: 1.5, maxWidth: 620 }}>
           <ChartOrTable
             heading={
               <Typography variant="h3" color="textSecondary">
-                Lost at each car’s worst rib, {DEPTH_UNIT_WORDS[units.depth]}: read against foretold
+                Lost at each car’s worst rib, {DEPTH_UNIT_WORDS[units.depth]}: read against forecast
               </Typography>
             }
             chart={
@@ -59,16 +72,51 @@ function HeldForecasts({ data, units }: { data: Held; units: Units }) {
   );
 }
 
+/** The same for tires that ran on, on cars put right, and new. */
+function KindTable({ kinds }: { kinds: Held['kinds'] }) {
+  return (
+    <Box component="table" aria-label="Forecasts by kind" sx={{ ...FIGURES, maxWidth: 620, mt: 1 }}>
+      <thead>
+        <tr>
+          <th scope="col">Tires</th>
+          <th scope="col">Cars</th>
+          <th scope="col">Lost of the forecast</th>
+          <th scope="col">Within the 80 % span</th>
+        </tr>
+      </thead>
+      <tbody>
+        {kinds.map(({ kind, cars, isTooFew, lost, within }) => (
+          <tr key={kind}>
+            <th scope="row">{KIND_WORDS[kind]}</th>
+            <td>{cars}</td>
+            {isTooFew || !lost?.interval || !within ? (
+              <td colSpan={2}>too few to tell</td>
+            ) : (
+              <>
+                <td>
+                  {percent(lost.mean)} ({percent(lost.interval.low)} to{' '}
+                  {percent(lost.interval.high)})
+                </td>
+                <td>{percent(within.part)}</td>
+              </>
+            )}
+          </tr>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
 function PointTable({ points, units }: { points: Held['points']; units: Units }) {
   return (
     <Box sx={{ maxHeight: 400, overflowY: 'auto' }}>
-      <Box component="table" aria-label="Foretold and read" sx={FIGURES}>
+      <Box component="table" aria-label="Forecast and read" sx={FIGURES}>
         <thead>
           <tr>
             <th scope="col">Car</th>
             <th scope="col">Read at</th>
             <th scope="col">After, {units.distance}</th>
-            <th scope="col">Foretold</th>
+            <th scope="col">Forecast</th>
             <th scope="col">Read</th>
           </tr>
         </thead>
@@ -93,23 +141,23 @@ function PointTable({ points, units }: { points: Held['points']; units: Units })
 }
 
 function headline({ isTooFew, lost }: Held): string {
-  if (isTooFew || !lost?.interval) return 'Did tires wear as foretold? Too few came back to tell.';
+  if (isTooFew || !lost?.interval) return 'Did tires wear as forecast? Too few came back to tell.';
   const { low, high } = lost.interval;
-  if (low > 1) return `Tires wear ${percent(lost.mean - 1)} faster here than was foretold.`;
-  if (high < 1) return `Tires wear ${percent(1 - lost.mean)} slower here than was foretold.`;
-  return 'Tires went on to wear as was foretold.';
+  if (low > 1) return `Tires wear ${percent(lost.mean - 1)} faster here than forecast.`;
+  if (high < 1) return `Tires wear ${percent(1 - lost.mean)} slower here than forecast.`;
+  return 'Tires wore as forecast.';
 }
 
 function underIt({ cars, ribs, isTooFew, isCut, lost, within }: Held): string {
   const rule =
-    'Counted are cars to which nothing was done, by the next reading of the same tires in the same places.';
+    'Each forecast is for the tires and the work that were agreed, and is held against the next reading of the same tires in the same places.';
   if (cars === 0 || !lost || !within) return rule;
   const seen = `${cars} ${cars === 1 ? 'car has' : 'cars have'} been read again, at ${ribs} ribs.`;
   if (isTooFew || !lost.interval) {
     return `${seen} From ${LEAST_FORECASTS} cars on this says something. ${rule}`;
   }
   const { low, high } = lost.interval;
-  const part = `They lost ${percent(lost.mean)} of what was foretold (${percent(low)} to ${percent(high)}), so a tire lasts ${lifeWords(lost.mean)}.`;
+  const part = `They lost ${percent(lost.mean)} of what was forecast (${percent(low)} to ${percent(high)}), so a tire lasts ${lifeWords(lost.mean)}.`;
   const span = `${percent(within.part)} of the readings lay within the span that should hold 80 % (${percent(within.low)} to ${percent(within.high)}).`;
   return `${seen} ${part} ${span} ${rule}${isCut ? ' Only the latest 2 000 decisions are looked through.' : ''}`;
 }
@@ -117,17 +165,18 @@ function underIt({ cars, ribs, isTooFew, isCut, lost, within }: Held): string {
 /** A life against the one foretold, by how much faster rubber goes. */
 function lifeWords(lost: number): string {
   const life = Math.round(100 / lost) - 100;
-  if (life === 0) return 'as long as foretold';
-  return `${Math.abs(life)} % ${life > 0 ? 'longer' : 'shorter'} than foretold`;
+  if (life === 0) return 'as long as forecast';
+  return `${Math.abs(life)} % ${life > 0 ? 'longer' : 'shorter'} than forecast`;
 }
 
 function pointsAsCsv({ points }: Held): string {
   return Papa.unparse(
-    points.map(({ plate, number, km, foretold, found }) => ({
+    points.map(({ plate, number, kind, km, foretold, found }) => ({
       plate,
       'read at visit': number,
       'after km': km,
-      'foretold, mm lost': foretold.toFixed(2),
+      tires: KIND_WORDS[kind],
+      'forecast, mm lost': foretold.toFixed(2),
       'read, mm lost': found.toFixed(2),
     })),
     { escapeFormulae: true },

@@ -54,6 +54,7 @@ const NO_FORECASTS: Forecasts = {
   isCut: false,
   lost: null,
   within: null,
+  kinds: [],
   points: [],
 };
 /** Cars of which six chances were said, two of them high, which came true at `rate`. */
@@ -394,8 +395,27 @@ describe('whether tires wore as foretold', () => {
     isCut: false,
     lost: { mean, interval: { low: mean - 0.04, high: mean + 0.04 } },
     within: { part: 0.78, low: 0.72, high: 0.84 },
+    kinds: [
+      {
+        kind: 'fresh',
+        cars: 24,
+        ribs: 96,
+        isTooFew: false,
+        lost: { mean: 0.97, interval: { low: 0.9, high: 1.04 } },
+        within: { part: 0.81, low: 0.7, high: 0.9 },
+      },
+      { kind: 'putRight', cars: 3, ribs: 36, isTooFew: true, lost: null, within: null },
+    ],
     points: [
-      { visitId: GONE, number: 52, plate: 'TEST 52', km: 8_000, foretold: 1.6, found: 1.75 },
+      {
+        visitId: GONE,
+        number: 52,
+        plate: 'TEST 52',
+        kind: 'ranOn',
+        km: 8_000,
+        foretold: 1.6,
+        found: 1.75,
+      },
     ],
   });
   const showHeld = (data: Forecasts) => showWith({ 'GET /api/insights/forecasts': data });
@@ -404,14 +424,21 @@ describe('whether tires wore as foretold', () => {
     showHeld(held(1.25));
     expect(
       await screen.findByRole('heading', {
-        name: 'Tires wear 25 % faster here than was foretold.',
+        name: 'Tires wear 25 % faster here than forecast.',
       }),
     ).toBeVisible();
-    expect(screen.getByText(/so a tire lasts 20 % shorter than foretold\./)).toBeVisible();
+    expect(screen.getByText(/so a tire lasts 20 % shorter than forecast\./)).toBeVisible();
     expect(screen.getByText(/78 % of the readings lay within the span/)).toBeVisible();
     const section = within(screen.getByRole('region', { name: /Tires wear/ }));
+    const kinds = within(section.getByRole('table', { name: 'Forecasts by kind' }));
+    expect(kinds.getByRole('row', { name: /^New tires/ })).toHaveTextContent(
+      'New tires2497 % (90 % to 104 %)81 %',
+    );
+    expect(kinds.getByRole('row', { name: /^On cars put right/ })).toHaveTextContent(
+      '3too few to tell',
+    );
     fireEvent.click(section.getByRole('button', { name: 'As a table' }));
-    const rows = within(screen.getByRole('table', { name: 'Foretold and read' }));
+    const rows = within(screen.getByRole('table', { name: 'Forecast and read' }));
     expect(rows.getByRole('row', { name: /^TEST 52/ })).toHaveTextContent(
       'TEST 52visit 528 0001.61.8',
     );
@@ -419,14 +446,12 @@ describe('whether tires wore as foretold', () => {
 
   it('is granted where the forecast held, and not claimed from a few cars', async () => {
     const { unmount } = showHeld(held(1.01));
-    expect(
-      await screen.findByRole('heading', { name: 'Tires went on to wear as was foretold.' }),
-    ).toBeVisible();
+    expect(await screen.findByRole('heading', { name: 'Tires wore as forecast.' })).toBeVisible();
     unmount();
     showHeld(held(1.25, 9));
     expect(
       await screen.findByRole('heading', {
-        name: 'Did tires wear as foretold? Too few came back to tell.',
+        name: 'Did tires wear as forecast? Too few came back to tell.',
       }),
     ).toBeVisible();
     expect(screen.getByText(/From 20 cars on this says something/)).toBeVisible();

@@ -1,4 +1,4 @@
-import type { CaseFile } from '@keen/contract';
+import type { Action, CaseFile } from '@keen/contract';
 import { ACTIONS } from '@keen/contract/words';
 import { quantile } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
@@ -94,8 +94,29 @@ describe('stateAfter', () => {
   });
 });
 
+/** Depth after a way by steps of 10 km, mm: the rate at half depth, with its slope over the depth. */
+function stepped(mm: number, newMm: number, rate: number, slope: number, thousandKm: number) {
+  let left = mm;
+  const step = 0.01;
+  for (let x = 0; x < thousandKm - step / 2; x += step) {
+    left -= step * rate * (1 + slope * (left / newMm - 0.5));
+  }
+  return left;
+}
+
+/** The rate at half depth that loses so much of a new tire in 10,000 km, by halving. */
+function rateFor(lostMm: number, newMm: number, slope: number): number {
+  let [low, high] = [0, 5];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (newMm - stepped(newMm, newMm, middle, slope, 10) < lostMm) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
 describe('the outlook', () => {
-  it('of a car that is known is the straight line of constant wear, but for what new tires bring', () => {
+  it('of a car that is known is its wear by hand, but for what new tires bring', () => {
     const many = createOutlook(
       resolved,
       Array.from({ length: 2000 }, () => car()),
@@ -190,6 +211,35 @@ describe('the outlook', () => {
       for (const rib of Object.values(tire)) {
         rib?.mm.slice(1).forEach((at, i) => expect(at.median).toBeLessThan(rib.mm[i]!.median));
       }
+    }
+  });
+
+  it('runs each rib ahead after each course, worn or new', () => {
+    const { ribsAfter, oldRibs, newDepthMm, courses, limitMm } = createOutlook(resolved, [toeOut]);
+    const after = (course: Action, kind: 'worn' | 'fresh') => {
+      const { km, mm } = ribsAfter[course][kind]!.lf.inner!;
+      return (mm[0]!.median - mm[1]!.median) / km[1]!;
+    };
+    // As it is, the worn ribs go on as they do.
+    expect(ribsAfter.fitOnly.worn!.lf.inner!.mm[1]).toEqual(oldRibs!.lf.inner!.mm[2]);
+    expect(ribsAfter.fitOnly.fresh.lf.inner!.mm[0]!.median).toBe(newDepthMm);
+    // Toe that is set right no longer eats the inner edge, of old tires and new.
+    for (const kind of ['worn', 'fresh'] as const) {
+      expect(after('align', kind)).toBeLessThan(0.8 * after('fitOnly', kind));
+    }
+    // Where the first rib of a new set comes to the limit, its life is over: by small steps of the rate as it is.
+    const slope = DEPTH_RATE + toeOut.state[STATE.depthRate]!;
+    for (const { course: of, lifeKm } of courses) {
+      const { mm } = ribsAfter[of].fresh.lf.inner!;
+      const rate = rateFor(newDepthMm - mm[1]!.median, newDepthMm, slope);
+      expect(stepped(newDepthMm, newDepthMm, rate, slope, 20)).toBeCloseTo(mm[2]!.median, 3);
+      const ends = Object.values(ribsAfter[of].fresh).flatMap((tire) =>
+        Object.values(tire).map((rib) => {
+          const own = rateFor(newDepthMm - rib!.mm[1]!.median, newDepthMm, slope);
+          return stepped(newDepthMm, newDepthMm, own, slope, lifeKm.median / 1000);
+        }),
+      );
+      expect(Math.min(...ends)).toBeCloseTo(limitMm, 1);
     }
   });
 

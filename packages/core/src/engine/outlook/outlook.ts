@@ -74,6 +74,9 @@ export interface CheckAnswers {
   chances: (readonly number[])[];
 }
 
+/** Depth of each rib against distance; null for a rib that was not read. */
+export type RibCurves = Record<Wheel, Record<Rib, DepthCurve | null>>;
+
 /** The wear model run ahead from what the tread says. */
 export interface Forecast {
   limitMm: number;
@@ -83,7 +86,9 @@ export interface Forecast {
   oldKm: Span | null;
   curves: { oldAsIs: DepthCurve | null; newAsIs: DepthCurve; newPutRight: DepthCurve };
   /** Each rib of the tires on the car, as the car is; null for a rib that was not read. */
-  oldRibs: Record<Wheel, Record<Rib, DepthCurve | null>> | null;
+  oldRibs: RibCurves | null;
+  /** Each rib after each course of work, on a line that does not end at 0. */
+  ribsAfter: Record<Action, { worn: RibCurves | null; fresh: RibCurves }>;
   /** For each possible car, whether an angle is out and whether a joint is loose. */
   cars: { isOut: boolean; isLoose: boolean }[];
 }
@@ -103,11 +108,14 @@ const KM_PER_THOUSAND_KM = 1000;
 const CURVE_POINTS = 24;
 /** How far ahead each rib by itself is foretold, km. */
 const RIB_CURVE_KM = [0, 5_000, 10_000, 20_000] as const;
+const RIB_AFTER_KM = [0, 10_000, 20_000, 40_000] as const;
 const RIB_COUNT = 12;
 /** A tire that is new at its limit still has so much to wear, mm. */
 const LEAST_SPARE_MM = 0.1;
 /** Rubber wears at least so much, mm in 1000 km; keeps a division from running away. */
 const LEAST_RATE = 1e-4;
+/** A rate that changes less with depth is taken as constant: the closed form divides by it. */
+const LEAST_SLOPE = 1e-6;
 /** No rib wears at less than this part of what the model says. */
 const LEAST_FACTOR = 0.3;
 
@@ -115,8 +123,8 @@ const LEAST_FACTOR = 0.3;
  * Runs the wear model ahead: what new tires like these would live after each course of work, and what
  * the old ones still run as the car is.
  *
- * Wear is constant in distance for a car that stays as it is, so a rib's life is its depth above the
- * limit over its rate. A new tire brings a factor of its own and one for each rib that nobody can know;
+ * A car that stays as it is wears a rib at a rate that falls with what is left of it, so a rib's life is its
+ * depth above the limit over the rate half way there. A new tire brings a factor of its own and one for each rib that nobody can know;
  * those of an old tire are learned from its readings. The spread over the possible cars and those
  * factors is the interval.
  * @param cars - draws from the posterior of the case
@@ -146,7 +154,13 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
   const courses = ACTIONS.map((course) =>
     courseOutlook(course, ratesAfter.get(course)!, spare, cars),
   );
-  const constant = (depths: Float64Array) => cars.map(() => depths);
+  const fresh = (rated: readonly Float64Array[]): Wearing[] =>
+    rated.map((rates, i) => ({
+      depths: newDepths,
+      rates,
+      slope: depthSlope(cars[i]!.state),
+      leftParts,
+    }));
   const asIs = ratesAfter.get('fitOnly')!;
   const putRight = cars.map((car, i) =>
     ratesOfNew(statePutRight(car, resolved), paths, newFactors[i]!, leftParts),
@@ -162,17 +176,18 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
     courses,
     oldKm: old && span(Float64Array.from(old, (tire) => tire.km)),
     curves: {
-      oldAsIs:
-        old &&
-        depthCurve(
-          old.map(({ depths }) => depths),
-          old.map((tire) => tire.rates),
-          furthest,
-        ),
-      newAsIs: depthCurve(constant(newDepths), asIs, furthest),
-      newPutRight: depthCurve(constant(newDepths), putRight, furthest),
+      oldAsIs: old && depthCurve(old, newDepths, furthest),
+      newAsIs: depthCurve(fresh(asIs), newDepths, furthest),
+      newPutRight: depthCurve(fresh(putRight), newDepths, furthest),
     },
-    oldRibs: old && ribCurves(old),
+    oldRibs: old && ribCurves(old, newDepths, RIB_CURVE_KM, 0),
+    ribsAfter: byCourse((course) => {
+      const after = cars.map((car) => ({ ...car, state: stateAfter(course, car, resolved) }));
+      const worn = oldTires(resolved, after, paths);
+      const ahead = (tires: readonly Wearing[]) =>
+        ribCurves(tires, newDepths, RIB_AFTER_KM, Number.NEGATIVE_INFINITY);
+      return { worn: worn && ahead(worn), fresh: ahead(fresh(ratesAfter.get(course)!)) };
+    }),
     cars: cars.map((car) => ({
       isOut: isAlignmentOut(car),
       isLoose: isLoose(car, 0) || isLoose(car, 1),
@@ -213,7 +228,7 @@ function ratesOfNew(
 ): Float64Array {
   const all = rates(state, paths);
   for (let at = 0; at < RIB_COUNT; at++) {
-    all[at]! *= factors[at]! * depthFactor(state, leftParts[at]!);
+    all[at]! *= factors[at]! * depthFactor(depthSlope(state), leftParts[at]!);
   }
   return all;
 }
@@ -234,9 +249,41 @@ function drawFactors(state: Float64Array, random: Random): Float64Array {
   return factors;
 }
 
+/** How much faster tread wears when it is new than at its end, as a part of the rate at half its depth. */
+function depthSlope(state: Float64Array): number {
+  return DEPTH_RATE + state[STATE.depthRate]!;
+}
+
 /** How much faster tread wears with that part of its depth left than at half of it. */
-function depthFactor(state: Float64Array, leftPart: number): number {
-  return Math.max(LEAST_FACTOR, 1 + (DEPTH_RATE + state[STATE.depthRate]!) * (leftPart - 0.5));
+function depthFactor(slope: number, leftPart: number): number {
+  return Math.max(LEAST_FACTOR, 1 + slope * (leftPart - 0.5));
+}
+
+/** Twelve ribs that wear on, as one possible car has it. */
+interface Wearing {
+  /** Depths now, mm. */
+  depths: Float64Array;
+  /** mm in 1000 km, with that part of the new depth left that {@link leftParts} says. */
+  rates: Float64Array;
+  leftParts: ArrayLike<number>;
+  slope: number;
+}
+
+/**
+ * Depth of a rib after some way: the solution of dm/dx = -rate (1 + slope (m / new - 1/2)), where the rate is
+ * that at half depth. It goes on below 0.
+ */
+function depthAfter(
+  { depths, rates, leftParts, slope }: Wearing,
+  rib: number,
+  newMm: number,
+  thousandKm: number,
+): number {
+  const start = depths[rib]!;
+  const rate = rates[rib]! / depthFactor(slope, leftParts[rib]!);
+  if (Math.abs(slope) < LEAST_SLOPE) return start - rate * thousandKm;
+  const base = (1 - slope / 2) / slope;
+  return newMm * ((start / newMm + base) * exp((-slope * rate * thousandKm) / newMm) - base);
 }
 
 function courseOutlook(
@@ -306,7 +353,9 @@ function oldTires(
   const began = WHEEL_ORDER.flatMap((wheel) =>
     RIBS.map((rib) => resolved.tires[wheel].stretch.fromMm[rib]),
   );
-  return cars.map(({ state, factors, lossMm }) => {
+  return cars.map(({ state, factors, lossMm }): Wearing & { km: number } => {
+    const slope = depthSlope(state);
+    const leftParts = new Float64Array(RIB_COUNT).fill(0.5);
     const ribRates = rates(state, ahead);
     const depths = Float64Array.from(read, (seen, at) =>
       seen === null ? Number.POSITIVE_INFINITY : Math.max(0, began[at]! - lossMm[at]!),
@@ -316,55 +365,63 @@ function oldTires(
       if (seen === null) return rate;
       const depth = depths[at]!;
       const left = (depth + Math.min(depth, resolved.limitsMm.legal)) / 2;
-      return Math.max(LEAST_RATE, rate * depthFactor(state, left / newDepths[at]!));
+      leftParts[at] = left / newDepths[at]!;
+      return Math.max(LEAST_RATE, rate * depthFactor(slope, leftParts[at]));
     });
     const km = depths.map((mm, at) =>
       Number.isFinite(mm)
         ? (KM_PER_THOUSAND_KM * Math.max(0, mm - resolved.limitsMm.legal)) / future[at]!
         : FURTHEST_KM,
     );
-    return { depths, rates: future, km: Math.min(FURTHEST_KM, ...km) };
+    return { depths, rates: future, leftParts, slope, km: Math.min(FURTHEST_KM, ...km) };
   });
 }
 
 /** Depth of the lowest rib at even steps of distance, as quantiles over the possible cars. */
 function depthCurve(
-  depths: readonly Float64Array[],
-  rated: readonly Float64Array[],
+  tires: readonly Wearing[],
+  newDepths: Float64Array,
   furthestKm: number,
 ): DepthCurve {
   const km = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => (i * furthestKm) / CURVE_POINTS);
-  const lowest = new Float64Array(rated.length);
+  const lowest = new Float64Array(tires.length);
   return {
     km,
     mm: km.map((at) => {
-      for (let car = 0; car < rated.length; car++) {
-        const ribs = rated[car]!;
-        const start = depths[car]!;
+      tires.forEach((tire, car) => {
         let least = Number.POSITIVE_INFINITY;
         for (let rib = 0; rib < RIB_COUNT; rib++) {
-          const left = start[rib]! - (ribs[rib]! * at) / KM_PER_THOUSAND_KM;
+          if (!Number.isFinite(tire.depths[rib])) continue;
+          const left = depthAfter(tire, rib, newDepths[rib]!, at / KM_PER_THOUSAND_KM);
           if (left < least) least = left;
         }
         lowest[car] = Math.max(0, least);
-      }
+      });
       return span(lowest);
     }),
   };
 }
 
-/** Depth of each rib by itself; it goes down in a straight line for each car, so few points will do. */
+function byCourse<T>(of: (course: Action) => T): Record<Action, T> {
+  return Object.fromEntries(ACTIONS.map((course) => [course, of(course)])) as Record<Action, T>;
+}
+
+/** Depth of each rib by itself; it goes down in a line that is nearly straight, so few points will do. */
 function ribCurves(
-  old: readonly { depths: Float64Array; rates: Float64Array }[],
-): Record<Wheel, Record<Rib, DepthCurve | null>> {
-  const values = new Float64Array(old.length);
+  tires: readonly Wearing[],
+  newDepths: Float64Array,
+  atKm: readonly number[],
+  leastMm: number,
+): RibCurves {
+  const values = new Float64Array(tires.length);
   const curveAt = (rib: number): DepthCurve | null => {
-    if (!Number.isFinite(old[0]!.depths[rib])) return null;
+    if (!Number.isFinite(tires[0]!.depths[rib])) return null;
     return {
-      km: [...RIB_CURVE_KM],
-      mm: RIB_CURVE_KM.map((km) => {
-        old.forEach(({ depths, rates: lost }, car) => {
-          values[car] = Math.max(0, depths[rib]! - (lost[rib]! * km) / KM_PER_THOUSAND_KM);
+      km: [...atKm],
+      mm: atKm.map((km) => {
+        tires.forEach((tire, car) => {
+          const left = depthAfter(tire, rib, newDepths[rib]!, km / KM_PER_THOUSAND_KM);
+          values[car] = Math.max(leastMm, left);
         });
         return span(values);
       }),
