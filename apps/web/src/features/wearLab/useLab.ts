@@ -1,8 +1,8 @@
 import { DEFAULT_LIMITS_MM } from '@keen/core';
 import { firstAtLimit, formulaPhysics, putRightCar, wearOn } from '@keen/core/lab';
-import type { LabPlan } from '@keen/core/lab';
+import type { LabCar, LabPlan } from '@keen/core/lab';
 import { usualPhysics } from '@keen/simulator/lab';
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { LabSetup } from './labSetup.ts';
 import { factorsOf } from './otherCars.ts';
 import type { MeanCar } from './otherCars.ts';
@@ -26,8 +26,8 @@ export function useLab(
   { car, newMm, events, world }: LabSetup,
   mean: MeanCar | null,
 ): { asIs: Driven; putRight: Driven } {
-  return useMemo(() => {
-    const drive = (plan: LabPlan): Driven => {
+  const drive = useCallback(
+    (plan: LabPlan): Driven => {
       const physics =
         world === 'own'
           ? formulaPhysics(plan.car.drive, mean?.typical)
@@ -35,11 +35,24 @@ export function useLab(
       const factors = world === 'own' && mean ? factorsOf(mean.factors) : undefined;
       const run = wearOn(plan, physics, factors);
       return { plan, run, end: firstAtLimit(run, DEFAULT_LIMITS_MM.legal) };
-    };
-    const rotations = events.filter(({ kind }) => kind === 'rotate');
-    return {
-      asIs: drive({ car, newMm, km: FURTHEST_KM, events }),
-      putRight: drive({ car: putRightCar(car), newMm, km: FURTHEST_KM, events: rotations }),
-    };
-  }, [car, newMm, events, world, mean]);
+    },
+    [world, mean],
+  );
+  const asIs = useMemo(
+    () => drive({ car, newMm, km: FURTHEST_KM, events }),
+    [drive, car, newMm, events],
+  );
+  // Put right it stays the same while an angle is dragged, and need not be driven again.
+  const right = JSON.stringify(putRightCar(car));
+  const putRight = useMemo(
+    () =>
+      drive({
+        car: JSON.parse(right) as LabCar,
+        newMm,
+        km: FURTHEST_KM,
+        events: events.filter(({ kind }) => kind === 'rotate'),
+      }),
+    [drive, right, newMm, events],
+  );
+  return { asIs, putRight };
 }
