@@ -6,7 +6,7 @@ test.describe('measuring', () => {
     await comeIn(page, 'Tobin');
     await takeIn(page, newPlate());
     await step(page, 'Measure');
-    await page.getByRole('button', { name: 'All the rest is done' }).click();
+    await page.getByRole('button', { name: 'Mark the rest done' }).click();
     await expect(page.getByText('all answered')).toBeVisible();
     await page.getByRole('button', { name: 'Comes back' }).click();
 

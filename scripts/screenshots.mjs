@@ -85,9 +85,9 @@ async function begin(page) {
 async function measure(page) {
   await page.getByRole('button', { name: 'Choose the sheet' }).click();
   await page.getByRole('button', { name: /^Courier van/ }).click();
-  await page.getByRole('button', { name: 'All the rest is done' }).click();
+  await page.getByRole('button', { name: 'Mark the rest done' }).click();
   await page.getByRole('button', { name: 'Comes back' }).click();
-  await page.getByRole('button', { name: 'Fold away' }).click();
+  await page.getByRole('button', { name: 'Hide', exact: true }).click();
   const angles = {
     Camber: ['-0.5', '-0.9', '-0.8', '-0.7'],
     Toe: ['0.06', '0.05', '0.55', '-0.05'],

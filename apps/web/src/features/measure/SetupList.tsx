@@ -40,11 +40,11 @@ export function SetupList() {
         <Box sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
           {open.length > 0 && isOpen && (
             <Button onClick={() => open.forEach(({ point }) => set(point, 'done'))}>
-              All the rest is done
+              Mark the rest done
             </Button>
           )}
           <Button variant="text" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-            {isOpen ? 'Fold away' : 'Show'}
+            {isOpen ? 'Hide' : 'Show'}
           </Button>
         </Box>
       </Box>

@@ -20,7 +20,7 @@ describe('MeasureStep', () => {
     expect(screen.getByRole('group', { name: /Clamps at the rim/ })).toBeVisible();
     expect(screen.getByText(/safety straps on before the car rolls/)).toBeVisible();
     expect(screen.queryByRole('group', { name: /Floor level/ })).toBeNull();
-    await userEvent.click(screen.getByRole('button', { name: 'All the rest is done' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Mark the rest done' }));
     expect(enter).toHaveBeenCalledWith('visit.measure.setup.pressures', 'done');
     expect(enter).toHaveBeenCalledWith('visit.measure.setup.clamps', 'done');
   });

@@ -50,11 +50,11 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
               }))}
               ticks={TICKS}
               saidLabel="how sure you were, %"
-              foundLabel="it was so, %"
+              foundLabel="came true, %"
               label={own.bands
                 .map(
                   ({ said, found, count }) =>
-                    `of ${count} things said with ${Math.round(100 * said)} in 100, ${Math.round(100 * found)} in 100 were so`,
+                    `of ${count} causes given ${Math.round(100 * said)} in 100, ${Math.round(100 * found)} in 100 were there`,
                 )
                 .join('; ')}
             />

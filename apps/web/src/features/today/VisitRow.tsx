@@ -9,7 +9,7 @@ import { ListLink } from '../../shared/ListLink.tsx';
 import { dangerWords } from '../../shared/dangerWords.ts';
 
 const NEXT_WORDS: Record<VisitStep, string> = {
-  arrive: 'Take it in',
+  arrive: 'Take the car in',
   read: 'Read the tread',
   inspect: 'Inspect',
   explain: 'Explain',
