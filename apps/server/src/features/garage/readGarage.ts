@@ -41,7 +41,7 @@ export async function garagePage(
     after === undefined
       ? undefined
       : sql`(${vehicles.lastVisitAt}, ${vehicles.id}) < (
-          (select last.last_visit_at from ${vehicles} as last where last.shop_id = ${shopId} and last.id::text = ${after}),
+          (select last.last_visit_at from ${vehicles} as last where last.shop_id = ${shopId} and last.id = ${after}::uuid),
           ${after}::uuid
         )`;
   const ids = await db

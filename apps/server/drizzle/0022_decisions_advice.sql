@@ -1,0 +1,1 @@
+CREATE INDEX "decisions_advice" ON "decisions" USING btree ("shop_id","visit_id","created_at","person_id","action","advised","answer");
