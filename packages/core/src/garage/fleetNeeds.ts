@@ -1,7 +1,7 @@
 import type { Visit } from '@keen/contract';
 import { log } from '../engine/math/elementary.ts';
 import { normalCdf } from '../engine/math/normal.ts';
-import type { Span } from '../engine/outlook/outlook.ts';
+import type { Span } from '../engine/outlook/depthCurves.ts';
 import { USUAL_KM_A_YEAR } from '../visit/distanceRun.ts';
 
 /** A car whose tires have been looked at, and how far it goes in a year. */

@@ -1,7 +1,8 @@
 import type { Action, Axle, Check, Wheel } from '@keen/contract/words';
 import { ACTIONS } from '@keen/contract/words';
-import { span } from './outlook.ts';
-import type { Bar, CheckAnswers, CourseOutlook, Outlook, Span } from './outlook.ts';
+import { span } from './depthCurves.ts';
+import type { Span } from './depthCurves.ts';
+import type { Bar, CheckAnswers, CourseOutlook, Outlook } from './outlook.ts';
 
 /** What the shop asks, in minor units of its currency. */
 export interface WorkPrices {

@@ -1,17 +1,9 @@
 import type { Action, Axle, Check, Rib, Wheel } from '@keen/contract/words';
 import { ACTIONS, RIBS } from '@keen/contract/words';
-import { byWheel, tiresKey } from '../case/resolveCase.ts';
+import { tiresKey } from '../case/resolveCase.ts';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
-import type { Random } from '../random/random.ts';
-import { exp } from '../math/elementary.ts';
-import { DEPTH_RATE } from '../case/treadFacts.ts';
-import { NOISE } from '../wear/constants.ts';
-import { tirePath } from '../wear/paths.ts';
-import { STATE } from '../wear/state.ts';
-import { tireLoss } from '../wear/tireLoss.ts';
-import type { TirePath } from '../wear/tireLoss.ts';
 import {
   isAlignmentOut,
   isLoose,
@@ -21,13 +13,19 @@ import {
   statePutRight,
 } from './courses.ts';
 import type { PossibleCar } from './courses.ts';
-
-/** A quantity with its 80 % interval. */
-export interface Span {
-  low: number;
-  median: number;
-  high: number;
-}
+import { depthCurve, HIGH, quantileOf, ribCurves, span } from './depthCurves.ts';
+import type { DepthCurve, RibCurves, Span } from './depthCurves.ts';
+import {
+  aheadPaths,
+  depthSlope,
+  drawFactors,
+  FURTHEST_KM,
+  KM_PER_THOUSAND_KM,
+  oldTires,
+  ratesOfNew,
+  RIB_COUNT,
+} from './ribWear.ts';
+import type { Wearing } from './ribWear.ts';
 
 /** What one course of work lets a new set live. */
 export interface CourseOutlook {
@@ -42,13 +40,6 @@ export interface CourseOutlook {
   comesBack: number;
   /** For each possible car, pairs of new tires that an axle uses up in a km. */
   pairsPerKm: Record<Axle, number[]>;
-}
-
-/** Depth of the lowest rib against distance, with an 80 % band. */
-export interface DepthCurve {
-  /** km from today. */
-  km: number[];
-  mm: Span[];
 }
 
 /** Why a course is left out of the weighing, whatever it would cost. */
@@ -74,9 +65,6 @@ export interface CheckAnswers {
   chances: (readonly number[])[];
 }
 
-/** Depth of each rib against distance; null for a rib that was not read. */
-export type RibCurves = Record<Wheel, Record<Rib, DepthCurve | null>>;
-
 /** The wear model run ahead from what the tread says. */
 export interface Forecast {
   limitMm: number;
@@ -99,34 +87,19 @@ export interface Outlook extends Forecast {
   checks: CheckAnswers[];
 }
 
-/** The 80 % interval. */
-const LOW = 0.1;
-const HIGH = 0.9;
-/** Nothing is foretold beyond, km: rubber ages too. */
-export const FURTHEST_KM = 150_000;
-const KM_PER_THOUSAND_KM = 1000;
-const CURVE_POINTS = 24;
 /** How far ahead each rib by itself is foretold, km. */
 const RIB_CURVE_KM = [0, 5_000, 10_000, 20_000] as const;
 const RIB_AFTER_KM = [0, 10_000, 20_000, 40_000] as const;
-const RIB_COUNT = 12;
 /** A tire that is new at its limit still has so much to wear, mm. */
 const LEAST_SPARE_MM = 0.1;
-/** Rubber wears at least so much, mm in 1000 km; keeps a division from running away. */
-const LEAST_RATE = 1e-4;
-/** A rate that changes less with depth is taken as constant: the closed form divides by it. */
-const LEAST_SLOPE = 1e-6;
-/** No rib wears at less than this part of what the model says. */
-const LEAST_FACTOR = 0.3;
-
 /**
  * Runs the wear model ahead: what new tires like these would live after each course of work, and what
  * the old ones still run as the car is.
  *
  * A car that stays as it is wears a rib at a rate that falls with what is left of it, so a rib's life is its
- * depth above the limit over the rate half way there. A new tire brings a factor of its own and one for each rib that nobody can know;
- * those of an old tire are learned from its readings. The spread over the possible cars and those
- * factors is the interval.
+ * depth above the limit over the rate half way there. A new tire brings a factor of its own and one for each
+ * rib that nobody can know; those of an old tire are learned from its readings. The spread over the possible
+ * cars and those factors is the interval.
  * @param cars - draws from the posterior of the case
  * @returns what is needed to weigh the courses against one another; the same case gives the same one
  */
@@ -195,97 +168,6 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
   };
 }
 
-/**
- * Where each tire will be: where it stands, or turn by turn front and rear on its side when this car's
- * tires have been changing places.
- */
-function aheadPaths(resolved: ResolvedCase): TirePath[] {
-  const rotates = resolved.rotatable && resolved.rotations.length > 0;
-  return WHEEL_ORDER.map((_wheel, tire) =>
-    rotates
-      ? tirePath(tire, [tire % 2, (tire % 2) + 2], [0.5, 0.5], resolved.drive)
-      : tirePath(tire, [tire], [1], resolved.drive),
-  );
-}
-
-/** mm in 1000 km at each of the twelve ribs, tire by tire from inner to outer. */
-function rates(state: Float64Array, paths: readonly TirePath[]): Float64Array {
-  const all = new Float64Array(RIB_COUNT);
-  const loss = new Float64Array(3);
-  for (let tire = 0; tire < paths.length; tire++) {
-    tireLoss(state, paths[tire]!, loss);
-    for (let rib = 0; rib < 3; rib++) all[3 * tire + rib] = Math.max(LEAST_RATE, loss[rib]!);
-  }
-  return all;
-}
-
-/** The mean rates of a new set down to the limit: the car's, times what the tires bring with them. */
-function ratesOfNew(
-  state: Float64Array,
-  paths: readonly TirePath[],
-  factors: Float64Array,
-  leftParts: readonly number[],
-): Float64Array {
-  const all = rates(state, paths);
-  for (let at = 0; at < RIB_COUNT; at++) {
-    all[at]! *= factors[at]! * depthFactor(depthSlope(state), leftParts[at]!);
-  }
-  return all;
-}
-
-/** What a new set brings with it that nobody can know: a factor a tire and one a rib, twelve in all. */
-function drawFactors(state: Float64Array, random: Random): Float64Array {
-  const scale = exp(state[STATE.noise]!);
-  const factors = new Float64Array(RIB_COUNT);
-  for (let tire = 0; tire < 4; tire++) {
-    const own = NOISE.tire * scale * random.normal();
-    for (let rib = 0; rib < 3; rib++) {
-      factors[3 * tire + rib] = Math.max(
-        LEAST_FACTOR,
-        1 + own + NOISE.rib * scale * random.normal(),
-      );
-    }
-  }
-  return factors;
-}
-
-/** How much faster tread wears when it is new than at its end, as a part of the rate at half its depth. */
-function depthSlope(state: Float64Array): number {
-  return DEPTH_RATE + state[STATE.depthRate]!;
-}
-
-/** How much faster tread wears with that part of its depth left than at half of it. */
-function depthFactor(slope: number, leftPart: number): number {
-  return Math.max(LEAST_FACTOR, 1 + slope * (leftPart - 0.5));
-}
-
-/** Twelve ribs that wear on, as one possible car has it. */
-interface Wearing {
-  /** Depths now, mm. */
-  depths: Float64Array;
-  /** mm in 1000 km, with that part of the new depth left that {@link leftParts} says. */
-  rates: Float64Array;
-  leftParts: ArrayLike<number>;
-  slope: number;
-}
-
-/**
- * Depth of a rib after some way: the solution of dm/dx = -rate (1 + slope (m / new - 1/2)), where the rate is
- * that at half depth. It goes on below 0.
- */
-function depthAfter(
-  { depths, rates, leftParts, slope }: Wearing,
-  rib: number,
-  newMm: number,
-  thousandKm: number,
-): number {
-  const start = depths[rib]!;
-  const rate = rates[rib]! / depthFactor(slope, leftParts[rib]!);
-  if (Math.abs(slope) < LEAST_SLOPE) return start - rate * thousandKm;
-  const base = (1 - slope / 2) / slope;
-  return newMm * ((start / newMm + base) * exp((-slope * rate * thousandKm) / newMm) - base);
-}
-
 function courseOutlook(
   course: Action,
   rated: readonly Float64Array[],
@@ -334,119 +216,6 @@ function lives(rated: readonly Float64Array[], spare: Float64Array): Float64Arra
   });
 }
 
-/** The tires on the car, as each possible car explains them: depths now and rates ahead. */
-function oldTires(
-  resolved: ResolvedCase,
-  cars: readonly PossibleCar[],
-  ahead: readonly TirePath[],
-) {
-  const read = WHEEL_ORDER.flatMap((wheel) =>
-    RIBS.map((rib) => {
-      const depths = resolved.tires[wheel].readMm[rib];
-      return depths.length === 0 ? null : depths.reduce((sum, mm) => sum + mm, 0) / depths.length;
-    }),
-  );
-  if (read.every((mm) => mm === null)) return null;
-  const newDepths = WHEEL_ORDER.flatMap((wheel) =>
-    RIBS.map(() => resolved.tires[wheel].newDepthMm),
-  );
-  const began = WHEEL_ORDER.flatMap((wheel) =>
-    RIBS.map((rib) => resolved.tires[wheel].stretch.fromMm[rib]),
-  );
-  return cars.map(({ state, factors, lossMm }): Wearing & { km: number } => {
-    const slope = depthSlope(state);
-    const leftParts = new Float64Array(RIB_COUNT).fill(0.5);
-    const ribRates = rates(state, ahead);
-    const depths = Float64Array.from(read, (seen, at) =>
-      seen === null ? Number.POSITIVE_INFINITY : Math.max(0, began[at]! - lossMm[at]!),
-    );
-    const future = Float64Array.from(read, (seen, at) => {
-      const rate = ribRates[at]! * Math.max(LEAST_FACTOR, factors[at]!);
-      if (seen === null) return rate;
-      const depth = depths[at]!;
-      const left = (depth + Math.min(depth, resolved.limitsMm.legal)) / 2;
-      leftParts[at] = left / newDepths[at]!;
-      return Math.max(LEAST_RATE, rate * depthFactor(slope, leftParts[at]));
-    });
-    const km = depths.map((mm, at) =>
-      Number.isFinite(mm)
-        ? (KM_PER_THOUSAND_KM * Math.max(0, mm - resolved.limitsMm.legal)) / future[at]!
-        : FURTHEST_KM,
-    );
-    return { depths, rates: future, leftParts, slope, km: Math.min(FURTHEST_KM, ...km) };
-  });
-}
-
-/** Depth of the lowest rib at even steps of distance, as quantiles over the possible cars. */
-function depthCurve(
-  tires: readonly Wearing[],
-  newDepths: Float64Array,
-  furthestKm: number,
-): DepthCurve {
-  const km = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => (i * furthestKm) / CURVE_POINTS);
-  const lowest = new Float64Array(tires.length);
-  return {
-    km,
-    mm: km.map((at) => {
-      tires.forEach((tire, car) => {
-        let least = Number.POSITIVE_INFINITY;
-        for (let rib = 0; rib < RIB_COUNT; rib++) {
-          if (!Number.isFinite(tire.depths[rib])) continue;
-          const left = depthAfter(tire, rib, newDepths[rib]!, at / KM_PER_THOUSAND_KM);
-          if (left < least) least = left;
-        }
-        lowest[car] = Math.max(0, least);
-      });
-      return span(lowest);
-    }),
-  };
-}
-
 function byCourse<T>(of: (course: Action) => T): Record<Action, T> {
   return Object.fromEntries(ACTIONS.map((course) => [course, of(course)])) as Record<Action, T>;
-}
-
-/** Depth of each rib by itself; it goes down in a line that is nearly straight, so few points will do. */
-function ribCurves(
-  tires: readonly Wearing[],
-  newDepths: Float64Array,
-  atKm: readonly number[],
-  leastMm: number,
-): RibCurves {
-  const values = new Float64Array(tires.length);
-  const curveAt = (rib: number): DepthCurve | null => {
-    if (!Number.isFinite(tires[0]!.depths[rib])) return null;
-    return {
-      km: [...atKm],
-      mm: atKm.map((km) => {
-        tires.forEach((tire, car) => {
-          const left = depthAfter(tire, rib, newDepths[rib]!, km / KM_PER_THOUSAND_KM);
-          values[car] = Math.max(leastMm, left);
-        });
-        return span(values);
-      }),
-    };
-  };
-  return byWheel((wheel) => {
-    const first = 3 * WHEEL_ORDER.indexOf(wheel);
-    return { inner: curveAt(first), centre: curveAt(first + 1), outer: curveAt(first + 2) };
-  });
-}
-
-/** Median and 80 % interval of some values. */
-export function span(values: Float64Array): Span {
-  const sorted = values.toSorted();
-  return {
-    low: quantileOf(sorted, LOW),
-    median: quantileOf(sorted, 0.5),
-    high: quantileOf(sorted, HIGH),
-  };
-}
-
-/** Linear between order statistics (Hyndman and Fan 1996, definition 7). */
-function quantileOf(sorted: Float64Array, part: number): number {
-  const at = part * (sorted.length - 1);
-  const below = sorted[Math.floor(at)]!;
-  const above = sorted[Math.ceil(at)]!;
-  return below + (above - below) * (at - Math.floor(at));
 }

@@ -1,7 +1,7 @@
 import type { EstimateLine, PaperLine, PaperTable, WorkEstimate } from '@keen/contract';
 import { lineMinor, sumEstimate } from '../decide/estimate.ts';
 import { PRICE_WORDS } from '../decide/estimateLines.ts';
-import type { Span } from '../../engine/outlook/outlook.ts';
+import type { Span } from '../../engine/outlook/depthCurves.ts';
 import { line } from './paperFacts.ts';
 import type { PaperFacts, Writer } from './paperFacts.ts';
 
