@@ -174,7 +174,7 @@ async function makeTemplates(owner: pg.Client, isWhole: boolean): Promise<void> 
       diagnosis.recommendation.action,
       JSON.stringify(diagnosis),
       JSON.stringify(
-        forecastOf(run.outlook(), {
+        forecastOf(run.ribsAfter(), {
           action: diagnosis.recommendation.action,
           answer: 'no',
           replace: [],

@@ -30,13 +30,14 @@ export { tireLoss } from './engine/wear/tireLoss.ts';
 export { tirePaths } from './engine/wear/paths.ts';
 export { healthyState, STATE, STATE_SIZE } from './engine/wear/state.ts';
 export { FULL_SWEEPS, LIVE_SWEEPS } from './engine/diagnosis/diagnose.ts';
-export { createDiagnosisRun, diagnose } from './steps/explain/diagnose.ts';
+export { createDiagnosisRun, diagnose, diagnoseWhole } from './steps/explain/diagnose.ts';
 export type { Draw } from './engine/diagnosis/nextChecks.ts';
 export type {
   Answer,
   DiagnosisRun,
   ExpectedDepths,
   FullAnswer,
+  WholeAnswer,
 } from './engine/diagnosis/diagnose.ts';
 export { misfits } from './steps/explain/misfit.ts';
 export type { Misfit } from './steps/explain/misfit.ts';

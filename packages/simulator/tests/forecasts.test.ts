@@ -34,7 +34,7 @@ function ribsOf(seed: number, action: Action, replace: readonly Wheel[]) {
   const run = createDiagnosisRun(file);
   run.step(SWEEPS);
   const decision = { action, answer: 'yes' as const, replace: [...replace] };
-  const forecast = forecastOf(run.outlook(), decision);
+  const forecast = forecastOf(run.ribsAfter(), decision);
   if (action !== 'fitOnly') {
     car.align(action === 'partsThenAlign');
     car.inflate();

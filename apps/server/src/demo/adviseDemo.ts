@@ -1,12 +1,12 @@
 import { DEFAULT_PRICES } from '@keen/contract';
 import type { VisitDraft } from '@keen/contract';
 import { forecastOf, weighVisit } from '@keen/core';
-import type { FullAnswer } from '@keen/core';
+import type { WholeAnswer } from '@keen/core';
 import type { Advised } from '@keen/demo';
 
 /** What the product advises at a visit of the made-up shop. */
 export function adviseDemo(
-  { diagnosis, outlook }: Pick<FullAnswer, 'diagnosis' | 'outlook'>,
+  { diagnosis, outlook, ribsAfter }: Pick<WholeAnswer, 'diagnosis' | 'outlook' | 'ribsAfter'>,
   draft: VisitDraft,
 ): Advised {
   const { replace } = diagnosis.recommendation;
@@ -15,6 +15,6 @@ export function adviseDemo(
     action: advised.course,
     replace,
     diagnosis,
-    forecast: (decided) => forecastOf(outlook, decided),
+    forecast: (decided) => forecastOf(ribsAfter, decided),
   };
 }

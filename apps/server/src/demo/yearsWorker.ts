@@ -77,7 +77,11 @@ const SWEEPS = 1_000;
 function diagnose(file: CaseFile) {
   const run = createDiagnosisRun(file);
   run.step(SWEEPS);
-  return { diagnosis: run.answer().diagnosis, outlook: run.outlook() };
+  return {
+    diagnosis: run.answer().diagnosis,
+    outlook: run.outlook(),
+    ribsAfter: run.ribsAfter(),
+  };
 }
 
 function tell(told: YearsTold): void {

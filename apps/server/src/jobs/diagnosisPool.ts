@@ -1,13 +1,13 @@
 import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
 import type { CaseFile, Refusal } from '@keen/contract';
-import type { FullAnswer } from '@keen/core';
+import type { WholeAnswer } from '@keen/core';
 import type { Response } from 'express';
 import { AppError, invalid } from '../errors.ts';
 import type { Actor } from '../http/signedIn.ts';
 
 export type DiagnosisReply =
-  { id: number; ok: true; answer: FullAnswer } | { id: number; ok: false; refusal: Refusal };
+  { id: number; ok: true; answer: WholeAnswer } | { id: number; ok: false; refusal: Refusal };
 
 export interface DiagnosisOrder {
   file: CaseFile;
@@ -23,7 +23,7 @@ export interface DiagnosisPool {
    * @throws {AppError} 400 when the case cannot be computed, 503 when too many wait, 499 when the asker
    * has hung up
    */
-  diagnose(order: DiagnosisOrder): Promise<FullAnswer>;
+  diagnose(order: DiagnosisOrder): Promise<WholeAnswer>;
   /** How many wait. */
   waiting(): number;
   close(): Promise<void>;
@@ -33,7 +33,7 @@ export interface DiagnosisPool {
 export function diagnoseFor(
   pool: DiagnosisPool,
   { actor, res }: { actor: Actor; res: Response },
-): (file: CaseFile) => Promise<FullAnswer> {
+): (file: CaseFile) => Promise<WholeAnswer> {
   const hungUp = new AbortController();
   res.once('close', () => hungUp.abort());
   return (file) => pool.diagnose({ file, personId: actor.personId, signal: hungUp.signal });
@@ -45,7 +45,7 @@ interface Job {
   personId: string;
   /** Everybody who waits for this answer; one who hangs up is taken out. */
   waiters: number;
-  resolve: (answer: FullAnswer) => void;
+  resolve: (answer: WholeAnswer) => void;
   reject: (error: Error) => void;
 }
 
@@ -67,7 +67,7 @@ export function createDiagnosisPool(
   /** Waiting jobs, person by person, in the order in which their turns come. */
   const queues = new Map<string, Job[]>();
   const workers: { worker: Worker; job: Job | null }[] = [];
-  const known = new Map<string, { answer: Promise<FullAnswer>; job: Job | null }>();
+  const known = new Map<string, { answer: Promise<WholeAnswer>; job: Job | null }>();
   let lastId = 0;
   let isClosed = false;
 
@@ -118,7 +118,7 @@ export function createDiagnosisPool(
     }
   }
 
-  function enqueue(file: CaseFile, personId: string): { answer: Promise<FullAnswer>; job: Job } {
+  function enqueue(file: CaseFile, personId: string): { answer: Promise<WholeAnswer>; job: Job } {
     const own = queues.get(personId) ?? [];
     if (waiting() >= MOST_WAITING || own.length >= MOST_WAITING_A_PERSON) {
       throw new AppError(503, 'busy', 'Too many diagnoses wait; try again in a moment', {
@@ -126,7 +126,7 @@ export function createDiagnosisPool(
       });
     }
     let job!: Job;
-    const answer = new Promise<FullAnswer>((resolve, reject) => {
+    const answer = new Promise<WholeAnswer>((resolve, reject) => {
       job = { id: ++lastId, file, personId, waiters: 0, resolve, reject };
     });
     own.push(job);
@@ -150,7 +150,7 @@ export function createDiagnosisPool(
       const key = JSON.stringify({ ...file, visit: undefined });
       let entry = known.get(key);
       if (!entry) {
-        const fresh: { answer: Promise<FullAnswer>; job: Job | null } = enqueue(file, personId);
+        const fresh: { answer: Promise<WholeAnswer>; job: Job | null } = enqueue(file, personId);
         entry = fresh;
         known.set(key, fresh);
         fresh.answer.then(

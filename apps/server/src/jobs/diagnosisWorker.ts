@@ -1,6 +1,6 @@
 import { parentPort } from 'node:worker_threads';
 import type { CaseFile } from '@keen/contract';
-import { diagnose, InputError } from '@keen/core';
+import { diagnoseWhole, InputError } from '@keen/core';
 import type { DiagnosisReply } from './diagnosisPool.ts';
 
 parentPort?.on('message', ({ id, file }: { id: number; file: CaseFile }) => {
@@ -10,7 +10,7 @@ parentPort?.on('message', ({ id, file }: { id: number; file: CaseFile }) => {
 
 function answer(id: number, file: CaseFile): DiagnosisReply {
   try {
-    return { id, ok: true, answer: diagnose(file) };
+    return { id, ok: true, answer: diagnoseWhole(file) };
   } catch (error) {
     if (error instanceof InputError) {
       return { id, ok: false, refusal: { path: error.path, expected: error.expected } };

@@ -3,7 +3,7 @@ import { RIBS } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
 import { byWheel } from '../engine/case/resolveCase.ts';
 import { WHEEL_ORDER } from '../engine/case/wheels.ts';
-import type { Outlook } from '../engine/outlook/outlook.ts';
+import type { RibsAfter } from '../engine/outlook/ribsAfter.ts';
 import { createRandom } from '../engine/random/random.ts';
 import type { CarVisit } from '../visit/tireLives.ts';
 import {
@@ -156,21 +156,19 @@ describe('forecastOf', () => {
     ],
   });
   const none = { inner: null, centre: null, outer: null };
-  const outlook = {
-    ribsAfter: {
-      fitOnly: {
-        worn: { ...byWheel(() => none), rr: { ...none, outer: curve(5.5) } },
-        fresh: byWheel(() => none),
-      },
-      align: {
-        worn: { ...byWheel(() => none), rr: { ...none, outer: curve(5.4) } },
-        fresh: { ...byWheel(() => none), lf: { ...none, inner: curve(8) } },
-      },
+  const ribsAfter = {
+    fitOnly: {
+      worn: { ...byWheel(() => none), rr: { ...none, outer: curve(5.5) } },
+      fresh: byWheel(() => none),
     },
-  } as unknown as Outlook;
+    align: {
+      worn: { ...byWheel(() => none), rr: { ...none, outer: curve(5.4) } },
+      fresh: { ...byWheel(() => none), lf: { ...none, inner: curve(8) } },
+    },
+  } as unknown as RibsAfter;
 
   it('is of the tires as they are where the work was not agreed', () => {
-    expect(forecastOf(outlook, { action: 'align', answer: 'no', replace: ['lf'] })).toEqual({
+    expect(forecastOf(ribsAfter, { action: 'align', answer: 'no', replace: ['lf'] })).toEqual({
       km: [0, 5_000],
       course: 'fitOnly',
       replaced: [],
@@ -186,7 +184,7 @@ describe('forecastOf', () => {
   });
 
   it('is of new tires where they were, after the work', () => {
-    const forecast = forecastOf(outlook, { action: 'align', answer: 'yes', replace: ['lf'] })!;
+    const forecast = forecastOf(ribsAfter, { action: 'align', answer: 'yes', replace: ['lf'] })!;
     expect(forecast).toMatchObject({ course: 'align', replaced: ['lf'] });
     expect(forecast.ribs.lf!.inner![0]![1]).toBe(8);
     expect(forecast.ribs.rr!.outer![0]![1]).toBe(5.4);
@@ -194,12 +192,11 @@ describe('forecastOf', () => {
 
   it('is none of a tread that was not read', () => {
     expect(
-      forecastOf(
-        {
-          ribsAfter: { fitOnly: { worn: null, fresh: byWheel(() => none) } },
-        } as unknown as Outlook,
-        { action: 'fitOnly', answer: 'yes', replace: [] },
-      ),
+      forecastOf({ fitOnly: { worn: null, fresh: byWheel(() => none) } } as unknown as RibsAfter, {
+        action: 'fitOnly',
+        answer: 'yes',
+        replace: [],
+      }),
     ).toBeNull();
   });
 });

@@ -3,7 +3,7 @@ import type { ForetoldKind, Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { READING_SD_MM, readingVariance, ROUNDING_MM } from '../engine/case/treadFacts.ts';
 import { WHEEL_ORDER } from '../engine/case/wheels.ts';
-import type { Outlook } from '../engine/outlook/outlook.ts';
+import type { RibsAfter } from '../engine/outlook/ribsAfter.ts';
 import { placesBefore, runBetween, tireLives } from '../visit/tireLives.ts';
 import type { CarVisit, TireLife } from '../visit/tireLives.ts';
 import { tiresReplaced, workDone } from '../visit/workDone.ts';
@@ -49,11 +49,11 @@ const HALF_OF_80 = 1.2816;
 type Decision = NonNullable<Decided['decision']>;
 
 /**
- * What is saved of an outlook to be held against later readings: of the tires that the decision leaves on the
+ * What is saved to be held against later readings: of the tires that the decision leaves on the
  * car, after the work that was agreed.
  * @returns null where no rib was read and no tire is new
  */
-export function forecastOf({ ribsAfter }: Outlook, decision: Decision): Forecast | null {
+export function forecastOf(ribsAfter: RibsAfter, decision: Decision): Forecast | null {
   const course = decision.answer === 'yes' ? decision.action : 'fitOnly';
   const replaced = tiresReplaced({ decision });
   const { worn, fresh } = ribsAfter[course];

@@ -1,6 +1,6 @@
 import type { CaseFile, Decision, NewDecision } from '@keen/contract';
 import { forecastOf, weighVisit } from '@keen/core';
-import type { FullAnswer } from '@keen/core';
+import type { WholeAnswer } from '@keen/core';
 import type { InShop } from '../../db/client.ts';
 import { decisions } from '../../db/schema/index.ts';
 import { shopSettings } from '../../db/shopSettings.ts';
@@ -18,7 +18,7 @@ import { decisionRecord } from '../../db/visitRecord.ts';
  */
 export async function decide(
   inShop: InShop,
-  diagnose: (file: CaseFile) => Promise<FullAnswer>,
+  diagnose: (file: CaseFile) => Promise<WholeAnswer>,
   actor: Actor,
   id: string,
   order: NewDecision,
@@ -29,7 +29,7 @@ export async function decide(
   }));
   const known = detail.decisions.find((decision) => decision.id === order.id);
   if (known) return known;
-  const { diagnosis, outlook } = await diagnose(caseOf(detail));
+  const { diagnosis, outlook, ribsAfter } = await diagnose(caseOf(detail));
   const advised = weighVisit(outlook, prices, detail.visit.draft, order.replace).advised.course;
   if (order.action !== advised && order.reason === '') {
     throw invalid([
@@ -45,7 +45,7 @@ export async function decide(
         visitId: id,
         advised,
         diagnosis,
-        forecast: forecastOf(outlook, order),
+        forecast: forecastOf(ribsAfter, order),
         entrySeq: detail.visit.seq,
         personId: actor.personId,
       })

@@ -6,6 +6,8 @@ import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import { createOutlook } from '../outlook/outlook.ts';
 import type { CheckAnswers, Outlook } from '../outlook/outlook.ts';
+import { ribsAfter } from '../outlook/ribsAfter.ts';
+import type { RibsAfter } from '../outlook/ribsAfter.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
 import {
   ALIGNMENT_COLUMNS,
@@ -63,6 +65,11 @@ export interface FullAnswer extends Answer {
   outlook: Outlook;
 }
 
+/** The full answer with each rib after each course, which a decision saves to be held against later readings. */
+export interface WholeAnswer extends FullAnswer {
+  ribsAfter: RibsAfter;
+}
+
 /** A diagnosis in the making: step it on, ask it at any time. */
 export interface DiagnosisRun {
   readonly sweeps: number;
@@ -73,6 +80,8 @@ export interface DiagnosisRun {
   answer(): Answer;
   /** What the tires would live, from the draws so far. */
   outlook(): Outlook;
+  /** Each rib after each course of work, from the draws so far. */
+  ribsAfter(): RibsAfter;
   /** Cars that may be the one at hand, from the draws so far: at most some hundreds. */
   possibleCars(): readonly Draw[];
 }
@@ -98,7 +107,16 @@ export interface DiagnosisWords {
  * @throws {InputError} for a tire size that cannot be read
  */
 export function diagnose(file: CaseFile, words: DiagnosisWords): FullAnswer {
+  return fullAnswer(createDiagnosisRun(file, words));
+}
+
+/** The same with what a decision saves. @throws {InputError} for a tire size that cannot be read */
+export function diagnoseWhole(file: CaseFile, words: DiagnosisWords): WholeAnswer {
   const run = createDiagnosisRun(file, words);
+  return { ...fullAnswer(run), ribsAfter: run.ribsAfter() };
+}
+
+function fullAnswer(run: DiagnosisRun): FullAnswer {
   run.step(FULL_SWEEPS);
   const answer = run.answer();
   return { ...answer, outlook: answer.outlook ?? run.outlook() };
@@ -288,6 +306,7 @@ export function createDiagnosisRun(
     step,
     answer,
     outlook: () => outlook(),
+    ribsAfter: () => ribsAfter(resolved, thinned(draws)),
     possibleCars: () => thinned(draws),
   };
 }

@@ -46,7 +46,6 @@ function outlookOf(
     oldKm: null,
     curves: { oldAsIs: null, newAsIs: CURVE, newPutRight: CURVE },
     oldRibs: null,
-    ribsAfter: {} as Outlook['ribsAfter'],
     cars,
     bars: {},
     checks: [],

@@ -1,7 +1,7 @@
 import type { Rib, Wheel } from '@keen/contract/words';
 import { byWheel } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
-import { depthAfter, KM_PER_THOUSAND_KM, RIB_COUNT } from './ribWear.ts';
+import { depthsAlong, RIB_COUNT } from './ribWear.ts';
 import type { Wearing } from './ribWear.ts';
 
 /** A quantity with its 80 % interval. */
@@ -24,7 +24,8 @@ export type RibCurves = Record<Wheel, Record<Rib, DepthCurve | null>>;
 /** The 80 % interval. */
 const LOW = 0.1;
 export const HIGH = 0.9;
-const CURVE_POINTS = 24;
+const CURVE_STEPS = 24;
+const RIB_STEPS = 4;
 
 /** Depth of the lowest rib at even steps of distance, as quantiles over the possible cars. */
 export function depthCurve(
@@ -32,45 +33,40 @@ export function depthCurve(
   newDepths: Float64Array,
   furthestKm: number,
 ): DepthCurve {
-  const km = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => (i * furthestKm) / CURVE_POINTS);
-  const lowest = new Float64Array(tires.length);
-  return {
-    km,
-    mm: km.map((at) => {
-      tires.forEach((tire, car) => {
-        let least = Number.POSITIVE_INFINITY;
-        for (let rib = 0; rib < RIB_COUNT; rib++) {
-          if (!Number.isFinite(tire.depths[rib])) continue;
-          const left = depthAfter(tire, rib, newDepths[rib]!, at / KM_PER_THOUSAND_KM);
-          if (left < least) least = left;
-        }
-        lowest[car] = Math.max(0, least);
+  const stepKm = furthestKm / CURVE_STEPS;
+  const along = new Float64Array(CURVE_STEPS + 1);
+  const lowest = Array.from(along, () => new Float64Array(tires.length).fill(Infinity));
+  tires.forEach((tire, car) => {
+    for (let rib = 0; rib < RIB_COUNT; rib++) {
+      if (!Number.isFinite(tire.depths[rib])) continue;
+      depthsAlong(tire, rib, newDepths[rib]!, stepKm, along);
+      lowest.forEach((least, at) => {
+        least[car] = Math.min(least[car]!, Math.max(0, along[at]!));
       });
-      return span(lowest);
-    }),
-  };
+    }
+  });
+  return { km: lowest.map((_, at) => at * stepKm), mm: lowest.map(span) };
 }
 
-/** Depth of each rib by itself; it goes down in a line that is nearly straight, so few points will do. */
+/**
+ * Depth of each rib by itself; it goes down in a line that is nearly straight, so few points will do.
+ * @param leastMm - nothing is less than this, mm
+ */
 export function ribCurves(
   tires: readonly Wearing[],
   newDepths: Float64Array,
-  atKm: readonly number[],
+  stepKm: number,
   leastMm: number,
 ): RibCurves {
-  const values = new Float64Array(tires.length);
+  const along = new Float64Array(RIB_STEPS + 1);
   const curveAt = (rib: number): DepthCurve | null => {
     if (!Number.isFinite(tires[0]!.depths[rib])) return null;
-    return {
-      km: [...atKm],
-      mm: atKm.map((km) => {
-        tires.forEach((tire, car) => {
-          const left = depthAfter(tire, rib, newDepths[rib]!, km / KM_PER_THOUSAND_KM);
-          values[car] = Math.max(leastMm, left);
-        });
-        return span(values);
-      }),
-    };
+    const values = Array.from(along, () => new Float64Array(tires.length));
+    tires.forEach((tire, car) => {
+      depthsAlong(tire, rib, newDepths[rib]!, stepKm, along);
+      values.forEach((at, i) => (at[car] = Math.max(leastMm, along[i]!)));
+    });
+    return { km: values.map((_, at) => at * stepKm), mm: values.map(span) };
   };
   return byWheel((wheel) => {
     const first = 3 * WHEEL_ORDER.indexOf(wheel);

@@ -1,9 +1,7 @@
 import type { Action, Axle, Check, Rib, Wheel } from '@keen/contract/words';
 import { ACTIONS, RIBS } from '@keen/contract/words';
-import { tiresKey } from '../case/resolveCase.ts';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
-import { createRandom, hashSeed } from '../random/random.ts';
 import {
   isAlignmentOut,
   isLoose,
@@ -15,16 +13,7 @@ import {
 import type { PossibleCar } from './courses.ts';
 import { depthCurve, HIGH, quantileOf, ribCurves, span } from './depthCurves.ts';
 import type { DepthCurve, RibCurves, Span } from './depthCurves.ts';
-import {
-  aheadPaths,
-  depthSlope,
-  drawFactors,
-  FURTHEST_KM,
-  KM_PER_THOUSAND_KM,
-  oldTires,
-  ratesOfNew,
-  RIB_COUNT,
-} from './ribWear.ts';
+import { createTiresAhead, FURTHEST_KM, KM_PER_THOUSAND_KM, lifeOf, RIB_COUNT } from './ribWear.ts';
 import type { Wearing } from './ribWear.ts';
 
 /** What one course of work lets a new set live. */
@@ -75,8 +64,6 @@ export interface Forecast {
   curves: { oldAsIs: DepthCurve | null; newAsIs: DepthCurve; newPutRight: DepthCurve };
   /** Each rib of the tires on the car, as the car is; null for a rib that was not read. */
   oldRibs: RibCurves | null;
-  /** Each rib after each course of work, on a line that does not end at 0. */
-  ribsAfter: Record<Action, { worn: RibCurves | null; fresh: RibCurves }>;
   /** For each possible car, whether an angle is out and whether a joint is loose. */
   cars: { isOut: boolean; isLoose: boolean }[];
 }
@@ -87,11 +74,11 @@ export interface Outlook extends Forecast {
   checks: CheckAnswers[];
 }
 
-/** How far ahead each rib by itself is foretold, km. */
-const RIB_CURVE_KM = [0, 5_000, 10_000, 20_000] as const;
-const RIB_AFTER_KM = [0, 10_000, 20_000, 40_000] as const;
+/** Each rib by itself is foretold in steps of this, km. */
+const OLD_STEP_KM = 5_000;
 /** A tire that is new at its limit still has so much to wear, mm. */
 const LEAST_SPARE_MM = 0.1;
+
 /**
  * Runs the wear model ahead: what new tires like these would live after each course of work, and what
  * the old ones still run as the car is.
@@ -104,63 +91,28 @@ const LEAST_SPARE_MM = 0.1;
  * @returns what is needed to weigh the courses against one another; the same case gives the same one
  */
 export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar[]): Forecast {
-  const random = createRandom(hashSeed(`outlook ${tiresKey(resolved)}`));
   const limitMm = resolved.limitsMm.legal;
-  const paths = aheadPaths(resolved);
-  // Half way between new and the limit, as a part of the new depth.
-  const leftParts = WHEEL_ORDER.flatMap((wheel) =>
-    RIBS.map(() => (1 + Math.min(1, limitMm / resolved.tires[wheel].newDepthMm)) / 2),
-  );
-  const newFactors = cars.map(({ state }) => drawFactors(state, random));
-  const ratesAfter = new Map(
-    ACTIONS.map((course) => [
-      course,
-      cars.map((car, i) =>
-        ratesOfNew(stateAfter(course, car, resolved), paths, newFactors[i]!, leftParts),
-      ),
-    ]),
-  );
-  const newDepths = Float64Array.from(
-    WHEEL_ORDER.flatMap((wheel) => RIBS.map(() => resolved.tires[wheel].newDepthMm)),
-  );
-  const spare = newDepths.map((mm) => Math.max(LEAST_SPARE_MM, mm - limitMm));
-  const courses = ACTIONS.map((course) =>
-    courseOutlook(course, ratesAfter.get(course)!, spare, cars),
-  );
-  const fresh = (rated: readonly Float64Array[]): Wearing[] =>
-    rated.map((rates, i) => ({
-      depths: newDepths,
-      rates,
-      slope: depthSlope(cars[i]!.state),
-      leftParts,
-    }));
-  const asIs = ratesAfter.get('fitOnly')!;
-  const putRight = cars.map((car, i) =>
-    ratesOfNew(statePutRight(car, resolved), paths, newFactors[i]!, leftParts),
-  );
+  const { newDepths, tiresIf } = createTiresAhead(resolved, cars);
+  const asIs = tiresIf(({ state }) => state);
+  const { fresh: putRight } = tiresIf((car) => statePutRight(car, resolved));
+  const old = asIs.worn();
+  const after = (course: Action) =>
+    course === 'fitOnly' ? asIs : tiresIf((car) => stateAfter(course, car, resolved));
   const furthest = Math.min(
     FURTHEST_KM,
-    1.15 * quantileOf(lives(putRight, spare).toSorted(), HIGH),
+    1.15 * quantileOf(newLives(putRight, limitMm).toSorted(), HIGH),
   );
-  const old = oldTires(resolved, cars, paths);
   return {
     limitMm,
     newDepthMm: Math.min(...newDepths),
-    courses,
-    oldKm: old && span(Float64Array.from(old, (tire) => tire.km)),
+    courses: ACTIONS.map((course) => courseOutlook(course, after(course).fresh, limitMm, cars)),
+    oldKm: old && span(Float64Array.from(old, (tire) => lifeOf(tire, limitMm))),
     curves: {
       oldAsIs: old && depthCurve(old, newDepths, furthest),
-      newAsIs: depthCurve(fresh(asIs), newDepths, furthest),
-      newPutRight: depthCurve(fresh(putRight), newDepths, furthest),
+      newAsIs: depthCurve(asIs.fresh, newDepths, furthest),
+      newPutRight: depthCurve(putRight, newDepths, furthest),
     },
-    oldRibs: old && ribCurves(old, newDepths, RIB_CURVE_KM, 0),
-    ribsAfter: byCourse((course) => {
-      const after = cars.map((car) => ({ ...car, state: stateAfter(course, car, resolved) }));
-      const worn = oldTires(resolved, after, paths);
-      const ahead = (tires: readonly Wearing[]) =>
-        ribCurves(tires, newDepths, RIB_AFTER_KM, Number.NEGATIVE_INFINITY);
-      return { worn: worn && ahead(worn), fresh: ahead(fresh(ratesAfter.get(course)!)) };
-    }),
+    oldRibs: old && ribCurves(old, newDepths, OLD_STEP_KM, 0),
     cars: cars.map((car) => ({
       isOut: isAlignmentOut(car),
       isLoose: isLoose(car, 0) || isLoose(car, 1),
@@ -170,18 +122,19 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
 
 function courseOutlook(
   course: Action,
-  rated: readonly Float64Array[],
-  spare: Float64Array,
+  tires: readonly Wearing[],
+  limitMm: number,
   cars: readonly PossibleCar[],
 ): CourseOutlook {
   const counts = new Array<number>(RIB_COUNT).fill(0);
   const pairsPerKm: Record<Axle, number[]> = { front: [], rear: [] };
-  for (const ribs of rated) {
+  for (const { depths, rates } of tires) {
     const worst = [0, 0];
     let first = 0;
     let most = 0;
     for (let at = 0; at < RIB_COUNT; at++) {
-      const perKm = ribs[at]! / KM_PER_THOUSAND_KM / spare[at]!;
+      const spare = Math.max(LEAST_SPARE_MM, depths[at]! - limitMm);
+      const perKm = rates[at]! / KM_PER_THOUSAND_KM / spare;
       const axle = at < RIB_COUNT / 2 ? 0 : 1;
       if (perKm > worst[axle]!) worst[axle] = perKm;
       if (perKm > most) {
@@ -197,7 +150,7 @@ function courseOutlook(
   const share = (holds: (car: PossibleCar) => boolean) => cars.filter(holds).length / cars.length;
   return {
     course,
-    lifeKm: span(lives(rated, spare)),
+    lifeKm: span(newLives(tires, limitMm)),
     first: { wheel: WHEEL_ORDER[Math.floor(most / 3)]!, rib: RIBS[most % 3]! },
     needless: share((car) => isNeedless(course, car)),
     comesBack: share((car) => !isPutRight(course, car)),
@@ -205,17 +158,7 @@ function courseOutlook(
   };
 }
 
-/** Distance until the first rib of a set is at the limit, for each possible car, km. */
-function lives(rated: readonly Float64Array[], spare: Float64Array): Float64Array {
-  return Float64Array.from(rated, (ribs) => {
-    let least = FURTHEST_KM;
-    for (let at = 0; at < RIB_COUNT; at++) {
-      least = Math.min(least, (KM_PER_THOUSAND_KM * spare[at]!) / ribs[at]!);
-    }
-    return least;
-  });
-}
-
-function byCourse<T>(of: (course: Action) => T): Record<Action, T> {
-  return Object.fromEntries(ACTIONS.map((course) => [course, of(course)])) as Record<Action, T>;
+/** Distance until the first rib of a new set is at the limit, for each possible car, km. */
+function newLives(tires: readonly Wearing[], limitMm: number): Float64Array {
+  return Float64Array.from(tires, (tire) => lifeOf(tire, limitMm, LEAST_SPARE_MM));
 }

@@ -1,8 +1,11 @@
+import type { Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
+import { tiresKey } from '../case/resolveCase.ts';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { DEPTH_RATE } from '../case/treadFacts.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import { exp } from '../math/elementary.ts';
+import { createRandom, hashSeed } from '../random/random.ts';
 import type { Random } from '../random/random.ts';
 import { NOISE } from '../wear/constants.ts';
 import { tirePath } from '../wear/paths.ts';
@@ -28,7 +31,7 @@ const LEAST_FACTOR = 0.3;
  * Where each tire will be: where it stands, or turn by turn front and rear on its side when this car's
  * tires have been changing places.
  */
-export function aheadPaths(resolved: ResolvedCase): TirePath[] {
+function aheadPaths(resolved: ResolvedCase): TirePath[] {
   const rotates = resolved.rotatable && resolved.rotations.length > 0;
   return WHEEL_ORDER.map((_wheel, tire) =>
     rotates
@@ -37,8 +40,8 @@ export function aheadPaths(resolved: ResolvedCase): TirePath[] {
   );
 }
 
-/** mm in 1000 km at each of the twelve ribs, tire by tire from inner to outer. */
-function rates(state: Float64Array, paths: readonly TirePath[]): Float64Array {
+/** mm in 1000 km at half depth of each of the twelve ribs, tire by tire from inner to outer. */
+function ratesAtHalf(state: Float64Array, paths: readonly TirePath[]): Float64Array {
   const all = new Float64Array(RIB_COUNT);
   const loss = new Float64Array(3);
   for (let tire = 0; tire < paths.length; tire++) {
@@ -48,22 +51,8 @@ function rates(state: Float64Array, paths: readonly TirePath[]): Float64Array {
   return all;
 }
 
-/** The mean rates of a new set down to the limit: the car's, times what the tires bring with them. */
-export function ratesOfNew(
-  state: Float64Array,
-  paths: readonly TirePath[],
-  factors: Float64Array,
-  leftParts: readonly number[],
-): Float64Array {
-  const all = rates(state, paths);
-  for (let at = 0; at < RIB_COUNT; at++) {
-    all[at]! *= factors[at]! * depthFactor(depthSlope(state), leftParts[at]!);
-  }
-  return all;
-}
-
 /** What a new set brings with it that nobody can know: a factor a tire and one a rib, twelve in all. */
-export function drawFactors(state: Float64Array, random: Random): Float64Array {
+function drawFactors(state: Float64Array, random: Random): Float64Array {
   const scale = exp(state[STATE.noise]!);
   const factors = new Float64Array(RIB_COUNT);
   for (let tire = 0; tire < 4; tire++) {
@@ -79,7 +68,7 @@ export function drawFactors(state: Float64Array, random: Random): Float64Array {
 }
 
 /** How much faster tread wears when it is new than at its end, as a part of the rate at half its depth. */
-export function depthSlope(state: Float64Array): number {
+function depthSlope(state: Float64Array): number {
   return DEPTH_RATE + state[STATE.depthRate]!;
 }
 
@@ -90,70 +79,141 @@ function depthFactor(slope: number, leftPart: number): number {
 
 /** Twelve ribs that wear on, as one possible car has it. */
 export interface Wearing {
-  /** Depths now, mm. */
+  /** Depths now, mm; infinite for a rib that was not read. */
   depths: Float64Array;
-  /** mm in 1000 km, with that part of the new depth left that {@link leftParts} says. */
+  /** mm in 1000 km: the mean from there down to the limit, and at half of the new depth. */
   rates: Float64Array;
-  leftParts: ArrayLike<number>;
+  halfRates: Float64Array;
+  /** See {@link depthSlope}. */
   slope: number;
 }
 
 /**
- * Depth of a rib after some way: the solution of dm/dx = -rate (1 + slope (m / new - 1/2)), where the rate is
- * that at half depth. It goes on below 0.
+ * Depths of a rib at even steps, mm: the solution of dm/dx = -rate (1 + slope (m / new - 1/2)), where the rate
+ * is that at half depth. They go on below 0.
+ * @param stepKm - from one to the next, km
+ * @param into - takes them, the first as it is now
  */
-export function depthAfter(
-  { depths, rates, leftParts, slope }: Wearing,
+export function depthsAlong(
+  { depths, halfRates, slope }: Wearing,
   rib: number,
   newMm: number,
-  thousandKm: number,
-): number {
+  stepKm: number,
+  into: Float64Array,
+): void {
   const start = depths[rib]!;
-  const rate = rates[rib]! / depthFactor(slope, leftParts[rib]!);
-  if (Math.abs(slope) < LEAST_SLOPE) return start - rate * thousandKm;
-  const base = (1 - slope / 2) / slope;
-  return newMm * ((start / newMm + base) * exp((-slope * rate * thousandKm) / newMm) - base);
+  const lost = (halfRates[rib]! * stepKm) / KM_PER_THOUSAND_KM;
+  if (Math.abs(slope) < LEAST_SLOPE) {
+    for (let i = 0; i < into.length; i++) into[i] = start - i * lost;
+    return;
+  }
+  // What is left above where the rate would be nothing falls by the same part with each step.
+  const end = newMm * (0.5 - 1 / slope);
+  const part = exp((-slope * lost) / newMm);
+  let above = start - end;
+  for (let i = 0; i < into.length; i++) {
+    into[i] = end + above;
+    above *= part;
+  }
 }
 
-/** The tires on the car, as each possible car explains them: depths now and rates ahead. */
-export function oldTires(
+/**
+ * A new set: the car's rates, times what the tires bring with them.
+ * @param halfRates - see {@link ratesAtHalf}
+ * @param factors - see {@link drawFactors}
+ */
+function freshTires(
+  state: Float64Array,
+  halfRates: Float64Array,
+  factors: Float64Array,
+  newDepths: Float64Array,
+  limitMm: number,
+): Wearing {
+  const slope = depthSlope(state);
+  const own = halfRates.map((rate, at) => rate * factors[at]!);
+  return {
+    depths: newDepths,
+    halfRates: own,
+    rates: own.map((rate, at) => rate * depthFactor(slope, leftPart(1, limitMm / newDepths[at]!))),
+    slope,
+  };
+}
+
+/** Half way from a depth down to the limit, both as parts of the new depth. */
+function leftPart(from: number, limit: number): number {
+  return (from + Math.min(from, limit)) / 2;
+}
+
+/**
+ * The tires on the car, as each possible car explains them.
+ * @param halfRates - of each car, see {@link ratesAtHalf}
+ * @returns null where no rib was read
+ */
+function wornTires(
   resolved: ResolvedCase,
   cars: readonly PossibleCar[],
-  ahead: readonly TirePath[],
-) {
-  const read = WHEEL_ORDER.flatMap((wheel) =>
-    RIBS.map((rib) => {
-      const depths = resolved.tires[wheel].readMm[rib];
-      return depths.length === 0 ? null : depths.reduce((sum, mm) => sum + mm, 0) / depths.length;
-    }),
-  );
-  if (read.every((mm) => mm === null)) return null;
-  const newDepths = WHEEL_ORDER.flatMap((wheel) =>
-    RIBS.map(() => resolved.tires[wheel].newDepthMm),
-  );
-  const began = WHEEL_ORDER.flatMap((wheel) =>
-    RIBS.map((rib) => resolved.tires[wheel].stretch.fromMm[rib]),
-  );
-  return cars.map(({ state, factors, lossMm }): Wearing & { km: number } => {
+  halfRates: readonly Float64Array[],
+): Wearing[] | null {
+  const ofRibs = <T>(of: (wheel: Wheel, rib: Rib) => T): T[] =>
+    WHEEL_ORDER.flatMap((wheel) => RIBS.map((rib) => of(wheel, rib)));
+  const isRead = ofRibs((wheel, rib) => resolved.tires[wheel].readMm[rib].length > 0);
+  if (!isRead.includes(true)) return null;
+  const newDepths = ofRibs((wheel) => resolved.tires[wheel].newDepthMm);
+  const began = ofRibs((wheel, rib) => resolved.tires[wheel].stretch.fromMm[rib]);
+  const limitMm = resolved.limitsMm.legal;
+  return cars.map(({ state, factors, lossMm }, car): Wearing => {
     const slope = depthSlope(state);
-    const leftParts = new Float64Array(RIB_COUNT).fill(0.5);
-    const ribRates = rates(state, ahead);
-    const depths = Float64Array.from(read, (seen, at) =>
-      seen === null ? Number.POSITIVE_INFINITY : Math.max(0, began[at]! - lossMm[at]!),
-    );
-    const future = Float64Array.from(read, (seen, at) => {
-      const rate = ribRates[at]! * Math.max(LEAST_FACTOR, factors[at]!);
-      if (seen === null) return rate;
-      const depth = depths[at]!;
-      const left = (depth + Math.min(depth, resolved.limitsMm.legal)) / 2;
-      leftParts[at] = left / newDepths[at]!;
-      return Math.max(LEAST_RATE, rate * depthFactor(slope, leftParts[at]));
-    });
-    const km = depths.map((mm, at) =>
-      Number.isFinite(mm)
-        ? (KM_PER_THOUSAND_KM * Math.max(0, mm - resolved.limitsMm.legal)) / future[at]!
-        : FURTHEST_KM,
-    );
-    return { depths, rates: future, leftParts, slope, km: Math.min(FURTHEST_KM, ...km) };
+    const [depths, own, rates] = [0, 0, 0].map(() => new Float64Array(RIB_COUNT)) as Triple;
+    for (let at = 0; at < RIB_COUNT; at++) {
+      own[at] = halfRates[car]![at]! * Math.max(LEAST_FACTOR, factors[at]!);
+      depths[at] = isRead[at] ? Math.max(0, began[at]! - lossMm[at]!) : Number.POSITIVE_INFINITY;
+      const left = leftPart(depths[at]! / newDepths[at]!, limitMm / newDepths[at]!);
+      rates[at] = isRead[at] ? Math.max(LEAST_RATE, own[at]! * depthFactor(slope, left)) : own[at]!;
+    }
+    return { depths, halfRates: own, rates, slope };
   });
+}
+
+type Triple = [Float64Array, Float64Array, Float64Array];
+
+/** The tires of some possible cars, if the cars stood in some way. */
+export interface TiresAhead {
+  fresh: Wearing[];
+  /** Those that are on; null where no rib was read. */
+  worn: () => Wearing[] | null;
+}
+
+/**
+ * @param cars - draws from the posterior of the case; the same case gives new tires of the same kind
+ * @returns the new depths of the twelve ribs, mm, and the tires by how the cars stand
+ */
+export function createTiresAhead(resolved: ResolvedCase, cars: readonly PossibleCar[]) {
+  const random = createRandom(hashSeed(`outlook ${tiresKey(resolved)}`));
+  const paths = aheadPaths(resolved);
+  const factors = cars.map(({ state }) => drawFactors(state, random));
+  const newDepths = Float64Array.from(
+    WHEEL_ORDER.flatMap((wheel) => RIBS.map(() => resolved.tires[wheel].newDepthMm)),
+  );
+  const limitMm = resolved.limitsMm.legal;
+  const tiresIf = (standing: (car: PossibleCar) => Float64Array): TiresAhead => {
+    const states = cars.map(standing);
+    const halfRates = states.map((state) => ratesAtHalf(state, paths));
+    return {
+      fresh: states.map((state, i) =>
+        freshTires(state, halfRates[i]!, factors[i]!, newDepths, limitMm),
+      ),
+      worn: () => wornTires(resolved, cars, halfRates),
+    };
+  };
+  return { newDepths, tiresIf };
+}
+
+/** Distance until the first rib of some tires is at the limit, km. */
+export function lifeOf({ depths, rates }: Wearing, limitMm: number, leastMm = 0): number {
+  let least = FURTHEST_KM;
+  for (let at = 0; at < RIB_COUNT; at++) {
+    const spare = Math.max(leastMm, depths[at]! - limitMm);
+    least = Math.min(least, (KM_PER_THOUSAND_KM * spare) / rates[at]!);
+  }
+  return least;
 }

@@ -1,6 +1,11 @@
 import type { CaseFile } from '@keen/contract';
 import * as engine from '../../engine/diagnosis/diagnose.ts';
-import type { DiagnosisRun, DiagnosisWords, FullAnswer } from '../../engine/diagnosis/diagnose.ts';
+import type {
+  DiagnosisRun,
+  DiagnosisWords,
+  FullAnswer,
+  WholeAnswer,
+} from '../../engine/diagnosis/diagnose.ts';
 import type { Known } from '../../engine/diagnosis/posterior.ts';
 import { createReasons } from './reasons.ts';
 import { recommend } from './recommend.ts';
@@ -17,6 +22,11 @@ const ENGLISH_WORDS: DiagnosisWords = {
  */
 export function diagnose(file: CaseFile): FullAnswer {
   return engine.diagnose(file, ENGLISH_WORDS);
+}
+
+/** The same with what a decision saves. @throws {InputError} for a tire size that cannot be read */
+export function diagnoseWhole(file: CaseFile): WholeAnswer {
+  return engine.diagnoseWhole(file, ENGLISH_WORDS);
 }
 
 /** The same in the making: step it on, ask it at any time. */

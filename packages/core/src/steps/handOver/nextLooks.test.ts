@@ -10,7 +10,6 @@ const outlook = (low: number | null): Outlook => ({
   oldKm: low === null ? null : { low, median: low * 1.2, high: low * 1.5 },
   curves: { oldAsIs: null, newAsIs: CURVE, newPutRight: CURVE },
   oldRibs: null,
-  ribsAfter: {} as Outlook['ribsAfter'],
   cars: [],
   bars: {},
   checks: [],
