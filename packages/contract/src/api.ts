@@ -4,15 +4,12 @@ import { unitsSchema, wheelSchema } from './caseFile.ts';
 import { diagnosisSchema } from './diagnosis.ts';
 import { DEFAULT_PRICES, priceListSchema } from './prices.ts';
 import { usedSpreadSchema } from './gauges.ts';
-import { visitDraftSchema, WAITS } from './draft.ts';
-import { entrySchema, storedEntrySchema } from './entries.ts';
-import { ACTIONS, DRIVES, LANGUAGES } from './words.ts';
+import { visitDraftSchema } from './visit/draft.ts';
+import { entrySchema, storedEntrySchema } from './visit/entries.ts';
+import { ACTIONS, DRIVES, LANGUAGES, ROLES, WAITS } from './words.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /** What the web app and the server say to each other; the same schema checks both ends. */
-
-export const ROLES = ['advisor', 'technician', 'lead'] as const;
-export type Role = (typeof ROLES)[number];
 
 export const READING_ORDERS = ['walkRound', 'axleByAxle', 'outerFirst'] as const;
 export type ReadingOrder = (typeof READING_ORDERS)[number];

@@ -5,11 +5,11 @@ import {
   decisionSchema,
   MOST_PHOTOS,
   preferencesSchema,
-  ROLES,
   shopSettingsSchema,
 } from './api.ts';
 import { forecastSchema } from './diagnosis.ts';
-import { storedEntrySchema } from './entries.ts';
+import { storedEntrySchema } from './visit/entries.ts';
+import { ROLES } from './words.ts';
 import {
   keepInstrumentSchema,
   newCheckSchema,

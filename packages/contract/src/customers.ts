@@ -1,14 +1,6 @@
 import { z } from 'zod';
 import { momentSchema } from './storable.ts';
 
-/** Fields of a visit that say something of a person rather than of a car: erased with the customer. */
-export const PERSONAL_PATHS = [
-  'visit.words',
-  'visit.quick.warningLights',
-  'visit.quick.codes',
-  'visit.other',
-] as const;
-
 /** What is stored of one customer: everything that names them or is theirs. */
 export const customerRecordSchema = z
   .strictObject({

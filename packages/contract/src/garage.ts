@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { vehicleRecordSchema, visitSchema } from './api.ts';
-import { visitDraftSchema } from './draft.ts';
+import { VISIT_FIELDS } from './visit/fields.ts';
+import { group, schemaOf } from './visit/fieldTree.ts';
 import { dueLookSchema, dueRowSchema, storedTiresSchema } from './handOver.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
@@ -29,7 +30,7 @@ export const garageRowSchema = z.strictObject({
       id: z.uuid(),
       number: rowNumberSchema,
       arrivedAt: momentSchema,
-      draft: visitDraftSchema.pick({ tires: true, limits: true }),
+      draft: schemaOf(group({ tires: VISIT_FIELDS.of.tires, limits: VISIT_FIELDS.of.limits })),
     })
     .nullable(),
   /** What is due first; null when nothing is. */

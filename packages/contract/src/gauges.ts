@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { readingSpreadSchema } from './draft.ts';
+import { readingSpreadSchema } from './visit/values.ts';
 import { FIELD_LIMITS } from './fieldLimits.ts';
 import { momentSchema } from './storable.ts';
 import { DEPTH_UNITS, INSTRUMENT_KINDS } from './words.ts';

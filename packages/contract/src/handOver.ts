@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { unitsSchema } from './caseFile.ts';
-import { LANGUAGES, SEASONS } from './words.ts';
+import { SEASONS } from './words.ts';
 
 /** What is looked at again later. */
 export const NEXT_LOOKS = ['nuts', 'recheck', 'tread', 'rotation', 'alignment'] as const;
@@ -31,20 +30,6 @@ export const storedTiresSchema = z.strictObject({
   since: z.iso.date(),
 });
 export type StoredTires = z.infer<typeof storedTiresSchema>;
-
-export const handOverFields = {
-  language: z.enum(LANGUAGES),
-  /** The customer's units. */
-  units: unitsSchema,
-  kmPerYear: z.number().min(500).max(200_000),
-  given: z.enum(GIVEN),
-  /** What is due later, for the shop's list. */
-  next: z.array(dueLookSchema).max(12),
-  stored: storedTiresSchema,
-} as const;
-
-export const draftHandOverSchema = z.strictObject(handOverFields).partial();
-export type DraftHandOver = z.infer<typeof draftHandOverSchema>;
 
 /** Something due, with the car and the visit it comes from. */
 export const dueRowSchema = z.strictObject({

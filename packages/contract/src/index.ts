@@ -1,5 +1,5 @@
 export * from './words.ts';
-export { customerRecordSchema, PERSONAL_PATHS } from './customers.ts';
+export { customerRecordSchema } from './customers.ts';
 export type { CustomerRecord } from './customers.ts';
 export {
   changePasswordSchema,
@@ -32,7 +32,7 @@ export type {
 } from './people.ts';
 export { AUDIT_KINDS, auditPageSchema } from './audit.ts';
 export type { AuditEvent, AuditKind, AuditPage } from './audit.ts';
-export { RIGHTS, rightForPath, roleMay, STOCK_SETTINGS } from './rights.ts';
+export { RIGHTS, roleMay, STOCK_SETTINGS } from './rights.ts';
 export type { Right } from './rights.ts';
 export { API_PATHS } from './paths/index.ts';
 export { momentSchema, rowNumberSchema, unstorable } from './storable.ts';
@@ -73,31 +73,30 @@ export {
   calculatorInputs,
 } from './calculators.ts';
 export type { CalculatorInput, CalculatorName, ToeUnit } from './calculators.ts';
-export {
-  WAITS,
-  draftMeasureSchema,
-  draftSetRightSchema,
-  learnedListSchema,
-  readingSchema,
-  visitDraftSchema,
-} from './draft.ts';
+export { visitDraftSchema } from './visit/draft.ts';
 export type {
   DraftCar,
+  DraftHandOver,
   DraftInspect,
   DraftMeasure,
   DraftSetRight,
-  UsedInstruments,
   DraftTire,
-  Learned,
-  Reading,
-  Taken,
-  ToeIn,
-  TurnMade,
   VisitDraft,
-  Waits,
-} from './draft.ts';
-export { entrySchema, entryValueSchema, storedEntrySchema, visitTakes } from './entries.ts';
-export type { Entry, StoredEntry } from './entries.ts';
+} from './visit/draft.ts';
+export { learnedListSchema, readingSchema } from './visit/values.ts';
+export type { Learned, Reading, Taken, ToeIn, TurnMade, UsedInstruments } from './visit/values.ts';
+export {
+  CARRIED_PATHS,
+  entrySchema,
+  entryValueSchema,
+  PERSONAL_PATHS,
+  rightForPath,
+  storedEntrySchema,
+  visitTakes,
+} from './visit/entries.ts';
+export type { Entry, StoredEntry } from './visit/entries.ts';
+export { PLACED_FIELDS } from './visit/fields.ts';
+export type { FieldPattern } from './visit/fields.ts';
 export * from './garage.ts';
 export * from './handOver.ts';
 export * from './papers.ts';

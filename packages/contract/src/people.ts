@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ROLES } from './api.ts';
+import { ROLES } from './words.ts';
 import { momentSchema } from './storable.ts';
 
 /** Long enough that a list of guesses does not get there; more words are better than odd characters. */

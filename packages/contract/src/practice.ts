@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { diagnosisSchema } from './diagnosis.ts';
-import { visitDraftSchema } from './draft.ts';
-import { entrySchema } from './entries.ts';
+import { visitDraftSchema } from './visit/draft.ts';
+import { entrySchema } from './visit/entries.ts';
 import { FIELD_LIMITS } from './fieldLimits.ts';
 import { minorSchema } from './prices.ts';
 import { momentSchema } from './storable.ts';

@@ -1,4 +1,4 @@
-import type { Role } from './api.ts';
+import type { Role } from './words.ts';
 
 /**
  * Who may do what, in one table: the server refuses by it, the screens offer by it, the docs print it.
@@ -46,8 +46,3 @@ export function roleMay(role: Role, right: Right): boolean {
 
 /** Settings that say what is in stock; whoever may change sheets may change these. */
 export const STOCK_SETTINGS = ['hubShims', 'hubShimParts', 'armShims', 'offsetBolts'] as const;
-
-/** The right that an entry of this path takes beside working on visits; null for most. */
-export function rightForPath(path: string): Right | null {
-  return path.startsWith('visit.setRight.') ? 'setAngles' : null;
-}

@@ -7,6 +7,13 @@
 export const LANGUAGES = ['en', 'es'] as const;
 export type Language = (typeof LANGUAGES)[number];
 
+export const ROLES = ['advisor', 'technician', 'lead'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** Where the customer is while the car is looked at. */
+export const WAITS = ['counter', 'phone', 'later'] as const;
+export type Waits = (typeof WAITS)[number];
+
 /** Wheel positions, in walk-round order from the left front. */
 export const WHEELS = ['lf', 'lr', 'rr', 'rf'] as const;
 export type Wheel = (typeof WHEELS)[number];
@@ -253,6 +260,10 @@ export type Occasion = (typeof OCCASIONS)[number];
 
 export const SUSPENSIONS = ['strut', 'twoArms', 'multiLink', 'beam', 'solidAxle'] as const;
 export type Suspension = (typeof SUSPENSIONS)[number];
+/** Which side of the wheel centre the steering rack is on. */
+export const RACKS = ['ahead', 'behind'] as const;
+export type Rack = (typeof RACKS)[number];
+
 export const KNOWN = ['yes', 'no', 'unknown'] as const;
 export type Known = (typeof KNOWN)[number];
 /** What weighs the car down just now. */

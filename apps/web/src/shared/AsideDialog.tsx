@@ -1,3 +1,4 @@
+import { fieldLabel } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -8,7 +9,7 @@ import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { useApiDispatch, useApiSelector } from '../api/hooks.ts';
 import { outbox } from '../api/outboxSlice.ts';
-import { fieldWords, valueWords } from './entryWords.ts';
+import { valueWords } from './valueWords.ts';
 
 /** Entries that the server would not take: each is tried again, typed anew in its visit, or dismissed. */
 export function AsideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
@@ -30,7 +31,7 @@ export function AsideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () 
               sx={{ borderTop: '1px solid var(--hairline)', py: 1.25 }}
             >
               <Typography sx={{ fontWeight: 600 }}>
-                {fieldWords(entry.path)}: {valueWords(entry.value)}
+                {fieldLabel(entry.path)}: {valueWords(entry.value)}
               </Typography>
               <Typography color="textSecondary">{reason}</Typography>
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.75 }}>

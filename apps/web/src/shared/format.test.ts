@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { fieldAt } from './fieldAt.ts';
+import { fieldAt } from '@keen/core';
 import { showDepth, showDistance, showPercent, showPressure } from './format.ts';
 import { newId } from './newId.ts';
 

@@ -1,6 +1,6 @@
 import * as api from '../api.ts';
 import { archiveTakenSchema } from '../archive.ts';
-import { learnedListSchema } from '../draft.ts';
+import { learnedListSchema } from '../visit/values.ts';
 import { keptSheetListSchema, newSheetsSchema } from '../specSheet.ts';
 import type { ApiPath } from './apiPath.ts';
 

@@ -1,7 +1,8 @@
 import jstat from 'jstat';
 import { linearRegression } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { CHECK_LIMITS, instrumentRecord, LEAST_CHECKS } from './instrumentRecord.ts';
+import { INSTRUMENT_FACTS } from './instrumentFacts.ts';
+import { instrumentRecord, LEAST_CHECKS } from './instrumentRecord.ts';
 
 const day = (n: number) => new Date(Date.UTC(2026, 0, 1 + n)).toISOString();
 /** A gauge that was off by so much at places of 2, 4 and 8 mm. */
@@ -27,7 +28,9 @@ describe('instrumentRecord', () => {
     const tenth = { at: day(0), points: [{ known: 0, read: 0.1 }] };
     expect(instrumentRecord('readout', [tenth]).state).toBe('off');
     expect(instrumentRecord('level', [tenth]).state).toBe('good');
-    expect(Math.min(...Object.values(CHECK_LIMITS))).toBeGreaterThan(0);
+    expect(
+      Math.min(...Object.values(INSTRUMENT_FACTS).map(({ mostOff }) => mostOff)),
+    ).toBeGreaterThan(0);
   });
 
   it('says no drift from too few checks or too few days', () => {

@@ -1,5 +1,6 @@
 import type { InstrumentKind } from '@keen/contract/words';
 import { fTail } from './fTail.ts';
+import { INSTRUMENT_FACTS } from './instrumentFacts.ts';
 
 /** A check: what each place is known to be and what the instrument said, mm or degrees. */
 export interface Check {
@@ -22,21 +23,6 @@ export interface InstrumentRecord {
   errorSd: number;
 }
 
-/**
- * How far an instrument may be off before it is set right or put away: mm of depth, degrees of angle
- * (common practice, no source; about what its method repeats to).
- */
-export const CHECK_LIMITS: Record<InstrumentKind, number> = {
-  depth: 0.2,
-  readout: 0.05,
-  gauges: 0.1,
-  tape: 0.1,
-  helperTape: 0.15,
-  strings: 0.1,
-  level: 0.2,
-  square: 0.3,
-  swing: 0.5,
-};
 /** Fewer checks, or fewer days, tell no drift. */
 export const LEAST_CHECKS = 5;
 const LEAST_DAYS = 14;
@@ -49,7 +35,7 @@ const CHANCE = 0.05;
 
 /** @param checks - in any order; those without a place are left out */
 export function instrumentRecord(kind: InstrumentKind, checks: readonly Check[]): InstrumentRecord {
-  const limit = CHECK_LIMITS[kind];
+  const limit = INSTRUMENT_FACTS[kind].mostOff;
   const errors = checks
     .filter(({ points }) => points.length > 0)
     .toSorted((a, b) => a.at.localeCompare(b.at))

@@ -1,70 +1,24 @@
 import type { CaseFile } from '@keen/contract';
-import { RIBS, WHEELS } from '@keen/contract/words';
-import { depthToMm, distanceToKm, pressureToKpa } from '../engine/units/units.ts';
+import { caseFieldChanges } from './caseFields.ts';
 import type { FieldChange } from './foldEntries.ts';
 
 /**
- * The entries that bring a case file into a visit, in mm, km and kPa. What the app does not know of
- * the file's `visit` object is carried along under `visit.other`.
+ * The entries that bring a case file into a visit, in mm, km and kPa: what the file says itself first, so
+ * that what its `visit` says of the same wins. What the app does not know of that object is carried along
+ * under `visit.other`.
  * @param takes - whether the visit has a field at that path which takes that value
  */
 export function caseToChanges(
   file: CaseFile,
   takes: (path: string, value: unknown) => boolean,
 ): FieldChange[] {
-  const changes: FieldChange[] = [];
-  const set = (path: string, value: unknown) => {
-    if (value !== undefined) changes.push({ path, value });
-  };
-  const { units, vehicle } = file;
-  for (const [kind, unit] of Object.entries(units)) set(`units.${kind}`, unit);
-  set('vehicle.drive', vehicle.drive);
-  set('vehicle.use', vehicle.use);
-  set('vehicle.rotatable', vehicle.rotatable);
-  set('vehicle.rideHeightChange.front', vehicle.rideHeightChange?.front);
-  set('vehicle.rideHeightChange.rear', vehicle.rideHeightChange?.rear);
-  set('tolerances', file.tolerances);
-  set('limits', file.limits && inMm(file.limits, file));
-  set('readingSpread', file.readingSpread && depthToMm(file.readingSpread, units.depth));
-  set('constants', file.constants && { ...file.constants, version: null, lines: [] });
-  setHistory(file, set);
   const { now, visit } = takeNow(file.visit ?? {});
-  for (const wheel of WHEELS) {
-    const tire = file.tires[wheel];
-    const at = `tires.${wheel}`;
-    set(`${at}.size`, tire.size);
-    set(`${at}.newDepth`, depthToMm(tire.newDepth, units.depth));
-    set(`${at}.distance`, distanceToKm(tire.distance, units.distance));
-    const { measured, target } = tire.pressure ?? {};
-    if (target !== undefined) set(`${at}.pressure.target`, pressureToKpa(target, units.pressure));
-    if (measured !== undefined) {
-      set(`${at}.pressure.measured`, pressureToKpa(measured, units.pressure));
-    }
-    tire.stations.forEach((station, index) => {
-      for (const rib of RIBS) {
-        const depth = station[rib];
-        set(
-          `${at}.stations.${index}.${rib}`,
-          depth === null ? 'unreadable' : depthToMm(depth, units.depth),
-        );
-      }
-    });
-    set(`${at}.feather`, tire.feather);
-    set(`${at}.cupping`, tire.cupping);
-    set(`${at}.damage`, tire.damage);
-    set(`play.${wheel}`, file.play?.[wheel]);
-    const current = now ? now[wheel] : file.angles?.[wheel];
-    if (takes(`angles.${wheel}`, current)) set(`angles.${wheel}`, current);
-  }
-  set(
-    'rotations',
-    file.rotations?.map((rotation) => ({
-      ...rotation,
-      atDistance: distanceToKm(rotation.atDistance, units.distance),
-    })),
-  );
-  set('complaints', file.complaints);
   const { other: carried, ...own } = visit;
+  const changes = caseFieldChanges({ ...file, angles: now ?? file.angles })
+    .map(ofShop)
+    // Angles of the file's `visit` have been checked by nobody yet.
+    .filter(({ path, value }) => !path.startsWith('angles.') || takes(path, value));
+  const set = (path: string, value: unknown) => changes.push({ path, value });
   const unknown = takeKnown('visit', own, takes, set);
   const before = isObject(carried) ? carried : carried === undefined ? {} : { other: carried };
   const other = { ...before, ...unknown };
@@ -72,21 +26,10 @@ export function caseToChanges(
   return changes;
 }
 
-/** The car's history, first: what the file's `visit` says of the same stands after it and wins. */
-function setHistory(
-  { history = {}, units }: CaseFile,
-  set: (path: string, value: unknown) => void,
-): void {
-  set('visit.events', history.startedAfter);
-  set('visit.occasions', history.occasions);
-  set('visit.car.driver', history.driver);
-  set('visit.car.load', history.load);
-  set('visit.car.suspension.front', history.suspension?.front);
-  set('visit.car.suspension.rear', history.suspension?.rear);
-  set('visit.tiresDiffer', history.tiresDiffer);
-  if (history.alignedAgo !== undefined) {
-    set('visit.lastAlignment', { agoKm: distanceToKm(history.alignedAgo, units.distance) });
-  }
+/** A file says nothing of where its constants come from. */
+function ofShop(change: FieldChange): FieldChange {
+  if (change.path !== 'constants') return change;
+  return { path: change.path, value: { ...(change.value as object), version: null, lines: [] } };
 }
 
 /** The angles set since those that were found; see `draftToCase`. */
@@ -105,7 +48,7 @@ function takeKnown(
   path: string,
   object: Record<string, unknown>,
   takes: (path: string, value: unknown) => boolean,
-  set: (path: string, value: unknown) => void,
+  set: (path: string, value: unknown) => unknown,
 ): Record<string, unknown> {
   const unknown: Record<string, unknown> = {};
   for (const [key, value] of Object.entries(object)) {
@@ -124,12 +67,4 @@ function takeKnown(
 
 function isObject(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
-
-function inMm(limits: NonNullable<CaseFile['limits']>, file: CaseFile) {
-  return Object.fromEntries(
-    Object.entries(limits)
-      .filter((entry): entry is [string, number] => entry[1] !== undefined)
-      .map(([name, value]) => [name, depthToMm(value, file.units.depth)]),
-  );
 }

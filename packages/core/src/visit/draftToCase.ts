@@ -1,21 +1,19 @@
-import type { CaseFile, CaseTire, DraftTire, Units, VisitDraft } from '@keen/contract';
-import type { Rib, Wheel } from '@keen/contract/words';
+import type { CaseFile, CaseHistory, CaseTire, DraftTire, Units, VisitDraft } from '@keen/contract';
+import type { Wheel } from '@keen/contract/words';
 import { DEPTH_SLACK_MM, RIBS, WHEELS } from '@keen/contract/words';
 import { byWheel } from '../engine/case/resolveCase.ts';
+import { caseParts, inUnit } from './caseFields.ts';
+import type { CaseParts } from './caseFields.ts';
 import { constantsFor } from './constantsFor.ts';
 import { earlierReadings } from './earlierReadings.ts';
 import type { VisitBefore } from './earlierReadings.ts';
 import { coldPressure } from '../engine/tires/coldPressure.ts';
 import { mayRotate } from './mayRotate.ts';
-import { depthFromMm, distanceFromKm, pressureFromKpa } from '../engine/units/units.ts';
 import { tiresDiffer } from './tiresDiffer.ts';
 import { playAt } from './wornParts.ts';
 
 /** Stand-ins for what has not been entered yet, so that there is an answer from the first rib on. */
 export const ASSUMED = { newDepthMm: 8, distanceKm: 30_000, targetKpa: 230 } as const;
-
-/** Conversions come back as what was typed, not as 7.999999999. */
-const DECIMALS = 4;
 
 /** A draft as a case file, with what had to be assumed. */
 export interface DraftCase {
@@ -55,42 +53,33 @@ export function draftToCase(
   if (!draft.vehicle?.drive) assumed.push('drive');
   if (!some((tire) => tire.newDepth)) assumed.push('newDepth');
   if (!some((tire) => tire.distance)) assumed.push('distance');
-  const { rideHeightChange } = draft.vehicle ?? {};
+  const parts = caseParts(draft, used);
   const rotatable = mayRotate(draft);
+  const play = playOf(draft);
+  const history = historyOf(draft, parts.history, before && earlierReadings(draft, before, used));
   // The tread was worn by the angles as they were found; those set since have worn nothing yet.
   const angles = draft.visit?.setRight?.before ?? draft.angles;
-  const file: CaseFile = {
+  const file = {
+    ...parts,
     format: 'keen-groove/case',
     version: 1,
     units: used,
     vehicle: {
+      drive: 'fwd',
+      use: 'street',
+      ...parts.vehicle,
       label,
-      drive: draft.vehicle?.drive ?? 'fwd',
-      use: draft.vehicle?.use ?? 'street',
-      ...(rideHeightChange ? { rideHeightChange } : {}),
       ...(rotatable === null ? {} : { rotatable }),
     },
-    ...(draft.tolerances ? { tolerances: draft.tolerances } : {}),
-    ...(draft.limits ? { limits: draft.limits } : {}),
-    ...(draft.readingSpread
-      ? { readingSpread: round(depthFromMm(draft.readingSpread, used.depth)) }
-      : {}),
     ...(draft.constants ? { constants: constantsFor(draft.constants, draft) } : {}),
-    tires: byWheel((wheel) => caseTire(tireOf(wheel), used, draft.visit?.warmBy)),
-    ...(draft.rotations
-      ? {
-          rotations: draft.rotations.map((rotation) => ({
-            ...rotation,
-            atDistance: round(distanceFromKm(rotation.atDistance, used.distance)),
-          })),
-        }
-      : {}),
-    ...(draft.complaints ? { complaints: draft.complaints } : {}),
+    tires: byWheel((wheel) =>
+      caseTire(parts.tires?.[wheel] ?? {}, tireOf(wheel), used, draft.visit?.warmBy),
+    ),
     ...(angles ? { angles } : {}),
-    ...playOf(draft),
-    ...historyOf(draft, used, before),
+    ...(play ? { play } : {}),
+    ...(history ? { history } : {}),
     ...(draft.visit ? { visit: visitObject(draft.visit, draft.angles) } : {}),
-  };
+  } as CaseFile;
   return { file, assumed, ribsRead: countRead(draft) };
 }
 
@@ -132,69 +121,54 @@ function isRecord(value: unknown): value is Record<string, unknown> {
 }
 
 /** Play as shaken, or as the joints looked at say. */
-function playOf(draft: VisitDraft): Pick<CaseFile, 'play'> {
+function playOf(draft: VisitDraft): CaseFile['play'] {
   const play = WHEELS.flatMap((wheel) => {
     const found = playAt(draft, wheel);
     return found === undefined ? [] : [[wheel, found] as const];
   });
-  return play.length > 0 ? { play: Object.fromEntries(play) } : {};
+  return play.length > 0 ? Object.fromEntries(play) : undefined;
 }
 
-/** What happened to the car and how it is used; left out when nothing is known of it. */
+/** What happened to the car and how it is used; nothing when nothing is known of it. */
 function historyOf(
   draft: VisitDraft,
-  units: Units,
-  before: VisitBefore | null,
-): Pick<CaseFile, 'history'> {
-  const { car, events, occasions, lastAlignment } = draft.visit ?? {};
-  const agoKm = lastAlignment?.agoKm;
+  said: CaseParts['history'],
+  earlier: CaseHistory['earlier'] | null,
+): CaseFile['history'] {
   const differ = tiresDiffer(draft);
-  const earlier = before ? earlierReadings(draft, before, units) : undefined;
-  const history: CaseFile['history'] = {
-    ...(events ? { startedAfter: events } : {}),
-    ...(occasions ? { occasions } : {}),
-    ...(agoKm === undefined ? {} : { alignedAgo: round(distanceFromKm(agoKm, units.distance)) }),
-    ...(car?.driver ? { driver: car.driver } : {}),
-    ...(car?.load ? { load: car.load } : {}),
-    ...(car?.suspension ? { suspension: car.suspension } : {}),
+  const history = {
+    ...said,
     ...(differ.length > 0 ? { tiresDiffer: differ } : {}),
     ...(earlier ? { earlier } : {}),
   };
-  return Object.keys(history).length > 0 ? { history } : {};
+  return Object.keys(history).length > 0 ? history : undefined;
 }
 
-function caseTire(tire: DraftTire, units: Units, warmBy: number | undefined): CaseTire {
-  const depth = (mm: number) => round(depthFromMm(mm, units.depth));
-  const { measured, target } = tire.pressure ?? {};
-  const kpa = (value: number) => round(pressureFromKpa(value, units.pressure));
-  const stations = (tire.stations?.length ? tire.stations : [{}]).map((station) => {
-    const at = (rib: Rib) => {
-      const reading = station[rib];
-      return typeof reading === 'number' ? depth(reading) : null;
-    };
-    return { inner: at('inner'), centre: at('centre'), outer: at('outer') };
-  });
+function caseTire(
+  said: NonNullable<CaseParts['tires']>['lf'] & object,
+  tire: DraftTire,
+  units: Units,
+  warmBy: number | undefined,
+): CaseTire {
+  const { pressure, ...known } = said;
+  const { measured } = tire.pressure ?? {};
+  const cold =
+    measured !== undefined && warmBy !== undefined
+      ? { measured: inUnit(coldPressure(measured, warmBy), 'pressure', units) }
+      : {};
+  const places = Math.max(1, tire.stations?.length ?? 0);
   return {
-    ...(tire.size ? { size: tire.size } : {}),
-    newDepth: depth(newDepthOf(tire)),
-    distance: round(distanceFromKm(tire.distance ?? ASSUMED.distanceKm, units.distance)),
-    ...(target === undefined
-      ? {}
-      : {
-          pressure: {
-            ...(measured === undefined
-              ? {}
-              : {
-                  measured: kpa(warmBy === undefined ? measured : coldPressure(measured, warmBy)),
-                }),
-            target: kpa(target),
-          },
-        }),
-    stations,
-    ...(tire.feather ? { feather: tire.feather } : {}),
-    ...(tire.cupping ? { cupping: tire.cupping } : {}),
-    ...(tire.damage ? { damage: tire.damage } : {}),
-  };
+    distance: inUnit(ASSUMED.distanceKm, 'distance', units),
+    ...known,
+    newDepth: inUnit(newDepthOf(tire), 'depth', units),
+    ...(pressure?.target === undefined ? {} : { pressure: { ...pressure, ...cold } }),
+    stations: Array.from({ length: places }, (_, place) => ({
+      inner: null,
+      centre: null,
+      outer: null,
+      ...known.stations?.[place],
+    })),
+  } as CaseTire;
 }
 
 /** A tire is never deeper than it was new: a reading that was meant corrects what was said. */
@@ -207,8 +181,4 @@ function newDepthOf(tire: DraftTire): number {
 function deepest(tire: DraftTire): number {
   const read = (tire.stations ?? []).flatMap((station) => Object.values(station));
   return Math.max(0, ...read.filter((value): value is number => typeof value === 'number'));
-}
-
-function round(value: number): number {
-  return Number(value.toFixed(DECIMALS));
 }

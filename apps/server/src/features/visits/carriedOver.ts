@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { CARRIED_PATHS } from '@keen/contract';
 import type { Entry } from '@keen/contract';
-import { DEFAULT_LIMITS_MM, keptTurns, usedInstruments, WHEEL_ORDER } from '@keen/core';
+import { DEFAULT_LIMITS_MM, fieldAt, keptTurns, usedInstruments } from '@keen/core';
 import { and, desc, eq, ne } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { visits } from '../../db/schema/index.ts';
@@ -44,48 +45,9 @@ export async function carriedOver(
     .limit(1);
   if (!last) return [];
   const at = new Date().toISOString();
-  const list: Entry[] = [];
-  const carry = (path: string, value: unknown) => {
-    if (value !== undefined) list.push({ id: randomUUID(), path, value, at });
-  };
-  const { vehicle, tires, units, visit } = last.draft;
-  carry('vehicle.drive', vehicle?.drive);
-  carry('vehicle.use', vehicle?.use);
-  carry('vehicle.rotatable', vehicle?.rotatable);
-  carry('units.depth', units?.depth);
-  // The sheet of the car stays its sheet, in the revision it was chosen in.
-  carry('visit.sheet', visit?.sheet);
-  carry('tolerances', last.draft.tolerances);
-  // The customer reads what the customer read.
-  carry('visit.handOver.language', visit?.handOver?.language);
-  carry('visit.handOver.units', visit?.handOver?.units);
-  carry('visit.handOver.stored', visit?.handOver?.stored);
-  const { car } = visit ?? {};
-  carry('visit.car.rack', car?.rack);
-  carry('visit.car.driver', car?.driver);
-  carry('visit.car.load', car?.load);
-  carry('visit.measure.toeIn', visit?.measure?.toeIn);
-  carry('visit.tiresDiffer', visit?.tiresDiffer);
-  carry('visit.car.awdMatch', car?.awdMatch);
-  carry('visit.car.directional', car?.directional);
-  carry('visit.car.wheels', car?.wheels);
-  const learned = keptTurns(last.draft);
-  carry('visit.car.learned', learned.length > 0 ? learned : undefined);
-  for (const axle of ['front', 'rear'] as const) {
-    carry(`vehicle.rideHeightChange.${axle}`, vehicle?.rideHeightChange?.[axle]);
-    carry(`visit.car.placard.${axle}`, car?.placard?.[axle]);
-    carry(`visit.car.suspension.${axle}`, car?.suspension?.[axle]);
-    for (const kind of ['camber', 'caster', 'toe'] as const) {
-      carry(`visit.car.adjustable.${axle}.${kind}`, car?.adjustable?.[axle]?.[kind]);
-    }
-  }
-  for (const wheel of WHEEL_ORDER) {
-    carry(`visit.tires.${wheel}.dateCode`, visit?.tires?.[wheel]?.dateCode);
-    carry(`visit.tires.${wheel}.line`, visit?.tires?.[wheel]?.line);
-    carry(`visit.tires.${wheel}.season`, visit?.tires?.[wheel]?.season);
-    carry(`tires.${wheel}.size`, tires?.[wheel]?.size);
-    carry(`tires.${wheel}.newDepth`, tires?.[wheel]?.newDepth);
-    carry(`tires.${wheel}.pressure.target`, tires?.[wheel]?.pressure?.target);
-  }
-  return list;
+  const carried = CARRIED_PATHS.map((path) => ({ path, value: fieldAt(last.draft, path) }));
+  const learned = { path: 'visit.car.learned', value: keptTurns(last.draft) };
+  return [...carried, ...(learned.value.length > 0 ? [learned] : [])]
+    .filter(({ value }) => value !== null)
+    .map(({ path, value }) => ({ id: randomUUID(), path, value, at }));
 }

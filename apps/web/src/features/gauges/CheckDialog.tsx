@@ -1,5 +1,5 @@
 import type { Instrument } from '@keen/contract';
-import { instrumentRecord } from '@keen/core';
+import { instrumentRecord, INSTRUMENT_FACTS } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -14,7 +14,7 @@ import { useKeepCheckMutation } from '../../api/gaugesApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
-import { BLOCK_WORDS, limitWords, showError, unitOf } from './gaugeWords.ts';
+import { limitWords, showError } from './gaugeWords.ts';
 import { numberIn } from './numberIn.ts';
 
 interface Fields {
@@ -33,7 +33,7 @@ export function CheckDialog({
   const { id, name, kind, block } = instrument;
   const [checkId] = useState(newId);
   const [keep, { isLoading, error }] = useKeepCheckMutation();
-  const unit = unitOf(kind);
+  const { unit, checkedAgainst } = INSTRUMENT_FACTS[kind];
   const known = block.length > 0 ? block : [0];
   const { register, handleSubmit, formState, control } = useForm<Fields>({
     defaultValues: { points: known.map((value) => ({ known: String(value), read: '' })), note: '' },
@@ -59,7 +59,7 @@ export function CheckDialog({
         </DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 2 }}>
           <Typography color="textSecondary">
-            Against {BLOCK_WORDS[kind]}. It is good within {limitWords(kind)}.
+            Against {checkedAgainst}. It is good within {limitWords(kind)}.
           </Typography>
           {known.map((value, i) => {
             const faults = formState.errors.points?.[i];

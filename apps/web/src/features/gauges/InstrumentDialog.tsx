@@ -2,6 +2,7 @@ import type { Instrument } from '@keen/contract';
 import { keepInstrumentSchema } from '@keen/contract';
 import type { InstrumentKind } from '@keen/contract/words';
 import { INSTRUMENT_KINDS } from '@keen/contract/words';
+import { INSTRUMENT_FACTS } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -17,7 +18,6 @@ import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
-import { BLOCK_WORDS, INSTRUMENT_WORDS, unitOf } from './gaugeWords.ts';
 import { numberIn, numbersIn } from './numberIn.ts';
 
 interface Fields {
@@ -87,7 +87,7 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
               >
                 {INSTRUMENT_KINDS.map((each) => (
                   <MenuItem key={each} value={each}>
-                    {INSTRUMENT_WORDS[each]}
+                    {INSTRUMENT_FACTS[each].title}
                   </MenuItem>
                 ))}
               </TextField>
@@ -105,10 +105,13 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
             })}
           />
           <TextField
-            label={`Checked against, ${unitOf(kind)}`}
+            label={`Checked against, ${INSTRUMENT_FACTS[kind].unit}`}
             placeholder={kind === 'depth' ? '2; 5; 8' : '0'}
             error={errors.block !== undefined}
-            helperText={errors.block?.message ?? `What ${BLOCK_WORDS[kind]} is known to be`}
+            helperText={
+              errors.block?.message ??
+              `What ${INSTRUMENT_FACTS[kind].checkedAgainst} is known to be`
+            }
             slotProps={{ inputLabel: { shrink: true } }}
             {...register('block', {
               validate: (text) =>
@@ -116,7 +119,7 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
             })}
           />
           <TextField
-            label={`Certified to, ± ${unitOf(kind)}`}
+            label={`Certified to, ± ${INSTRUMENT_FACTS[kind].unit}`}
             placeholder="Leave empty without a certificate"
             error={errors.certified !== undefined}
             helperText={errors.certified?.message ?? 'Standard uncertainty, by its certificate'}

@@ -1,5 +1,5 @@
 import type { Instrument, Session } from '@keen/contract';
-import { instrumentRecord } from '@keen/core';
+import { instrumentRecord, INSTRUMENT_FACTS } from '@keen/core';
 import type { InstrumentRecord } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,7 +13,7 @@ import { mayDo } from '../../shared/mayDo.ts';
 import { CheckDialog } from './CheckDialog.tsx';
 import { checksAsCsv } from './checksAsCsv.ts';
 import { CheckHistory } from './CheckHistory.tsx';
-import { INSTRUMENT_WORDS, limitWords, showError, showSize } from './gaugeWords.ts';
+import { limitWords, showError, showSize } from './gaugeWords.ts';
 import { InstrumentDialog } from './InstrumentDialog.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 
@@ -114,7 +114,7 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
         <Box>
           <strong>{name}</strong>{' '}
           <Box component="span" sx={{ color: 'text.secondary' }}>
-            {name === INSTRUMENT_WORDS[kind] ? '' : INSTRUMENT_WORDS[kind]}
+            {name === INSTRUMENT_FACTS[kind].title ? '' : INSTRUMENT_FACTS[kind].title}
             {retired ? ', put away' : ''}
           </Box>
         </Box>

@@ -1,6 +1,6 @@
 import type { Instrument } from '@keen/contract';
+import { INSTRUMENT_FACTS } from '@keen/core';
 import Papa from 'papaparse';
-import { INSTRUMENT_WORDS, unitOf } from './gaugeWords.ts';
 
 /** Every place of every check as a table for other programs. */
 export function checksAsCsv(instruments: readonly Instrument[]): string {
@@ -9,10 +9,10 @@ export function checksAsCsv(instruments: readonly Instrument[]): string {
       checks.flatMap(({ at, by, points, note }) =>
         points.map(({ known, read }) => ({
           gauge: name,
-          kind: INSTRUMENT_WORDS[kind],
+          kind: INSTRUMENT_FACTS[kind].title,
           at,
           by,
-          unit: unitOf(kind) === 'mm' ? 'mm' : 'degrees',
+          unit: INSTRUMENT_FACTS[kind].unit === 'mm' ? 'mm' : 'degrees',
           known,
           read,
           error: Number((read - known).toFixed(4)),

@@ -1,5 +1,5 @@
 import type { Method, VisitDraft } from '@keen/contract';
-import { CHECK_LIMITS } from '@keen/core';
+import { INSTRUMENT_FACTS } from '@keen/core';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 
@@ -7,7 +7,7 @@ import dayjs from 'dayjs';
 export function InstrumentLine({ draft, method }: { draft: VisitDraft; method: Method }) {
   const own = draft.visit?.measure?.instruments?.[method];
   if (!own) return null;
-  const isOff = own.errorSd > CHECK_LIMITS[method];
+  const isOff = own.errorSd > INSTRUMENT_FACTS[method].mostOff;
   return (
     <Typography
       variant="body2"

@@ -1,6 +1,6 @@
-import type { Adjuster, SteeringWheel as SteeringWheelState } from '@keen/contract';
+import type { SteeringWheel as SteeringWheelState } from '@keen/contract';
 import {
-  alsoMoves,
+  ADJUSTER_FACTS,
   METHOD_FACTS,
   methodOf,
   reachOf,
@@ -25,18 +25,6 @@ import { adviceFor, calculatorFor } from './adjusters.ts';
 import { LearnedTurn } from './LearnedTurn.tsx';
 import { LeaveIt } from './LeaveIt.tsx';
 
-const ADJUSTER_WORDS: Record<Adjuster, string> = {
-  tieRod: 'Tie rod',
-  turnbuckle: 'Turnbuckle',
-  cam: 'Cam bolt',
-  twoCams: 'Two cams',
-  hubShim: 'Hub shim',
-  armShims: 'Arm shims',
-  slots: 'Strut slots',
-  adjustableArm: 'Adjustable arm',
-  none: 'None fitted',
-};
-
 interface StepAtHandProps {
   step: PlanStep;
   plan: readonly PlanStep[];
@@ -52,7 +40,8 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
   const adjuster = draft.visit?.setRight?.adjuster?.[step.key] ?? usualAdjuster(draft, step);
   const calculator = adjuster && calculatorFor(step, adjuster);
   const advice = adjuster && adviceFor(step, adjuster, draft, plan);
-  const also = adjuster && step.kind && alsoMoves(adjuster, step.kind, step.axle ?? 'front');
+  const also =
+    adjuster && step.kind && ADJUSTER_FACTS[adjuster].alsoMoves(step.kind, step.axle ?? 'front');
   const tool = TOOLS.find(({ name }) => name === calculator);
   // A step that only reads again is set with nothing yet.
   const isSet = step.needs === 'set' || step.change !== null;
@@ -95,7 +84,7 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
           label={`${step.title} is set with`}
           hideLabel
           dense
-          options={step.adjusters.map((value) => ({ value, label: ADJUSTER_WORDS[value] }))}
+          options={step.adjusters.map((value) => ({ value, label: ADJUSTER_FACTS[value].title }))}
           value={adjuster}
           onChange={(value) => value && enter(`visit.setRight.adjuster.${step.key}`, value)}
         />

@@ -1,26 +1,12 @@
 import type { Adjuster, CalculatorName, ShopSettings, VisitDraft } from '@keen/contract';
 import type { PlanStep } from '@keen/core';
-import { wrongWheel } from '@keen/core';
+import { ADJUSTER_FACTS, wrongWheel } from '@keen/core';
 import type { Texts } from '../../tools/toolInput.ts';
 
 /** The calculator of an adjuster at a step, where there is arithmetic to it. */
 export function calculatorFor(step: PlanStep, adjuster: Adjuster): CalculatorName | null {
   if (step.key === 'steeringWheel') return 'steeringWheelCentre';
-  switch (adjuster) {
-    case 'tieRod':
-    case 'turnbuckle':
-      return 'tieRod';
-    case 'cam':
-      return 'eccentric';
-    case 'hubShim':
-      return 'rearShim';
-    case 'twoCams':
-      return 'twoCams';
-    case 'armShims':
-      return 'wishboneShims';
-    default:
-      return null;
-  }
+  return ADJUSTER_FACTS[adjuster].calculator;
 }
 
 /** How rods are turned; alike on both sides only where both sides want the same. */
@@ -73,17 +59,12 @@ export function adviceFor(
     case 'tieRod':
     case 'turnbuckle':
       return rodAdvice(step, plan, draft, adjuster);
-    case 'cam':
-    case 'twoCams':
-      return 'Lift, loosen, turn, lower, settle, measure; torque at ride height.';
     case 'slots':
       return step.kind === 'caster'
         ? 'Loosen the tower nuts, move the strut’s top, tighten to the maker’s torque.'
         : `Loosen the strut bolts, lean the upright by ${Math.abs(step.change ?? 0).toFixed(2)}°, tighten to the maker’s torque.`;
-    case 'adjustableArm':
-      return 'Turn the arm until it reads right, then lock it; it sets no more than its thread.';
     default:
-      return null;
+      return ADJUSTER_FACTS[adjuster].how;
   }
 }
 

@@ -1,27 +1,22 @@
 import type { Adjuster } from '@keen/contract';
+import { ADJUSTER_FACTS } from '@keen/core';
 
-/** What an adjuster is turned or moved by, for one and for more. */
-const UNITS: Record<Adjuster, { one: string; more: string; isTurn: boolean } | null> = {
-  tieRod: { one: 'turn', more: 'turns', isTurn: true },
-  turnbuckle: { one: 'turn', more: 'turns', isTurn: true },
-  adjustableArm: { one: 'turn', more: 'turns', isTurn: true },
-  cam: { one: 'notch', more: 'notches', isTurn: false },
-  twoCams: { one: 'notch', more: 'notches', isTurn: false },
-  slots: { one: 'mm', more: 'mm', isTurn: false },
-  armShims: { one: 'mm', more: 'mm', isTurn: false },
-  hubShim: null,
-  none: null,
-};
+const UNITS = {
+  turn: { one: 'turn', more: 'turns', isTurn: true },
+  notch: { one: 'notch', more: 'notches', isTurn: false },
+  mm: { one: 'mm', more: 'mm', isTurn: false },
+} as const;
 const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
 
 /** What the hand counts at an adjuster; null where it is a part, not a turn. */
 export function unitOf(adjuster: Adjuster): { one: string; more: string; isTurn: boolean } | null {
-  return UNITS[adjuster];
+  const { unit } = ADJUSTER_FACTS[adjuster];
+  return unit && UNITS[unit];
 }
 
 /** An amount as a hand measures it: turns to the eighth, notches to the half, millimetres to the tenth. */
 export function amountWords(amount: number, adjuster: Adjuster): string {
-  const unit = UNITS[adjuster];
+  const unit = unitOf(adjuster);
   if (!unit) return '';
   const size = Math.abs(amount);
   if (unit.isTurn) {

@@ -5,7 +5,7 @@ import { useCallback, useMemo } from 'react';
 import { useApiDispatch, useApiSelector, useApiStore } from '../../api/hooks.ts';
 import { outbox } from '../../api/outboxSlice.ts';
 import type { Pending } from '../../api/outboxSlice.ts';
-import { fieldAt } from '../../shared/fieldAt.ts';
+import { fieldAt } from '@keen/core';
 import { newId } from '../../shared/newId.ts';
 
 /**

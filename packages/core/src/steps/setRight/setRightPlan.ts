@@ -1,5 +1,6 @@
 import type { VisitDraft } from '@keen/contract';
 import type { Adjuster, AngleKind, Axle, SetStep, Wheel } from '@keen/contract/words';
+import { ADJUSTERS_FOR } from './adjusterFacts.ts';
 import { WHEELS } from '@keen/contract/words';
 import { WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
 import { playAt } from '../../visit/wornParts.ts';
@@ -35,28 +36,6 @@ export interface PlanStep {
   /** Rows of the ledger that it answers. */
   rows: readonly string[];
 }
-
-const CAMBER_ADJUSTERS: Record<Axle, readonly Adjuster[]> = {
-  front: ['slots', 'cam', 'twoCams', 'armShims', 'adjustableArm', 'none'],
-  rear: ['cam', 'hubShim', 'adjustableArm', 'slots', 'none'],
-};
-const TOE_ADJUSTERS: Record<Axle, readonly Adjuster[]> = {
-  front: ['tieRod', 'turnbuckle'],
-  rear: ['cam', 'tieRod', 'turnbuckle', 'hubShim', 'adjustableArm', 'none'],
-};
-const CASTER_ADJUSTERS: readonly Adjuster[] = [
-  'cam',
-  'twoCams',
-  'armShims',
-  'slots',
-  'adjustableArm',
-  'none',
-];
-const ADJUSTERS: Record<AngleKind, Record<Axle, readonly Adjuster[]>> = {
-  camber: CAMBER_ADJUSTERS,
-  toe: TOE_ADJUSTERS,
-  caster: { front: CASTER_ADJUSTERS, rear: CASTER_ADJUSTERS },
-};
 
 /** What the steps are made from. */
 interface Standing {
@@ -111,7 +90,7 @@ export function setRightPlan(draft: VisitDraft): PlanStep[] {
       title: 'Steering wheel',
       needs: 'set',
       why: open ?? 'Last of all: what one rod gives, the other takes, so the total toe stays.',
-      adjusters: ['tieRod', 'turnbuckle'],
+      adjusters: ADJUSTERS_FOR.toe.front,
     });
   }
   return steps;
@@ -174,7 +153,7 @@ function againStep(kind: AngleKind, axle: Axle, where: Wheel, because: string): 
     axle,
     where,
     why: `Measure it again: ${because}.`,
-    adjusters: ADJUSTERS[kind][axle],
+    adjusters: ADJUSTERS_FOR[kind][axle],
     rows: [`${kind}.${where}`],
   };
 }
@@ -202,7 +181,7 @@ function casterSteps({ angles, limits, stale, isOut }: Standing): PlanStep[] {
         // Without a sheet nobody knows the figure; alike on both sides is what stops the pull.
         target: limits.caster?.target ?? mean,
         why: isOff ? 'Out of its limits.' : 'Left and right stand too far apart.',
-        adjusters: CASTER_ADJUSTERS,
+        adjusters: ADJUSTERS_FOR.caster.front,
         rows: [`caster.${wheel}`, 'crossCaster'],
       }) ?? []
     );
@@ -231,7 +210,7 @@ function camberSteps(axle: Axle, { draft, angles, limits, stale, isOut }: Standi
         now: camber,
         target: limit?.target ?? likeTheOther,
         why: isOff ? 'Out of its limits.' : 'Left and right stand too far apart.',
-        adjusters: CAMBER_ADJUSTERS[axle],
+        adjusters: ADJUSTERS_FOR.camber[axle],
         rows: [`camber.${wheel}`, cross],
       }) ?? []
     );
@@ -243,7 +222,7 @@ function toeSteps(axle: Axle, standing: Standing, camberMoves: boolean): PlanSte
   const wheels = WHEELS_OF_AXLE[axle];
   const { target } = limits.totalToe[axle];
   const total = `totalToe.${axle}`;
-  const adjusters = TOE_ADJUSTERS[axle];
+  const adjusters = ADJUSTERS_FOR.toe[axle];
   const read = wheels.filter((wheel) => angles[wheel]?.toe !== undefined);
   if (read.length === 0) return [];
   const willMove = 'camber is set first, and it moves toe';

@@ -1,8 +1,12 @@
 import { ADJUSTERS, ANGLE_KINDS } from '@keen/contract/words';
+import type { Adjuster, AngleKind, Axle } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
-import { alsoMoves } from './alsoMoves.ts';
+import { ADJUSTER_FACTS } from './adjusterFacts.ts';
 
-describe('alsoMoves (common practice, no source)', () => {
+const alsoMoves = (adjuster: Adjuster, kind: AngleKind, axle: Axle) =>
+  ADJUSTER_FACTS[adjuster].alsoMoves(kind, axle);
+
+describe('what an adjuster also moves (common practice, no source)', () => {
   it('says for every part of it what else moves', () => {
     for (const adjuster of ADJUSTERS) {
       for (const kind of ANGLE_KINDS) {
