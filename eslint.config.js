@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import i18next from 'eslint-plugin-i18next';
 import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
@@ -33,6 +34,41 @@ export default tseslint.config(
   },
   { files: ['apps/web/**'], ...hooks.configs.flat.recommended },
   { files: ['apps/web/**'], languageOptions: { globals: globals.browser } },
+  {
+    // What people read stands in the catalogue, `words/`, in every language.
+    files: ['apps/web/src/**/*.tsx'],
+    ignores: ['**/*.test.tsx'],
+    plugins: { i18next },
+    rules: {
+      'i18next/no-literal-string': [
+        'error',
+        {
+          framework: 'react',
+          mode: 'jsx-only',
+          'jsx-attributes': {
+            include: [
+              'label',
+              'title',
+              'aria-label',
+              'alt',
+              'placeholder',
+              'helperText',
+              'explained',
+            ],
+          },
+          words: {
+            // Signs, units, keys and the name of the product.
+            exclude: [
+              '^[^\\p{L}]*$',
+              '^[^\\p{L}]*(mm|km|mi|kPa|psi|in|Hz|N·m|min|VIN|N|Keen Groove)[^\\p{L}]*$',
+            ],
+          },
+          callees: { exclude: ['t', 'term', 'faultAt', 'format', 'Error', 'includes'] },
+          message: 'what people read stands in words/',
+        },
+      ],
+    },
+  },
   { files: ['scripts/**', '*.js', '*.cjs'], languageOptions: { globals: globals.node } },
   {
     // The computation has no clock and no randomness of its own: the same case gives the same bytes.

@@ -66,7 +66,7 @@ test('sheets come in as CSV, line by line, and go out again', async ({ page }) =
   await page
     .getByLabel('File of sheets')
     .setInputFiles({ name: 'sheets.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
-  const dialog = page.getByRole('dialog', { name: '1 sheet to keep' });
+  const dialog = page.getByRole('dialog', { name: '1 sheet to save' });
   await expect(dialog.getByRole('alert')).toContainText(
     'Line 3, camber.front.high: expected more than the low of 1',
   );

@@ -7,13 +7,14 @@ import type { ReactNode } from 'react';
 import { ToleranceScale } from '../drawing/ToleranceScale.tsx';
 import { useRowWords } from './useAngleWords.ts';
 import type { RowWords } from './useAngleWords.ts';
+import { t } from '../words/angles.ts';
 
 const STATE_WORDS: Record<LedgerState, string> = {
-  in: 'in',
-  out: 'out',
-  tooClose: 'can’t tell yet',
-  noLimit: 'no limit',
-  stale: 'measure again',
+  in: t('angleLedger.in'),
+  out: t('angleLedger.isOut'),
+  tooClose: t('angleLedger.cantTellYet'),
+  noLimit: t('angleLedger.noLimit'),
+  stale: t('angleLedger.measureAgain'),
 };
 const FROM_MARKS = { sheet: '', file: '', usual: ' ¹', custom: ' ²' } as const;
 
@@ -32,7 +33,7 @@ export function AngleLedger({
   return (
     <Box>
       <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>
-        Angle ledger
+        {t('angleLedger.angleLedger')}
       </Typography>
       <Box
         component="table"
@@ -47,13 +48,13 @@ export function AngleLedger({
           sx={{ color: 'text.secondary', fontSize: '0.8rem', textAlign: 'left' }}
         >
           <tr>
-            <Head>Angle</Head>
-            {hasBefore && <Head isNumber>Before</Head>}
-            <Head isNumber>{hasBefore ? 'Now' : 'Measured'}</Head>
-            {!hasBefore && <Head isWide>Limits</Head>}
-            <Head isWide>Against the limits</Head>
+            <Head>{t('angleLedger.angle')}</Head>
+            {hasBefore && <Head isNumber>{t('angleLedger.before')}</Head>}
+            <Head isNumber>{hasBefore ? t('angleLedger.now') : t('angleLedger.measured')}</Head>
+            {!hasBefore && <Head isWide>{t('angleLedger.limits')}</Head>}
+            <Head isWide>{t('angleLedger.againstTheLimits')}</Head>
             <Head>
-              <span className="visually-hidden">State</span>
+              <span className="visually-hidden">{t('angleLedger.state')}</span>
             </Head>
           </tr>
         </Box>
@@ -116,10 +117,10 @@ export function AngleLedger({
         </tbody>
       </Box>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
-        {hasBefore && 'Hollow: before. '}
-        The line through each dot is twice the standard uncertainty: method, gauge step and repeats.{' '}
+        {hasBefore && `${t('angleLedger.hollowBefore')} `}
+        {t('angleLedger.lineThroughDot')}{' '}
         {rows.some(({ limitsFrom }) => limitsFrom === 'usual' || limitsFrom === 'custom') &&
-          '¹ Usual limits, ² custom of the trade: they stand in where the sheet is silent; the vehicle maker’s specification decides.'}
+          t('angleLedger.usualLimits')}
       </Typography>
     </Box>
   );
@@ -133,7 +134,11 @@ function plain(words: string): string {
 function limitWords(row: LedgerRow, words: RowWords): string {
   const { limits, limitsFrom } = row;
   if (!limits || !limitsFrom) return '';
-  return `${words(limits[0], row)} to ${words(limits[1], row)}${FROM_MARKS[limitsFrom]}`;
+  return t('angleLedger.to', {
+    words: words(limits[0], row),
+    words2: words(limits[1], row),
+    fromMarks: FROM_MARKS[limitsFrom],
+  });
 }
 
 interface HeadProps {
@@ -176,7 +181,7 @@ function Before({ row, words }: { row: LedgerRow | undefined; words: RowWords })
       }}
     >
       {row && words(row.value, row)}
-      {isOut && <span className="visually-hidden">, out</span>}
+      {isOut && <span className="visually-hidden">{t('angleLedger.out')}</span>}
     </Box>
   );
 }

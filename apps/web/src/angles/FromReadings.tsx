@@ -19,6 +19,7 @@ import {
 import type { Found } from './gaugeFields.ts';
 import { PlateReadings } from './PlateReadings.tsx';
 import { useReadings } from './useReadings.ts';
+import { t } from '../words/angles.ts';
 
 interface FromReadingsProps {
   calculator: GaugeCalculator;
@@ -92,13 +93,13 @@ function AtPlace({ calculator, method, place, places, onPlace, onClose }: AtPlac
         const angles = found(worked, texts);
         return (
           <>
-            <Button onClick={onClose}>Cancel</Button>
+            <Button onClick={onClose}>{t('fromReadings.cancel')}</Button>
             <Button
               variant="contained"
               disabled={!angles}
               onClick={() => angles && takeOver(angles, texts)}
             >
-              Use
+              {t('fromReadings.use')}
             </Button>
           </>
         );
@@ -107,7 +108,7 @@ function AtPlace({ calculator, method, place, places, onPlace, onClose }: AtPlac
     >
       {places && (
         <Choice
-          label="At the"
+          label={t('fromReadings.atThe')}
           dense
           options={places.map((value) => ({ value, label: whereWords(value) }))}
           value={place}

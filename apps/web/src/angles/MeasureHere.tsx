@@ -21,6 +21,8 @@ import {
 } from './gaugeFields.ts';
 import { ReadingsField } from './ReadingsField.tsx';
 import { useReadings } from './useReadings.ts';
+import { Rich } from '../shared/Rich.tsx';
+import { t } from '../words/angles.ts';
 
 interface MeasureHereProps {
   kind: AngleKind;
@@ -39,7 +41,7 @@ export function MeasureHere({ kind, where, method, change }: MeasureHereProps) {
           where={where}
           kind={kind}
           method={method}
-          label="Now reads"
+          label={t('measureHere.nowReads')}
           change={change}
           hasOthers={false}
         />
@@ -92,11 +94,11 @@ function ByGauge({ kind, where, method, change }: MeasureHereProps) {
       sx={{ display: 'grid', gap: 1 }}
     >
       <Box sx={{ fontWeight: 600, fontSize: '0.85rem' }}>
-        Measure again here, by {METHOD_FACTS[method].title.toLowerCase()}
+        {t('measureHere.measureAgainHereBy', { title: METHOD_FACTS[method].title.toLowerCase() })}
       </Box>
       {isShort ? (
         <Button sx={{ justifySelf: 'start' }} onClick={() => setSettingUp(true)}>
-          Set up {METHOD_FACTS[method].title.toLowerCase()}
+          {t('measureHere.setUp', { title: METHOD_FACTS[method].title.toLowerCase() })}
         </Button>
       ) : (
         <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'flex-end', flexWrap: 'wrap' }}>
@@ -115,24 +117,26 @@ function ByGauge({ kind, where, method, change }: MeasureHereProps) {
             </Box>
           ))}
           <Button type="submit" variant="contained" disabled={!isTyped || wheels.length === 0}>
-            Save
+            {t('measureHere.save')}
           </Button>
           <Button variant="text" onClick={() => setSettingUp(true)}>
-            The gauge’s own figures
+            {t('measureHere.theGaugesOwnFigures')}
           </Button>
         </Box>
       )}
       {isTyped && wheels.length > 0 && (
         <Box role="status">
-          Reads{' '}
-          <strong>
-            {where === 'front' || where === 'rear'
-              ? showDegrees(
-                  wheels.reduce((sum, wheel) => sum + found[wheel]!, 0),
-                  2,
-                )
-              : showDegrees(found[wheels[0]!]!, 2)}
-          </strong>
+          <Rich
+            text={t('measureHere.reads', {
+              angle:
+                where === 'front' || where === 'rear'
+                  ? showDegrees(
+                      wheels.reduce((sum, wheel) => sum + found[wheel]!, 0),
+                      2,
+                    )
+                  : showDegrees(found[wheels[0]!]!, 2),
+            })}
+          />
         </Box>
       )}
       {worked.ok && (

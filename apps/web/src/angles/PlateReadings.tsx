@@ -3,11 +3,12 @@ import Box from '@mui/material/Box';
 import { useState } from 'react';
 import { Folded } from '../shared/Folded.tsx';
 import { NumberField } from '../shared/NumberField.tsx';
+import { t } from '../words/angles.ts';
 
 const FIELDS = [
-  { key: 'straight', label: 'Plate, straight ahead' },
-  { key: 'out', label: 'Plate, turned away' },
-  { key: 'in', label: 'Plate, turned toward' },
+  { key: 'straight', label: t('plateReadings.plateStraightAhead') },
+  { key: 'out', label: t('plateReadings.plateTurnedAway') },
+  { key: 'in', label: t('plateReadings.plateTurnedToward') },
 ] as const;
 const MOST_DEG = 60;
 
@@ -23,7 +24,7 @@ export function PlateReadings({ onSwing }: { onSwing: (angle: number | null) => 
   }
 
   return (
-    <Folded title="The plate was not zeroed, or the turns were not even">
+    <Folded title={t('plateReadings.thePlateWasNot')}>
       <Box
         sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, 1fr)' }, gap: 1.5 }}
       >
@@ -41,9 +42,9 @@ export function PlateReadings({ onSwing }: { onSwing: (angle: number | null) => 
       </Box>
       <Box sx={{ mt: 1, color: 'text.secondary', fontSize: '0.85rem' }}>
         {swing === null
-          ? 'With all three, the swing is counted from them.'
-          : `Worth an even swing of ${swing.toFixed(2)}° each way.`}{' '}
-        A floor that slopes stands in both cambers and takes itself out.
+          ? t('plateReadings.withAllThreeThe')
+          : t('plateReadings.worthAnEvenSwing', { swing: swing.toFixed(2) })}{' '}
+        {t('plateReadings.slopingFloor')}
       </Box>
     </Folded>
   );

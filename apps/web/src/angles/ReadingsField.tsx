@@ -22,6 +22,7 @@ import { useVisit } from '../shared/visitContext.ts';
 import type { AtHand } from '../shared/visitContext.ts';
 import { useToeScale } from './useAngleWords.ts';
 import { useReadings } from './useReadings.ts';
+import { t } from '../words/angles.ts';
 
 const MOST_DEG = 30;
 const MOST_READINGS = 12;
@@ -92,7 +93,10 @@ export function ReadingsField(props: ReadingsFieldProps) {
         helperText={
           fault ??
           (typed.length > 1
-            ? `mean ${showDegrees(meanOf(typed) * share, 2)} of ${typed.length} readings`
+            ? t('readingsField.meanOfReadings', {
+                degrees: showDegrees(meanOf(typed) * share, 2),
+                length: typed.length,
+              })
             : typed.length === 1 && scale.unit !== 'deg' && kind === 'toe'
               ? showDegrees(typed[0]! * share, 2)
               : null)
@@ -129,17 +133,20 @@ function Others({ pairs, share }: { pairs: readonly ReadingPair[]; share: number
   return pairs.map(({ used, other, agree, apart }) => (
     <Box key={other.method} sx={{ fontSize: '0.8rem', mt: 0.5, lineHeight: 1.3 }}>
       <Box component="span" sx={{ color: 'text.secondary' }}>
-        {METHOD_FACTS[used.method].title} {showDegrees(used.value * share, 2)} is used;{' '}
-        {METHOD_FACTS[other.method].title.toLowerCase()} read {showDegrees(other.value * share, 2)}
-        .{' '}
+        {t('readingsField.isUsedRead', {
+          title: METHOD_FACTS[used.method].title,
+          degrees: showDegrees(used.value * share, 2),
+          title2: METHOD_FACTS[other.method].title.toLowerCase(),
+          degrees2: showDegrees(other.value * share, 2),
+        })}
       </Box>
       {agree ? (
         <Box component="span" sx={{ color: 'text.secondary' }}>
-          They agree.
+          {t('readingsField.theyAgree')}
         </Box>
       ) : (
         <strong>
-          ◆ {(apart * share).toFixed(2)}° apart, more than both may be off: measure again.
+          {t('readingsField.apartMoreThanBoth', { apart: (apart * share).toFixed(2) })}
         </strong>
       )}
     </Box>
@@ -159,9 +166,12 @@ function partsOf(text: string, isInches: boolean): number[] {
 }
 
 function faultOf(readings: readonly number[]): string | null {
-  if (readings.some((reading) => !Number.isFinite(reading))) return 'Numbers, such as -0.4';
-  if (readings.some((reading) => Math.abs(reading) > MOST_DEG)) return `At most ${MOST_DEG}°`;
-  if (readings.length > MOST_READINGS) return `At most ${MOST_READINGS} readings`;
+  if (readings.some((reading) => !Number.isFinite(reading)))
+    return t('readingsField.numbersSuchAs0');
+  if (readings.some((reading) => Math.abs(reading) > MOST_DEG))
+    return t('readingsField.atMost', { mostDeg: MOST_DEG });
+  if (readings.length > MOST_READINGS)
+    return t('readingsField.atMostReadings', { mostReadings: MOST_READINGS });
   return null;
 }
 

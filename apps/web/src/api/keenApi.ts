@@ -42,6 +42,7 @@ import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { KEPT_HEADER, noteKept } from './keptAnswers.ts';
 import { keepNewer, keepNewerRows } from './mergeEntries.ts';
 import { clearSignedOut, isMarkedSignedOut, noteSignedIn } from './signOutMark.ts';
+import { t } from '../words/api.ts';
 
 /** A session that a sign-in answers with is the current one, without asking again. */
 async function enterWith(
@@ -127,7 +128,7 @@ export const keenApi = createApi({
   ],
   catchSchemaFailure: (): FetchBaseQueryError => ({
     status: 'CUSTOM_ERROR',
-    error: 'The server answered something this page does not understand; reload it',
+    error: t('keenApi.notUnderstood'),
   }),
   endpoints: (build) => ({
     welcome: build.query<Welcome, void>({

@@ -1,5 +1,6 @@
 import type { Problem, Refusal } from '@keen/contract';
 import { problemSchema } from '@keen/contract';
+import { t } from '../words/api.ts';
 
 /** What went wrong with a request, in words for the person who asked. */
 export interface Failure {
@@ -25,13 +26,13 @@ export function failureOf(error: unknown): Failure {
   }
   if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR') {
     return {
-      text: 'The server is not answering. What you typed is saved on this device and sent when it is back.',
+      text: t('problem.theServerIsNot'),
       refusals: [],
       isPassing: true,
       status: null,
     };
   }
-  const text = hasError(error) ? error.error : 'Something went wrong; nothing was changed';
+  const text = hasError(error) ? error.error : t('problem.somethingWentWrongNothing');
   const number = typeof status === 'number' ? status : null;
   return { text, refusals: [], isPassing: number === null || number >= 500, status: number };
 }

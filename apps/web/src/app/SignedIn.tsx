@@ -9,6 +9,7 @@ import { outbox } from '../api/outboxSlice.ts';
 import { failureOf } from '../api/problem.ts';
 import { hasSignedOut, onSignedOutElsewhere } from '../api/signOutMark.ts';
 import { useLive } from '../api/useLive.ts';
+import { t } from '../words/app.ts';
 
 /** Everything behind the front door: needs a session, and listens to live changes. */
 export function SignedIn() {
@@ -18,7 +19,7 @@ export function SignedIn() {
     return <Navigate to="/account" replace />;
   }
   if (session) return <Inside />;
-  if (isLoading) return <Box role="status" aria-label="Loading" sx={{ p: 4 }} />;
+  if (isLoading) return <Box role="status" aria-label={t('signedIn.loading')} sx={{ p: 4 }} />;
   const failure = failureOf(error);
   if (failure.status === 401) {
     const state = hasSignedOut() ? null : { from: location.pathname };
@@ -27,11 +28,11 @@ export function SignedIn() {
   return (
     <Box sx={{ p: 4, maxWidth: 520 }} role="alert">
       <Typography variant="h1" gutterBottom>
-        No connection to the shop’s server.
+        {t('signedIn.noConnectionToThe')}
       </Typography>
       <Typography sx={{ mb: 2 }}>{failure.text}</Typography>
       <Button variant="contained" onClick={() => void refetch()}>
-        Try again
+        {t('signedIn.tryAgain')}
       </Button>
     </Box>
   );

@@ -2,8 +2,9 @@ import { createTheme } from '@mui/material/styles';
 import type { Theme } from '@mui/material/styles';
 import { TOKENS } from './tokens.ts';
 import type { Scheme } from './tokens.ts';
+import { t } from '../words/app.ts';
 
-const FONT = "'Archivo Variable', 'Archivo', 'Helvetica Neue', Arial, sans-serif";
+const FONT = t('theme.archivoVariableArchivoHelvetica');
 /** Touch targets of gloved hands. */
 const CONTROL_HEIGHT = 44;
 

@@ -8,6 +8,7 @@ import { useLazyGaugeQuery } from '../api/deviceApi.ts';
 import { browserSerial } from './serialLine.ts';
 import { standInPort } from './standInPort.ts';
 import type { GaugeLine, GaugeSource } from './useGauge.ts';
+import { t } from '../words/devices.ts';
 
 interface GaugeBarProps {
   line: GaugeLine;
@@ -30,13 +31,13 @@ export function GaugeBar({ line, fault, onSource }: GaugeBarProps) {
     }
     const serial = browserSerial();
     if (!serial) {
-      setSerialFault('This browser has no serial interface. A gauge that types needs none.');
+      setSerialFault(t('gaugeBar.thisBrowserHasNo'));
       return;
     }
     try {
       onSource({ kind: 'serial', port: await serial.requestPort() });
     } catch {
-      setSerialFault('No port was chosen.');
+      setSerialFault(t('gaugeBar.noPortWasChosen'));
     }
   }
 
@@ -47,24 +48,24 @@ export function GaugeBar({ line, fault, onSource }: GaugeBarProps) {
           onClick={() => onSource(line.state === 'off' ? { kind: 'radio' } : null)}
           aria-pressed={line.state !== 'off'}
         >
-          {line.state === 'off' ? 'Connect the gauge' : 'Disconnect'}
+          {line.state === 'off' ? t('gaugeBar.connectTheGauge') : t('gaugeBar.disconnect')}
         </Button>
         {line.state === 'off' && (
           <Button variant="text" sx={{ px: 0.5 }} onClick={() => void connectSerial()}>
-            Serial line
+            {t('gaugeBar.serialLine')}
           </Button>
         )}
       </Box>
       {line.state === 'off' ? (
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-          A gauge that types, such as 5.30 and Enter, works as it is.
+          {t('gaugeBar.aGaugeThatTypes')}
         </Box>
       ) : (
         <Box role="status" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
           {wordsOf(line)}{' '}
           {line.state === 'ready' && (
             <Link component={RouterLink} to="/devices" color="inherit" target="_blank">
-              Play it
+              {t('gaugeBar.playIt')}
             </Link>
           )}
         </Box>
@@ -83,14 +84,15 @@ function wordsOf(line: GaugeLine): string {
     case 'off':
       return '';
     case 'calling':
-      return 'Calling the gauge …';
+      return t('gaugeBar.callingTheGauge');
     case 'lost':
-      return line.isCalledAgain
-        ? 'The gauge broke off; it is called again. The keys work meanwhile.'
-        : 'The serial line broke off. Plug it in, disconnect and connect again; the keys work meanwhile.';
+      return line.isCalledAgain ? t('gaugeBar.theGaugeBrokeOff') : t('gaugeBar.theSerialLineBroke');
     case 'ready':
       return line.battery !== null && line.battery < GAUGE_LOW_BATTERY
-        ? `${line.device}: its battery is low, ${Math.round(100 * line.battery)} %.`
-        : `${line.device} is ready: set it down and press.`;
+        ? t('gaugeBar.itsBatteryIsLow', {
+            device: line.device,
+            percent: Math.round(100 * line.battery),
+          })
+        : t('gaugeBar.isReadySetIt', { device: line.device });
   }
 }

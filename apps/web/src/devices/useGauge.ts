@@ -5,6 +5,7 @@ import type { SerialPortLike } from './serialLine.ts';
 import { typeText } from './typeText.ts';
 import { useDeviceLine } from './useDeviceLine.ts';
 import type { LineState } from './useDeviceLine.ts';
+import { t } from '../words/devices.ts';
 
 /** How the line to the gauge stands. */
 export type GaugeLine =
@@ -54,7 +55,7 @@ export function useGauge({ source, onReading, onOutOfRange, onText }: GaugeOptio
   const serial = useSerialLine(source?.kind === 'serial' ? source.port : null, onText);
   if (source?.kind === 'serial') {
     return serial === 'ready'
-      ? { state: 'ready', device: 'The gauge on the serial line', battery: null }
+      ? { state: 'ready', device: t('useGauge.theGaugeOnThe'), battery: null }
       : serial === 'lost'
         ? { state: 'lost', isCalledAgain: false }
         : { state: serial };

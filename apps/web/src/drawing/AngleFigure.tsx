@@ -1,4 +1,5 @@
 import type { DrawnAngle } from '@keen/core';
+import { t } from '../words/drawing.ts';
 
 interface AngleFigureProps {
   x: number;
@@ -18,7 +19,11 @@ export function AngleFigure(props: AngleFigureProps) {
   const isStale = angle?.state === 'stale';
   const isOut = angle?.state === 'out';
   const mark = isOut ? '◆ ' : angle?.state === 'tooClose' ? '○ ' : '';
-  const under = !angle ? 'not read' : isStale ? `was ${words(angle.value)}` : title;
+  const under = !angle
+    ? t('angleFigure.notRead')
+    : isStale
+      ? t('angleFigure.was', { value: words(angle.value) })
+      : title;
   return (
     <g textAnchor={anchor}>
       <text
@@ -29,7 +34,7 @@ export function AngleFigure(props: AngleFigureProps) {
         className="condensed"
         fill={isOut ? 'var(--marker)' : angle && !isStale ? 'var(--ink)' : 'var(--soft)'}
       >
-        {!angle ? '–' : isStale ? 'again' : `${mark}${words(angle.value)}`}
+        {!angle ? '–' : isStale ? t('angleFigure.again') : `${mark}${words(angle.value)}`}
       </text>
       {!isSmall && (
         <text x={x} y={y + big * 0.35 + 18} fontSize={13} fill="var(--soft)">
@@ -38,7 +43,7 @@ export function AngleFigure(props: AngleFigureProps) {
       )}
       {angle?.was && !isStale && !isSmall && (
         <text x={x} y={y + big * 0.35 + 34} fontSize={13} fill="var(--soft)">
-          was {words(angle.was.value)}
+          {t('angleFigure.was', { value: words(angle.was.value) })}
         </text>
       )}
     </g>

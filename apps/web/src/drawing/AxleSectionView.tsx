@@ -3,6 +3,7 @@ import { axleSection, WHEELS_OF_AXLE, whereWords } from '@keen/core';
 import type { Bar, SectionTire, Slot } from '@keen/core';
 import { memo, useId } from 'react';
 import { showDepth } from '../shared/format.ts';
+import { t } from '../words/drawing.ts';
 
 interface AxleSectionViewProps {
   axle: Axle;
@@ -21,9 +22,9 @@ interface AxleSectionViewProps {
 
 const WIDTH = 408;
 const FEATHER_WORDS = {
-  catchesOutward: 'catches moving out',
-  catchesInward: 'catches moving in',
-  none: 'smooth',
+  catchesOutward: t('axleSectionView.catchesMovingOut'),
+  catchesInward: t('axleSectionView.catchesMovingIn'),
+  none: t('axleSectionView.smooth'),
   unknown: '',
 } as const;
 
@@ -57,7 +58,9 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
       viewBox={`-3 0 ${WIDTH + 6} ${head + height + foot}`}
       width="100%"
       role="group"
-      aria-label={`${axle === 'front' ? 'Front' : 'Rear'} axle seen from behind`}
+      aria-label={t(
+        axle === 'front' ? 'axleSectionView.frontFromBehind' : 'axleSectionView.rearFromBehind',
+      )}
       style={{ display: 'block', fontFamily: 'inherit' }}
     >
       <defs>
@@ -78,7 +81,7 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
         fontSize={compact ? 19 : 13}
         fontWeight={650}
       >
-        Left {name}
+        {t('axleSectionView.left', { name })}
       </text>
       <text
         x={WIDTH}
@@ -88,7 +91,7 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
         fontWeight={650}
         textAnchor="end"
       >
-        Right {name}
+        {t('axleSectionView.right', { name })}
       </text>
       <g transform={`translate(0 ${head})`}>
         {section.tires.map(({ wheel, x, width }) => (
@@ -148,7 +151,7 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
         {!compact && (
           <>
             <text x={middle} y={11} fontSize={11.5} fill="var(--soft)" textAnchor="middle">
-              new {showDepth(section.newMm, unit)}
+              {t('axleSectionView.new', { newMm: showDepth(section.newMm, unit) })}
             </text>
             <text
               x={middle}
@@ -157,7 +160,9 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
               fill="var(--soft)"
               textAnchor="middle"
             >
-              legal {unit === 'mm' ? legalMm.toFixed(1) : showDepth(legalMm, unit)}
+              {t('axleSectionView.legal', {
+                depth: unit === 'mm' ? legalMm.toFixed(1) : showDepth(legalMm, unit),
+              })}
             </text>
           </>
         )}
@@ -293,8 +298,8 @@ function RibCell(props: RibCellProps) {
 function labelOf(rib: Rib, bar: Bar, depthMm: number | null, unit: DepthUnit): string {
   const place = `${whereWords(bar.wheel)} ${rib}`;
   if (depthMm !== null) {
-    const words = unit === 'mm' ? 'mm' : '32nds of an inch';
-    return `${place}, ${showDepth(depthMm, unit)} ${words}${bar.isAtLimit ? ', at the legal limit' : ''}`;
+    const words = unit === 'mm' ? 'mm' : t('axleSectionView.ofAnInch');
+    return `${place}, ${showDepth(depthMm, unit)} ${words}${bar.isAtLimit ? t('axleSectionView.atTheLegalLimit') : ''}`;
   }
-  return `${place}, ${bar.isUnreadable ? 'cannot be read' : 'not read'}`;
+  return `${place}, ${bar.isUnreadable ? t('axleSectionView.cannotBeRead') : t('axleSectionView.notRead')}`;
 }

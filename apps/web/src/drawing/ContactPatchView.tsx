@@ -1,5 +1,7 @@
 import type { ContactPatch } from '@keen/core/lab';
 import { memo } from 'react';
+import { t } from '../words/drawing.ts';
+import { term } from '../words/terms.ts';
 
 interface ContactPatchViewProps {
   patch: ContactPatch;
@@ -43,7 +45,7 @@ export const ContactPatchView = memo(function ContactPatchView(props: ContactPat
       style={{ display: 'block', maxWidth: 380 }}
     >
       <text x={WIDTH / 2} y={14} fontSize={12} fill="var(--soft)" textAnchor="middle">
-        ↑ driving
+        {t('contactPatchView.driving')}
       </text>
       {patch.y.map((_, column) =>
         Array.from({ length: ROWS }, (_row, row) => {
@@ -103,12 +105,12 @@ export const ContactPatchView = memo(function ContactPatchView(props: ContactPat
         strokeWidth={1.4}
       />
       <text x={PATCH.x} y={BARS.y + 17} fontSize={12} fill="var(--soft)">
-        {isLeft ? 'outer' : 'inner'}
+        {term(isLeft ? 'rib.outer' : 'rib.inner')}
       </text>
       <text x={WIDTH / 2} y={BARS.y + 17} fontSize={12} fill="var(--soft)" textAnchor="middle">
         {most >= 1.5
-          ? `up to ${most < 10 ? most.toFixed(1) : Math.round(most)} × a healthy tire`
-          : 'wear across the tread'}
+          ? t('contactPatchView.upTo', { times: most < 10 ? most.toFixed(1) : Math.round(most) })
+          : t('contactPatchView.wearAcrossTheTread')}
       </text>
       <text
         x={PATCH.x + PATCH.width}
@@ -117,7 +119,7 @@ export const ContactPatchView = memo(function ContactPatchView(props: ContactPat
         fill="var(--soft)"
         textAnchor="end"
       >
-        {isLeft ? 'inner' : 'outer'}
+        {term(isLeft ? 'rib.inner' : 'rib.outer')}
       </text>
     </svg>
   );

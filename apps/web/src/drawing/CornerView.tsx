@@ -1,6 +1,7 @@
 import type { Part, Play, Wheel } from '@keen/contract';
 import { axleOf, PART_FACTS, partsAt, PLAY_WORDS, sideOf, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
+import { t } from '../words/drawing.ts';
 
 const WIDTH = 600;
 const HEIGHT = 352;
@@ -41,7 +42,7 @@ export function cornerPoints(wheel: Wheel): CornerPoint[] {
 }
 
 export function pointTitle(point: CornerPoint): string {
-  return point === 'shaken' ? 'Play when shaken' : PART_FACTS[point].title;
+  return point === 'shaken' ? t('cornerView.playWhenShaken') : PART_FACTS[point].title;
 }
 
 interface CornerViewProps {
@@ -70,7 +71,7 @@ export function CornerView({ wheel, findings, at, onPick }: CornerViewProps) {
       {cornerPoints(wheel).map((point) => {
         const [x, y] = places[point] ?? [0, 0];
         const finding = findings[point] ?? 'unknown';
-        const words = finding === 'unknown' ? 'not checked' : PLAY_WORDS[finding];
+        const words = finding === 'unknown' ? t('cornerView.notChecked') : PLAY_WORDS[finding];
         return (
           <Box
             key={point}

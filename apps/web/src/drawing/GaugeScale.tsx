@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { t } from '../words/drawing.ts';
 
 interface GaugeScaleProps {
   /** What the pointer shows, mm. */
@@ -27,7 +28,7 @@ export const GaugeScale = memo(function GaugeScale({ mm, isAskew }: GaugeScalePr
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       width="100%"
       role="img"
-      aria-label={`Depth gauge in the groove, pointer at ${mm.toFixed(1)} mm${isAskew ? ', the gauge stands askew' : ''}`}
+      aria-label={t(isAskew ? 'gaugeScale.askew' : 'gaugeScale.pointerAt', { mm: mm.toFixed(1) })}
       style={{ display: 'block', maxWidth: 260 }}
     >
       <path
@@ -82,7 +83,7 @@ export const GaugeScale = memo(function GaugeScale({ mm, isAskew }: GaugeScalePr
           strokeWidth={1.6}
         />
         <text x={178} y={28} fontSize={12} fill="var(--soft)" textAnchor="end">
-          mm
+          {'mm'}
         </text>
       </g>
     </svg>

@@ -1,6 +1,7 @@
 import type { TreadProfile, Wheel } from '@keen/contract';
 import { levelProfile } from '@keen/core';
 import { WHEEL_LABELS } from '../shared/wheelLabels.ts';
+import { t } from '../words/drawing.ts';
 
 const WIDTH = 260;
 const HEIGHT = 92;
@@ -31,7 +32,10 @@ export function ProfileView({ wheel, profiles, legalMm }: ProfileViewProps) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       width="100%"
       role="img"
-      aria-label={`${WHEEL_LABELS[wheel]}: ${profiles.length} cuts across the tread`}
+      aria-label={t('profileView.cutsAcrossTheTread', {
+        wheelLabels: WHEEL_LABELS[wheel],
+        length: profiles.length,
+      })}
       style={{ display: 'block' }}
     >
       {profiles[0] && (

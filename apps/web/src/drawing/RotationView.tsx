@@ -2,6 +2,7 @@ import type { RotationPlan } from '@keen/core';
 import { WHEELS_OF_AXLE, whereWords } from '@keen/core';
 import type { Wheel } from '@keen/contract';
 import { WHEELS } from '@keen/contract';
+import { t } from '../words/drawing.ts';
 
 const WIDTH = 300;
 const HEIGHT = 190;
@@ -19,13 +20,15 @@ for (const axle of ['front', 'rear'] as const) {
 /** Moves between the two axle sections: three ribs a tire, an arrow from where it is to where it goes. */
 export function RotationView({ plan }: { plan: RotationPlan }) {
   const moves = WHEELS.map((from) => ({ from, to: plan.moves[from] }));
-  const words = moves.map(({ from, to }) => `${whereWords(from)} to ${whereWords(to)}`).join(', ');
+  const words = moves
+    .map(({ from, to }) => t('rotationView.to', { from: whereWords(from), to: whereWords(to) }))
+    .join(', ');
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       width="100%"
       role="img"
-      aria-label={`Tires change places: ${words}`}
+      aria-label={t('rotationView.tiresChangePlaces', { words })}
       style={{ display: 'block', maxWidth: 340 }}
     >
       <defs>

@@ -1,4 +1,5 @@
 import { showDegrees } from '../shared/format.ts';
+import { t } from '../words/drawing.ts';
 
 interface SteeringProps {
   /** Where the rack and the rods are. */
@@ -73,7 +74,7 @@ export function SteeringFromAbove({ rack, toe, label }: SteeringProps) {
         </text>
       ))}
       <text x={WIDTH / 2} y={HEIGHT - 10} fontSize={13} fill="var(--soft)" textAnchor="middle">
-        from above, toe drawn larger
+        {t('steeringFromAbove.fromAboveToeDrawn')}
       </text>
     </svg>
   );

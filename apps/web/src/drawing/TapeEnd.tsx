@@ -1,3 +1,5 @@
+import { t } from '../words/drawing.ts';
+
 interface TapeEndProps {
   /** Where the mark stands, in. */
   inches: number;
@@ -22,7 +24,12 @@ export function TapeEnd({ inches }: TapeEndProps) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       width="100%"
       role="img"
-      aria-label={`A tape between ${Math.floor(left)} and ${Math.ceil(left + SIGHT_IN)} inches, marked in sixteenths; the mark stands ${Math.round((inches % 1) * PARTS)} small marks beyond ${Math.floor(inches)}`}
+      aria-label={t('tapeEnd.aTapeBetweenAnd', {
+        left: Math.floor(left),
+        ceil: Math.ceil(left + SIGHT_IN),
+        marks: Math.round((inches % 1) * PARTS),
+        inches: Math.floor(inches),
+      })}
       style={{ display: 'block', maxWidth: 560 }}
     >
       <rect

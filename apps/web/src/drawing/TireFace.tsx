@@ -2,6 +2,7 @@ import type { Cupping, Damage, DamageZone, Wheel } from '@keen/contract';
 import { axleOf, axleSection, DAMAGE_WORDS, sideOf } from '@keen/core';
 import type { SectionTire } from '@keen/core';
 import { useId } from 'react';
+import { t } from '../words/drawing.ts';
 
 const WIDTH = 600;
 const HEIGHT = 218;
@@ -47,7 +48,9 @@ export function TireFace({ wheel, tires, legalMm, cupping, damageAt, label }: Ti
   const shift = TREAD.from - own.x;
   const bars = section.bars.filter((bar) => bar.wheel === wheel);
   const waves = cupping === 'heavy' ? 0.5 : cupping === 'some' ? 0.24 : 0;
-  const sides = isLeft ? ['outer side', 'inner side'] : ['inner side', 'outer side'];
+  const sides = isLeft
+    ? [t('tireFace.outerSide'), t('tireFace.innerSide')]
+    : [t('tireFace.innerSide'), t('tireFace.outerSide')];
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}

@@ -1,5 +1,6 @@
 import type { VisitDraft } from '@keen/contract';
 import { axleSection, countRead, DEFAULT_LIMITS_MM, sectionTires } from '@keen/core';
+import { t } from '../words/drawing.ts';
 
 const WIDTH = 62;
 const HEIGHT = 30;
@@ -24,7 +25,11 @@ export function TreadMiniature({
       viewBox={`0 0 ${2 * WIDTH + BETWEEN} ${HEIGHT + 2}`}
       width={width}
       role="img"
-      aria-label={read === 0 ? 'Tread not read yet' : `Tread, ${read} of 12 ribs read`}
+      aria-label={
+        read === 0
+          ? t('treadMiniature.treadNotReadYet')
+          : t('treadMiniature.treadOf12Ribs', { read })
+      }
       style={{ display: 'block', flexShrink: 0 }}
     >
       {(['front', 'rear'] as const).map((axle, index) => {

@@ -1,4 +1,5 @@
 import type { Axle, Cause } from '@keen/contract';
+import { t } from '../words/drawing.ts';
 
 interface PostureProps {
   axle: Axle;
@@ -101,7 +102,9 @@ export function WheelPosture(props: PostureProps) {
         </g>
       ))}
       <text x={WIDTH / 2} y={HEIGHT - 2} fontSize={11} fill="var(--soft)" textAnchor="middle">
-        {fromAbove ? `${axle} axle from above` : `${axle} axle from behind`}
+        {fromAbove
+          ? t('wheelPosture.axleFromAbove', { axle })
+          : t('wheelPosture.axleFromBehind', { axle })}
       </text>
     </svg>
   );

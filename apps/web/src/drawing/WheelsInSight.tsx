@@ -5,6 +5,8 @@ import { AngleFigure } from './AngleFigure.tsx';
 import { CamberArrow, ToeArrow } from './handArrows.tsx';
 import type { MarkedAngle } from './handArrows.tsx';
 import { TurnedWheel } from './TurnedWheel.tsx';
+import { t } from '../words/drawing.ts';
+import { term } from '../words/terms.ts';
 
 interface AxleWheelsProps {
   axle: DrawnAxle;
@@ -68,7 +70,7 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
           anchor="middle"
           big={isSmall ? 44 : 22}
           isSmall={isSmall}
-          title={`total toe, ± ${plain(toeWords(2 * total.sd, true))}`}
+          title={t('wheelsInSight.totalToe', { plain: plain(toeWords(2 * total.sd, true)) })}
           angle={{ ...total, was: null }}
           words={(degrees) => toeWords(degrees, true)}
         />
@@ -105,7 +107,11 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
               anchor={one.side === 'left' ? 'start' : 'end'}
               big={isSmall ? 48 : 30}
               isSmall={isSmall}
-              title={one.toe ? `toe, ± ${plain(toeWords(2 * one.toe.sd, false))}` : 'toe'}
+              title={
+                one.toe
+                  ? t('wheelsInSight.toeGiveOrTake', { sd: plain(toeWords(2 * one.toe.sd, false)) })
+                  : term('angle.toe')
+              }
               angle={one.toe}
               words={(degrees) => toeWords(degrees, false)}
             />
@@ -125,7 +131,7 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
                 y={BEHIND.y - 4}
                 anchor={one.side === 'left' ? 'start' : 'end'}
                 big={24}
-                title="camber"
+                title={term('angle.camber')}
                 angle={one.camber}
                 words={(degrees) => showDegrees(degrees, 1)}
               />
@@ -133,7 +139,9 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
           )}
         </g>
       ))}
-      {isSmall && <StripTitle words={total ? 'total toe' : 'toe'} />}
+      {isSmall && (
+        <StripTitle words={total ? t('wheelsInSight.totalToeWord') : term('angle.toe')} />
+      )}
       {thrust && !isSmall && (
         <text
           x={WIDTH / 2}
@@ -181,7 +189,7 @@ function SmallFromBehind({ axle, marked }: { axle: DrawnAxle; marked: MarkedAngl
             anchor={one.side === 'left' ? 'start' : 'end'}
             big={48}
             isSmall
-            title="camber"
+            title={term('angle.camber')}
             angle={one.camber}
             words={(degrees) => showDegrees(degrees, 1)}
           />
@@ -231,10 +239,11 @@ function plain(words: string): string {
 }
 
 function thrustWords(value: number, state: string): string {
-  if (state === 'stale') return 'where it rolls: measure again';
+  if (state === 'stale') return t('wheelsInSight.whereItRollsMeasure');
   const size = Math.abs(value).toFixed(2);
-  if (size === '0.00') return 'rolls straight';
-  return `${state === 'out' ? '◆ ' : ''}rolls ${size}° to the ${value > 0 ? 'right' : 'left'}`;
+  if (size === '0.00') return t('wheelsInSight.rollsStraight');
+  const rolls = t(value > 0 ? 'wheelsInSight.rollsRight' : 'wheelsInSight.rollsLeft', { size });
+  return state === 'out' ? `◆ ${rolls}` : rolls;
 }
 
 /** The drawing in words. */
@@ -243,12 +252,19 @@ function axleWords({ axle, wheels, total }: DrawnAxle): string {
     const said = (name: string, angle: DrawnAngle | null) => {
       if (!angle) return [];
       const value = showDegrees(angle.value, 2);
-      return angle.state === 'stale' ? `${name} to be measured again` : `${name} ${value}`;
+      return angle.state === 'stale'
+        ? t('wheelsInSight.toBeMeasuredAgain', { name })
+        : `${name} ${value}`;
     };
-    const parts = [...(total ? [] : [said('toe', toe)]), said('camber', camber)].flat();
+    const parts = [
+      ...(total ? [] : [said(term('angle.toe'), toe)]),
+      said(term('angle.camber'), camber),
+    ].flat();
     return parts.length > 0 ? `${whereWords(wheel)}: ${parts.join(', ')}` : [];
   });
-  const sum = total ? [`total toe ${showDegrees(total.value, 2)}`] : [];
+  const sum = total ? [t('wheelsInSight.totalToeOf', { value: showDegrees(total.value, 2) })] : [];
   const all = [...sum, ...words];
-  return `${axle === 'front' ? 'Front' : 'Rear'} wheels. ${all.length > 0 ? all.join('; ') : 'Not measured yet'}`;
+  return t(axle === 'front' ? 'wheelsInSight.frontWheels' : 'wheelsInSight.rearWheels', {
+    measured: all.length > 0 ? all.join('; ') : t('wheelsInSight.notMeasuredYet'),
+  });
 }

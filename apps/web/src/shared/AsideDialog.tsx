@@ -10,6 +10,7 @@ import { Link } from 'react-router';
 import { useApiDispatch, useApiSelector } from '../api/hooks.ts';
 import { outbox } from '../api/outboxSlice.ts';
 import { valueWords } from './valueWords.ts';
+import { t } from '../words/shared.ts';
 
 /** Entries that the server would not take: each is tried again, typed anew in its visit, or dismissed. */
 export function AsideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
@@ -17,11 +18,10 @@ export function AsideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () 
   const dispatch = useApiDispatch();
   return (
     <Dialog open={isOpen && aside.length > 0} onClose={onClose} maxWidth="sm" fullWidth>
-      <DialogTitle>Entries that could not be saved</DialogTitle>
+      <DialogTitle>{t('asideDialog.entriesThatCouldNot')}</DialogTitle>
       <DialogContent>
         <Typography color="textSecondary" sx={{ mb: 1 }}>
-          They are still on this device. Type the value again in its visit, try again as it is, or
-          dismiss it.
+          {t('asideDialog.theyAreStillOn')}
         </Typography>
         <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {aside.map(({ visitId, entry, reason }) => (
@@ -36,17 +36,17 @@ export function AsideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () 
               <Typography color="textSecondary">{reason}</Typography>
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.75 }}>
                 <Button component={Link} to={`/visits/${visitId}`} size="small" onClick={onClose}>
-                  Open the visit
+                  {t('asideDialog.openTheVisit')}
                 </Button>
                 <Button size="small" onClick={() => dispatch(outbox.triedAgain(entry.id))}>
-                  Try again
+                  {t('asideDialog.tryAgain')}
                 </Button>
                 <Button
                   size="small"
                   variant="text"
                   onClick={() => dispatch(outbox.dismissed(entry.id))}
                 >
-                  Dismiss
+                  {t('asideDialog.dismiss')}
                 </Button>
               </Box>
             </Box>
@@ -54,7 +54,7 @@ export function AsideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () 
         </Box>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Close</Button>
+        <Button onClick={onClose}>{t('asideDialog.close')}</Button>
       </DialogActions>
     </Dialog>
   );

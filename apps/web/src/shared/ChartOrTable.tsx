@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
+import { t } from '../words/shared.ts';
 
 interface ChartOrTableProps {
   heading: ReactNode;
@@ -20,11 +21,11 @@ export function ChartOrTable({ heading, chart, table, onSave }: ChartOrTableProp
         <Box sx={{ flex: 1 }}>{heading}</Box>
         {isTable && (
           <Button variant="text" onClick={onSave}>
-            Save as CSV
+            {t('chartOrTable.saveAsCsv')}
           </Button>
         )}
         <Button variant="text" onClick={() => setTable(!isTable)}>
-          {isTable ? 'As a chart' : 'As a table'}
+          {isTable ? t('chartOrTable.asAChart') : t('chartOrTable.asATable')}
         </Button>
       </Box>
       {isTable ? table : chart}

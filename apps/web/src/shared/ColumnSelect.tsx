@@ -1,4 +1,5 @@
 import TextField from '@mui/material/TextField';
+import { t } from '../words/shared.ts';
 
 interface ColumnSelectProps {
   label: string;
@@ -18,10 +19,10 @@ export function ColumnSelect({ label, header, value, onChange }: ColumnSelectPro
       onChange={({ target }) => onChange(target.value === '' ? null : Number(target.value))}
       slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
     >
-      <option value="">not in it</option>
+      <option value="">{t('columnSelect.notInIt')}</option>
       {header.map((name, place) => (
         <option key={`${place} ${name}`} value={place}>
-          {name || `column ${place + 1}`}
+          {name || t('columnSelect.column', { place: place + 1 })}
         </option>
       ))}
     </TextField>

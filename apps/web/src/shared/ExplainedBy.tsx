@@ -2,13 +2,15 @@ import type { ExplainedWear } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { showPercent } from './format.ts';
+import { Rich } from './Rich.tsx';
+import { t } from '../words/shared.ts';
 
 const LEFT_OVER: Record<ExplainedWear['leftOver'][number]['cause'], string> = {
-  play: 'loose joints that let toe wander',
-  pressure: 'pressure in the past',
-  bounce: 'a damper or balance',
-  cornering: 'hard cornering',
-  past: 'angles that were other than today’s: before a kerb, a part, a rotation',
+  play: t('explainedBy.looseJointsThatLet'),
+  pressure: t('explainedBy.pressureInThePast'),
+  bounce: t('explainedBy.aDamperOrBalance'),
+  cornering: t('explainedBy.hardCornering'),
+  past: t('explainedBy.anglesThatWereOther'),
 };
 
 /** How much of the wear the measured angles explain, and what they leave over. */
@@ -18,11 +20,14 @@ export function ExplainedBy({ explained }: { explained: ExplainedWear }) {
   return (
     <Box>
       <Typography>
-        Of <strong>{excess.toFixed(1)} mm</strong> that the four worst ribs lost beyond good
-        settings, these angles explain <strong>{Math.max(0, byAngles).toFixed(1)} mm</strong>,{' '}
-        {showPercent(share)}.
-        {byAngles > 1.2 * excess &&
-          ' They would have taken more than was lost: they have not stood like this for long.'}
+        <Rich
+          text={t('explainedBy.ofWhatWasLost', {
+            excess: excess.toFixed(1),
+            explained: Math.max(0, byAngles).toFixed(1),
+            share: showPercent(share),
+          })}
+        />{' '}
+        {byAngles > 1.2 * excess && t('explainedBy.theyWouldHaveTaken')}
       </Typography>
       <Box
         aria-hidden
@@ -38,8 +43,13 @@ export function ExplainedBy({ explained }: { explained: ExplainedWear }) {
       </Box>
       {leftOver.length > 0 && (
         <Typography color="textSecondary">
-          Left over:{' '}
-          {leftOver.map(({ cause, mm }) => `${mm.toFixed(1)} mm ${LEFT_OVER[cause]}`).join('; ')}.
+          {t('explainedBy.leftOver', {
+            causes: leftOver
+              .map(({ cause, mm }) =>
+                t('explainedBy.mmLeftOver', { mm: mm.toFixed(1), leftOver: LEFT_OVER[cause] }),
+              )
+              .join('; '),
+          })}
         </Typography>
       )}
     </Box>

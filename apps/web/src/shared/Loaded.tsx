@@ -4,6 +4,7 @@ import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { failureOf } from '../api/problem.ts';
+import { t } from '../words/shared.ts';
 
 interface LoadedProps<Data> {
   answer: {
@@ -33,7 +34,7 @@ export function Loaded<Data>({ answer, label, height, children }: LoadedProps<Da
     return (
       <Box role="alert">
         <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
-        <Button onClick={() => void refetch()}>Try again</Button>
+        <Button onClick={() => void refetch()}>{t('loaded.tryAgain')}</Button>
       </Box>
     );
   }

@@ -6,6 +6,7 @@ import { useDispatch } from 'react-redux';
 import { keenApi } from '../api/keenApi.ts';
 import { useMadeUpYearsQuery } from '../api/shopApi.ts';
 import { Notice } from './Notice.tsx';
+import { t } from '../words/shared.ts';
 
 const ASK_MS = 5_000;
 const FULL = 100;
@@ -23,17 +24,17 @@ export function MadeUpYears({ session }: { session: Session }) {
       <Box sx={{ display: 'flex', gap: 2, rowGap: 0.5, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ maxWidth: '75ch' }}>
           {isWhole
-            ? `All of this is made up: ${years.cars} cars of the demo shop lived through two years in a simulator, and the diagnosis advised them as it would yours.`
+            ? t('madeUpYears.allOfThisIs', { cars: years.cars })
             : years.brokeOff
-              ? `The demo shop’s past broke off at ${years.made} of ${years.cars} cars. It goes on when the shop is started again.`
-              : `The demo shop’s two past years are being made up in a simulator: ${years.made} of ${years.cars} cars so far. It goes on by itself and takes some minutes.`}
+              ? t('madeUpYears.theDemoShopsPast', { made: years.made, cars: years.cars })
+              : t('madeUpYears.theDemoShopsTwo', { made: years.made, cars: years.cars })}
         </Box>
         {!isWhole && (
           <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flex: '1 1 260px' }}>
             {!years.brokeOff && (
               <LinearProgress
                 variant="determinate"
-                aria-label="Cars made up"
+                aria-label={t('madeUpYears.carsMadeUp')}
                 value={Math.round((FULL * years.made) / years.cars)}
                 sx={{ flex: 1, maxWidth: 220 }}
               />
@@ -42,7 +43,7 @@ export function MadeUpYears({ session }: { session: Session }) {
               size="small"
               onClick={() => dispatch(keenApi.util.invalidateTags(['Insights', 'Cars']))}
             >
-              Show what is new
+              {t('madeUpYears.showWhatIsNew')}
             </Button>
           </Box>
         )}

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useRef } from 'react';
+import { t } from '../words/shared.ts';
 
 interface MoreRowsProps {
   /** What comes next, as the button says it. */
@@ -32,7 +33,7 @@ export function MoreRows({ label, isLoading, hasFailed, onMore }: MoreRowsProps)
   return (
     <Box ref={end} sx={{ py: 2, textAlign: 'center' }}>
       <Button variant="text" disabled={isLoading} onClick={onMore}>
-        {isLoading ? 'Loading' : label}
+        {isLoading ? t('moreRows.loading') : label}
       </Button>
     </Box>
   );

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
+import { t } from '../words/shared.ts';
 
 interface NoticeProps {
   children: ReactNode;
@@ -26,7 +27,7 @@ export function Notice({ children, kind = 'note' }: NoticeProps) {
     >
       {isCaution && (
         <Box component="strong" sx={{ color: 'var(--marker)', flexShrink: 0 }}>
-          ◆ Caution
+          {t('notice.caution')}
         </Box>
       )}
       <Box>{children}</Box>

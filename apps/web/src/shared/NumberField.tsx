@@ -1,6 +1,7 @@
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
 import { useSavingText } from './useSavingText.ts';
+import { t } from '../words/shared.ts';
 
 interface NumberFieldProps {
   label: string;
@@ -68,8 +69,8 @@ function parse(text: string): number | null {
 function faultOf(text: string, min: number, max: number): string | null {
   const number = parse(text);
   if (number === null) return null;
-  if (!Number.isFinite(number)) return 'A number, such as 8.5';
-  if (number < min) return `At least ${min}`;
-  if (number > max) return `At most ${max}`;
+  if (!Number.isFinite(number)) return t('numberField.aNumberSuchAs');
+  if (number < min) return t('numberField.atLeast', { min });
+  if (number > max) return t('numberField.atMost', { max });
   return null;
 }

@@ -10,20 +10,21 @@ import { useSignOut } from '../api/useSignOut.ts';
 import { Choice } from './Choice.tsx';
 import { TOE_UNIT_CHOICES } from './toeUnits.ts';
 import { UnitChoices } from './UnitChoices.tsx';
+import { t } from '../words/shared.ts';
 
 const PLACES = [
-  { to: '/garage', title: 'Garage' },
-  { to: '/bench', title: 'Bench' },
-  { to: '/wear-lab', title: 'Wear lab' },
-  { to: '/practice', title: 'Practice' },
-  { to: '/sheets', title: 'Sheets' },
-  { to: '/due', title: 'Due' },
-  { to: '/gauges', title: 'Gauges' },
-  { to: '/insights', title: 'Insights' },
-  { to: '/shop', title: 'Shop' },
-  { to: '/account', title: 'Account' },
-  { to: '/devices', title: 'Devices' },
-  { to: '/how-it-works', title: 'How it works' },
+  { to: '/garage', title: t('personMenu.garage') },
+  { to: '/bench', title: t('personMenu.bench') },
+  { to: '/wear-lab', title: t('personMenu.wearLab') },
+  { to: '/practice', title: t('personMenu.practice') },
+  { to: '/sheets', title: t('personMenu.sheets') },
+  { to: '/due', title: t('personMenu.due') },
+  { to: '/gauges', title: t('personMenu.gauges') },
+  { to: '/insights', title: t('personMenu.insights') },
+  { to: '/shop', title: t('personMenu.shop') },
+  { to: '/account', title: t('personMenu.account') },
+  { to: '/devices', title: t('personMenu.devices') },
+  { to: '/how-it-works', title: t('personMenu.howItWorks') },
 ] as const;
 
 /** Own units, reading order, theme and paper; sign out. */
@@ -57,50 +58,50 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
       </Typography>
       <UnitChoices units={preferences.units} onChange={(units) => set({ units })} />
       <Choice
-        label="Toe shown in"
+        label={t('personMenu.toeShownIn')}
         options={TOE_UNIT_CHOICES}
         value={preferences.toe}
         onChange={(toe) => toe && set({ toe })}
         dense
       />
       <Choice
-        label="Read the ribs"
+        label={t('personMenu.readTheRibs')}
         options={[
-          { value: 'shop', label: 'As the shop' },
-          { value: 'walkRound', label: 'Walking round' },
-          { value: 'axleByAxle', label: 'Left to right' },
-          { value: 'outerFirst', label: 'Axle by axle' },
+          { value: 'shop', label: t('personMenu.asTheShop') },
+          { value: 'walkRound', label: t('personMenu.walkingRound') },
+          { value: 'axleByAxle', label: t('personMenu.leftToRight') },
+          { value: 'outerFirst', label: t('personMenu.axleByAxle') },
         ]}
         value={preferences.readingOrder}
         onChange={(readingOrder) => readingOrder && set({ readingOrder })}
         dense
       />
       <Choice
-        label="A tone after each reading"
+        label={t('personMenu.aToneAfterEach')}
         options={[
-          { value: 'on', label: 'On' },
-          { value: 'off', label: 'Off' },
+          { value: 'on', label: t('personMenu.on') },
+          { value: 'off', label: t('personMenu.off') },
         ]}
         value={preferences.sound ? 'on' : 'off'}
         onChange={(sound) => sound && set({ sound: sound === 'on' })}
         dense
       />
       <Choice
-        label="Light"
+        label={t('personMenu.light')}
         options={[
-          { value: 'system', label: 'As the device' },
-          { value: 'light', label: 'Day' },
-          { value: 'dark', label: 'Night' },
+          { value: 'system', label: t('personMenu.asTheDevice') },
+          { value: 'light', label: t('personMenu.day') },
+          { value: 'dark', label: t('personMenu.night') },
         ]}
         value={preferences.theme}
         onChange={(theme) => theme && set({ theme })}
         dense
       />
       <Choice
-        label="Paper"
+        label={t('personMenu.paper')}
         options={[
           { value: 'A4', label: 'A4' },
-          { value: 'LETTER', label: 'Letter' },
+          { value: 'LETTER', label: t('personMenu.letter') },
         ]}
         value={preferences.paper}
         onChange={(paper) => paper && set({ paper })}
@@ -114,19 +115,18 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
       </Box>
       {isAsked && unsent > 0 ? (
         <Box role="alert" sx={{ display: 'grid', gap: 1 }}>
-          <Typography variant="body2">
-            {unsent} {unsent === 1 ? 'entry is' : 'entries are'} not saved on the server yet. They
-            stay on this device and are sent when you sign in here again.
-          </Typography>
+          <Typography variant="body2">{t('personMenu.notSavedYet', { count: unsent })}</Typography>
           <Button variant="contained" onClick={() => void leave()}>
-            Sign out
+            {t('personMenu.signOut')}
           </Button>
           <Button variant="text" onClick={() => setAsked(false)}>
-            Stay signed in
+            {t('personMenu.staySignedIn')}
           </Button>
         </Box>
       ) : (
-        <Button onClick={() => (unsent > 0 ? setAsked(true) : void leave())}>Sign out</Button>
+        <Button onClick={() => (unsent > 0 ? setAsked(true) : void leave())}>
+          {t('personMenu.signOut')}
+        </Button>
       )}
     </Box>
   );

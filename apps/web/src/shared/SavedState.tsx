@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useApiSelector } from '../api/hooks.ts';
 import { AsideDialog } from './AsideDialog.tsx';
+import { t } from '../words/shared.ts';
 
 /**
  * Whether everything typed is on the server; words, and a mark that is not colour alone. What waits of
@@ -20,7 +21,7 @@ export function SavedState({ visitId = null }: { visitId?: string | null }) {
           onClick={() => setOpen(true)}
           sx={{ color: 'var(--marker)', borderColor: 'var(--marker)', whiteSpace: 'nowrap' }}
         >
-          ◆ {aside} not accepted
+          {t('savedState.notAccepted', { aside })}
         </Button>
       )}
       <Sending visitId={visitId} />
@@ -38,14 +39,17 @@ function Sending({ visitId }: { visitId: string | null }) {
   if (waiting !== null && all > 0) {
     return (
       <Box role="status" title={waiting} sx={{ color: 'var(--marker)', fontWeight: 600 }}>
-        ◆ {unsent > 0 ? `${unsent} not saved yet` : `${all} of other visits not saved yet`}
+        ◆{' '}
+        {unsent > 0
+          ? t('savedState.notSavedYet', { unsent })
+          : t('savedState.ofOtherVisitsNot', { all })}
       </Box>
     );
   }
   if (visitId === null && all === 0) return null;
   return (
     <Box role="status" sx={{ display: { xs: all > 0 ? 'block' : 'none', sm: 'block' } }}>
-      {unsent > 0 || visitId === null ? 'Saving…' : 'Saved'}
+      {unsent > 0 || visitId === null ? t('savedState.saving') : t('savedState.saved')}
     </Box>
   );
 }

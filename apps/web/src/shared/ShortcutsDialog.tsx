@@ -6,6 +6,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Kbd } from './Kbd.tsx';
+import { t } from '../words/shared.ts';
 
 export interface Shortcut {
   keys: readonly string[];
@@ -20,32 +21,34 @@ export function ShortcutsDialog({ shortcuts }: { shortcuts: readonly Shortcut[] 
     <>
       <Button
         onClick={() => setOpen(true)}
-        aria-label="Keyboard shortcuts"
+        aria-label={t('shortcutsDialog.keyboardShortcuts')}
         sx={{ minWidth: 34, minHeight: 34, p: 0, display: { xs: 'none', md: 'inline-flex' } }}
       >
         ?
       </Button>
       <Dialog open={isOpen} onClose={() => setOpen(false)} aria-labelledby="shortcuts-title">
         <DialogTitle id="shortcuts-title" variant="h2">
-          Keys on this page
+          {t('shortcutsDialog.keysOnThisPage')}
         </DialogTitle>
         <DialogContent>
           <Box
             component="dl"
             sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: 1, columnGap: 2, m: 0 }}
           >
-            {[...shortcuts, { keys: ['?'], what: 'this list' }].map(({ keys, what }) => (
-              <Box key={what} sx={{ display: 'contents' }}>
-                <Box component="dt" sx={{ display: 'flex', gap: 0.5 }}>
-                  {keys.map((key) => (
-                    <Kbd key={key}>{key}</Kbd>
-                  ))}
+            {[...shortcuts, { keys: ['?'], what: t('shortcutsDialog.thisList') }].map(
+              ({ keys, what }) => (
+                <Box key={what} sx={{ display: 'contents' }}>
+                  <Box component="dt" sx={{ display: 'flex', gap: 0.5 }}>
+                    {keys.map((key) => (
+                      <Kbd key={key}>{key}</Kbd>
+                    ))}
+                  </Box>
+                  <Box component="dd" sx={{ m: 0 }}>
+                    {what}
+                  </Box>
                 </Box>
-                <Box component="dd" sx={{ m: 0 }}>
-                  {what}
-                </Box>
-              </Box>
-            ))}
+              ),
+            )}
           </Box>
         </DialogContent>
       </Dialog>

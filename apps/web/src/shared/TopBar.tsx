@@ -8,6 +8,7 @@ import type { Session } from '@keen/contract';
 import { PersonMenu } from './PersonMenu.tsx';
 import { ShortcutsDialog } from './ShortcutsDialog.tsx';
 import type { Shortcut } from './ShortcutsDialog.tsx';
+import { t } from '../words/shared.ts';
 
 interface TopBarProps {
   session: Session;
@@ -19,10 +20,10 @@ interface TopBarProps {
 }
 
 const PLACES = [
-  { to: '/garage', title: 'Garage' },
-  { to: '/bench', title: 'Bench' },
-  { to: '/sheets', title: 'Sheets' },
-  { to: '/due', title: 'Due' },
+  { to: '/garage', title: t('topBar.garage') },
+  { to: '/bench', title: t('topBar.bench') },
+  { to: '/sheets', title: t('topBar.sheets') },
+  { to: '/due', title: t('topBar.due') },
 ] as const;
 
 /** The strip over every page: the mark, what it is about, who is signed in. */
@@ -44,7 +45,7 @@ export function TopBar({ session, children, status, shortcuts }: TopBarProps) {
       <Box
         component={Link}
         to="/"
-        aria-label="Keen Groove, today"
+        aria-label={t('topBar.keenGrooveToday')}
         sx={{
           display: 'flex',
           alignItems: 'center',
@@ -60,7 +61,7 @@ export function TopBar({ session, children, status, shortcuts }: TopBarProps) {
       >
         <Mark />
         <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
-          Keen Groove
+          {t('topBar.keenGroove')}
         </Box>
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>{children}</Box>

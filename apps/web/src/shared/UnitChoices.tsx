@@ -2,6 +2,7 @@ import type { Units } from '@keen/contract';
 import { DEPTH_UNITS, DISTANCE_UNITS, PRESSURE_UNITS } from '@keen/contract';
 import { Choice } from './Choice.tsx';
 import { DEPTH_UNIT_WORDS } from './format.ts';
+import { t } from '../words/shared.ts';
 
 interface UnitChoicesProps {
   units: Units;
@@ -13,19 +14,19 @@ export function UnitChoices({ units, onChange }: UnitChoicesProps) {
   return (
     <>
       <Choice
-        label="Tread depth in"
+        label={t('unitChoices.treadDepthIn')}
         options={DEPTH_UNITS.map((value) => ({ value, label: DEPTH_UNIT_WORDS[value] }))}
         value={units.depth}
         onChange={(depth) => depth && onChange({ ...units, depth })}
       />
       <Choice
-        label="Pressure in"
+        label={t('unitChoices.pressureIn')}
         options={PRESSURE_UNITS.map((value) => ({ value, label: value }))}
         value={units.pressure}
         onChange={(pressure) => pressure && onChange({ ...units, pressure })}
       />
       <Choice
-        label="Distance in"
+        label={t('unitChoices.distanceIn')}
         options={DISTANCE_UNITS.map((value) => ({ value, label: value }))}
         value={units.distance}
         onChange={(distance) => distance && onChange({ ...units, distance })}

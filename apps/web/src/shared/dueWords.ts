@@ -1,10 +1,11 @@
 import type { NextLookKind } from '@keen/contract';
+import { t } from '../words/shared.ts';
 
 /** What is looked at again, as the shop says it. */
 export const DUE_WORDS: Record<NextLookKind, string> = {
-  nuts: 'Wheel nuts tightened again',
-  recheck: 'Technician looks again',
-  tread: 'Tread looked at',
-  rotation: 'Tires change places',
-  alignment: 'Angles checked',
+  nuts: t('dueWords.wheelNutsTightenedAgain'),
+  recheck: t('dueWords.technicianLooksAgain'),
+  tread: t('dueWords.treadLookedAt'),
+  rotation: t('dueWords.tiresChangePlaces'),
+  alignment: t('dueWords.anglesChecked'),
 };

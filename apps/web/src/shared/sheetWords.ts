@@ -1,10 +1,16 @@
 import type { AngleLimits, SpecSheet } from '@keen/contract';
 import { showDegrees } from './format.ts';
+import { t } from '../words/shared.ts';
 
 /** The heart of a sheet, a line an axle: camber and total toe. */
 export function limitLines(sheet: SpecSheet): string[] {
   const range = (title: string, limits: AngleLimits | undefined) =>
-    limits && `${title} ${showDegrees(limits.low, 2)} to ${showDegrees(limits.high, 2)}`;
+    limits &&
+    t('sheetWords.to', {
+      title,
+      low: showDegrees(limits.low, 2),
+      high: showDegrees(limits.high, 2),
+    });
   const axle = (name: 'front' | 'rear') => {
     const said = [
       range('camber', sheet.camber?.[name]),

@@ -1,21 +1,28 @@
 import type { Season, StoredTires } from '@keen/contract';
 import dayjs from 'dayjs';
+import { t } from '../words/shared.ts';
 
 export const SEASON_WORDS: Record<Season, string> = {
-  summer: 'summer',
-  allSeason: 'all-season',
-  winter: 'winter',
+  summer: t('tireWords.summer'),
+  allSeason: t('tireWords.allSeason'),
+  winter: t('tireWords.winter'),
 };
 
 /** Tires that the shop stores, in a phrase: "4 winter tires, 205/55R16, on rims, at Rack B 12 since 2 Apr 2026". */
 export function storedWords({ count, season, size, onRims, place, since }: StoredTires): string {
-  const what = [season && SEASON_WORDS[season], count === 1 ? 'tire' : 'tires'].filter(Boolean);
   return [
-    `${count} ${what.join(' ')}`,
+    tiresWords(count, season),
     size,
-    onRims ? 'on rims' : 'without rims',
-    `at ${place} since ${dayjs(since).format('D MMM YYYY')}`,
+    onRims ? t('tireWords.onRims') : t('tireWords.withoutRims'),
+    t('tireWords.atSince', { place, since: dayjs(since).format('D MMM YYYY') }),
   ]
     .filter(Boolean)
     .join(', ');
+}
+
+/** How many tires of which season: "4 winter tires". */
+export function tiresWords(count: number, season: Season | undefined): string {
+  return season
+    ? t('tireWords.tiresOfSeason', { count, season: SEASON_WORDS[season] })
+    : t('tireWords.tires', { count });
 }

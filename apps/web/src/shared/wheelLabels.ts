@@ -1,9 +1,10 @@
 import type { Wheel } from '@keen/contract';
+import { t } from '../words/shared.ts';
 
 /** A wheel as a label or the start of a sentence. */
 export const WHEEL_LABELS: Record<Wheel, string> = {
-  lf: 'Left front',
-  rf: 'Right front',
-  lr: 'Left rear',
-  rr: 'Right rear',
+  lf: t('wheelLabels.leftFront'),
+  rf: t('wheelLabels.rightFront'),
+  lr: t('wheelLabels.leftRear'),
+  rr: t('wheelLabels.rightRear'),
 };

@@ -12,6 +12,7 @@ import type { BenchTool } from './tool.ts';
 import { ToolField } from './ToolField.tsx';
 import { hasBegun, INCHES_TOO, takesInches, workOut } from './toolInput.ts';
 import type { Texts, Worked } from './toolInput.ts';
+import { t } from '../words/tools.ts';
 
 interface ToolDialogProps {
   tool: BenchTool;
@@ -96,7 +97,7 @@ export function ToolDialog(props: ToolDialogProps) {
             className="condensed"
             sx={{ fontSize: '1.4rem', fontWeight: 700 }}
           >
-            {answer(worked, texts) || 'Not all numbers are there yet.'}
+            {answer(worked, texts) || t('toolDialog.notAllNumbersAre')}
           </Typography>
           {after?.(worked)}
           {worked.ok && <Drawing input={worked.input as never} output={worked.output} />}

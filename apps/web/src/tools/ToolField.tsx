@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { Choice } from '../shared/Choice.tsx';
 import type { Field } from './tool.ts';
+import { t } from '../words/tools.ts';
 
 interface ToolFieldProps {
   field: Field;
@@ -35,7 +36,7 @@ export function ToolField({ field, text, fault, onChange }: ToolFieldProps) {
   }
   const unit = 'unit' in field ? field.unit : '';
   const hint = 'hint' in field ? field.hint : undefined;
-  const points = field.kind === 'point' ? 'outward; up' : undefined;
+  const points = field.kind === 'point' ? t('toolField.outwardUp') : undefined;
   return (
     <TextField
       label={field.label}

@@ -1,32 +1,33 @@
+import { t } from '../words/tools.ts';
+import { term } from '../words/terms.ts';
+
 /** Answers that several tools share. */
 export const LENGTH_UNITS = [
   { value: 'mm', label: 'mm' },
-  { value: 'in', label: 'inches' },
+  { value: 'in', label: term('unit.inches') },
 ] as const;
 
 export const TOE_UNITS = [
-  { value: 'deg', label: 'degrees' },
-  { value: 'min', label: 'minutes' },
+  { value: 'deg', label: term('unit.degrees') },
+  { value: 'min', label: term('unit.minutes') },
   { value: 'mm', label: 'mm' },
-  { value: 'in', label: 'inches' },
+  { value: 'in', label: term('unit.inches') },
 ] as const;
 
 export const SIDES = [
-  { value: 'left', label: 'Left' },
-  { value: 'right', label: 'Right' },
+  { value: 'left', label: t('choices.left') },
+  { value: 'right', label: t('choices.right') },
 ] as const;
 
 export const RACKS = [
-  { value: 'ahead', label: 'Ahead of the axle' },
-  { value: 'behind', label: 'Behind the axle' },
+  { value: 'ahead', label: t('choices.aheadOfTheAxle') },
+  { value: 'behind', label: t('choices.behindTheAxle') },
 ] as const;
 
 export const ADJUSTERS = [
-  { value: 'single', label: 'One thread' },
-  { value: 'turnbuckle', label: 'Turnbuckle' },
+  { value: 'single', label: t('choices.oneThread') },
+  { value: 'turnbuckle', label: t('choices.turnbuckle') },
 ] as const;
 
-export const LIFT_CAUTION =
-  'Lift at the maker’s points, on stands or a lift made for it, wheels chocked; never under a car on a jack alone. The maker’s torque and procedure decide.';
-export const SWING_CAUTION =
-  'Wheels on free turn plates, rear wheels chocked, brake held by a pedal depressor; keep hands and feet clear while the wheels swing.';
+export const LIFT_CAUTION = t('choices.liftAtTheMakers');
+export const SWING_CAUTION = t('choices.wheelsOnFreeTurn');

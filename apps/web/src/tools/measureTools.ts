@@ -10,54 +10,64 @@ import { WHEEL_LABELS } from '../shared/wheelLabels.ts';
 import { tool } from './tool.ts';
 import type { BenchTool, Field } from './tool.ts';
 import { LENGTH_UNITS, SIDES, TOE_UNITS } from './choices.ts';
+import { t } from '../words/tools.ts';
 
 const stringFields = Object.entries(WHEEL_LABELS).flatMap(([wheel, name]): Field[] => [
-  { kind: 'number', path: `wheels.${wheel}.front`, label: `${name}, ahead of the hub`, unit: '' },
-  { kind: 'number', path: `wheels.${wheel}.rear`, label: `${name}, behind it`, unit: '' },
+  {
+    kind: 'number',
+    path: `wheels.${wheel}.front`,
+    label: t('measureTools.aheadOfTheHub', { name }),
+    unit: '',
+  },
+  {
+    kind: 'number',
+    path: `wheels.${wheel}.rear`,
+    label: t('measureTools.behindIt', { name }),
+    unit: '',
+  },
 ]);
 
 /** Angles out of tapes, strings, gauges, squares and levels. */
 export const MEASURE_TOOLS: readonly BenchTool[] = [
   tool<'toeFromTape', { totalToe: number; totalToeLength: number; direction: string }>({
     name: 'toeFromTape',
-    title: 'Toe by tape',
-    question: 'Two tape readings between the same marks, ahead of the axle and behind it.',
+    title: t('measureTools.toeByTape'),
+    question: t('measureTools.twoTapeReadingsBetween'),
     fields: [
       {
         kind: 'number',
         path: 'front',
-        label: 'Ahead of the axle',
+        label: t('measureTools.aheadOfTheAxle'),
         unit: '',
-        hint: '39 3/8 is read too; straightedges stand clear of the sidewall’s bulge',
+        hint: t('measureTools.fractionsAreRead'),
       },
-      { kind: 'number', path: 'rear', label: 'Behind the axle', unit: '' },
+      { kind: 'number', path: 'rear', label: t('measureTools.behindTheAxle'), unit: '' },
       {
         kind: 'number',
         path: 'span',
-        label: 'Along the wheel between the two',
+        label: t('measureTools.alongTheWheelBetween'),
         unit: '',
         isSize: true,
-        hint: 'The tire’s diameter at hub height, the shorter chord when lower',
+        hint: t('measureTools.theTiresDiameterAt'),
       },
-      { kind: 'choice', path: 'unit', label: 'In', options: LENGTH_UNITS },
+      { kind: 'choice', path: 'unit', label: t('measureTools.in'), options: LENGTH_UNITS },
     ],
     example: { front: 1502, rear: 1505, span: 640, unit: 'mm' },
-    exampleWords: '3 mm narrower in front on a 640 mm tire is 0.27° of toe-in.',
+    exampleWords: t('measureTools.mmNarrowerInFront'),
     results: ({ totalToe, totalToeLength, direction }) => [
       {
-        label: 'Total toe',
+        label: t('measureTools.totalToe'),
         value:
           direction === 'none'
             ? showDegrees(0, 2)
             : `${Math.abs(totalToe).toFixed(2)}° toe-${direction}`,
         isMain: true,
       },
-      { label: 'As a length', value: `${Math.abs(totalToeLength).toFixed(1)} mm` },
+      { label: t('measureTools.asALength'), value: `${Math.abs(totalToeLength).toFixed(1)} mm` },
     ],
-    formula: 'total toe = 2 asin( (rear − front) / 2 / span )',
-    source: 'Plain geometry. A tape does not know where straight ahead is: only the total is told.',
-    caution:
-      'Marks at equal height, the car settled by rolling; a helper keeps hands clear of the wheels.',
+    formula: t('measureTools.totalToe2Asin'),
+    source: t('measureTools.plainGeometryATape'),
+    caution: t('measureTools.marksAtEqualHeight'),
     Drawing: TapeDrawing,
   }),
   tool<
@@ -71,40 +81,46 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     }
   >({
     name: 'toeFromStrings',
-    title: 'Toe by strings',
-    question: 'A string along each side, set off the hubs, and a rule to the rim’s edge.',
+    title: t('measureTools.toeByStrings'),
+    question: t('measureTools.aStringAlongEach'),
     fields: [
       {
         kind: 'number',
         path: 'stringGap.front',
-        label: 'String to string, front axle',
+        label: t('measureTools.stringToStringFront'),
         unit: '',
         isSize: true,
       },
       {
         kind: 'number',
         path: 'stringGap.rear',
-        label: 'String to string, rear axle',
+        label: t('measureTools.stringToStringRear'),
         unit: '',
         isSize: true,
       },
-      { kind: 'number', path: 'wheelbase', label: 'Wheelbase', unit: '', isSize: true },
+      {
+        kind: 'number',
+        path: 'wheelbase',
+        label: t('measureTools.wheelbase'),
+        unit: '',
+        isSize: true,
+      },
       {
         kind: 'number',
         path: 'rimDiameter.front',
-        label: 'Rim edge to rim edge, front',
+        label: t('measureTools.rimEdgeToRim'),
         unit: '',
         isSize: true,
-        hint: 'Between the two points measured: a straightedge clear of the bulge, or a hub stand’s plate',
+        hint: t('measureTools.betweenTheTwoPoints'),
       },
       {
         kind: 'number',
         path: 'rimDiameter.rear',
-        label: 'Rim edge to rim edge, rear',
+        label: t('measureTools.rimEdgeToRimEdge'),
         unit: '',
         isSize: true,
       },
-      { kind: 'choice', path: 'unit', label: 'All in', options: LENGTH_UNITS },
+      { kind: 'choice', path: 'unit', label: t('measureTools.allIn'), options: LENGTH_UNITS },
       ...stringFields,
     ],
     example: {
@@ -119,28 +135,29 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       rimDiameter: { front: 440, rear: 440 },
       unit: 'mm',
     },
-    exampleWords:
-      'Strings 6 mm wider in front make every wheel look 0.06° more toed in than it is.',
+    exampleWords: t('measureTools.strings6MmWider'),
     results: ({ toe, totalToe, thrustAngle, parallel, parallelError }) => [
-      { label: 'Total toe, front', value: showDegrees(totalToe.front, 2), isMain: true },
-      { label: 'Total toe, rear', value: showDegrees(totalToe.rear, 2), isMain: true },
-      { label: 'Thrust', value: showDegrees(thrustAngle, 2) },
       {
-        label: 'Each wheel',
+        label: t('measureTools.totalToeFront'),
+        value: showDegrees(totalToe.front, 2),
+        isMain: true,
+      },
+      { label: t('measureTools.totalToeRear'), value: showDegrees(totalToe.rear, 2), isMain: true },
+      { label: t('measureTools.thrust'), value: showDegrees(thrustAngle, 2) },
+      {
+        label: t('measureTools.eachWheel'),
         value: (['lf', 'rf', 'lr', 'rr'] as const)
           .map((wheel) => `${wheel.toUpperCase()} ${showDegrees(toe[wheel], 2)}`)
           .join(', '),
       },
       {
-        label: 'Strings',
+        label: t('measureTools.strings'),
         value: parallel ? 'parallel' : `off by ${showDegrees(parallelError, 3)}, taken out`,
       },
     ],
-    formula:
-      'error = atan( (gap front − gap rear) / wheelbase ), half on each string\ntoe = asin( (front − rear) / rim ) − error / 2',
-    source: 'Plain geometry. Strings set off the hubs take the track as equal on both sides.',
-    caution:
-      'A string that sags, or a bump under it, fakes a reading: tension both, look along them.',
+    formula: t('measureTools.errorAtanGapFront'),
+    source: t('measureTools.plainGeometryStringsSet'),
+    caution: t('measureTools.aStringThatSags'),
     Drawing: StringsDrawing,
   }),
   tool<
@@ -152,34 +169,34 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     }
   >({
     name: 'toeFromGauges',
-    title: 'Toe by gauges',
-    question: 'Laser or flag gauges that read each wheel, the rear axle first as the reference.',
+    title: t('measureTools.toeByGauges'),
+    question: t('measureTools.laserOrFlagGauges'),
     fields: [
-      { kind: 'choice', path: 'unit', label: 'They read', options: TOE_UNITS },
+      { kind: 'choice', path: 'unit', label: t('measureTools.theyRead'), options: TOE_UNITS },
       {
         kind: 'number',
         path: 'diameter',
-        label: 'Diameter at the scale',
+        label: t('measureTools.diameterAtTheScale'),
         unit: 'mm',
-        hint: 'Needed for millimetres and inches',
+        hint: t('measureTools.neededForMillimetresAnd'),
         optional: true,
       },
       {
         kind: 'choice',
         path: 'toeInReads',
-        label: 'A wheel whose front points in reads',
+        label: t('measureTools.aWheelWhoseFront'),
         options: [
-          { value: 'plus', label: 'Plus' },
-          { value: 'minus', label: 'Minus' },
+          { value: 'plus', label: t('measureTools.plus') },
+          { value: 'minus', label: t('measureTools.minus') },
         ],
       },
       {
         kind: 'choice',
         path: 'frontAgainst',
-        label: 'Front wheels are read against',
+        label: t('measureTools.frontWheelsAreRead'),
         options: [
-          { value: 'rearAxle', label: 'The rear axle' },
-          { value: 'centreLine', label: 'The middle of the car' },
+          { value: 'rearAxle', label: t('measureTools.theRearAxle') },
+          { value: 'centreLine', label: t('measureTools.theMiddleOfThe') },
         ],
       },
       ...(['lr', 'rr', 'lf', 'rf'] as const).map((wheel): Field => ({
@@ -196,42 +213,44 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       toeInReads: 'plus',
       frontAgainst: 'rearAxle',
     },
-    exampleWords:
-      'The rear rolls 0.10° to the right of the middle, so the left front toes in 0.10° more than it reads.',
+    exampleWords: t('measureTools.theRearRolls0'),
     results: ({ toe, totalToe, thrustAngle }) => [
-      { label: 'Total toe, front', value: showDegrees(totalToe.front, 2), isMain: true },
-      { label: 'Total toe, rear', value: showDegrees(totalToe.rear, 2), isMain: true },
-      { label: 'Thrust', value: showDegrees(thrustAngle, 2) },
       {
-        label: 'Each wheel',
+        label: t('measureTools.totalToeFront'),
+        value: showDegrees(totalToe.front, 2),
+        isMain: true,
+      },
+      { label: t('measureTools.totalToeRear'), value: showDegrees(totalToe.rear, 2), isMain: true },
+      { label: t('measureTools.thrust'), value: showDegrees(thrustAngle, 2) },
+      {
+        label: t('measureTools.eachWheel'),
         value: (['lf', 'rf', 'lr', 'rr'] as const)
           .map((wheel) => `${wheel.toUpperCase()} ${showDegrees(toe[wheel], 2)}`)
           .join(', '),
       },
     ],
-    formula:
-      'toe = ± asin( reading / diameter )\nread against the rear axle: left + thrust, right − thrust',
-    source: 'Plain geometry. Whether a plus is toe-in differs from maker to maker of gauges.',
-    caution: 'A laser is never looked into; stand out of its line, and so does the customer.',
+    formula: t('measureTools.toeAsinReadingDiameter'),
+    source: t('measureTools.plainGeometryWhetherA'),
+    caution: t('measureTools.aLaserIsNever'),
     Drawing: GaugesDrawing,
   }),
   tool<'toeFromFlags', { toe: { left: number; right: number }; totalToe: number }>({
     name: 'toeFromFlags',
-    title: 'Toe by rear flags',
-    question: 'A beam or a straight bar from each front wheel back to a rule at the rear one.',
+    title: t('measureTools.toeByRearFlags'),
+    question: t('measureTools.aBeamOrA'),
     fields: [
-      { kind: 'number', path: 'distance', label: 'Beam to flag, along the car', unit: 'mm' },
+      { kind: 'number', path: 'distance', label: t('measureTools.beamToFlagAlong'), unit: 'mm' },
       {
         kind: 'number',
         path: 'beam',
-        label: 'Beam off the front wheel’s face',
+        label: t('measureTools.beamOffTheFront'),
         unit: 'mm',
-        hint: 'Clear of the sidewall’s bulge; on a hub stand, off its plate',
+        hint: t('measureTools.clearOfTheSidewalls'),
       },
-      { kind: 'number', path: 'flags.left', label: 'Left flag shows', unit: 'mm' },
-      { kind: 'number', path: 'flags.right', label: 'Right flag shows', unit: 'mm' },
-      { kind: 'number', path: 'track.front', label: 'Face to face, front', unit: 'mm' },
-      { kind: 'number', path: 'track.rear', label: 'Face to face, rear', unit: 'mm' },
+      { kind: 'number', path: 'flags.left', label: t('measureTools.leftFlagShows'), unit: 'mm' },
+      { kind: 'number', path: 'flags.right', label: t('measureTools.rightFlagShows'), unit: 'mm' },
+      { kind: 'number', path: 'track.front', label: t('measureTools.faceToFaceFront'), unit: 'mm' },
+      { kind: 'number', path: 'track.rear', label: t('measureTools.faceToFaceRear'), unit: 'mm' },
     ],
     example: {
       distance: 2600,
@@ -239,60 +258,66 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       flags: { left: 139, right: 130 },
       track: { front: 1520, rear: 1500 },
     },
-    exampleWords: '9 mm further out than the tracks differ, over 2.6 m: 0.20° of toe-in, left.',
+    exampleWords: t('measureTools.mmFurtherOutThan'),
     results: ({ toe, totalToe }) => [
-      { label: 'Total toe, front', value: showDegrees(totalToe, 2), isMain: true },
+      { label: t('measureTools.totalToeFront'), value: showDegrees(totalToe, 2), isMain: true },
       {
-        label: 'Each wheel',
+        label: t('measureTools.eachWheel'),
         value: `left ${showDegrees(toe.left, 2)}, right ${showDegrees(toe.right, 2)}`,
       },
     ],
-    formula: 'toe = atan( (flag − beam − (front − rear track) / 2) / distance )',
-    source:
-      'Plain geometry; each wheel against the middle of the car as the rear hubs have it. A thrust of the rear axle is not seen.',
-    caution: 'A laser is never looked into; stand out of its line, and so does the customer.',
+    formula: t('measureTools.toeAtanFlagBeam'),
+    source: t('measureTools.plainGeometryEachWheel'),
+    caution: t('measureTools.aLaserIsNever'),
     Drawing: FlagsDrawing,
   }),
   tool<'camberFromSquare', { camber: number }>({
     name: 'camberFromSquare',
-    title: 'Camber by square',
-    question: 'A square on the floor beside the wheel, and its gap to the rim above and below.',
+    title: t('measureTools.camberBySquare'),
+    question: t('measureTools.aSquareOnThe'),
     fields: [
-      { kind: 'number', path: 'top', label: 'Gap at the top of the rim', unit: '' },
+      { kind: 'number', path: 'top', label: t('measureTools.gapAtTheTop'), unit: '' },
       {
         kind: 'number',
         path: 'bottom',
-        label: 'Gap at the bottom of the rim',
+        label: t('measureTools.gapAtTheBottom'),
         unit: '',
-        hint: '0 where the square touches',
+        hint: t('measureTools.whereTheSquareTouches'),
       },
-      { kind: 'number', path: 'span', label: 'Rim edge to rim edge', unit: '', isSize: true },
-      { kind: 'choice', path: 'unit', label: 'All in', options: LENGTH_UNITS },
+      {
+        kind: 'number',
+        path: 'span',
+        label: t('measureTools.rimEdgeToRim3'),
+        unit: '',
+        isSize: true,
+      },
+      { kind: 'choice', path: 'unit', label: t('measureTools.allIn'), options: LENGTH_UNITS },
     ],
     example: { top: 5, bottom: 0, span: 210, unit: 'mm' },
-    exampleWords: '5 mm more at the top of an 8 inch rim is 1.4° of the top leaning in.',
-    results: ({ camber }) => [{ label: 'Camber', value: showDegrees(camber, 2), isMain: true }],
+    exampleWords: t('measureTools.mmMoreAtThe'),
+    results: ({ camber }) => [
+      { label: t('measureTools.camber'), value: showDegrees(camber, 2), isMain: true },
+    ],
     formula: 'camber = asin( (bottom − top) / span )',
-    source:
-      'Plain geometry; top outward is positive (SAE J670). Equal side to side is what counts.',
+    source: t('measureTools.plainGeometryTopOutward'),
     Drawing: SquareDrawing,
   }),
   tool<'camberFromLevel', { camber: number }>({
     name: 'camberFromLevel',
-    title: 'Camber by level',
-    question: 'A level, phone or bubble gauge against the wheel, whichever way it counts.',
+    title: t('measureTools.camberByLevel'),
+    question: t('measureTools.aLevelPhoneOr'),
     fields: [
       {
         kind: 'number',
         path: 'reading',
-        label: 'Reading',
+        label: t('measureTools.reading'),
         unit: '°',
-        hint: 'The size shown, without a sign',
+        hint: t('measureTools.theSizeShownWithout'),
       },
       {
         kind: 'choice',
         path: 'zeroIs',
-        label: 'An upright wheel shows',
+        label: t('measureTools.anUprightWheelShows'),
         options: [
           { value: 'vertical', label: '0°' },
           { value: 'horizontal', label: '90°' },
@@ -301,26 +326,26 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       {
         kind: 'choice',
         path: 'leans',
-        label: 'The top leans',
+        label: t('measureTools.theTopLeans'),
         options: [
-          { value: 'in', label: 'In' },
-          { value: 'out', label: 'Out' },
+          { value: 'in', label: t('measureTools.in') },
+          { value: 'out', label: t('measureTools.out') },
         ],
       },
-      { kind: 'choice', path: 'side', label: 'Wheel', options: SIDES },
+      { kind: 'choice', path: 'side', label: t('measureTools.wheel'), options: SIDES },
       {
         kind: 'choice',
         path: 'floorSlope.high',
-        label: 'The floor is high on the',
+        label: t('measureTools.theFloorIsHigh'),
         options: SIDES,
         optional: true,
       },
       {
         kind: 'number',
         path: 'floorSlope.degrees',
-        label: 'Floor slope',
+        label: t('measureTools.floorSlope'),
         unit: '°',
-        hint: 'None when the level was zeroed on this floor',
+        hint: t('measureTools.noneWhenTheLevel'),
         optional: true,
       },
     ],
@@ -331,11 +356,12 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       side: 'left',
       floorSlope: { degrees: 0.4, high: 'left' },
     },
-    exampleWords: 'A floor 0.4° high on the left makes a left wheel of −1.1° read −1.5°.',
-    results: ({ camber }) => [{ label: 'Camber', value: showDegrees(camber, 2), isMain: true }],
-    formula:
-      'camber = ± size shown, corrected by the floor: + slope on its high side, − on the other',
-    source: 'Plain geometry; top outward is positive (SAE J670).',
+    exampleWords: t('measureTools.aFloor04'),
+    results: ({ camber }) => [
+      { label: t('measureTools.camber'), value: showDegrees(camber, 2), isMain: true },
+    ],
+    formula: t('measureTools.camberSizeShownCorrected'),
+    source: t('measureTools.plainGeometryTopOutwardIs'),
     Drawing: LevelDrawing,
   }),
 ];

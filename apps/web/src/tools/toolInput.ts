@@ -1,12 +1,13 @@
 import { calculatorInputs, refusalsOf } from '@keen/contract';
 import { calculate, InputError, MM_PER_IN, parseMeasure } from '@keen/core';
 import type { BenchTool, Field } from './tool.ts';
+import { t } from '../words/tools.ts';
 
 /** What stands in the fields, by path. */
 export type Texts = Record<string, string>;
 
 /** Said where lengths are asked for in mm. */
-export const INCHES_TOO = 'Lengths in mm; 5 1/2 in is read too.';
+export const INCHES_TOO = t('toolInput.lengthsInMm5');
 
 export function takesInches({ fields }: BenchTool): boolean {
   return fields.some((field) => 'unit' in field && field.unit === 'mm');
@@ -42,7 +43,7 @@ export function workOut(tool: BenchTool, texts: Texts): Worked {
     const text = texts.unit === 'in' ? typed.replace(/\s*["″]\s*$/, '') : typed;
     const value = read(field, text);
     if (value === undefined) continue;
-    if (isUnreadable(value)) faults[field.path] = 'A number, such as 8.5 or 39 3/8';
+    if (isUnreadable(value)) faults[field.path] = t('toolInput.aNumberSuchAs');
     put(input, field.path, value);
   }
   if (Object.keys(faults).length > 0) return { ok: false, faults };
@@ -63,7 +64,12 @@ export function workOut(tool: BenchTool, texts: Texts): Worked {
     return { ok: true, input: parsed.data, output };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { ok: false, faults: { [fieldOf(tool, error.path)]: `Expected ${error.expected}` } };
+    return {
+      ok: false,
+      faults: {
+        [fieldOf(tool, error.path)]: t('toolInput.expected', { expected: error.expected }),
+      },
+    };
   }
 }
 

@@ -4,54 +4,56 @@ import { showDegrees } from '../shared/format.ts';
 import { SIDES, SWING_CAUTION } from './choices.ts';
 import { tool } from './tool.ts';
 import type { BenchTool, Field } from './tool.ts';
+import { t } from '../words/tools.ts';
 
 /** What a steered front wheel shows: caster by the swing, camber in turns. */
 export const TURN_TOOLS: readonly BenchTool[] = [
   tool<'casterFromSwing', { caster: number }>({
     name: 'casterFromSwing',
-    title: 'Caster by swing',
-    question: 'Camber read with the wheel turned out and turned in, by the same angle each way.',
+    title: t('turnTools.casterBySwing'),
+    question: t('turnTools.camberReadWithThe'),
     fields: [
       {
         kind: 'number',
         path: 'camberTurnedOut',
-        label: 'Camber, front turned away from the car',
+        label: t('turnTools.camberFrontTurnedAway'),
         unit: '°',
       },
       {
         kind: 'number',
         path: 'camberTurnedIn',
-        label: 'Camber, front turned toward the car',
+        label: t('turnTools.camberFrontTurnedToward'),
         unit: '°',
       },
-      { kind: 'number', path: 'angle', label: 'Turned by, each way', unit: '°' },
+      { kind: 'number', path: 'angle', label: t('turnTools.turnedByEachWay'), unit: '°' },
     ],
     example: { camberTurnedOut: 1.2, camberTurnedIn: -2.2, angle: 20 },
-    exampleWords: '3.4° of camber between 20° out and 20° in is 4.97° of caster.',
-    results: ({ caster }) => [{ label: 'Caster', value: showDegrees(caster, 2), isMain: true }],
-    formula: 'caster = (turned out − turned in) / (2 sin angle)',
-    source:
-      'The caster swing: linear by nature, within about 0.05° up to 8° of caster. Positive leans back.',
+    exampleWords: t('turnTools.ofCamberBetweenOut'),
+    results: ({ caster }) => [
+      { label: t('turnTools.caster'), value: showDegrees(caster, 2), isMain: true },
+    ],
+    formula: t('turnTools.casterTurnedOutTurned'),
+    source: t('turnTools.theCasterSwingLinear'),
     caution: SWING_CAUTION,
     Drawing: SwingDrawing,
   }),
   tool<'camberInTurn', { camber: number }>({
     name: 'camberInTurn',
-    title: 'Camber in a turn',
-    question: 'What caster and SAI do to a front wheel’s camber when it is steered.',
+    title: t('turnTools.camberInATurn'),
+    question: t('turnTools.whatCasterAndSai'),
     fields: [
-      { kind: 'number', path: 'camber', label: 'Camber straight ahead', unit: '°' },
-      { kind: 'number', path: 'caster', label: 'Caster', unit: '°' },
-      { kind: 'number', path: 'sai', label: 'Steering axis inclination (SAI, KPI)', unit: '°' },
-      { kind: 'number', path: 'steer', label: 'Steered to, front toward the car +', unit: '°' },
+      { kind: 'number', path: 'camber', label: t('turnTools.camberStraightAhead'), unit: '°' },
+      { kind: 'number', path: 'caster', label: t('turnTools.caster'), unit: '°' },
+      { kind: 'number', path: 'sai', label: t('turnTools.steeringAxisInclinationSai'), unit: '°' },
+      { kind: 'number', path: 'steer', label: t('turnTools.steeredToFrontToward'), unit: '°' },
     ],
     example: { camber: -1, caster: 4, sai: 13, steer: 20 },
-    exampleWords: 'At 20° of steer the outside wheel stands at −1.57°, the inside one at +1.17°.',
+    exampleWords: t('turnTools.at20OfSteer'),
     results: ({ camber }) => [
-      { label: 'Camber then', value: showDegrees(camber, 2), isMain: true },
+      { label: t('turnTools.camberThen'), value: showDegrees(camber, 2), isMain: true },
     ],
-    formula: 'the spin axis turned about the steering axis (Rodrigues) until it heads as steered',
-    source: 'Rigid rotation, exact; the wheel starts at toe 0.',
+    formula: t('turnTools.theSpinAxisTurned'),
+    source: t('turnTools.rigidRotationExactThe'),
     Drawing: CamberInTurnDrawing,
   }),
   tool<
@@ -63,38 +65,48 @@ export const TURN_TOOLS: readonly BenchTool[] = [
     }
   >({
     name: 'camberInTurns',
-    title: 'Both wheels in a turn',
-    question: 'Camber of each front wheel at its own angle, and which corner the turn lifts.',
+    title: t('turnTools.bothWheelsInA'),
+    question: t('turnTools.camberOfEachFront'),
     fields: [
       ...(['left', 'right'] as const).flatMap((side): Field[] => [
-        { kind: 'number', path: `${side}.camber`, label: `Camber, ${side}`, unit: '°' },
-        { kind: 'number', path: `${side}.caster`, label: `Caster, ${side}`, unit: '°' },
-        { kind: 'number', path: `${side}.sai`, label: `SAI, ${side}`, unit: '°' },
+        {
+          kind: 'number',
+          path: `${side}.camber`,
+          label: t('turnTools.camber', { side }),
+          unit: '°',
+        },
+        {
+          kind: 'number',
+          path: `${side}.caster`,
+          label: t('turnTools.casterOfSide', { side }),
+          unit: '°',
+        },
+        { kind: 'number', path: `${side}.sai`, label: t('turnTools.sai', { side }), unit: '°' },
       ]),
-      { kind: 'choice', path: 'turning', label: 'Turning', options: SIDES },
-      { kind: 'number', path: 'inside', label: 'Inside wheel steers', unit: '°' },
-      { kind: 'number', path: 'outside', label: 'Outside wheel steers', unit: '°' },
+      { kind: 'choice', path: 'turning', label: t('turnTools.turning'), options: SIDES },
+      { kind: 'number', path: 'inside', label: t('turnTools.insideWheelSteers'), unit: '°' },
+      { kind: 'number', path: 'outside', label: t('turnTools.outsideWheelSteers'), unit: '°' },
       {
         kind: 'number',
         path: 'steeringRatio',
-        label: 'Steering ratio',
+        label: t('turnTools.steeringRatio'),
         unit: ': 1',
         optional: true,
       },
       {
         kind: 'number',
         path: 'radius',
-        label: 'Tire, loaded radius',
+        label: t('turnTools.tireLoadedRadius'),
         unit: 'mm',
-        hint: 'With the scrub radius, for the lift',
+        hint: t('turnTools.withTheScrubRadius'),
         optional: true,
       },
       {
         kind: 'number',
         path: 'scrub',
-        label: 'Scrub radius',
+        label: t('turnTools.scrubRadius'),
         unit: 'mm',
-        hint: 'Plus: the axis meets the floor inside of the tire’s middle',
+        hint: t('turnTools.plusTheAxisMeets'),
         optional: true,
       },
     ],
@@ -108,35 +120,37 @@ export const TURN_TOOLS: readonly BenchTool[] = [
       radius: 320,
       scrub: 25,
     },
-    exampleWords:
-      'Much caster swings the inside wheel from −2.25° to above +2° in a turn of the steering wheel.',
+    exampleWords: t('turnTools.muchCasterSwingsThe'),
     results: ({ camber, steeringWheelTurns, rise }, { turning }) => [
       {
-        label: 'Inside wheel',
+        label: t('turnTools.insideWheel'),
         value: showDegrees(camber[turning], 2),
         isMain: true,
       },
       {
-        label: 'Outside wheel',
+        label: t('turnTools.outsideWheel'),
         value: showDegrees(camber[turning === 'left' ? 'right' : 'left'], 2),
         isMain: true,
       },
       ...(steeringWheelTurns === null
         ? []
-        : [{ label: 'Steering wheel', value: `${steeringWheelTurns.toFixed(2)} turns` }]),
+        : [
+            {
+              label: t('turnTools.steeringWheel'),
+              value: `${steeringWheelTurns.toFixed(2)} turns`,
+            },
+          ]),
       ...(rise === null
         ? []
         : [
             {
-              label: 'Body at the corners',
+              label: t('turnTools.bodyAtTheCorners'),
               value: `inside ${riseWords(rise.inside)}, outside ${riseWords(rise.outside)}`,
             },
           ]),
     ],
-    formula:
-      'each spin axis turned about its steering axis; lift = how much lower the wheel’s middle then stands to the body',
-    source:
-      'Rigid rotation. The steering wheel turns by the mean of both wheels times the ratio; the axis is taken through the wheel’s middle seen from the side.',
+    formula: t('turnTools.eachSpinAxisTurned'),
+    source: t('turnTools.rigidRotationTheSteering'),
     caution: SWING_CAUTION,
     Drawing: CamberInTurnsDrawing,
   }),
@@ -144,6 +158,6 @@ export const TURN_TOOLS: readonly BenchTool[] = [
 
 function riseWords(mm: number): string {
   return Math.abs(mm) < 0.5
-    ? 'as it was'
-    : `${Math.abs(mm).toFixed(0)} mm ${mm > 0 ? 'up' : 'down'}`;
+    ? t('turnTools.asItWas')
+    : t(mm > 0 ? 'turnTools.up' : 'turnTools.down', { mm: Math.abs(mm).toFixed(0) });
 }

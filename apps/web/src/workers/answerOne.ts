@@ -1,6 +1,7 @@
 import type { CaseFile } from '@keen/contract';
 import type { FullAnswer } from '@keen/core';
 import type { Question, Reply } from './diagnosis.worker.ts';
+import { t } from '../words/shared.ts';
 
 /** Works out full answers one after another, off the page's thread. */
 export interface AnswerOne {
@@ -24,7 +25,7 @@ export function createAnswerOne(): AnswerOne {
           if (data.kind === 'failed') reject(new Error(data.text));
           else if (data.kind === 'full') resolve(data.answer as FullAnswer);
         };
-        worker.onerror = () => reject(new Error('The diagnosis stopped'));
+        worker.onerror = () => reject(new Error(t('answerOne.stopped')));
         const question: Question = { id: asked, file };
         worker.postMessage(question);
       });

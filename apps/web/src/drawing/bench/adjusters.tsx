@@ -1,5 +1,6 @@
 import { Block, drawnDegrees, Frame, FRAME, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
+import { t } from '../../words/drawing.ts';
 
 /** Rods, cams and shims. */
 
@@ -41,15 +42,15 @@ export function TieRodDrawing({ input, output }: ToolDrawing<'tieRod', Rod>) {
   const y = 104;
   const rodY = y + (behind ? 56 : -56);
   return (
-    <Frame label={`Left wheel from above, rack ${input.rack} the axle`}>
+    <Frame label={t('adjusters.leftWheelFromAbove', { rack: input.rack })}>
       <Block x={90} y={y} width={46} height={128} turn={drawnDegrees(input.toeChange, 14)} />
       <line x1={90} x2={120} y1={y} y2={y} stroke="var(--ink)" strokeWidth={1.5} />
       <line x1={120} x2={132} y1={y} y2={rodY} stroke="var(--ink)" strokeWidth={4} />
       <RodAndNut x={132} y={rodY} rod={output} toRight />
       <Words x={250} y={rodY + 30} strong marked>
         {output.action === 'none'
-          ? 'leave it'
-          : `${output.turns.toFixed(2)} turns ${output.action}`}
+          ? t('adjusters.leaveIt')
+          : t('adjusters.turns', { turns: output.turns.toFixed(2), action: output.action })}
       </Words>
       <path
         d={`M334 ${y + 40}V${y - 40}m-6 10l6 -10l6 10`}
@@ -58,10 +59,10 @@ export function TieRodDrawing({ input, output }: ToolDrawing<'tieRod', Rod>) {
         strokeWidth={1.5}
       />
       <Words x={334} y={y + 58}>
-        front
+        {t('adjusters.front')}
       </Words>
       <Words x={FRAME.width / 2} y={228}>
-        left wheel from above; the right one is its mirror
+        {t('adjusters.leftWheelFromAboveThe')}
       </Words>
     </Frame>
   );
@@ -73,7 +74,7 @@ export function SteeringWheelDrawing({
 }: ToolDrawing<'steeringWheelCentre', { lf: Rod; rf: Rod }>) {
   const y = 172;
   return (
-    <Frame label="Both tie rods from above, and the steering wheel">
+    <Frame label={t('adjusters.bothTieRodsFrom')}>
       <g
         transform={`translate(${FRAME.width / 2} 62) rotate(${drawnDegrees(input.offset, 1, 90)})`}
       >
@@ -90,14 +91,16 @@ export function SteeringWheelDrawing({
         {rodWords(output.rf)}
       </Words>
       <Words x={FRAME.width / 2} y={228}>
-        left and right rod; the wheel as it stands while driving straight
+        {t('adjusters.leftAndRightRod')}
       </Words>
     </Frame>
   );
 }
 
 function rodWords({ action, turns }: Rod): string {
-  return action === 'none' ? 'leave it' : `${turns.toFixed(2)} turns ${action}`;
+  return action === 'none'
+    ? t('adjusters.leaveIt')
+    : t('adjusters.turns', { turns: turns.toFixed(2), action });
 }
 
 export function ShimClockDrawing({
@@ -112,7 +115,10 @@ export function ShimClockDrawing({
   const thick = hand(output.clock, r);
   return (
     <Frame
-      label={`${input.side} rear hub from outside, thickest at ${output.clock.toFixed(0)} degrees`}
+      label={t('adjusters.rearHubFromOutside', {
+        side: input.side,
+        clock: output.clock.toFixed(0),
+      })}
     >
       <circle cx={x} cy={y} r={r} fill="none" stroke="var(--ink)" strokeWidth={2} />
       {Array.from({ length: 12 }, (_, hour) => {
@@ -128,7 +134,7 @@ export function ShimClockDrawing({
           <line x1={x} x2={thick[0]} y1={y} y2={thick[1]} stroke="var(--marker)" strokeWidth={4} />
           <circle cx={thick[0]} cy={thick[1]} r={8} fill="var(--marker)" />
           <Words x={238} y={50} anchor="start" strong marked>
-            thickest at
+            {t('adjusters.thickestAt')}
           </Words>
           <Words x={238} y={70} anchor="start" strong marked>
             {clockWords(output.clock)}
@@ -138,22 +144,22 @@ export function ShimClockDrawing({
             fill="var(--rubber)"
           />
           <Words x={238} y={146} anchor="start" strong>
-            {output.angle}° taper
+            {t('adjusters.taper', { angle: output.angle })}
           </Words>
         </>
       ) : (
         <Words x={238} y={100} anchor="start" strong>
-          no shim
+          {t('adjusters.noShim')}
         </Words>
       )}
       <Words x={238} y={186} anchor="start">
-        12 is up; front of the car
+        {t('adjusters.isUpFrontOf')}
       </Words>
       <Words x={238} y={202} anchor="start">
-        is at {input.side === 'left' ? '9' : '3'} o’clock
+        {t('adjusters.isAtOclock', { hour: input.side === 'left' ? '9' : '3' })}
       </Words>
       <Words x={FRAME.width / 2} y={228}>
-        {input.side} rear hub, seen from outside
+        {t('adjusters.rearHubSeenFrom', { side: input.side })}
       </Words>
     </Frame>
   );
@@ -163,7 +169,7 @@ export function ShimClockDrawing({
 export function clockWords(clock: number): string {
   const halfHours = Math.round(clock / 15) % 24;
   const hour = Math.floor(halfHours / 2) || 12;
-  return halfHours % 2 === 1 ? `half past ${hour}` : `${hour} o’clock`;
+  return halfHours % 2 === 1 ? t('adjusters.halfPast', { hour }) : `${hour} o’clock`;
 }
 
 export function CamDrawing({
@@ -176,7 +182,7 @@ export function CamDrawing({
   const cx = x + throwPx * Math.sin(angle);
   const cy = y + throwPx * Math.cos(angle);
   return (
-    <Frame label={`Cam bolt turned ${output.turn.toFixed(0)} degrees from mid travel`}>
+    <Frame label={t('adjusters.camBoltTurnedDegrees', { turn: output.turn.toFixed(0) })}>
       <rect x={x - r - 10} y={y - r - 22} width={4} height={2 * r + 44} fill="var(--ink)" />
       <rect x={x + r + 6} y={y - r - 22} width={4} height={2 * r + 44} fill="var(--ink)" />
       <circle cx={cx} cy={cy} r={r - 18} fill="var(--rubber)" />
@@ -184,16 +190,18 @@ export function CamDrawing({
       <line x1={x} x2={cx} y1={y} y2={cy} stroke="var(--marker)" strokeWidth={3} />
       <line x1={x} x2={x} y1={y} y2={y + r + 14} stroke="var(--control)" strokeDasharray="3 4" />
       <Words x={222} y={92} anchor="start" strong marked>
-        {output.reachable ? `turn ${Math.abs(output.turn).toFixed(1)}°` : 'at the end stop'}
+        {output.reachable
+          ? t('adjusters.turn', { turn: Math.abs(output.turn).toFixed(1) })
+          : t('adjusters.atTheEndStop')}
       </Words>
       <Words x={222} y={112} anchor="start">
-        from mid travel, to {output.turn >= 0 ? 'more' : 'less'}
+        {t(output.turn >= 0 ? 'adjusters.toMore' : 'adjusters.toLess')}
       </Words>
       <Words x={222} y={132} anchor="start">
-        throw {input.offset}, arm {input.leverArm} mm
+        {t('adjusters.throwArmMm', { offset: input.offset, leverArm: input.leverArm })}
       </Words>
       <Words x={FRAME.width / 2} y={228}>
-        cam between its guides, throw drawn larger than life
+        {t('adjusters.camBetweenItsGuides')}
       </Words>
     </Frame>
   );
@@ -208,7 +216,7 @@ export function WishboneDrawing({
     { name: 'rear bolt', y: 160, mm: output.rear },
   ];
   return (
-    <Frame label="Upper arm from above with its two bolts">
+    <Frame label={t('adjusters.upperArmFromAbove')}>
       <rect x={36} y={28} width={14} height={170} fill="var(--line)" />
       <path
         d={`M${boltX} 66L300 113L${boltX} 160`}
@@ -238,15 +246,17 @@ export function WishboneDrawing({
             <Words x={150} y={y + (y < 113 ? -22 : 34)} anchor="start" strong marked>
               {name}:{' '}
               {Math.abs(mm) < 5e-3
-                ? 'leave'
-                : `${mm > 0 ? 'add' : 'take out'} ${Math.abs(mm).toFixed(1)} mm`}
+                ? t('adjusters.leave')
+                : t(mm > 0 ? 'adjusters.addMm' : 'adjusters.takeOutMm', {
+                    mm: Math.abs(mm).toFixed(1),
+                  })}
             </Words>
           </g>
         );
       })}
       <ToTheFront />
       <Words x={FRAME.width / 2} y={228}>
-        upper arm from above; hollow plates are taken out
+        {t('adjusters.upperArmFromAboveHollow')}
       </Words>
     </Frame>
   );
@@ -266,7 +276,7 @@ export function TwoCamsDrawing({
     { name: 'rear cam', y: 162, cam: output.rear },
   ];
   return (
-    <Frame label="Lower arm from above with its two cams">
+    <Frame label={t('adjusters.lowerArmFromAbove')}>
       <rect x={36} y={22} width={14} height={180} fill="var(--line)" />
       <path
         d="M80 62L306 112L80 162"
@@ -292,17 +302,20 @@ export function TwoCamsDrawing({
             <line x1={80} x2={80} y1={y - 27} y2={y - 20} stroke="var(--ink)" strokeWidth={2} />
             <line x1={80} x2={x2} y1={y} y2={y2} stroke="var(--marker)" strokeWidth={3} />
             <Words x={150} y={y + (y < 112 ? -20 : 34)} anchor="start" strong marked>
-              {name}: {cam.reachable ? `${Math.abs(cam.turn).toFixed(0)}°, ` : 'out of reach, '}
+              {name}:{' '}
+              {cam.reachable ? `${Math.abs(cam.turn).toFixed(0)}°, ` : t('adjusters.outOfReach')}
               {Math.abs(cam.moves) < 0.005
-                ? 'leave'
-                : `${Math.abs(cam.moves).toFixed(1)} mm ${cam.moves > 0 ? 'out' : 'in'}`}
+                ? t('adjusters.leave')
+                : t(cam.moves > 0 ? 'adjusters.mmOut' : 'adjusters.mmIn', {
+                    mm: Math.abs(cam.moves).toFixed(1),
+                  })}
             </Words>
           </g>
         );
       })}
       <ToTheFront />
       <Words x={FRAME.width / 2} y={228}>
-        lower arm from above, cams from mid travel
+        {t('adjusters.lowerArmFromAboveCams')}
       </Words>
     </Frame>
   );
@@ -314,7 +327,7 @@ function ToTheFront() {
     <>
       <path d="M346 140V86m-6 10l6 -10l6 10" fill="none" stroke="var(--ink)" strokeWidth={1.5} />
       <Words x={346} y={156}>
-        front
+        {t('adjusters.front')}
       </Words>
     </>
   );

@@ -12,6 +12,7 @@ import {
 } from 'recharts';
 import { RideHeightDrawing } from './fromBehind.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
+import { t } from '../../words/drawing.ts';
 
 interface Series {
   key: string;
@@ -113,13 +114,16 @@ export function CamberInTurnDrawing({
       points={points}
       x={{
         key: 'steer',
-        words: 'front away from the car ← steered → toward the car',
+        words: t('charts.frontAwayFromThe'),
         unit: '°',
         ticks: [-36, -24, -12, 0, 12, 24, 36],
       }}
       series={[{ key: 'camber', name: 'camber' }]}
       now={{ steer: input.steer, camber: output.camber }}
-      label={`Camber through the steering range, ${output.camber.toFixed(2)} degrees at ${input.steer}`}
+      label={t('charts.camberThroughTheSteering', {
+        camber: output.camber.toFixed(2),
+        steer: input.steer,
+      })}
     />
   );
 }
@@ -145,7 +149,7 @@ export function FrontCamberInTurns({
       points={points}
       x={{
         key: 'turn',
-        words: 'turning left ← wheels steered → turning right',
+        words: t('charts.turningLeftWheelsSteered'),
         unit: '°',
         ticks: [-36, -24, -12, 0, 12, 24, 36],
       }}
@@ -155,7 +159,7 @@ export function FrontCamberInTurns({
         dashed: key === 'rf',
       }))}
       now={{ turn: 0, ...now }}
-      label="Camber of the front wheels through the steering range"
+      label={t('charts.camberOfTheFront')}
     />
   );
 }
@@ -173,7 +177,7 @@ export function SwingDrawing({
       ]}
       x={{
         key: 'steer',
-        words: 'front away from the car ← turned → toward the car',
+        words: t('charts.frontAwayFromTheCar'),
         unit: '°',
         ticks: [-input.angle, 0, input.angle],
       }}
@@ -184,7 +188,7 @@ export function SwingDrawing({
         },
       ]}
       now={{ steer: input.angle, camber: input.camberTurnedIn }}
-      label={`Camber at both turns, caster ${output.caster.toFixed(2)} degrees`}
+      label={t('charts.camberAtBothTurns', { caster: output.caster.toFixed(2) })}
     />
   );
 }
@@ -204,13 +208,13 @@ export function RideHeightSheet(
       <RideHeightDrawing {...props} />
       <AngleChart
         points={points}
-        x={{ key: 'change', words: 'body up', unit: 'mm', ticks: [-80, -40, 0, 40, 80] }}
+        x={{ key: 'change', words: t('charts.bodyUp'), unit: 'mm', ticks: [-80, -40, 0, 40, 80] }}
         series={[
           { key: 'camber', name: 'camber change' },
           { key: 'toe', name: 'toe change, this wheel', dashed: true },
         ]}
         now={{ change: input.change, camber: output.camberChange, toe: output.toeChange }}
-        label="Camber and toe against body height"
+        label={t('charts.camberAndToeAgainst')}
       />
     </Box>
   );

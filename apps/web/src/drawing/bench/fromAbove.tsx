@@ -1,6 +1,7 @@
 import { showDegrees } from '../../shared/format.ts';
 import { Block, drawnDegrees, Frame, FRAME, Span, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
+import { t } from '../../words/drawing.ts';
 
 /** Toe and thrust, seen from above; the car drives up the page. */
 
@@ -26,13 +27,13 @@ export function TapeDrawing({
   const turn = drawnDegrees(output.totalToe / 2, 14);
   const lean = 46 * Math.tan((turn * Math.PI) / 180);
   return (
-    <Frame label={`Front pair from above, toe ${output.direction}`}>
+    <Frame label={t('fromAbove.frontPairFromAbove', { direction: output.direction })}>
       <Axle y={y} turns={[turn, turn]} />
       <Span from={[LEFT + lean, y - 62]} to={[RIGHT - lean, y - 62]}>
-        {input.front} {input.unit} ahead
+        {t('fromAbove.ahead', { front: input.front, unit: input.unit })}
       </Span>
       <Span from={[LEFT - lean, y + 66]} to={[RIGHT + lean, y + 66]}>
-        {input.rear} {input.unit} behind
+        {t('fromAbove.behind', { rear: input.rear, unit: input.unit })}
       </Span>
       <path
         d={`M${MIDDLE} ${y + 34}V${y - 34}m-6 10l6 -10l6 10`}
@@ -41,7 +42,7 @@ export function TapeDrawing({
         strokeWidth={1.5}
       />
       <Words x={MIDDLE} y={226}>
-        from above, drawn larger than life
+        {t('fromAbove.fromAboveDrawnLarger')}
       </Words>
     </Frame>
   );
@@ -60,7 +61,7 @@ export function OneWheelDrawing({
   const y = 112;
   const turn = drawnDegrees(toeDeg, 12);
   return (
-    <Frame label={`A left wheel from above, ${words}`}>
+    <Frame label={t('fromAbove.aLeftWheelFrom', { words })}>
       <line x1={150} x2={150} y1={20} y2={204} stroke="var(--line)" strokeDasharray="3 4" />
       <Block x={150} y={y} turn={turn} width={44} height={126} />
       <path
@@ -70,7 +71,7 @@ export function OneWheelDrawing({
         strokeWidth={1.5}
       />
       <Words x={238} y={y - 34} anchor="start">
-        the way it rolls
+        {t('fromAbove.theWayItRolls')}
       </Words>
       {drift && (
         <>
@@ -133,14 +134,12 @@ export function GaugesDrawing({
   const end = MIDDLE + (rear - 14) * Math.tan((lean * Math.PI) / 180);
   const isAgainstRear = input.frontAgainst === 'rearAxle';
   return (
-    <Frame label="Toe of each wheel from above, and the line the rear axle rolls along">
+    <Frame label={t('fromAbove.toeOfEachWheel')}>
       <line x1={MIDDLE} x2={MIDDLE} y1={14} y2={206} stroke="var(--line)" strokeDasharray="3 4" />
       <line x1={MIDDLE} x2={end} y1={rear} y2={14} stroke="var(--marker)" strokeWidth={2} />
       <FourWheels toe={output.toe} front={front} rear={rear} />
       <Words x={MIDDLE} y={228}>
-        {isAgainstRear
-          ? 'front read against the marked line, told against the middle of the car'
-          : 'front read and told against the middle of the car'}
+        {isAgainstRear ? t('fromAbove.frontReadAgainstThe') : t('fromAbove.frontReadAndTold')}
       </Words>
     </Frame>
   );
@@ -165,7 +164,7 @@ export function StringsDrawing({
   const off = 55 * Math.tan((lean * Math.PI) / 180);
   const { toe } = output;
   return (
-    <Frame label="The car between two strings, from above">
+    <Frame label={t('fromAbove.theCarBetweenTwo')}>
       <line x1={MIDDLE} x2={MIDDLE} y1={20} y2={206} stroke="var(--line)" strokeDasharray="3 4" />
       {STRING_X.map((x, side) => (
         <line
@@ -180,11 +179,16 @@ export function StringsDrawing({
       ))}
       <FourWheels toe={toe} front={front} rear={rear} />
       <Words x={MIDDLE} y={228}>
-        strings{' '}
-        {output.parallel
-          ? 'parallel'
-          : `off by ${Math.abs(output.parallelError).toFixed(2)}°, taken out`}
-        , gap {input.stringGap.front} and {input.stringGap.rear} {input.unit}
+        {t('fromAbove.strings', {
+          state: output.parallel
+            ? t('fromAbove.parallel')
+            : t('fromAbove.offByTakenOut', {
+                parallelError: Math.abs(output.parallelError).toFixed(2),
+              }),
+          front: input.stringGap.front,
+          rear: input.stringGap.rear,
+          unit: input.unit,
+        })}
       </Words>
     </Frame>
   );
@@ -199,13 +203,15 @@ export function ThrustDrawing({
   const lean = drawnDegrees(output.thrustAngle, 30, 20);
   const end = MIDDLE + 110 * Math.tan((lean * Math.PI) / 180);
   return (
-    <Frame label={`Rear axle from above, thrust ${showDegrees(output.thrustAngle, 2)}`}>
+    <Frame
+      label={t('fromAbove.rearAxleFromAbove', { thrustAngle: showDegrees(output.thrustAngle, 2) })}
+    >
       <Axle y={y} turns={[turn(input.toeLr), turn(input.toeRr)]} />
       <line x1={MIDDLE} x2={MIDDLE} y1={y} y2={28} stroke="var(--control)" strokeDasharray="4 4" />
       <line x1={MIDDLE} x2={end} y1={y} y2={34} stroke="var(--marker)" strokeWidth={2.4} />
       <circle cx={end} cy={32} r={4} fill="var(--marker)" />
       <Words x={MIDDLE + (lean >= 0 ? -8 : 8)} y={38} anchor={lean >= 0 ? 'end' : 'start'}>
-        middle of the car
+        {t('fromAbove.middleOfTheCar')}
       </Words>
       <Words
         x={end + (lean >= 0 ? 10 : -10)}
@@ -214,7 +220,7 @@ export function ThrustDrawing({
         strong
         marked
       >
-        thrust {showDegrees(output.thrustAngle, 2)}
+        {t('fromAbove.thrust', { thrustAngle: showDegrees(output.thrustAngle, 2) })}
       </Words>
       {output.steeringWheelOffset !== undefined && (
         <g
@@ -225,7 +231,7 @@ export function ThrustDrawing({
         </g>
       )}
       <Words x={MIDDLE} y={226}>
-        rear axle from above, drawn larger than life
+        {t('fromAbove.rearAxleFromAboveDrawn')}
       </Words>
     </Frame>
   );
@@ -239,7 +245,7 @@ export function AxleSquareDrawing({
   const turn = drawnDegrees(output.angle, 8, 14);
   const lift = ((RIGHT - LEFT) / 2) * Math.tan((turn * Math.PI) / 180);
   return (
-    <Frame label={`Two axles from above, ${showDegrees(output.angle, 2)} apart from square`}>
+    <Frame label={t('fromAbove.twoAxlesFromAbove', { angle: showDegrees(output.angle, 2) })}>
       <Axle y={front} turns={[0, 0]} />
       <g transform={`rotate(${turn} ${MIDDLE} ${rear})`}>
         <line x1={LEFT} x2={RIGHT} y1={rear} y2={rear} stroke="var(--ink)" strokeWidth={1.5} />
@@ -262,7 +268,7 @@ export function AxleSquareDrawing({
         {showDegrees(output.angle, 2)}
       </Words>
       <Words x={MIDDLE} y={230}>
-        from above, the car drives up the page, drawn larger than life
+        {t('fromAbove.fromAboveTheCar')}
       </Words>
     </Frame>
   );
@@ -278,9 +284,7 @@ export function FlagsDrawing({
     { name: 'right', x: RIGHT, out: 1, toe: output.toe.right, flag: input.flags.right },
   ] as const;
   return (
-    <Frame
-      label={`Beams from the front wheels to flags at the rear, total toe ${showDegrees(output.totalToe, 2)}`}
-    >
+    <Frame label={t('fromAbove.beamsFromTheFront', { totalToe: showDegrees(output.totalToe, 2) })}>
       <Axle
         y={front}
         turns={[drawnDegrees(output.toe.left, 14), drawnDegrees(output.toe.right, 14)]}
@@ -317,10 +321,10 @@ export function FlagsDrawing({
         );
       })}
       <Words x={MIDDLE} y={34} strong>
-        total {showDegrees(output.totalToe, 2)}
+        {t('fromAbove.total', { totalToe: showDegrees(output.totalToe, 2) })}
       </Words>
       <Words x={MIDDLE} y={230}>
-        from above, drawn larger than life
+        {t('fromAbove.fromAboveDrawnLarger')}
       </Words>
     </Frame>
   );

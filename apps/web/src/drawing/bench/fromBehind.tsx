@@ -4,6 +4,8 @@ import type { Point } from '@keen/core';
 import { showDegrees } from '../../shared/format.ts';
 import { Block, drawnDegrees, Frame, FRAME, Span, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
+import { t } from '../../words/drawing.ts';
+import { term } from '../../words/terms.ts';
 
 /** Camber, levels and suspensions, seen from behind or in front. */
 
@@ -19,7 +21,12 @@ export function LevelDrawing({
     : 0;
   const outside = isLeft ? -1 : 1;
   return (
-    <Frame label={`${input.side} wheel from behind, camber ${showDegrees(output.camber, 2)}`}>
+    <Frame
+      label={t('fromBehind.wheelFromBehindCamber', {
+        side: input.side,
+        camber: showDegrees(output.camber, 2),
+      })}
+    >
       <g transform={`rotate(${slope} ${FRAME.width / 2} 188)`}>
         <line
           x1={20}
@@ -53,14 +60,15 @@ export function LevelDrawing({
         />
       </g>
       <Words x={isLeft ? FRAME.width - 24 : 24} y={60} anchor={isLeft ? 'end' : 'start'} strong>
-        camber {showDegrees(output.camber, 2)}
+        {t('fromBehind.camber', { camber: showDegrees(output.camber, 2) })}
       </Words>
       <Words x={isLeft ? FRAME.width - 24 : 24} y={78} anchor={isLeft ? 'end' : 'start'}>
-        top leans {input.leans}
-        {input.floorSlope && `, floor high on the ${input.floorSlope.high}`}
+        {t(input.leans === 'in' ? 'fromBehind.topLeansIn' : 'fromBehind.topLeansOut')}
+        {input.floorSlope &&
+          t('fromBehind.floorHighOnThe', { high: term(`side.${input.floorSlope.high}`) })}
       </Words>
       <Words x={FRAME.width / 2} y={226}>
-        {input.side} wheel from behind, drawn larger than life
+        {t('fromBehind.wheelFromBehindDrawn', { side: input.side })}
       </Words>
     </Frame>
   );
@@ -75,7 +83,7 @@ export function SquareDrawing({
   const [square, rimTop, rimBottom] = [236, 62, 162];
   const edge = (y: number) => x + 32 + (112 - y) * Math.tan((lean * Math.PI) / 180);
   return (
-    <Frame label={`A wheel and a square, camber ${showDegrees(output.camber, 2)}`}>
+    <Frame label={t('fromBehind.aWheelAndA', { camber: showDegrees(output.camber, 2) })}>
       <line x1={20} x2={FRAME.width - 20} y1={192} y2={192} stroke="var(--ink)" strokeWidth={1.6} />
       <Block x={x} y={112} turn={lean} width={64} height={152} />
       <path
@@ -93,15 +101,15 @@ export function SquareDrawing({
         <g key={y}>
           <line x1={edge(y)} x2={square - 2} y1={y} y2={y} stroke="var(--ink)" />
           <Words x={square + 14} y={y + 5} anchor="start">
-            gap {Number(gap.toFixed(2))} {input.unit}
+            {t('fromBehind.gap', { number: Number(gap.toFixed(2)), unit: input.unit })}
           </Words>
         </g>
       ))}
       <Words x={square + 14} y={117} anchor="start" strong>
-        camber {showDegrees(output.camber, 2)}
+        {t('fromBehind.camber', { camber: showDegrees(output.camber, 2) })}
       </Words>
       <Words x={FRAME.width / 2} y={226}>
-        from behind, the car to the left, larger than life
+        {t('fromBehind.fromBehindTheCar')}
       </Words>
     </Frame>
   );
@@ -122,7 +130,12 @@ export function FloorDrawing({
   const floorAt = (x: number) => 150 + (x - FRAME.width / 2) * Math.tan((slope * Math.PI) / 180);
   const tile = `${output.tile.toFixed(input.unit === 'mm' ? 1 : 3)} ${input.unit}`;
   return (
-    <Frame label={`A floor ${output.degrees.toFixed(2)} degrees high on the ${output.high}`}>
+    <Frame
+      label={t('fromBehind.aFloorDegreesHigh', {
+        degrees: output.degrees.toFixed(2),
+        high: output.high,
+      })}
+    >
       <line
         x1={20}
         x2={FRAME.width - 20}
@@ -148,13 +161,13 @@ export function FloorDrawing({
         fill="var(--marker)"
       />
       <Words x={FRAME.width / 2} y={16} strong>
-        {output.degrees.toFixed(2)}°, high on the {output.high}
+        {t('fromBehind.highOnThe', { degrees: output.degrees.toFixed(2), high: output.high })}
       </Words>
       <Words x={FRAME.width / 2} y={34} marked>
-        under the {isLeftHigh ? 'right' : 'left'} wheels {tile}
+        {t(isLeftHigh ? 'fromBehind.underRight' : 'fromBehind.underLeft', { tile })}
       </Words>
       <Words x={FRAME.width / 2} y={226}>
-        from behind, slope drawn larger than life
+        {t('fromBehind.fromBehindSlopeDrawn')}
       </Words>
     </Frame>
   );
@@ -173,7 +186,7 @@ export function TireSizeDrawing({
   const y = 112;
   const sectionX = 300;
   return (
-    <Frame label={`A tire ${output.diameter.toFixed(0)} mm across`}>
+    <Frame label={t('fromBehind.aTireMmAcross', { diameter: output.diameter.toFixed(0) })}>
       <circle cx={112} cy={y} r={radius} fill="var(--rubber)" />
       <circle cx={112} cy={y} r={rim} fill="var(--sheet)" stroke="var(--ink)" />
       <circle cx={112} cy={y} r={3} fill="var(--ink)" />
@@ -207,7 +220,7 @@ export function TireSizeDrawing({
         {output.diameter.toFixed(0)}
       </Span>
       <Words x={FRAME.width / 2} y={226}>
-        to scale, mm
+        {t('fromBehind.toScaleMm')}
       </Words>
     </Frame>
   );
@@ -236,7 +249,7 @@ export function RideHeightDrawing({
   const wheelX = Math.max(...xs) + 40;
   return (
     <Frame
-      label={`Suspension from the front, body ${change < 0 ? 'down' : 'up'} ${Math.abs(change)} mm`}
+      label={t(change < 0 ? 'fromBehind.bodyDown' : 'fromBehind.bodyUp', { mm: Math.abs(change) })}
     >
       <path
         d={links(points.lowerOuter, upperBefore, points.tieOuter)}
@@ -278,7 +291,7 @@ export function RideHeightDrawing({
         <Block x={0} y={0} width={26} height={92} />
       </g>
       <Words x={FRAME.width / 2} y={228}>
-        right side seen from behind, lean drawn larger than life; dashed: before
+        {t('fromBehind.rightSideSeenFrom')}
       </Words>
     </Frame>
   );

@@ -1,6 +1,7 @@
 import { showDegrees } from '../../shared/format.ts';
 import { drawnDegrees, Frame, FRAME, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
+import { t } from '../../words/drawing.ts';
 
 const WHEEL = { x: 150, y: 128, r: 62 };
 const FLOOR = WHEEL.y + WHEEL.r;
@@ -18,7 +19,7 @@ export function CasterHeightDrawing({
     return `M${WHEEL.x - 34 * lean} ${low}L${WHEEL.x + (WHEEL.y - high) * lean} ${high}`;
   };
   return (
-    <Frame label={`Steering axis from the side, caster ${showDegrees(output.caster, 2)} after`}>
+    <Frame label={t('fromTheSide.steeringAxisFromThe', { caster: showDegrees(output.caster, 2) })}>
       <line
         x1={20}
         x2={FRAME.width - 20}
@@ -45,16 +46,16 @@ export function CasterHeightDrawing({
       <path d={axis(output.caster, 40 - lift)} fill="none" stroke="var(--marker)" strokeWidth={3} />
       <path d="M84 216H36m9 -6l-9 6l9 6" fill="none" stroke="var(--ink)" strokeWidth={1.5} />
       <Words x={96} y={220} anchor="start">
-        front
+        {t('fromTheSide.front')}
       </Words>
       <Words x={236} y={104} anchor="start" strong marked>
         {showDegrees(output.caster, 2)}
       </Words>
       <Words x={236} y={124} anchor="start">
-        was {showDegrees(input.caster, 2)} (dashed)
+        {t('fromTheSide.wasDashed', { caster: showDegrees(input.caster, 2) })}
       </Words>
       <Words x={236} y={220} anchor="start">
-        lean larger than life
+        {t('fromTheSide.leanLargerThanLife')}
       </Words>
     </Frame>
   );

@@ -1,6 +1,7 @@
 import { showDegrees } from '../../shared/format.ts';
 import { Block, drawnDegrees, Frame, FRAME, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
+import { t } from '../../words/drawing.ts';
 
 interface CamberInTurns {
   camber: { left: number; right: number };
@@ -21,7 +22,11 @@ export function CamberInTurnsDrawing({
   ];
   return (
     <Frame
-      label={`Turning ${input.turning}: left ${showDegrees(output.camber.left, 1)}, right ${showDegrees(output.camber.right, 1)} of camber`}
+      label={t('inTurns.turningLeftRightOf', {
+        turning: input.turning,
+        left: showDegrees(output.camber.left, 1),
+        right: showDegrees(output.camber.right, 1),
+      })}
     >
       <line
         x1={20}
@@ -43,7 +48,9 @@ export function CamberInTurnsDrawing({
               {showDegrees(output.camber[side], 1)}
             </Words>
             <Words x={x} y={210}>
-              {isInside ? `inside, ${input.inside}°` : `outside, ${input.outside}°`}
+              {isInside
+                ? t('inTurns.inside', { inside: input.inside })
+                : t('inTurns.outside', { outside: input.outside })}
             </Words>
           </g>
         );
@@ -60,12 +67,13 @@ export function CamberInTurnsDrawing({
       />
       {output.rise && (
         <Words x={FRAME.width / 2} y={20} marked>
-          inside corner {output.rise.inside >= 0 ? 'up' : 'down'}{' '}
-          {Math.abs(output.rise.inside).toFixed(0)} mm
+          {t(output.rise.inside >= 0 ? 'inTurns.insideUp' : 'inTurns.insideDown', {
+            mm: Math.abs(output.rise.inside).toFixed(0),
+          })}
         </Words>
       )}
       <Words x={FRAME.width / 2} y={230}>
-        from behind, lean drawn larger than life
+        {t('inTurns.fromBehindLeanDrawn')}
       </Words>
     </Frame>
   );

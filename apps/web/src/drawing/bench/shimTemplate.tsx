@@ -1,4 +1,5 @@
 import type { Side } from '@keen/contract';
+import { t } from '../../words/drawing.ts';
 
 const WIDTH_MM = 170;
 const HEIGHT_MM = 200;
@@ -31,7 +32,7 @@ export function ShimTemplate({ side, clock, taper, words, clockWords }: ShimTemp
       viewBox={`0 0 ${WIDTH_MM} ${HEIGHT_MM}`}
       style={{ width: `${WIDTH_MM}mm`, height: `${HEIGHT_MM}mm`, display: 'block' }}
       role="img"
-      aria-label={`${side} rear hub from outside: a taper of ${taper} degrees, thickest at ${clockWords}`}
+      aria-label={t('shimTemplate.rearHubFromOutside', { side, taper, clockWords })}
       fontFamily="inherit"
     >
       <circle
@@ -77,7 +78,7 @@ export function ShimTemplate({ side, clock, taper, words, clockWords }: ShimTemp
       })}
       <path d={`M${CENTRE.x} 8l-4 -6h8z`} fill="var(--ink)" />
       <text x={CENTRE.x + 7} y={7} fontSize={5} fontWeight={700} fill="var(--ink)">
-        TOP, car on its wheels
+        {t('shimTemplate.topCarOnIts')}
       </text>
       <line
         x1={boreX}
@@ -97,10 +98,10 @@ export function ShimTemplate({ side, clock, taper, words, clockWords }: ShimTemp
         textAnchor="middle"
         fill="var(--ink)"
       >
-        {side} rear, this face out
+        {t('shimTemplate.rearThisFaceOut', { side })}
       </text>
       <text x={CENTRE.x} y={CENTRE.y + 1} fontSize={6} textAnchor="middle" fill="var(--ink)">
-        {taper}° taper
+        {t('shimTemplate.taper', { taper })}
       </text>
       <text
         x={CENTRE.x}
@@ -110,7 +111,7 @@ export function ShimTemplate({ side, clock, taper, words, clockWords }: ShimTemp
         textAnchor="middle"
         fill="var(--marker)"
       >
-        thick at {clockWords}
+        {t('shimTemplate.thickAt', { clockWords })}
       </text>
       <text x={CENTRE.x} y={CENTRE.y + 16} fontSize={4.5} textAnchor="middle" fill="var(--soft)">
         {words}
@@ -122,7 +123,7 @@ export function ShimTemplate({ side, clock, taper, words, clockWords }: ShimTemp
         strokeWidth={0.4}
       />
       <text x={85} y={184} fontSize={5} textAnchor="middle" fill="var(--ink)">
-        50 mm when printed in true size
+        {t('shimTemplate.mmWhenPrintedIn')}
       </text>
     </svg>
   );

@@ -1,6 +1,7 @@
 import type { WheelFit } from '@keen/core';
 import { Frame, FRAME, Span, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
+import { t } from '../../words/drawing.ts';
 
 const MM_PER_IN = 25.4;
 const FACE_X = FRAME.width / 2 + 10;
@@ -28,7 +29,10 @@ export function WheelFitDrawing({ input, output }: ToolDrawing<'wheelFit', Wheel
   });
   return (
     <Frame
-      label={`a right wheel from behind: outer edge ${output.outerMoves.toFixed(1)} mm, inner edge ${output.innerMoves.toFixed(1)} mm`}
+      label={t('wheelFit.aRightWheelFrom', {
+        outerMoves: output.outerMoves.toFixed(1),
+        innerMoves: output.innerMoves.toFixed(1),
+      })}
     >
       <rect {...box(fitted)} fill="var(--rubber)" opacity={0.85} />
       <rect {...box(old)} fill="none" stroke="var(--ink)" strokeDasharray="5 4" strokeWidth={1.5} />
@@ -41,13 +45,13 @@ export function WheelFitDrawing({ input, output }: ToolDrawing<'wheelFit', Wheel
         strokeWidth={2}
       />
       <Words x={FACE_X} y={TOP - 28} marked>
-        bolted face
+        {t('wheelFit.boltedFace')}
       </Words>
       <Words x={12} y={TOP - 28} anchor="start">
-        strut side
+        {t('wheelFit.strutSide')}
       </Words>
       <Words x={FRAME.width - 12} y={TOP - 28} anchor="end">
-        fender side
+        {t('wheelFit.fenderSide')}
       </Words>
       {Math.abs(output.outerMoves) > 0.05 && (
         <Span from={[out(old.outer), BOTTOM + 24]} to={[out(fitted.outer), BOTTOM + 24]}>
@@ -60,7 +64,7 @@ export function WheelFitDrawing({ input, output }: ToolDrawing<'wheelFit', Wheel
         </Span>
       )}
       <Words x={FRAME.width / 2} y={FRAME.height - 8}>
-        dashed: the old wheel
+        {t('wheelFit.dashedTheOldWheel')}
       </Words>
     </Frame>
   );

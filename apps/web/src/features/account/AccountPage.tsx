@@ -9,8 +9,9 @@ import { TopBar } from '../../shared/TopBar.tsx';
 import { OwnSessions } from './OwnSessions.tsx';
 import { PasswordChange } from './PasswordChange.tsx';
 import { SecondFactor } from './SecondFactor.tsx';
+import { t } from '../../words/account.ts';
 
-const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
+const SHORTCUTS = [{ keys: ['T'], what: t('accountPage.backToToday') }];
 
 /** One's own account: password, second factor, where one is signed in. */
 export function AccountPage() {
@@ -22,7 +23,7 @@ export function AccountPage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Your account</PageTitle>
+        <PageTitle>{t('accountPage.yourAccount')}</PageTitle>
       </TopBar>
       <Box
         component="main"
@@ -37,9 +38,7 @@ export function AccountPage() {
       >
         {account.mustSetUpSecondFactor && (
           <Box sx={{ gridColumn: '1 / -1' }}>
-            <Notice kind="caution">
-              Your shop asks leads for a second factor. Set it up here; everything else opens then.
-            </Notice>
+            <Notice kind="caution">{t('accountPage.yourShopAsksLeads')}</Notice>
           </Box>
         )}
         {account.hasPassword ? (
@@ -48,9 +47,7 @@ export function AccountPage() {
             <PasswordChange />
           </Box>
         ) : (
-          <Typography color="textSecondary">
-            Demo staff sign in with one tap and have no password.
-          </Typography>
+          <Typography color="textSecondary">{t('accountPage.demoStaffSignIn')}</Typography>
         )}
         <OwnSessions />
       </Box>

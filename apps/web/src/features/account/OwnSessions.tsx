@@ -6,6 +6,7 @@ import { failureOf } from '../../api/problem.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { dateTime } from '../../shared/format.ts';
 import { deviceOf } from './deviceOf.ts';
+import { t } from '../../words/account.ts';
 
 /** Where one is signed in, and out of all of it at once. */
 export function OwnSessions() {
@@ -15,10 +16,14 @@ export function OwnSessions() {
   return (
     <Box component="section" aria-labelledby="sessions-title" sx={{ display: 'grid', gap: 1.5 }}>
       <Typography variant="h1" component="h2" id="sessions-title">
-        Where you are signed in
+        {t('ownSessions.whereYouAreSigned')}
       </Typography>
       {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
-      <Box component="ul" aria-label="Sessions" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      <Box
+        component="ul"
+        aria-label={t('ownSessions.sessions')}
+        sx={{ m: 0, p: 0, listStyle: 'none' }}
+      >
         {data?.map(({ name, agent, address, since, isThis }) => (
           <Box
             component="li"
@@ -33,21 +38,22 @@ export function OwnSessions() {
           >
             <Box component="span" sx={{ flex: 1, fontWeight: isThis ? 650 : 400 }}>
               {deviceOf(agent)}
-              {isThis && ', this device'}
+              {isThis && t('ownSessions.thisDevice')}
             </Box>
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              since {dateTime(since)}
-              {address !== '' && `, from ${address}`}
+              {address === ''
+                ? t('ownSessions.since', { since: dateTime(since) })
+                : t('ownSessions.sinceFrom', { since: dateTime(since), address })}
             </Box>
           </Box>
         ))}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5 }}>
         <Button disabled={isLoading || others.length === 0} onClick={() => void end()}>
-          Sign out everywhere else
+          {t('ownSessions.signOutEverywhereElse')}
         </Button>
         {data && others.length === 0 && (
-          <Typography color="textSecondary">You are signed in here only.</Typography>
+          <Typography color="textSecondary">{t('ownSessions.youAreSignedIn')}</Typography>
         )}
       </Box>
       {endError && <Notice kind="caution">{failureOf(endError).text}</Notice>}

@@ -10,6 +10,7 @@ import { useChangePasswordMutation } from '../../api/accountApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { capital } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/account.ts';
 
 /** A new password; the old one is asked for, and other sessions end. */
 export function PasswordChange() {
@@ -31,15 +32,15 @@ export function PasswordChange() {
     <Box
       component="form"
       noValidate
-      aria-label="Change password"
+      aria-label={t('passwordChange.changePassword')}
       onSubmit={handleSubmit(save)}
       sx={{ display: 'grid', gap: 1.5, maxWidth: 420 }}
     >
       <Typography variant="h1" component="h2">
-        Password
+        {t('passwordChange.password')}
       </Typography>
       <TextField
-        label="Password now"
+        label={t('passwordChange.passwordNow')}
         type="password"
         autoComplete="current-password"
         error={errors.old !== undefined || faultAt('old') !== undefined}
@@ -47,23 +48,23 @@ export function PasswordChange() {
         {...register('old')}
       />
       <TextField
-        label="New password"
+        label={t('passwordChange.newPassword')}
         type="password"
         autoComplete="new-password"
         error={errors.password !== undefined || faultAt('password') !== undefined}
         helperText={capital(
           faultAt('password') ??
-            `At least ${LEAST_PASSWORD} characters; three or four words will do`,
+            t('passwordChange.atLeastCharactersThree', { leastPassword: LEAST_PASSWORD }),
         )}
         {...register('password')}
       />
       {failure && failure.refusals.length === 0 && <Notice kind="caution">{failure.text}</Notice>}
       {isSuccess && (
-        <Typography role="status">Changed. Your other sessions have been signed out.</Typography>
+        <Typography role="status">{t('passwordChange.changedYourOtherSessions')}</Typography>
       )}
       <Box>
         <Button type="submit" variant="contained" disabled={isLoading}>
-          Change password
+          {t('passwordChange.changePassword')}
         </Button>
       </Box>
     </Box>

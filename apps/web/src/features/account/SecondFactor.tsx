@@ -13,18 +13,16 @@ import { useApiDispatch } from '../../api/hooks.ts';
 import { keenApi } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/account.ts';
 
 /** A code from an authenticator app beside the password. */
 export function SecondFactor({ account }: { account: Session['account'] }) {
   return (
     <Box component="section" aria-labelledby="factor-title" sx={{ display: 'grid', gap: 1.5 }}>
       <Typography variant="h1" component="h2" id="factor-title">
-        Second factor
+        {t('secondFactor.secondFactor')}
       </Typography>
-      <Typography color="textSecondary">
-        A code from an authenticator app on your phone, asked for beside the password. Whoever
-        learns your password still cannot sign in.
-      </Typography>
+      <Typography color="textSecondary">{t('secondFactor.aCodeFromAn')}</Typography>
       {account.hasSecondFactor ? <TurnOff /> : <SetUp />}
     </Box>
   );
@@ -41,7 +39,7 @@ function SetUp() {
         {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
         <Box>
           <Button variant="contained" disabled={isLoading} onClick={() => void start()}>
-            Set it up
+            {t('secondFactor.setItUp')}
           </Button>
         </Box>
       </>
@@ -58,12 +56,10 @@ function SetUp() {
       }}
       sx={{ display: 'grid', gap: 1.5, maxWidth: 420 }}
     >
-      <Typography>
-        Scan this with the app, or type the key into it; then type the code that it shows.
-      </Typography>
+      <Typography>{t('secondFactor.scanThisWithThe')}</Typography>
       <Box
         component="img"
-        alt="QR code of the key"
+        alt={t('secondFactor.qrCodeOfThe')}
         src={`data:image/svg+xml;utf8,${encodeURIComponent(fresh.qrSvg)}`}
         sx={{ width: 190, height: 190, bgcolor: '#fff', p: 0.5 }}
       />
@@ -71,17 +67,17 @@ function SetUp() {
         {fresh.secret.match(/.{1,4}/g)?.join(' ')}
       </Typography>
       <TextField
-        label="Code of six digits"
+        label={t('secondFactor.codeOfSixDigits')}
         value={code}
         autoComplete="one-time-code"
         error={wrong !== null}
-        helperText={wrong ? 'That is not the code shown now; check the phone’s clock' : ''}
+        helperText={wrong ? t('secondFactor.thatIsNotThe') : ''}
         slotProps={{ htmlInput: { inputMode: 'numeric', maxLength: 8 } }}
         onChange={({ target }) => setCode(target.value)}
       />
       <Box>
         <Button type="submit" variant="contained" disabled={confirming.isLoading}>
-          Turn it on
+          {t('secondFactor.turnItOn')}
         </Button>
       </Box>
     </Box>
@@ -93,13 +89,10 @@ function Codes({ codes }: RecoveryCodes) {
   const dispatch = useApiDispatch();
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <Notice>
-        It is on. Write these codes down or print them: each lets you in once if the phone is lost.
-        They are not shown again.
-      </Notice>
+      <Notice>{t('secondFactor.itIsOnWrite')}</Notice>
       <Box
         component="ul"
-        aria-label="Recovery codes"
+        aria-label={t('secondFactor.recoveryCodes')}
         sx={{
           m: 0,
           p: 0,
@@ -115,12 +108,12 @@ function Codes({ codes }: RecoveryCodes) {
         ))}
       </Box>
       <Box sx={{ display: 'flex', gap: 1 }}>
-        <Button onClick={() => window.print()}>Print</Button>
+        <Button onClick={() => window.print()}>{t('secondFactor.print')}</Button>
         <Button
           variant="contained"
           onClick={() => dispatch(keenApi.util.invalidateTags(['Session']))}
         >
-          I have them
+          {t('secondFactor.iHaveThem')}
         </Button>
       </Box>
     </Box>
@@ -134,7 +127,7 @@ function TurnOff() {
   return (
     <>
       <Typography role="status" sx={{ fontWeight: 600 }}>
-        It is on.
+        {t('secondFactor.itIsOn')}
       </Typography>
       {isOpen ? (
         <Box
@@ -147,7 +140,7 @@ function TurnOff() {
           sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-start' }}
         >
           <TextField
-            label="Your password"
+            label={t('secondFactor.yourPassword')}
             type="password"
             autoComplete="current-password"
             autoFocus
@@ -157,15 +150,15 @@ function TurnOff() {
             onChange={({ target }) => setPassword(target.value)}
           />
           <Button type="submit" disabled={isLoading}>
-            Turn it off
+            {t('secondFactor.turnItOff')}
           </Button>
           <Button variant="text" onClick={() => setOpen(false)}>
-            Cancel
+            {t('secondFactor.cancel')}
           </Button>
         </Box>
       ) : (
         <Box>
-          <Button onClick={() => setOpen(true)}>Turn it off</Button>
+          <Button onClick={() => setOpen(true)}>{t('secondFactor.turnItOff')}</Button>
         </Box>
       )}
     </>

@@ -34,25 +34,29 @@ import { TireDetails } from './TireDetails.tsx';
 import { NewDepthField } from './TireNumbers.tsx';
 import { TireDistances, useGrain } from './TireDistances.tsx';
 import { useTakenAlong } from './useTakenAlong.ts';
+import { t } from '../../words/arrive.ts';
 
 /** A tire after some kilometres of road (common practice, no source). */
 const USUAL_WARM_K = 20;
 const OCCASION_OPTIONS: readonly { value: Occasion; label: string }[] = [
-  { value: 'speed', label: 'At a speed' },
-  { value: 'braking', label: 'Braking' },
-  { value: 'bumps', label: 'Over bumps' },
-  { value: 'corners', label: 'In corners' },
-  { value: 'always', label: 'Always' },
+  { value: 'speed', label: t('arriveStep.atASpeed') },
+  { value: 'braking', label: t('arriveStep.braking') },
+  { value: 'bumps', label: t('arriveStep.overBumps') },
+  { value: 'corners', label: t('arriveStep.inCorners') },
+  { value: 'always', label: t('arriveStep.always') },
 ];
 const EVENT_OPTIONS: readonly { value: TroubleEvent; label: string }[] = [
-  { value: 'kerb', label: 'A kerb' },
-  { value: 'pothole', label: 'A pothole' },
-  { value: 'parts', label: 'New suspension parts' },
-  { value: 'lift', label: 'Lifted or lowered' },
-  { value: 'newTires', label: 'New tires' },
-  { value: 'unknown', label: 'Nobody knows' },
+  { value: 'kerb', label: t('arriveStep.aKerb') },
+  { value: 'pothole', label: t('arriveStep.aPothole') },
+  { value: 'parts', label: t('arriveStep.newSuspensionParts') },
+  { value: 'lift', label: t('arriveStep.liftedOrLowered') },
+  { value: 'newTires', label: t('arriveStep.newTires') },
+  { value: 'unknown', label: t('arriveStep.nobodyKnows') },
 ];
-const AXLE_WORDS: Record<Axle, string> = { front: 'Front', rear: 'Rear' };
+const AXLE_WORDS: Record<Axle, string> = {
+  front: t('arriveStep.front'),
+  rear: t('arriveStep.rear'),
+};
 
 /** The car, its tires and what the customer says; nothing is demanded before it is needed. */
 export function ArriveStep() {
@@ -67,15 +71,15 @@ export function ArriveStep() {
   return (
     <Box sx={{ display: 'grid', gap: 2.75, maxWidth: 720 }}>
       <Typography variant="h1" component="h2">
-        What brings the car in?
+        {t('arriveStep.whatBringsTheCar')}
       </Typography>
       {stored && (
         <Notice>
-          <strong>Stored here:</strong> {storedWords(stored)}
+          <strong>{t('arriveStep.storedHere')}</strong> {storedWords(stored)}
         </Notice>
       )}
       <SavingField
-        label="In the customer’s words"
+        label={t('arriveStep.inTheCustomersWords')}
         value={draft.visit?.words ?? ''}
         onChange={(words) => enter('visit.words', words)}
         multiline
@@ -84,7 +88,7 @@ export function ArriveStep() {
       />
       <Box sx={{ mt: -1.5 }}>
         <ManyChoice
-          label="Complaints"
+          label={t('arriveStep.complaints')}
           hideLabel
           options={COMPLAINTS.map((value) => ({ value, label: COMPLAINT_WORDS[value] }))}
           values={complaints}
@@ -94,48 +98,48 @@ export function ArriveStep() {
       </Box>
       {(complaints.length > 0 || draft.visit?.occasions) && (
         <ManyChoice
-          label="When does it happen?"
+          label={t('arriveStep.whenDoesItHappen')}
           options={OCCASION_OPTIONS}
           values={draft.visit?.occasions ?? []}
           onChange={(values) => enter('visit.occasions', values)}
         />
       )}
       <ManyChoice
-        label="Since the last alignment, or what it started after"
+        label={t('arriveStep.sinceTheLastAlignment')}
         options={EVENT_OPTIONS}
         values={draft.visit?.events ?? []}
         onChange={(values) => enter('visit.events', values)}
       />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 2 }}>
         <Choice
-          label="Drive"
+          label={t('arriveStep.drive')}
           options={[
-            { value: 'fwd', label: 'Front' },
-            { value: 'rwd', label: 'Rear' },
-            { value: 'awd', label: 'All wheels' },
+            { value: 'fwd', label: t('arriveStep.front') },
+            { value: 'rwd', label: t('arriveStep.rear') },
+            { value: 'awd', label: t('arriveStep.allWheels') },
           ]}
           value={draft.vehicle?.drive ?? null}
           onChange={(drive) => enter('vehicle.drive', drive)}
         />
         <Choice
-          label="The customer"
+          label={t('arriveStep.theCustomer')}
           options={[
-            { value: 'counter', label: 'Waits here' },
-            { value: 'phone', label: 'Wants a call' },
-            { value: 'later', label: 'Comes back' },
+            { value: 'counter', label: t('arriveStep.waitsHere') },
+            { value: 'phone', label: t('arriveStep.wantsACall') },
+            { value: 'later', label: t('arriveStep.comesBack') },
           ]}
           value={draft.visit?.waits ?? null}
           onChange={(waits) => enter('visit.waits', waits)}
         />
         <Choice
-          label="Used for"
+          label={t('arriveStep.usedFor')}
           options={[
-            { value: 'street', label: 'Street' },
-            { value: 'towing', label: 'Towing' },
-            { value: 'track', label: 'Track' },
-            { value: 'drag', label: 'Drag' },
-            { value: 'drift', label: 'Drift' },
-            { value: 'cart', label: 'Cart' },
+            { value: 'street', label: t('arriveStep.street') },
+            { value: 'towing', label: t('arriveStep.towing') },
+            { value: 'track', label: t('arriveStep.track') },
+            { value: 'drag', label: t('arriveStep.drag') },
+            { value: 'drift', label: t('arriveStep.drift') },
+            { value: 'cart', label: t('arriveStep.cart') },
           ]}
           value={draft.vehicle?.use ?? null}
           onChange={(use) => enter('vehicle.use', use)}
@@ -143,7 +147,7 @@ export function ArriveStep() {
       </Box>
       <Box sx={{ display: 'grid', gap: 1.75 }}>
         <Typography variant="h3" component="h3" color="textSecondary">
-          Tires
+          {t('arriveStep.tires')}
         </Typography>
         <TireDistances grain={grain} onGrain={setGrain} />
         {(['front', 'rear'] as const).map((axle) => (
@@ -152,25 +156,25 @@ export function ArriveStep() {
         <WarmPressure />
       </Box>
       <Box>
-        <Folded title="Sidewalls: line, week and year, valves, placard">
+        <Folded title={t('arriveStep.sidewallsLineWeekAnd')}>
           <TireDetails />
         </Folded>
-        <Folded title="Rotations, last alignment">
+        <Folded title={t('arriveStep.rotationsLastAlignment')}>
           <Rotations />
         </Folded>
-        <Folded title="The car: suspension, height, load, driver">
+        <Folded title={t('arriveStep.theCarSuspensionHeight')}>
           <CarFacts />
         </Folded>
-        <Folded title="Plate, customer, telephone, VIN">
+        <Folded title={t('arriveStep.plateCustomerTelephoneVin')}>
           <CarCard />
         </Folded>
-        <Folded title="Walk-round: lights, codes, battery, lamps">
+        <Folded title={t('arriveStep.walkRoundLightsCodes')}>
           <QuickChecks />
         </Folded>
       </Box>
       <Box sx={{ display: 'flex', justifyContent: 'flex-end' }}>
         <Button variant="contained" onClick={() => goTo('read')}>
-          Read the tread ↵
+          {t('arriveStep.readTheTread')}
         </Button>
       </Box>
       <History />
@@ -189,11 +193,11 @@ function WarmPressure() {
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end', flexWrap: 'wrap' }}>
       <Choice
-        label="Pressures were read"
+        label={t('arriveStep.pressuresWereRead')}
         dense
         options={[
-          { value: 'cold', label: 'Cold' },
-          { value: 'warm', label: 'Warm' },
+          { value: 'cold', label: t('arriveStep.cold') },
+          { value: 'warm', label: t('arriveStep.warm') },
         ]}
         value={warmBy === undefined ? 'cold' : 'warm'}
         onChange={(value) => enter('visit.warmBy', value === 'warm' ? USUAL_WARM_K : null)}
@@ -202,7 +206,7 @@ function WarmPressure() {
         <>
           <Box sx={{ width: 190 }}>
             <NumberField
-              label="Warmer than the air by"
+              label={t('arriveStep.warmerThanTheAir')}
               unit="°C"
               decimals={0}
               min={1}
@@ -212,8 +216,10 @@ function WarmPressure() {
             />
           </Box>
           <Typography color="textSecondary" sx={{ flex: '1 1 220px' }}>
-            Corrected: {show(found[0]!)} warm counts as {show(coldPressure(found[0]!, warmBy))}{' '}
-            cold. Never let warm air out.
+            {t('arriveStep.correctedWarmCountsAs', {
+              value: show(found[0]!),
+              value2: show(coldPressure(found[0]!, warmBy)),
+            })}
           </Typography>
         </>
       )}
@@ -259,13 +265,13 @@ function AxleFields({ axle, hasDepth }: { axle: Axle; hasDepth: boolean }) {
       />
       {hasDepth && (
         <NewDepthField
-          label="New depth"
+          label={t('arriveStep.newDepth')}
           wheels={wheels}
           alongWith={axle === 'front' ? WHEELS_OF_AXLE.rear : []}
         />
       )}
       <NumberField
-        label="Placard"
+        label={t('arriveStep.placard')}
         unit={units.pressure}
         decimals={units.pressure === 'bar' ? 2 : 0}
         min={0.1}
@@ -276,7 +282,7 @@ function AxleFields({ axle, hasDepth }: { axle: Axle; hasDepth: boolean }) {
       {wheels.map((wheel) => (
         <NumberField
           key={wheel}
-          label={`Found ${whereWords(wheel).split(' ')[0]}`}
+          label={t('arriveStep.found', { side: whereWords(wheel).split(' ')[0]! })}
           unit={units.pressure}
           decimals={units.pressure === 'bar' ? 2 : 0}
           max={pressureFromKpa(1_500, units.pressure)}
@@ -297,7 +303,7 @@ function sizeFault(size: string): string | null {
     parseTireSize(size);
     return null;
   } catch (error) {
-    if (error instanceof InputError) return 'Such as 205/55R16 91V';
+    if (error instanceof InputError) return t('arriveStep.suchAs20555r16');
     throw error;
   }
 }

@@ -10,6 +10,7 @@ import { SavingField } from '../../shared/SavingField.tsx';
 import { capital } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { CustomerData } from './CustomerData.tsx';
+import { t } from '../../words/arrive.ts';
 
 /** Whose car it is and what it is called; kept with the car, for its next visits too. */
 export function CarCard() {
@@ -27,19 +28,23 @@ export function CarCard() {
       }}
     >
       <SavingField
-        label="Plate"
+        label={t('carCard.plate')}
         value={plate}
         check={checkWith('plate')}
         onChange={(text) => text && set({ plate: text })}
       />
-      <SavingField label="Car" value={label} onChange={(text) => set({ label: text ?? '' })} />
       <SavingField
-        label="Customer"
+        label={t('carCard.car')}
+        value={label}
+        onChange={(text) => set({ label: text ?? '' })}
+      />
+      <SavingField
+        label={t('carCard.customer')}
         value={customer}
         onChange={(text) => set({ customer: text ?? '' })}
       />
       <SavingField
-        label="Telephone"
+        label={t('carCard.telephone')}
         value={phone}
         check={checkWith('phone')}
         onChange={(text) => set({ phone: text ?? '' })}
@@ -62,7 +67,7 @@ export function CarCard() {
       )}
       {error && (
         <Box sx={{ gridColumn: '1 / -1' }}>
-          <Notice kind="caution">{failureOf(error).text}. The car is as it was before.</Notice>
+          <Notice kind="caution">{t('carCard.theCarIsAs', { text: failureOf(error).text })}</Notice>
         </Box>
       )}
     </Box>

@@ -7,22 +7,23 @@ import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { OtherWheels } from './OtherWheels.tsx';
+import { t } from '../../words/arrive.ts';
 
 const SUSPENSION_OPTIONS: readonly { value: Suspension; label: string }[] = [
-  { value: 'strut', label: 'Strut' },
-  { value: 'twoArms', label: 'Two arms' },
-  { value: 'multiLink', label: 'Several links' },
-  { value: 'beam', label: 'Beam' },
-  { value: 'solidAxle', label: 'Solid axle' },
+  { value: 'strut', label: t('carFacts.strut') },
+  { value: 'twoArms', label: t('carFacts.twoArms') },
+  { value: 'multiLink', label: t('carFacts.severalLinks') },
+  { value: 'beam', label: t('carFacts.beam') },
+  { value: 'solidAxle', label: t('carFacts.solidAxle') },
 ];
 const KNOWN_OPTIONS: readonly { value: Known; label: string }[] = [
-  { value: 'yes', label: 'Yes' },
-  { value: 'no', label: 'No' },
-  { value: 'unknown', label: 'Unknown' },
+  { value: 'yes', label: t('carFacts.yes') },
+  { value: 'no', label: t('carFacts.no') },
+  { value: 'unknown', label: t('carFacts.unknown') },
 ];
 const AXLES = [
-  { axle: 'front', words: 'Front', kinds: ['camber', 'caster', 'toe'] },
-  { axle: 'rear', words: 'Rear', kinds: ['camber', 'toe'] },
+  { axle: 'front', words: t('carFacts.front'), kinds: ['camber', 'caster', 'toe'] },
+  { axle: 'rear', words: t('carFacts.rear'), kinds: ['camber', 'toe'] },
 ] as const;
 
 /** How the car is built, loaded and driven: what measuring and setting will ask for. */
@@ -40,31 +41,31 @@ export function CarFacts() {
     <Box sx={{ display: 'grid', gap: 2.25, pb: 1 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 2 }}>
         <Choice
-          label="Driven"
+          label={t('carFacts.driven')}
           options={[
-            { value: 'gentle', label: 'Gently' },
-            { value: 'usual', label: 'As usual' },
-            { value: 'hard', label: 'Hard' },
+            { value: 'gentle', label: t('carFacts.gently') },
+            { value: 'usual', label: t('carFacts.asUsual') },
+            { value: 'hard', label: t('carFacts.hard') },
           ]}
           value={car.driver ?? null}
           onChange={(value) => enter('visit.car.driver', value)}
         />
         <Choice
-          label="Usual heavy load"
+          label={t('carFacts.usualHeavyLoad')}
           options={[
-            { value: 'none', label: 'None' },
-            { value: 'cabin', label: 'Cabin' },
-            { value: 'trunk', label: 'Trunk' },
-            { value: 'both', label: 'Both' },
+            { value: 'none', label: t('carFacts.none') },
+            { value: 'cabin', label: t('carFacts.cabin') },
+            { value: 'trunk', label: t('carFacts.trunk') },
+            { value: 'both', label: t('carFacts.both') },
           ]}
           value={car.load ?? null}
           onChange={(value) => enter('visit.car.load', value)}
         />
         <Choice
-          label="Steering rack"
+          label={t('carFacts.steeringRack')}
           options={[
-            { value: 'ahead', label: 'Ahead of the axle' },
-            { value: 'behind', label: 'Behind it' },
+            { value: 'ahead', label: t('carFacts.aheadOfTheAxle') },
+            { value: 'behind', label: t('carFacts.behindIt') },
           ]}
           value={car.rack ?? null}
           onChange={(value) => enter('visit.car.rack', value)}
@@ -87,7 +88,7 @@ export function CarFacts() {
             />
             <Box sx={{ width: 170, alignSelf: 'end' }}>
               <NumberField
-                label="Ride height change (+ up)"
+                label={t('carFacts.rideHeightChangeUp')}
                 unit={height.unit}
                 decimals={height.decimals}
                 min={-300 / height.mm}
@@ -121,7 +122,7 @@ export function CarFacts() {
         <Box>
           <Box sx={{ width: 260 }}>
             <NumberField
-              label="Depths may differ by at most"
+              label={t('carFacts.depthsMayDifferBy')}
               unit={DEPTH_UNIT_WORDS[units.depth]}
               min={0.1}
               max={units.depth === 'mm' ? 10 : 12}
@@ -132,7 +133,7 @@ export function CarFacts() {
             />
           </Box>
           <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
-            All-wheel drive: the maker’s limit. Two to three 32nds are usual where it is not known.
+            {t('carFacts.allWheelDriveThe')}
           </Typography>
         </Box>
       )}

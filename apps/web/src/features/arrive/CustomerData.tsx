@@ -11,6 +11,7 @@ import { failureOf } from '../../api/problem.ts';
 import { useEraseCustomerMutation, useLazyCustomerQuery } from '../../api/shopApi.ts';
 import { dateTime } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/arrive.ts';
 
 /** What is stored of this customer: shown, exported, erased. For the lead. */
 export function CustomerData({ vehicle }: { vehicle: VehicleRecord }) {
@@ -25,21 +26,21 @@ export function CustomerData({ vehicle }: { vehicle: VehicleRecord }) {
           void load(vehicle.id);
         }}
       >
-        What is stored of this customer
+        {t('customerData.whatIsStoredOf')}
       </Button>
       <Dialog open={isOpen} onClose={() => setOpen(false)} maxWidth="sm" fullWidth>
-        <DialogTitle>What is stored of this customer</DialogTitle>
+        <DialogTitle>{t('customerData.whatIsStoredOf')}</DialogTitle>
         <DialogContent>
-          {isFetching && <Typography role="status">Looking it up…</Typography>}
+          {isFetching && <Typography role="status">{t('customerData.lookingItUp')}</Typography>}
           {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
           {data && !isFetching && <Stored record={data} />}
         </DialogContent>
         <DialogActions sx={{ flexWrap: 'wrap' }}>
           {data && <Erase carId={vehicle.id} onErased={() => setOpen(false)} />}
           <Button href={`/api/customers/${vehicle.id}?export=true`} download>
-            Export
+            {t('customerData.export')}
           </Button>
-          <Button onClick={() => setOpen(false)}>Close</Button>
+          <Button onClick={() => setOpen(false)}>{t('customerData.close')}</Button>
         </DialogActions>
       </Dialog>
     </>
@@ -49,12 +50,16 @@ export function CustomerData({ vehicle }: { vehicle: VehicleRecord }) {
 function Stored({ record }: { record: CustomerRecord }) {
   const { plate, customer, phone, vin, visits, erasedAt } = record;
   if (erasedAt !== null) {
-    return <Typography>Erased on {dateTime(erasedAt)}. Only readings are left.</Typography>;
+    return (
+      <Typography>
+        {t('customerData.erasedOnOnlyReadings', { erasedAt: dateTime(erasedAt) })}
+      </Typography>
+    );
   }
   const facts = [
-    ['Customer', customer],
-    ['Telephone', phone],
-    ['Plate', plate],
+    [t('customerData.customer'), customer],
+    [t('customerData.telephone'), phone],
+    [t('customerData.plate'), plate],
     ['VIN', vin],
   ].filter(([, value]) => value !== '');
   return (
@@ -77,14 +82,14 @@ function Stored({ record }: { record: CustomerRecord }) {
       {visits.map(({ id, number, arrivedAt, words, signedBy, reasons, photos, links }) => (
         <Box key={id} sx={{ borderTop: '1px solid var(--hairline)', pt: 1 }}>
           <Typography sx={{ fontWeight: 600 }}>
-            Visit {number}, {dateTime(arrivedAt)}
+            {t('customerData.visit', { number, arrivedAt: dateTime(arrivedAt) })}
           </Typography>
           <Typography color="textSecondary">
             {[
-              words !== '' && `Said: “${words}”`,
-              signedBy !== null && `Signed by ${signedBy}.`,
+              words !== '' && t('customerData.said', { words }),
+              signedBy !== null && t('customerData.signedBy', { signedBy }),
               ...reasons.map((reason) => `“${reason}”`),
-              `${photos} ${photos === 1 ? 'picture' : 'pictures'}, ${links} ${links === 1 ? 'link' : 'links'}.`,
+              `${t('customerData.pictures', { count: photos })}, ${t('customerData.links', { count: links })}.`,
             ]
               .filter(Boolean)
               .join(' ')}
@@ -101,16 +106,13 @@ function Erase({ carId, onErased }: { carId: string; onErased: () => void }) {
   if (!isSure) {
     return (
       <Button variant="text" onClick={() => setSure(true)}>
-        Erase this customer
+        {t('customerData.eraseThisCustomer')}
       </Button>
     );
   }
   return (
     <Box sx={{ flexBasis: '100%', display: 'grid', gap: 1.5, px: 2, pb: 1.5 }}>
-      <Notice kind="caution">
-        Name, telephone, plate, VIN, words, signature, pictures and links are deleted from every
-        visit of this car. It cannot be undone. Readings stay, without a name.
-      </Notice>
+      <Notice kind="caution">{t('customerData.nameTelephonePlateVin')}</Notice>
       {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button
@@ -122,10 +124,10 @@ function Erase({ carId, onErased }: { carId: string; onErased: () => void }) {
               .then(onErased, () => undefined)
           }
         >
-          Erase for good
+          {t('customerData.eraseForGood')}
         </Button>
         <Button variant="text" onClick={() => setSure(false)}>
-          Cancel
+          {t('customerData.cancel')}
         </Button>
       </Box>
     </Box>

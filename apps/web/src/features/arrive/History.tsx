@@ -7,21 +7,26 @@ import { Link } from 'react-router';
 import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { showDistance } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/arrive.ts';
 
-const ANSWER_WORDS = { yes: 'done', no: 'customer said no', open: 'left open' };
+const ANSWER_WORDS = {
+  yes: t('history.done'),
+  no: t('history.customerSaidNo'),
+  open: t('history.leftOpen'),
+};
 
 /** The car's earlier visits, with their tread. */
 export function History() {
   const { detail, units } = useVisit();
   if (detail.history.length === 0) return null;
   return (
-    <Box component="section" aria-label="Earlier visits">
+    <Box component="section" aria-label={t('history.earlierVisits')}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', mb: 0.5 }}>
         <Typography variant="h3" component="h3" color="textSecondary">
-          Previous visits
+          {t('history.previousVisits')}
         </Typography>
         <MuiLink component={Link} to={`/garage/${detail.visit.vehicle.id}`} sx={{ ml: 'auto' }}>
-          How its tires have worn
+          {t('history.howItsTiresHave')}
         </MuiLink>
       </Box>
       {detail.history.map((visit) => (

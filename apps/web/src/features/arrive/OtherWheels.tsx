@@ -3,9 +3,13 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/arrive.ts';
 
 const RIM = { unit: 'in', decimals: 1, min: 3, max: 20 } as const;
 const OFFSET = { unit: 'mm', decimals: 0, min: -150, max: 150 } as const;
+
+type Moved =
+  'furtherOut' | 'furtherIn' | 'awayFromStrut' | 'wider' | 'narrower' | 'larger' | 'smaller';
 
 /** Wheels other than the maker's: where their edges stand, and what that means for angles and wear. */
 export function OtherWheels() {
@@ -24,11 +28,11 @@ export function OtherWheels() {
   return (
     <Box
       role="group"
-      aria-label="Other wheels"
+      aria-label={t('otherWheels.otherWheels')}
       sx={{ display: 'grid', gap: 1.25, borderTop: '1px solid var(--hairline)', pt: 1.25 }}
     >
       <Typography variant="h3" component="div" color="textSecondary">
-        Other wheels than the maker’s
+        {t('otherWheels.otherWheelsThanThe')}
       </Typography>
       <Box
         sx={{
@@ -37,11 +41,17 @@ export function OtherWheels() {
           gridTemplateColumns: 'repeat(auto-fill, minmax(126px, 1fr))',
         }}
       >
-        <NumberField label="Maker’s rim" {...RIM} {...field('makerWidth')} />
-        <NumberField label="Its offset" {...OFFSET} {...field('makerOffset')} />
-        <NumberField label="Fitted rim" {...RIM} {...field('width')} />
-        <NumberField label="Its offset, fitted" {...OFFSET} {...field('offset')} />
-        <NumberField label="Spacer" unit="mm" decimals={0} max={100} {...field('spacer')} />
+        <NumberField label={t('otherWheels.makersRim')} {...RIM} {...field('makerWidth')} />
+        <NumberField label={t('otherWheels.itsOffset')} {...OFFSET} {...field('makerOffset')} />
+        <NumberField label={t('otherWheels.fittedRim')} {...RIM} {...field('width')} />
+        <NumberField label={t('otherWheels.itsOffsetFitted')} {...OFFSET} {...field('offset')} />
+        <NumberField
+          label={t('otherWheels.spacer')}
+          unit="mm"
+          decimals={0}
+          max={100}
+          {...field('spacer')}
+        />
       </Box>
       <FitWords />
     </Box>
@@ -64,16 +74,21 @@ function FitWords() {
     new: { width, offset },
     spacer,
   });
-  const by = (mm: number, more: string, less: string) =>
-    Math.abs(mm) < 0.5 ? 'as before' : `${Math.abs(mm).toFixed(0)} mm ${mm > 0 ? more : less}`;
+  const by = (value: number, ...[more, less]: readonly [Moved, Moved]) =>
+    Math.abs(value) < 0.5
+      ? t('otherWheels.asBefore')
+      : t(`otherWheels.${value > 0 ? more : less}`, { mm: Math.abs(value).toFixed(0) });
   const widths = tireWidths.map((mm) => 5 * Math.round(mm / 5));
   return (
     <Typography role="status">
-      Outer edge {by(outerMoves, 'further out', 'further in')}, inner edge{' '}
-      {by(innerMoves, 'further in', 'away from the strut')}, track{' '}
-      {by(trackChange, 'wider', 'narrower')}, scrub radius {by(scrubChange, 'larger', 'smaller')}.
-      The rim takes tires of about {widths[0]} to {widths[1]} mm. Look at fender and strut from lock
-      to lock; more scrub kicks back and wears joints.
+      {t('otherWheels.outerEdgeInnerEdge', {
+        outerMoves: by(outerMoves, 'furtherOut', 'furtherIn'),
+        innerMoves: by(innerMoves, 'furtherIn', 'awayFromStrut'),
+        trackChange: by(trackChange, 'wider', 'narrower'),
+        scrubChange: by(scrubChange, 'larger', 'smaller'),
+        narrowest: widths[0]!,
+        widest: widths[1]!,
+      })}
     </Typography>
   );
 }

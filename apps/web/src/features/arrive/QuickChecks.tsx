@@ -6,6 +6,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/arrive.ts';
 
 /** The walk-round: facts beside the tires that the sheet carries too. */
 export function QuickChecks() {
@@ -26,13 +27,13 @@ export function QuickChecks() {
     <Box sx={{ display: 'grid', gap: 1.75, pb: 1 }}>
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 1.5 }}>
         <SavingField
-          label="Warning lights"
-          placeholder="Which, if any"
+          label={t('quickChecks.warningLights')}
+          placeholder={t('quickChecks.whichIfAny')}
           value={quick.warningLights ?? ''}
           onChange={(text) => enter('visit.quick.warningLights', text)}
         />
         <SavingField
-          label="Stored trouble codes"
+          label={t('quickChecks.storedTroubleCodes')}
           value={quick.codes ?? ''}
           onChange={(text) => enter('visit.quick.codes', text)}
         />
@@ -45,7 +46,7 @@ export function QuickChecks() {
         }}
       >
         <NumberField
-          label="Battery, rated cold cranking"
+          label={t('quickChecks.batteryRatedColdCranking')}
           unit="A"
           decimals={0}
           min={1}
@@ -54,7 +55,7 @@ export function QuickChecks() {
           onChange={(value) => keepBattery(value, measured)}
         />
         <NumberField
-          label="Battery, measured"
+          label={t('quickChecks.batteryMeasured')}
           unit="A"
           decimals={0}
           max={3_000}
@@ -62,7 +63,7 @@ export function QuickChecks() {
           onChange={(value) => keepBattery(rated, value)}
         />
         <NumberField
-          label="Wheel nuts"
+          label={t('quickChecks.wheelNuts')}
           unit="N·m"
           decimals={0}
           min={1}
@@ -71,12 +72,16 @@ export function QuickChecks() {
           onChange={(value) => enter('visit.quick.nutTorque', value)}
         />
       </Box>
-      {quick.battery && <Typography>Battery at {batteryVerdict(quick.battery).words}</Typography>}
+      {quick.battery && (
+        <Typography>
+          {t('quickChecks.batteryAt', { words: batteryVerdict(quick.battery).words })}
+        </Typography>
+      )}
       <Choice
-        label="Lamps"
+        label={t('quickChecks.lamps')}
         options={[
-          { value: 'good', label: 'All good' },
-          { value: 'fault', label: 'One is out' },
+          { value: 'good', label: t('quickChecks.allGood') },
+          { value: 'fault', label: t('quickChecks.oneIsOut') },
         ]}
         value={quick.lamps ?? null}
         onChange={(value) => enter('visit.quick.lamps', value)}

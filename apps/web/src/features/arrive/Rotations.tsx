@@ -19,13 +19,15 @@ import { NumberField } from '../../shared/NumberField.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { showDistance } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/arrive.ts';
 
 const PATTERN_WORDS: Record<RotationPattern, string> = {
-  frontToRear: 'Straight front to rear',
-  forwardCross: 'Rears cross to the front',
-  rearwardCross: 'Fronts cross to the rear',
-  crossed: 'All crossed',
-  sideToSide: 'Side to side',
+  frontToRear: t('rotations.straightFrontToRear'),
+  forwardCross: t('rotations.rearsCrossToThe'),
+  rearwardCross: t('rotations.frontsCrossToThe'),
+  crossed: t('rotations.allCrossed'),
+  sideToSide: t('rotations.sideToSide'),
 };
 
 /** When tires changed places, and when the car was last aligned. */
@@ -47,7 +49,7 @@ export function Rotations() {
   const run = distances.length > 0 ? Math.max(...distances) : undefined;
   const km = at === null ? null : distanceToKm(at, units.distance);
   const fault =
-    km !== null && run !== undefined && km > run ? 'Before now: at most what was run' : null;
+    km !== null && run !== undefined && km > run ? t('rotations.beforeNowAtMost') : null;
   const { lastAlignment = {} } = draft.visit ?? {};
 
   function add(): void {
@@ -64,19 +66,19 @@ export function Rotations() {
   return (
     <Box sx={{ display: 'grid', gap: 1.75, pb: 1 }}>
       <Choice
-        label="Tires may change places"
+        label={t('rotations.tiresMayChangePlaces')}
         options={[
-          { value: 'yes', label: 'Yes' },
-          { value: 'no', label: 'No: staggered or one-way' },
+          { value: 'yes', label: t('rotations.yes') },
+          { value: 'no', label: t('rotations.noStaggeredOrOne') },
         ]}
         value={rotates === null ? null : rotates ? 'yes' : 'no'}
         onChange={(value) => enter('vehicle.rotatable', value === null ? null : value === 'yes')}
       />
       <Choice
-        label="Tires roll one way, by an arrow on the sidewall"
+        label={t('rotations.tiresRollOneWay')}
         options={[
-          { value: 'yes', label: 'Yes' },
-          { value: 'no', label: 'No' },
+          { value: 'yes', label: t('rotations.yes') },
+          { value: 'no', label: t('rotations.no') },
         ]}
         value={oneWay === undefined ? null : oneWay ? 'yes' : 'no'}
         onChange={(value) =>
@@ -84,9 +86,7 @@ export function Rotations() {
         }
       />
       {staggered && (
-        <Typography color="textSecondary">
-          Front and rear sizes differ: staggered. Tires stay on their axle.
-        </Typography>
+        <Typography color="textSecondary">{t('rotations.frontAndRearSizes')}</Typography>
       )}
       {rotations.map(({ atDistance, moves }, i) => (
         <Box
@@ -94,8 +94,13 @@ export function Rotations() {
           sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}
         >
           <Box sx={{ minWidth: 240 }}>
-            At <strong>{showDistance(atDistance, units.distance)}</strong> {units.distance}:{' '}
-            {patternWords(moves)}
+            <Rich
+              text={t('rotations.at', {
+                distance: showDistance(atDistance, units.distance),
+                unit: units.distance,
+                pattern: patternWords(moves),
+              })}
+            />
           </Box>
           <Button
             variant="text"
@@ -104,14 +109,14 @@ export function Rotations() {
               enter('rotations', left.length > 0 ? left : null);
             }}
           >
-            Take out
+            {t('rotations.takeOut')}
           </Button>
         </Box>
       ))}
       {patterns.length > 0 && (
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'flex-end' }}>
           <Choice
-            label="They changed places"
+            label={t('rotations.theyChangedPlaces')}
             dense
             options={patterns.map((value) => ({ value, label: PATTERN_WORDS[value] }))}
             value={pattern}
@@ -119,7 +124,7 @@ export function Rotations() {
           />
           <Box sx={{ width: 170 }}>
             <NumberField
-              label="After"
+              label={t('rotations.after')}
               unit={units.distance}
               decimals={0}
               max={run === undefined ? 1_000_000 : distanceFromKm(run, units.distance)}
@@ -128,7 +133,7 @@ export function Rotations() {
             />
           </Box>
           <Button disabled={pattern === null || km === null || fault !== null} onClick={add}>
-            Add
+            {t('rotations.add')}
           </Button>
         </Box>
       )}
@@ -140,13 +145,13 @@ export function Rotations() {
         }}
       >
         <SavingField
-          label="Last aligned on"
+          label={t('rotations.lastAlignedOn')}
           placeholder="2025-04-30"
           value={lastAlignment.date ?? ''}
           check={(text) =>
             /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text))
               ? null
-              : 'Year-month-day, such as 2025-04-30'
+              : t('rotations.yearMonthDaySuch')
           }
           onChange={(date) => {
             // A guess that can be typed over, so that the date counts for something.
@@ -155,7 +160,7 @@ export function Rotations() {
           }}
         />
         <NumberField
-          label="Run since then"
+          label={t('rotations.runSinceThen')}
           unit={units.distance}
           decimals={0}
           max={1_000_000}
@@ -169,7 +174,7 @@ export function Rotations() {
           }
         />
         <SavingField
-          label="For what reason"
+          label={t('rotations.forWhatReason')}
           value={lastAlignment.reason ?? ''}
           onChange={(reason) => saveAlignment({ reason })}
         />
@@ -205,6 +210,6 @@ function patternWords(moves: object): string {
   );
   if (known) return PATTERN_WORDS[known].toLowerCase();
   return Object.entries(moves)
-    .map(([from, to]) => `${from} to ${String(to)}`)
+    .map(([from, to]) => t('rotations.to', { from, to: String(to) }))
     .join(', ');
 }

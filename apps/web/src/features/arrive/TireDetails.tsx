@@ -12,11 +12,12 @@ import { Notice } from '../../shared/Notice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { t } from '../../words/arrive.ts';
 
 const SEASON_OPTIONS: readonly { value: Season; label: string }[] = [
-  { value: 'summer', label: 'Summer' },
-  { value: 'allSeason', label: 'All seasons' },
-  { value: 'winter', label: 'Winter mark' },
+  { value: 'summer', label: t('tireDetails.summer') },
+  { value: 'allSeason', label: t('tireDetails.allSeasons') },
+  { value: 'winter', label: t('tireDetails.winterMark') },
 ];
 
 /** What the sidewalls say beyond the size: line, week and year, valve; the placard's size beside it. */
@@ -34,7 +35,7 @@ export function TireDetails() {
         {(['front', 'rear'] as const).map((axle) => (
           <SavingField
             key={axle}
-            label={`Size on the placard, ${axle}`}
+            label={t('tireDetails.sizeOnThePlacard', { axle })}
             placeholder="205/55R16 91V"
             value={car?.placard?.[axle] ?? ''}
             onChange={(size) => enter(`visit.car.placard.${axle}`, size)}
@@ -43,8 +44,7 @@ export function TireDetails() {
       </Box>
       {placardSaid.length > 0 && (
         <Notice kind="caution">
-          Below the placard, {placardSaid.join('; ')}. Fitted tires carry and run at least what the
-          placard asks; the maker and local law decide.
+          {t('tireDetails.belowThePlacardFitted', { placardSaid: placardSaid.join('; ') })}
         </Notice>
       )}
       {WHEEL_ORDER.map((wheel) => (
@@ -67,7 +67,7 @@ export function TireDetails() {
           <LineField wheel={wheel} />
           <Box>
             <SavingField
-              label="Week and year"
+              label={t('tireDetails.weekAndYear')}
               placeholder="2319"
               value={tires[wheel]?.dateCode ?? ''}
               check={dateFault}
@@ -81,11 +81,11 @@ export function TireDetails() {
             onChange={() => enter(`visit.tires.${wheel}.leak`, tires[wheel]?.leak ? null : true)}
             sx={{ whiteSpace: 'nowrap' }}
           >
-            Leaks at the valve
+            {t('tireDetails.leaksAtTheValve')}
           </ToggleButton>
           <Box sx={{ gridColumn: { xs: '1 / -1', sm: '2 / -1' } }}>
             <Choice
-              label={`${WHEEL_LABELS[wheel]} is made for`}
+              label={t('tireDetails.isMadeFor', { wheelLabels: WHEEL_LABELS[wheel] })}
               hideLabel
               dense
               options={SEASON_OPTIONS}
@@ -122,7 +122,11 @@ function LineField({ wheel }: { wheel: Wheel }) {
       value={line}
       onChange={(_event, text) => keep(text ?? '')}
       renderInput={(params) => (
-        <TextField {...params} label="Line" onBlur={({ target }) => keep(target.value)} />
+        <TextField
+          {...params}
+          label={t('tireDetails.line')}
+          onBlur={({ target }) => keep(target.value)}
+        />
       )}
     />
   );
@@ -135,13 +139,14 @@ function Age({ code }: { code: string | undefined }) {
   const years = tireAgeYears(code, today());
   const words =
     years >= ageReplace
-      ? `${ageReplace} years and more: replace`
+      ? t('tireDetails.yearsAndMoreReplace', { ageReplace })
       : years >= ageLook
-        ? `${ageLook} years and more: look closely`
+        ? t('tireDetails.yearsAndMoreLook', { ageLook })
         : null;
   return (
     <Typography variant="body2" color="textSecondary" sx={{ mt: 0.25 }}>
-      {years.toFixed(1)} years{words && <strong>, {words}</strong>}
+      {t('tireDetails.years', { years: years.toFixed(1) })}
+      {words && <strong>, {words}</strong>}
     </Typography>
   );
 }
@@ -151,7 +156,7 @@ function dateFault(code: string): string | null {
     readDateCode(code, today());
     return null;
   } catch (error) {
-    if (error instanceof InputError) return `Expected ${error.expected}`;
+    if (error instanceof InputError) return t('tireDetails.expected', { expected: error.expected });
     throw error;
   }
 }

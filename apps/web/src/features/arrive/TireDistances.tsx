@@ -12,25 +12,26 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { ManyChoice } from '../../shared/ManyChoice.tsx';
 import { DistanceField, NewDepthField } from './TireNumbers.tsx';
+import { t } from '../../words/arrive.ts';
 
 /** How finely the distances are known: one for the car, one an axle, one a tire. */
 export type Grain = 'car' | 'axle' | 'tire';
 
 const GRAIN_OPTIONS: readonly { value: Grain; label: string }[] = [
-  { value: 'car', label: 'The same on all four' },
-  { value: 'axle', label: 'By axle' },
-  { value: 'tire', label: 'Each tire' },
+  { value: 'car', label: t('tireDistances.theSameOnAll') },
+  { value: 'axle', label: t('tireDistances.byAxle') },
+  { value: 'tire', label: t('tireDistances.eachTire') },
 ];
 const DIFFER_OPTIONS: readonly { value: TirePair; label: string }[] = [
-  { value: 'axles', label: 'Fronts from rears' },
-  { value: 'front', label: 'The two fronts' },
-  { value: 'rear', label: 'The two rears' },
+  { value: 'axles', label: t('tireDistances.frontsFromRears') },
+  { value: 'front', label: t('tireDistances.theTwoFronts') },
+  { value: 'rear', label: t('tireDistances.theTwoRears') },
 ];
 const FIELDS: Record<Grain, readonly { label: string; wheels: readonly Wheel[] }[]> = {
-  car: [{ label: 'Distance on these tires', wheels: WHEEL_ORDER }],
+  car: [{ label: t('tireDistances.distanceOnTheseTires'), wheels: WHEEL_ORDER }],
   axle: [
-    { label: 'Distance on the fronts', wheels: WHEELS_OF_AXLE.front },
-    { label: 'Distance on the rears', wheels: WHEELS_OF_AXLE.rear },
+    { label: t('tireDistances.distanceOnTheFronts'), wheels: WHEELS_OF_AXLE.front },
+    { label: t('tireDistances.distanceOnTheRears'), wheels: WHEELS_OF_AXLE.rear },
   ],
   tire: WHEEL_ORDER.map((wheel) => ({ label: WHEEL_LABELS[wheel], wheels: [wheel] })),
 };
@@ -74,7 +75,7 @@ export function TireDistances({ grain, onGrain }: { grain: Grain; onGrain: (to: 
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Choice
-        label="How the distance is known"
+        label={t('tireDistances.howTheDistanceIs')}
         options={GRAIN_OPTIONS}
         value={grain}
         onChange={(next) => choose(next ?? 'car')}
@@ -87,7 +88,7 @@ export function TireDistances({ grain, onGrain }: { grain: Grain; onGrain: (to: 
         }}
       >
         <NumberField
-          label="Odometer"
+          label={t('tireDistances.odometer')}
           unit={units.distance}
           decimals={0}
           max={3_000_000}
@@ -102,7 +103,7 @@ export function TireDistances({ grain, onGrain }: { grain: Grain; onGrain: (to: 
       <FromTheOdometer />
       {grain === 'tire' && <EachTire />}
       <ManyChoice
-        label="Different make, tread pattern or age"
+        label={t('tireDistances.differentMakeTreadPattern')}
         options={DIFFER_OPTIONS}
         values={draft.visit?.tiresDiffer ?? []}
         onChange={(pairs) => enter('visit.tiresDiffer', pairs)}
@@ -127,14 +128,19 @@ function FromTheOdometer() {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
       <Typography color="textSecondary">
-        {show(sinceKm)} since {dayjs(run.readAt).format('D MMM YYYY')}:
+        {t('tireDistances.since', {
+          sinceKm: show(sinceKm),
+          readAt: dayjs(run.readAt).format('D MMM YYYY'),
+        })}
       </Typography>
       {sameTiresKm && (
         <Button onClick={() => use((wheel) => sameTiresKm[wheel])}>
-          Same tires, {show(sameTiresKm.lf)}
+          {t('tireDistances.sameTires', { lf: show(sameTiresKm.lf) })}
         </Button>
       )}
-      <Button onClick={() => use(() => sinceKm)}>New ones went on then, {show(sinceKm)}</Button>
+      <Button onClick={() => use(() => sinceKm)}>
+        {t('tireDistances.newOnesWentOn', { sinceKm: show(sinceKm) })}
+      </Button>
     </Box>
   );
 }
@@ -156,8 +162,8 @@ function EachTire() {
             {WHEEL_LABELS[wheel]}
           </Typography>
           <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: '1.4fr 1fr' }}>
-            <DistanceField label="Distance" wheels={[wheel]} />
-            <NewDepthField label="New depth" wheels={[wheel]} />
+            <DistanceField label={t('tireDistances.distance')} wheels={[wheel]} />
+            <NewDepthField label={t('tireDistances.newDepth')} wheels={[wheel]} />
           </Box>
         </Box>
       ))}

@@ -7,11 +7,12 @@ import { TopBar } from '../../shared/TopBar.tsx';
 import { ToolList } from './ToolList.tsx';
 import { TOOLS } from '../../tools/tools.ts';
 import { ToolView } from './ToolView.tsx';
+import { t } from '../../words/bench.ts';
 
 const SHORTCUTS = [
-  { keys: [']'], what: 'next tool' },
-  { keys: ['['], what: 'tool before' },
-  { keys: ['T'], what: 'back to today' },
+  { keys: [']'], what: t('benchPage.nextTool') },
+  { keys: ['['], what: t('benchPage.toolBefore') },
+  { keys: ['T'], what: t('benchPage.backToToday') },
 ];
 
 /** The arithmetic of the trade on its own, for the job that is not a visit. */
@@ -35,7 +36,7 @@ export function BenchPage() {
       sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
     >
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Bench</PageTitle>
+        <PageTitle>{t('benchPage.bench')}</PageTitle>
       </TopBar>
       <Box
         sx={{

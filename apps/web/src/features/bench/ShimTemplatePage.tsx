@@ -5,6 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import { clockWords } from '../../drawing/bench/adjusters.tsx';
 import { ShimTemplate } from '../../drawing/bench/shimTemplate.tsx';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/bench.ts';
 
 /** A hub shim's place as a paper disc in true size: held to the hub, its thick end is where the mark is. */
 export function ShimTemplatePage() {
@@ -17,11 +18,11 @@ export function ShimTemplatePage() {
     return (
       <Box sx={{ p: 4 }} role="alert">
         <Typography variant="h1" gutterBottom>
-          No shim to draw
+          {t('shimTemplatePage.noShimToDraw')}
         </Typography>
-        <Typography sx={{ mb: 2 }}>The address lacks where the shim points.</Typography>
+        <Typography sx={{ mb: 2 }}>{t('shimTemplatePage.theAddressLacksWhere')}</Typography>
         <Button component={Link} to="/bench/rearShim">
-          Work a shim out
+          {t('shimTemplatePage.workAShimOut')}
         </Button>
       </Box>
     );
@@ -29,19 +30,12 @@ export function ShimTemplatePage() {
   return (
     <Box component="main" sx={{ p: 3, '@media print': { p: 0 } }}>
       <Box sx={{ '@media print': { display: 'none' }, maxWidth: 620, display: 'grid', gap: 1.5 }}>
-        <Typography variant="h1">Template of the hub shim</Typography>
-        <Typography color="textSecondary">
-          Print it without fitting it to the page and measure the line of 50 mm. Mark 12 o’clock on
-          the hub while the car stands on its wheels; cut the disc out, hold it to the hub with TOP
-          at the mark and this face to you, and carry the thick end over.
-        </Typography>
-        <Notice kind="caution">
-          The mark is made before the car is lifted. Lift at the maker’s points; wheel nuts and hub
-          bolts to the maker’s torque.
-        </Notice>
+        <Typography variant="h1">{t('shimTemplatePage.templateOfTheHub')}</Typography>
+        <Typography color="textSecondary">{t('shimTemplatePage.printItWithoutFitting')}</Typography>
+        <Notice kind="caution">{t('shimTemplatePage.theMarkIsMade')}</Notice>
         <Box>
           <Button variant="contained" onClick={() => window.print()}>
-            Print
+            {t('shimTemplatePage.print')}
           </Button>
         </Box>
       </Box>

@@ -5,11 +5,12 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import type { Theme } from '@mui/material/styles';
 import { Link, useNavigate } from 'react-router';
 import { TOOL_FAMILIES } from '../../tools/tools.ts';
+import { t } from '../../words/bench.ts';
 
 /** Pages beside the calculators. */
 const TO_LEARN = [
-  { to: '/wear-lab', title: 'Wear lab' },
-  { to: '/practice', title: 'Practice' },
+  { to: '/wear-lab', title: t('toolList.wearLab') },
+  { to: '/practice', title: t('toolList.practice') },
 ] as const;
 
 /** The tools by family: a rail of words, or one menu where the screen is narrow. */
@@ -20,12 +21,12 @@ export function ToolList({ current }: { current: string }) {
     return (
       <Box
         component="nav"
-        aria-label="Tools"
+        aria-label={t('toolList.tools')}
         sx={{ p: 1.5, borderBottom: '1px solid var(--line)' }}
       >
         <TextField
           select
-          label="Tool"
+          label={t('toolList.tool')}
           value={current}
           onChange={({ target }) => void navigate(`/bench/${target.value}`)}
           slotProps={{ select: { native: true } }}
@@ -46,7 +47,7 @@ export function ToolList({ current }: { current: string }) {
   return (
     <Box
       component="nav"
-      aria-label="Tools"
+      aria-label={t('toolList.tools')}
       sx={{ borderRight: '1px solid var(--line)', py: 2, overflowY: 'auto' }}
     >
       {TOOL_FAMILIES.map(({ title, tools }) => (
@@ -65,7 +66,7 @@ export function ToolList({ current }: { current: string }) {
         </Box>
       ))}
       <Typography variant="h3" component="h2" color="textSecondary" sx={{ px: 2.5, mb: 0.5 }}>
-        To learn
+        {t('toolList.toLearn')}
       </Typography>
       {TO_LEARN.map(({ to, title }) => (
         <RailLink key={to} to={to} title={title} isCurrent={false} />

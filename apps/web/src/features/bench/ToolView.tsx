@@ -8,6 +8,7 @@ import { INCHES_TOO, takesInches, textsOf, workOut } from '../../tools/toolInput
 import type { Texts } from '../../tools/toolInput.ts';
 import type { BenchTool } from '../../tools/tool.ts';
 import { ToolField } from '../../tools/ToolField.tsx';
+import { t } from '../../words/bench.ts';
 
 /** One calculator: its drawing and answer, its fields, and where the formula comes from. */
 export function ToolView({ tool }: { tool: BenchTool }) {
@@ -50,9 +51,7 @@ export function ToolView({ tool }: { tool: BenchTool }) {
           {worked.ok ? (
             <Results lines={tool.results(worked.output, worked.input as never)} />
           ) : (
-            <Typography color="textSecondary">
-              No answer yet: mend what is marked beside it. What was entered is saved.
-            </Typography>
+            <Typography color="textSecondary">{t('toolView.noAnswerYetMend')}</Typography>
           )}
         </Box>
       </Box>
@@ -90,7 +89,7 @@ export function ToolView({ tool }: { tool: BenchTool }) {
       </Box>
       <Box
         component="section"
-        aria-label="Numbers"
+        aria-label={t('toolView.numbers')}
         sx={{
           gridArea: 'numbers',
           bgcolor: 'var(--sheet)',
@@ -114,12 +113,14 @@ export function ToolView({ tool }: { tool: BenchTool }) {
           }}
         >
           <Typography variant="body2" color="textSecondary">
-            {isExample ? `An example. ${tool.exampleWords}` : 'Your numbers.'}
+            {isExample
+              ? t('toolView.anExample', { exampleWords: tool.exampleWords })
+              : t('toolView.yourNumbers')}
             {takesInches(tool) && ` ${INCHES_TOO}`}
           </Typography>
           {!isExample && (
             <Button sx={{ ml: 'auto', whiteSpace: 'nowrap' }} onClick={() => setTexts(example)}>
-              Back to the example
+              {t('toolView.backToTheExample')}
             </Button>
           )}
         </Box>

@@ -3,6 +3,7 @@ import type { Weighing } from '@keen/core';
 import Typography from '@mui/material/Typography';
 import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/decide.ts';
 
 /** A lead of less than this part of the whole cost is a close call. */
 const CLOSE = 0.03;
@@ -26,20 +27,24 @@ export function AdviceInMoney({ weighing, fitsTires }: AdviceInMoneyProps) {
   return (
     <Typography component="div">
       {next === null ? (
-        <>Everything else is left out, for the reasons below.</>
+        <>{t('adviceInMoney.everythingElseIsLeft')}</>
       ) : (
         <>
-          {isClose ? 'A close call. Over' : 'Over'} {span}, work and tires together, the next best,
-          “{actionWords(next.choice.course, fitsTires).toLowerCase()}”, would cost{' '}
-          {money(next.dearer)} more. For {showPercent(sure)} of the cars that fit this tread it is
-          the cheapest course.
+          {isClose && `${t('adviceInMoney.aCloseCall')} `}
+          {t('adviceInMoney.nextBest', {
+            span,
+            next: actionWords(next.choice.course, fitsTires).toLowerCase(),
+            dearer: money(next.dearer),
+            sure: showPercent(sure),
+          })}
         </>
       )}
       {advised.course !== 'checkAlignment' && worthOfMeasuring > 0.5 * items.check && (
         <>
-          {' '}
-          Knowing beforehand whether an angle is out is worth {money(worthOfMeasuring)}; measuring
-          costs {money(items.check)}.
+          {t('adviceInMoney.knowingBeforehandWhetherAn', {
+            worthOfMeasuring: money(worthOfMeasuring),
+            check: money(items.check),
+          })}
         </>
       )}
     </Typography>

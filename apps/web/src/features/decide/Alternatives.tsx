@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/decide.ts';
 
 const MOST_ALTERNATIVES = 3;
 
@@ -29,7 +30,7 @@ export function Alternatives({ weighing, course, fitsTires, linesFor, onTake }: 
   return (
     <Box className="screen-only" sx={{ display: 'grid', gap: 0.25, justifyItems: 'start' }}>
       <Typography variant="h3" component="h4" color="textSecondary">
-        Instead; what costs the customer least over the tires’ life comes first
+        {t('alternatives.insteadWhatCostsThe')}
       </Typography>
       {others.map((choice) => {
         const lines = linesFor(choice.course);
@@ -41,7 +42,10 @@ export function Alternatives({ weighing, course, fitsTires, linesFor, onTake }: 
             sx={{ px: 0.5, textAlign: 'left' }}
             onClick={() => onTake(lines)}
           >
-            {actionWords(choice.course, fitsTires)}: {formatMoney(total, prices.currency)} now
+            {t('alternatives.now', {
+              course: actionWords(choice.course, fitsTires),
+              total: formatMoney(total, prices.currency),
+            })}
           </Button>
         );
       })}

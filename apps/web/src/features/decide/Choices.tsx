@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import { dangerWords } from '../../shared/dangerWords.ts';
 import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/decide.ts';
 
 const SCALE_WIDTH = 150;
 const THOUSAND = 1000;
@@ -37,7 +38,7 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
   return (
     <Box
       component="table"
-      aria-label="Choices"
+      aria-label={t('choices.choices')}
       sx={{
         width: '100%',
         borderCollapse: 'collapse',
@@ -75,15 +76,17 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
     >
       <thead>
         <tr>
-          <th scope="col">{fitsTires ? 'Before the new tires' : 'What can be done'}</th>
           <th scope="col">
-            {fitsTires ? 'Expected life' : 'Life of a new set'}, {units.distance}
+            {fitsTires ? t('choices.beforeTheNewTires') : t('choices.whatCanBeDone')}
+          </th>
+          <th scope="col">
+            {fitsTires ? t('choices.expectedLife') : t('choices.lifeOfANew')}, {units.distance}
           </th>
           <th scope="col" className="figure">
-            {fitsTires ? `Now, with ${replaced} ${replaced === 1 ? 'tire' : 'tires'}` : 'Now'}
+            {fitsTires ? t('choices.nowWithTires', { count: replaced }) : t('choices.now')}
           </th>
           <th scope="col" className="figure">
-            Per 1000 {units.distance}
+            {t('choices.perThousandTitle', { distance: units.distance })}
           </th>
         </tr>
       </thead>
@@ -110,7 +113,7 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
                     </Box>
                   )}
                   {course === 'fitOnly' && !fitsTires && !isAdvised
-                    ? 'Leave it as it is'
+                    ? t('choices.leaveItAsIt')
                     : actionWords(course, fitsTires)}
                 </Box>
                 <Box sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
@@ -125,24 +128,31 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
                 />
                 <Life km={outlook.lifeKm} />
                 <Box className="small">
-                  {whereWords(outlook.first.wheel)} {outlook.first.rib} first
+                  {t('choices.first', {
+                    wheel: whereWords(outlook.first.wheel),
+                    rib: outlook.first.rib,
+                  })}
                 </Box>
                 {course === 'fitOnly' && !fitsTires && oldKm && (
                   <Box className="small">
-                    the tires it has: <Life km={oldKm} />
+                    {t('choices.theTiresItHas')} <Life km={oldKm} />
                   </Box>
                 )}
               </td>
               <td className="figure">
-                <span className="named small">now</span>
+                <span className="named small">{t('choices.nowSmall')}</span>
                 {money(choice.now)}
               </td>
               <Box component="td" className="figure" sx={{ fontWeight: isAdvised ? 700 : 400 }}>
-                <span className="named small">per 1000 {units.distance}</span>
+                <span className="named small">
+                  {t('choices.perThousand', { distance: units.distance })}
+                </span>
                 {money(perThousand(choice.perThousandKm), false)}
                 <Box className="small" sx={{ fontWeight: 400 }}>
-                  {money(perThousand(choice.perThousandKmSpan.low))} to{' '}
-                  {money(perThousand(choice.perThousandKmSpan.high))}
+                  {t('choices.moneyRange', {
+                    money: money(perThousand(choice.perThousandKmSpan.low)),
+                    money2: money(perThousand(choice.perThousandKmSpan.high)),
+                  })}
                 </Box>
               </Box>
             </Box>
@@ -155,22 +165,22 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
 }
 
 const BAR_WORDS: Record<NonNullable<Choice['bar']>, string> = {
-  partsFirst: 'Left out: worn joints come first.',
-  seen: 'Left out: what wore this tread would wear the next one too.',
-  moved: 'Left out: the angles have moved, whatever the tread says yet.',
-  measureFirst: 'Left out: not certain enough to set angles without measuring them first.',
-  measured: 'Left out: the angles have been measured.',
-  inOrder: 'Left out: the angles were measured and are in order.',
-  unlikely: 'Left out: nothing here asks for it.',
+  partsFirst: t('choices.leftOutWornJoints'),
+  seen: t('choices.leftOutWhatWore'),
+  moved: t('choices.leftOutTheAngles'),
+  measureFirst: t('choices.leftOutNotCertain'),
+  measured: t('choices.leftOutTheAnglesHave'),
+  inOrder: t('choices.leftOutTheAnglesWere'),
+  unlikely: t('choices.leftOutNothingHere'),
 };
 
 const STEP_WORDS: Record<Choice['steps'][number]['price'], string> = {
-  check: 'to measure',
-  align: 'to align',
-  inspect: 'to look under the car',
-  parts: 'for parts',
-  balance: 'to balance',
-  inflate: 'for air',
+  check: t('choices.toMeasure'),
+  align: t('choices.toAlign'),
+  inspect: t('choices.toLookUnderThe'),
+  parts: t('choices.forParts'),
+  balance: t('choices.toBalance'),
+  inflate: t('choices.forAir'),
 };
 
 /** What it comes to step by step, what it saves, and how it can turn out. */
@@ -179,7 +189,7 @@ function doubts(choice: Choice, money: (minor: number) => string): string {
   const parts: string[] = [];
   // Figure and sign stay on one line.
   const against = (saved: number) =>
-    `${money(Math.abs(saved))}\u00a0${saved < 0 ? 'more' : 'less'}`;
+    t(saved < 0 ? 'choices.more' : 'choices.less', { money: money(Math.abs(saved)) });
   const percent = (chance: number) => showPercent(chance).replaceAll(' ', '\u00a0');
   if (steps.length > 1) {
     const words = steps.map(({ price, minor, chance }) =>
@@ -191,11 +201,15 @@ function doubts(choice: Choice, money: (minor: number) => string): string {
   }
   if (course !== 'fitOnly') {
     parts.push(
-      `In all ${against(saves.mean)} than leaving it (${against(saves.low)} to ${against(saves.high)}).`,
-      `${percent(outlook.needless)} chance that the work is not needed,`,
+      t('choices.inAllThanLeaving', {
+        mean: against(saves.mean),
+        low: against(saves.low),
+        high: against(saves.high),
+      }),
+      t('choices.chanceThatTheWork', { needless: percent(outlook.needless) }),
     );
   }
-  parts.push(`${percent(outlook.comesBack)} that the wear comes back.`);
+  parts.push(t('choices.thatTheWearComes', { comesBack: percent(outlook.comesBack) }));
   return parts.join(' ');
 }
 
@@ -215,7 +229,10 @@ function Life({ km }: { km: Span }) {
         {showFar(km.median, units.distance)}
       </Box>{' '}
       <Box component="span" className="small">
-        {showFar(km.low, units.distance)} to {showFar(km.high, units.distance)}
+        {t('choices.range', {
+          low: showFar(km.low, units.distance),
+          high: showFar(km.high, units.distance),
+        })}
       </Box>
     </Box>
   );
@@ -233,9 +250,9 @@ function NothingYet({ oldKm, longest }: NothingYetProps) {
   return (
     <Box component="tr" sx={{ color: danger ? 'text.secondary' : undefined }}>
       <Box component="th" scope="row" sx={{ fontWeight: 400 }}>
-        <Box sx={{ fontWeight: 550 }}>Nothing yet</Box>
+        <Box sx={{ fontWeight: 550 }}>{t('choices.nothingYet')}</Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
-          {danger ? `Left out. ${danger.what}` : 'the wear goes on, and the same choice comes then'}
+          {danger ? t('choices.leftOut', { what: danger.what }) : t('choices.theWearGoesOn')}
         </Box>
       </Box>
       <td>
@@ -243,12 +260,12 @@ function NothingYet({ oldKm, longest }: NothingYetProps) {
           <>
             <LifeScale life={oldKm} longest={longest} ink="rubber" />
             <Life km={oldKm} />
-            <Box className="small">on the tires it has</Box>
+            <Box className="small">{t('choices.onTheTiresIt')}</Box>
           </>
         )}
       </td>
       <td className="figure">
-        <span className="named small">now</span>
+        <span className="named small">{t('choices.nowSmall')}</span>
         {formatMoney(0, currency, 'en', true)}
       </td>
       <td className="figure" />

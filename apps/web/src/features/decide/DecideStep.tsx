@@ -15,6 +15,7 @@ import { Estimate } from './Estimate.tsx';
 import { OutlookChart } from './OutlookChart.tsx';
 import { Rotation } from './Rotation.tsx';
 import { useWeighing } from '../../shared/useWeighing.ts';
+import { t } from '../../words/decide.ts';
 
 /** What is advised and why, what is chosen, what the customer says; all of it is kept. */
 export function DecideStep() {
@@ -25,19 +26,21 @@ export function DecideStep() {
     return (
       <Box sx={{ maxWidth: 520 }}>
         <Typography variant="h1" component="h2" gutterBottom>
-          Nothing to decide on yet.
+          {t('decideStep.nothingToDecideOn')}
         </Typography>
         <Button variant="contained" onClick={() => goTo('read')}>
-          Read the tread
+          {t('decideStep.readTheTread')}
         </Button>
       </Box>
     );
   }
   if (!answer?.outlook || !weighing) {
     return diagnosing.failure ? (
-      <Notice kind="caution">The answer could not be worked out: {diagnosing.failure}</Notice>
+      <Notice kind="caution">
+        {t('decideStep.theAnswerCouldNot', { failure: diagnosing.failure })}
+      </Notice>
     ) : (
-      <Typography role="status">Working out the answer…</Typography>
+      <Typography role="status">{t('decideStep.workingOutTheAnswer')}</Typography>
     );
   }
   const replace = detail.decisions.at(-1)?.replace ?? answer.diagnosis.recommendation.replace;
@@ -56,7 +59,7 @@ export function DecideStep() {
         />
       ) : (
         <Typography role="status" color="textSecondary">
-          Working it out in full; a decision is saved with the full answer…
+          {t('decideStep.workingItOutIn')}
         </Typography>
       )}
       <Rotation />
@@ -67,7 +70,7 @@ export function DecideStep() {
       />
       <DecisionList />
       <Box sx={{ borderTop: '1px solid var(--line)', pt: 2 }}>
-        <Button onClick={() => goTo('hand-over')}>To the customer’s sheet</Button>
+        <Button onClick={() => goTo('hand-over')}>{t('decideStep.toTheCustomersSheet')}</Button>
       </Box>
     </Box>
   );
@@ -85,7 +88,7 @@ function Advice({ diagnosis, weighing, fitsTires }: AdviceProps) {
   return (
     <Box>
       <Typography variant="h3" component="div" color="textSecondary">
-        Advised, by the tread and the shop’s prices
+        {t('decideStep.advisedByTheTread')}
       </Typography>
       <Typography variant="h1" component="h2">
         {actionWords(action, fitsTires)}.
@@ -103,10 +106,7 @@ function Advice({ diagnosis, weighing, fitsTires }: AdviceProps) {
       </Box>
       {['align', 'checkAlignment', 'partsThenAlign'].includes(action) && (
         <Box sx={{ mt: 1.5 }}>
-          <Notice>
-            Angles are set to the vehicle maker’s specification by a licensed technician; what is
-            said here is where to look.
-          </Notice>
+          <Notice>{t('decideStep.anglesAreSetTo')}</Notice>
         </Box>
       )}
     </Box>

@@ -18,9 +18,19 @@ import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { FittingRules } from './FittingRules.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/decide.ts';
 
-const ANSWER_WORDS = { yes: 'Yes', no: 'No, not now', open: 'Will think about it' } as const;
-const STATUS_WORDS = { unsafe: 'unsafe', replace: 'worn out', plan: 'soon', ok: '' } as const;
+const ANSWER_WORDS = {
+  yes: t('decisionForm.yes'),
+  no: t('decisionForm.noNotNow'),
+  open: t('decisionForm.willThinkAboutIt'),
+} as const;
+const STATUS_WORDS = {
+  unsafe: t('decisionForm.unsafe'),
+  replace: t('decisionForm.wornOut'),
+  plan: t('decisionForm.soon'),
+  ok: '',
+} as const;
 
 type Choosing = Pick<NewDecision, 'action' | 'replace' | 'answer' | 'reason'>;
 
@@ -73,10 +83,10 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
       sx={{ display: 'grid', gap: 2, borderTop: '2px solid var(--ink)', pt: 2 }}
     >
       <Choice
-        label="The shop"
+        label={t('decisionForm.theShop')}
         options={[
-          { value: 'accept', label: 'Follow the recommendation' },
-          { value: 'other', label: 'Chooses something else' },
+          { value: 'accept', label: t('decisionForm.followTheRecommendation') },
+          { value: 'other', label: t('decisionForm.choosesSomethingElse') },
         ]}
         value={isOther ? 'other' : 'accept'}
         onChange={(next) => setOther(next === 'other')}
@@ -84,7 +94,7 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
       {isOther && (
         <Box>
           <RadioGroup
-            aria-label="Chosen instead"
+            aria-label={t('decisionForm.chosenInstead')}
             value={action}
             onChange={(_event, value) => setValue('action', value as Action)}
           >
@@ -98,18 +108,18 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
             ))}
           </RadioGroup>
           <TextField
-            label="Why"
+            label={t('decisionForm.why')}
             multiline
             sx={{ mt: 1 }}
             error={formState.errors.reason !== undefined}
-            helperText={formState.errors.reason && 'Give a reason: it is saved beside the advice'}
+            helperText={formState.errors.reason && t('decisionForm.giveAReasonIt')}
             {...register('reason', { validate: (reason) => !overrides || reason.trim() !== '' })}
           />
         </Box>
       )}
-      <Box role="group" aria-label="Tires to replace">
+      <Box role="group" aria-label={t('decisionForm.tiresToReplace')}>
         <Typography variant="h3" component="div" color="textSecondary" sx={{ mb: 0.5 }}>
-          Tires to replace
+          {t('decisionForm.tiresToReplace')}
         </Typography>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
           {WHEEL_ORDER.map((wheel) => {
@@ -135,7 +145,7 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
         }
       />
       <Choice
-        label="The customer says"
+        label={t('decisionForm.theCustomerSays')}
         options={ANSWERS.map((value) => ({ value, label: ANSWER_WORDS[value] }))}
         value={watched.answer ?? 'open'}
         onChange={(answer) => setValue('answer', answer ?? 'open')}
@@ -143,7 +153,11 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
       {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
       <Box>
         <Button type="submit" variant="contained" disabled={isLoading}>
-          {isLoading ? 'Saving…' : last ? 'Save this as well' : 'Save the decision'}
+          {isLoading
+            ? t('decisionForm.saving')
+            : last
+              ? t('decisionForm.saveThisAsWell')
+              : t('decisionForm.saveTheDecision')}
         </Button>
       </Box>
     </Box>

@@ -3,11 +3,12 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/decide.ts';
 
 const ANSWER_WORDS = {
-  yes: 'customer said yes',
-  no: 'customer said no',
-  open: 'customer will think about it',
+  yes: t('decisionList.customerSaidYes'),
+  no: t('decisionList.customerSaidNo'),
+  open: t('decisionList.customerWillThinkAbout'),
 };
 
 /** Every decision of the visit, with what was advised; nothing is overwritten. */
@@ -15,9 +16,9 @@ export function DecisionList() {
   const { detail, session } = useVisit();
   if (detail.decisions.length === 0) return null;
   return (
-    <Box component="section" aria-label="Saved decisions">
+    <Box component="section" aria-label={t('decisionList.savedDecisions')}>
       <Typography variant="h3" color="textSecondary" sx={{ mb: 0.5 }}>
-        Decided
+        {t('decisionList.decided')}
       </Typography>
       {detail.decisions.toReversed().map((decision) => {
         const advised = decision.advised ?? decision.diagnosis.recommendation.action;
@@ -26,11 +27,14 @@ export function DecisionList() {
           <Box key={decision.id} sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>
             <strong>{actionWords(decision.action, decision.replace.length > 0)}</strong>,{' '}
             {ANSWER_WORDS[decision.answer]}
-            {decision.replace.length > 0 && `, new: ${decision.replace.map(whereWords).join(', ')}`}
+            {decision.replace.length > 0 &&
+              t('decisionList.new', { replace: decision.replace.map(whereWords).join(', ') })}
             {advised !== decision.action && (
               <Box>
-                Advised was: {actionWords(advised, decision.replace.length > 0)}. Reason given:{' '}
-                {decision.reason}
+                {t('decisionList.advisedWasReasonGiven', {
+                  advised: actionWords(advised, decision.replace.length > 0),
+                  reason: decision.reason,
+                })}
               </Box>
             )}
             <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>

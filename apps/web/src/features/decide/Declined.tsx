@@ -5,6 +5,8 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { DEPTH_UNIT_WORDS, showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/decide.ts';
 
 /** Rubber below this is not worth a figure of its own, mm. */
 const SHOWN_FROM_MM = 0.3;
@@ -25,22 +27,30 @@ export function Declined({ diagnosis }: { diagnosis: Diagnosis }) {
       sx={{ borderLeft: '3px solid var(--marker)', pl: 1.75 }}
     >
       <Typography variant="h2" component="h3" id="declined-title">
-        Declined at visit {number}, {dayjs(arrivedAt).format('D MMM YYYY')}
+        {t('declined.declinedAtVisit', {
+          number,
+          arrivedAt: dayjs(arrivedAt).format('D MMM YYYY'),
+        })}
       </Typography>
       <Typography>
-        Advised then: {lower(actionWords(advised, false))}. {reason && `“${reason}” `}
-        Since then what it would have put right took about{' '}
-        {lost
-          .map(
-            (wheel) =>
-              `${showDepth(lostMm[wheel], units.depth)} ${DEPTH_UNIT_WORDS[units.depth]} at the ${whereWords(wheel)}`,
-          )
-          .join(', ')}
-        :{' '}
-        <strong>
-          the rubber of about {tires.toFixed(1)} tires, some {money(cost)}
-        </strong>
-        . The work costs {money(work)}.
+        {t('declined.advisedThen', { action: lower(actionWords(advised, false)) })}{' '}
+        {reason && `“${reason}” `}
+        <Rich
+          text={t('declined.tookSince', {
+            took: lost
+              .map((wheel) =>
+                t('declined.atThe', {
+                  depth: showDepth(lostMm[wheel], units.depth),
+                  depthUnitWords: DEPTH_UNIT_WORDS[units.depth],
+                  wheel: whereWords(wheel),
+                }),
+              )
+              .join(', '),
+            tires: tires.toFixed(1),
+            cost: money(cost),
+            work: money(work),
+          })}
+        />
       </Typography>
     </Box>
   );

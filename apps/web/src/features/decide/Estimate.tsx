@@ -18,6 +18,8 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { Alternatives } from './Alternatives.tsx';
 import { EstimateLineRow } from './EstimateLineRow.tsx';
 import { SignDialog } from './SignDialog.tsx';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/decide.ts';
 
 interface EstimateProps {
   weighing: Weighing;
@@ -38,12 +40,10 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
   if (!estimate) {
     return (
       <Section>
-        <Typography color="textSecondary">
-          From the shop’s price list, for what was chosen above. Each line can be changed.
-        </Typography>
+        <Typography color="textSecondary">{t('estimate.fromTheShopsPrice')}</Typography>
         <Box>
           <Button onClick={() => keep(newEstimate(prices, linesFor(course)))}>
-            Make the estimate
+            {t('estimate.makeTheEstimate')}
           </Button>
         </Box>
         <Alternatives
@@ -65,9 +65,13 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
   return (
     <Section version={estimate.version}>
       {estimate.lines.length === 0 && (
-        <Typography color="textSecondary">No line yet: nothing here costs money.</Typography>
+        <Typography color="textSecondary">{t('estimate.noLineYetNothing')}</Typography>
       )}
-      <Box component="ul" aria-label="Lines of the estimate" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      <Box
+        component="ul"
+        aria-label={t('estimate.linesOfTheEstimate')}
+        sx={{ m: 0, p: 0, listStyle: 'none' }}
+      >
         {estimate.lines.map((line) => (
           <EstimateLineRow
             key={line.id}
@@ -85,13 +89,16 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
           variant="text"
           sx={{ px: 0.5 }}
           onClick={() =>
-            setLines([...estimate.lines, { id: newId(), what: 'Work', quantity: 1, unitMinor: 0 }])
+            setLines([
+              ...estimate.lines,
+              { id: newId(), what: t('estimate.work'), quantity: 1, unitMinor: 0 },
+            ])
           }
         >
-          + One more line
+          {t('estimate.oneMoreLine')}
         </Button>
         <Button variant="text" onClick={() => setLines(linesFor(course))}>
-          From the price list again
+          {t('estimate.fromThePriceList')}
         </Button>
         {prices.labour.map(({ name, hourMinor }) => (
           <Button
@@ -117,10 +124,15 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
               key={pack.name}
               sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}
             >
-              <Button onClick={() => setLines(lines)}>As a package: {pack.name}</Button>
+              <Button onClick={() => setLines(lines)}>
+                {t('estimate.asAPackage', { name: pack.name })}
+              </Button>
               <span>
-                saves{' '}
-                <strong>{money(all.total - sumEstimate({ ...estimate, lines }).total)}</strong>
+                <Rich
+                  text={t('estimate.saves', {
+                    saved: money(all.total - sumEstimate({ ...estimate, lines }).total),
+                  })}
+                />
               </span>
             </Box>
           );
@@ -142,25 +154,28 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
           '& > :nth-of-type(even)': { textAlign: 'right', fontVariantNumeric: 'tabular-nums' },
         }}
       >
-        <span>Without tax</span>
+        <span>{t('estimate.withoutTax')}</span>
         <span>{money(all.net)}</span>
-        <span>Tax, {estimate.taxPercent} %</span>
+        <span>{t('estimate.tax', { taxPercent: estimate.taxPercent })}</span>
         <span>{money(all.tax)}</span>
-        <strong>In all</strong>
+        <strong>{t('estimate.inAll')}</strong>
         <strong className="condensed" style={{ fontSize: '1.5rem' }}>
           {money(all.total)}
         </strong>
         {isAnswered && (
           <>
-            <span>Accepted, with tax</span>
+            <span>{t('estimate.acceptedWithTax')}</span>
             <strong>{money(accepted.total)}</strong>
           </>
         )}
       </Box>
       {estimate.signed ? (
         <Typography role="status">
-          Signed by {estimate.signed.name}, {dayjs(estimate.signed.at).format('D MMM YYYY, HH:mm')}.
-          A change makes version {estimate.version + 1}, to be signed again.
+          {t('estimate.signedByAChange', {
+            name: estimate.signed.name,
+            at: dayjs(estimate.signed.at).format('D MMM YYYY, HH:mm'),
+            version: estimate.version + 1,
+          })}
         </Typography>
       ) : (
         <Box>
@@ -169,7 +184,7 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
             disabled={estimate.lines.length === 0}
             onClick={() => setSigning(true)}
           >
-            Hand to the customer
+            {t('estimate.handToTheCustomer')}
           </Button>
         </Box>
       )}
@@ -199,7 +214,9 @@ function Section({ version, children }: { version?: number; children: React.Reac
       sx={{ display: 'grid', gap: 1.5, borderTop: '1px solid var(--line)', pt: 2 }}
     >
       <Typography variant="h2" component="h3" id="estimate-title">
-        The estimate{version !== undefined && version > 1 ? `, version ${version}` : ''}
+        {version !== undefined && version > 1
+          ? t('estimate.estimateVersion', { version })
+          : t('estimate.theEstimate')}
       </Typography>
       {children}
     </Box>

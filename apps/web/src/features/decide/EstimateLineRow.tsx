@@ -5,11 +5,12 @@ import IconButton from '@mui/material/IconButton';
 import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
+import { t } from '../../words/decide.ts';
 
 export const LINE_ANSWERS: readonly { value: LineAnswer; label: string }[] = [
-  { value: 'accepted', label: 'Yes' },
-  { value: 'declined', label: 'No' },
-  { value: 'later', label: 'Later' },
+  { value: 'accepted', label: t('estimateLineRow.yes') },
+  { value: 'declined', label: t('estimateLineRow.no') },
+  { value: 'later', label: t('estimateLineRow.later') },
 ];
 
 interface EstimateLineRowProps {
@@ -37,13 +38,13 @@ export function EstimateLineRow({ line, currency, onChange, onRemove }: Estimate
         }}
       >
         <SavingField
-          label="What"
+          label={t('estimateLineRow.what')}
           value={line.what}
           // Worded anew, it is no longer what the price list calls it.
           onChange={(what) => what && onChange({ ...line, item: undefined, what })}
         />
         <NumberField
-          label="Count"
+          label={t('estimateLineRow.count')}
           unit=""
           decimals={2}
           min={0.01}
@@ -52,9 +53,11 @@ export function EstimateLineRow({ line, currency, onChange, onRemove }: Estimate
           onChange={(quantity) => quantity !== null && onChange({ ...line, quantity })}
         />
         <SavingField
-          label={`Each, ${currency}`}
+          label={t('estimateLineRow.each', { currency })}
           value={plainMoney(line.unitMinor, currency)}
-          check={(text) => (parseMoney(text, currency) === null ? 'An amount such as 98.50' : null)}
+          check={(text) =>
+            parseMoney(text, currency) === null ? t('estimateLineRow.anAmountSuchAs') : null
+          }
           onChange={(text) => {
             const unitMinor = text === null ? null : parseMoney(text, currency);
             if (unitMinor !== null) onChange({ ...line, unitMinor });
@@ -63,13 +66,17 @@ export function EstimateLineRow({ line, currency, onChange, onRemove }: Estimate
         <Box sx={{ textAlign: 'right', fontVariantNumeric: 'tabular-nums', fontWeight: 650 }}>
           {formatMoney(lineMinor(line), currency)}
         </Box>
-        <IconButton aria-label={`Remove ${line.what}`} onClick={onRemove} size="small">
+        <IconButton
+          aria-label={t('estimateLineRow.remove', { what: line.what })}
+          onClick={onRemove}
+          size="small"
+        >
           ×
         </IconButton>
       </Box>
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
         <Choice
-          label={`${line.what}: the customer says`}
+          label={t('estimateLineRow.theCustomerSays', { what: line.what })}
           hideLabel
           dense
           options={LINE_ANSWERS}
@@ -79,7 +86,7 @@ export function EstimateLineRow({ line, currency, onChange, onRemove }: Estimate
         {line.answer === 'declined' && (
           <Box sx={{ flex: '1 1 220px' }}>
             <SavingField
-              label="Why not, in the customer’s words"
+              label={t('estimateLineRow.whyNotInThe')}
               value={line.reason ?? ''}
               onChange={(reason) => {
                 const next = { ...line };

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { capital } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/decide.ts';
 
 interface FittingRulesProps {
   replace: readonly Wheel[];
@@ -24,7 +25,11 @@ export function FittingRules({ replace, onAlso }: FittingRulesProps) {
   );
   if (broken.length === 0) return null;
   return (
-    <Box component="ul" aria-label="Rules of fitting" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+    <Box
+      component="ul"
+      aria-label={t('fittingRules.rulesOfFitting')}
+      sx={{ m: 0, p: 0, listStyle: 'none' }}
+    >
       {broken.map(({ rule, wheels, words, keeps, alsoReplace }) => (
         <Box
           component="li"
@@ -43,14 +48,16 @@ export function FittingRules({ replace, onAlso }: FittingRulesProps) {
             <Box component="span" sx={{ fontWeight: 650 }}>
               {capital(wheels.map(whereWords).join(', '))}: {words}.
             </Box>{' '}
-            What would keep it: {keeps}.
+            {t('fittingRules.whatWouldKeepIt', { keeps })}
           </Box>
           <Typography sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
             {capital(FITTING_SOURCES[rule])}.
           </Typography>
           {alsoReplace.length > 0 && (
             <Button onClick={() => onAlso(alsoReplace)}>
-              Replace {alsoReplace.map(whereWords).join(', ')} too
+              {t('fittingRules.replaceToo', {
+                alsoReplace: alsoReplace.map(whereWords).join(', '),
+              })}
             </Button>
           )}
         </Box>

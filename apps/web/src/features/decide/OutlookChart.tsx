@@ -15,6 +15,7 @@ import {
 import { DEPTH_UNIT_WORDS, showFar } from '../../shared/format.ts';
 import { roundTicks } from '../../shared/roundTicks.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/decide.ts';
 
 const HEIGHT = 280;
 const CURVES = [
@@ -55,11 +56,15 @@ export function OutlookChart({ outlook }: { outlook: Outlook }) {
   return (
     <Box component="figure" sx={{ m: 0 }}>
       <Typography variant="h3" component="figcaption" color="textSecondary" sx={{ mb: 0.5 }}>
-        Depth of the lowest rib, {unit}, against {units.distance} from today
+        {t('outlookChart.depthOfTheLowest', { unit, distance: units.distance })}
       </Typography>
       <Box
         role="img"
-        aria-label={`New tires reach the legal limit after about ${life('fitOnly')} ${units.distance} on the car as it is, and ${life('partsThenAlign')} ${units.distance} put right.`}
+        aria-label={t('outlookChart.newTiresReachThe', {
+          life: life('fitOnly'),
+          distance: units.distance,
+          life2: life('partsThenAlign'),
+        })}
       >
         <Box aria-hidden sx={{ height: HEIGHT, fontSize: '0.8rem' }}>
           <ResponsiveContainer width="100%" height="100%">

@@ -5,13 +5,14 @@ import Typography from '@mui/material/Typography';
 import { RotationView } from '../../drawing/RotationView.tsx';
 import { showAbout, showDistance } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/decide.ts';
 
 const PATTERN_WORDS: Record<RotationPattern, string> = {
-  frontToRear: 'Front and rear change, each on its side.',
-  forwardCross: 'Fronts go straight back, rears cross to the front.',
-  rearwardCross: 'Rears go straight forward, fronts cross to the rear.',
-  crossed: 'All cross.',
-  sideToSide: 'Sizes differ: left and right change on each axle.',
+  frontToRear: t('rotation.frontAndRearChange'),
+  forwardCross: t('rotation.frontsGoStraightBack'),
+  rearwardCross: t('rotation.rearsGoStraightForward'),
+  crossed: t('rotation.allCross'),
+  sideToSide: t('rotation.sizesDifferLeftAnd'),
 };
 /** Tires change places this often (common practice, no source), km. */
 const EVERY_KM = 8_000;
@@ -27,7 +28,7 @@ export function Rotation() {
   return (
     <Box component="section" aria-labelledby="rotation-title">
       <Typography variant="h2" component="h3" id="rotation-title" sx={{ mb: 0.5 }}>
-        Changing places
+        {t('rotation.changingPlaces')}
       </Typography>
       {plan ? (
         <Box
@@ -42,14 +43,16 @@ export function Rotation() {
           <Box>
             <Typography>{PATTERN_WORDS[plan.pattern]}</Typography>
             <Typography color="textSecondary">
-              Every {every}; {sinceWords(since, every, units.distance)} Put right what wears them
-              first, or the next place wears the same way. A tire with a direction keeps its side.
+              {t('rotation.everyPutRightWhat', {
+                every,
+                since: sinceWords(since, every, units.distance),
+              })}
             </Typography>
           </Box>
         </Box>
       ) : (
         <Typography color="textSecondary">
-          These tires stay where they are. The tread is looked at every {every}, inner edges too.
+          {t('rotation.theseTiresStayWhere', { every })}
         </Typography>
       )}
     </Box>
@@ -57,9 +60,9 @@ export function Rotation() {
 }
 
 function sinceWords(since: number | null, every: string, unit: 'km' | 'mi'): string {
-  if (since === null) return 'how far they have run is not known.';
+  if (since === null) return t('rotation.howFarTheyHave');
   const left = EVERY_KM - since;
   return left > 0
-    ? `due in ${showDistance(left, unit)} ${unit}.`
-    : `they have run ${showDistance(since, unit)} ${unit} where they are: more than ${every}.`;
+    ? t('rotation.dueIn', { left: showDistance(left, unit), unit })
+    : t('rotation.theyHaveRunWhere', { since: showDistance(since, unit), unit, every });
 }

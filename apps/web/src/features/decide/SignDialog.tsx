@@ -20,6 +20,7 @@ import { capital } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { answered } from './EstimateLineRow.tsx';
 import { SignaturePad } from './SignaturePad.tsx';
+import { t } from '../../words/decide.ts';
 
 const LINE_ANSWERS: readonly LineAnswer[] = ['accepted', 'declined', 'later'];
 
@@ -97,7 +98,7 @@ function SignBody({ estimate: given, onClose, onSigned }: SignDialogProps) {
           )}
         </Typography>
         <Choice
-          label="Language"
+          label={t('signDialog.language')}
           hideLabel
           dense
           options={LANGUAGE_OPTIONS}

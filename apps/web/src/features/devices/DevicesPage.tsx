@@ -7,8 +7,9 @@ import { TopBar } from '../../shared/TopBar.tsx';
 import { GaugePanel } from './GaugePanel.tsx';
 import { ReaderPanel } from './ReaderPanel.tsx';
 import { RigPanel } from './RigPanel.tsx';
+import { t } from '../../words/devicesPage.ts';
 
-const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
+const SHORTCUTS = [{ keys: ['T'], what: t('devicesPage.backToToday') }];
 /** The simulated devices that ship with the product: what they stand for, and their faults. */
 export function DevicesPage() {
   const { data: session } = useSessionQuery();
@@ -18,7 +19,7 @@ export function DevicesPage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Simulated devices</PageTitle>
+        <PageTitle>{t('devicesPage.simulatedDevices')}</PageTitle>
       </TopBar>
       <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 860, display: 'grid', gap: 5 }}>
         <GaugePanel />

@@ -8,20 +8,21 @@ import { useGaugeQuery, usePlayGaugeMutation, usePressGaugeMutation } from '../.
 import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
+import { t } from '../../words/devicesPage.ts';
 
 const FAULTS: readonly { value: GaugeFault; label: string }[] = [
-  { value: 'none', label: 'None' },
-  { value: 'dropsOut', label: 'Drops out' },
-  { value: 'repeats', label: 'Sends twice' },
-  { value: 'outOfRange', label: 'Off the tread' },
+  { value: 'none', label: t('gaugePanel.none') },
+  { value: 'dropsOut', label: t('gaugePanel.dropsOut') },
+  { value: 'repeats', label: t('gaugePanel.sendsTwice') },
+  { value: 'outOfRange', label: t('gaugePanel.offTheTread') },
 ];
 const SPEECHES: readonly { value: GaugeSpeech; label: string }[] = [
-  { value: 'radio', label: 'By radio' },
-  { value: 'keys', label: 'Types' },
-  { value: 'serial', label: 'Serial line' },
+  { value: 'radio', label: t('gaugePanel.byRadio') },
+  { value: 'keys', label: t('gaugePanel.types') },
+  { value: 'serial', label: t('gaugePanel.serialLine') },
 ];
 const UNITS: readonly { value: GaugeUnit; label: string }[] = [
-  { value: 'none', label: 'No unit' },
+  { value: 'none', label: t('gaugePanel.noUnit') },
   { value: 'mm', label: 'mm' },
   { value: 'in', label: 'in' },
 ];
@@ -43,50 +44,50 @@ export function GaugePanel() {
     <Box component="section" aria-labelledby="gauge-title" sx={{ display: 'grid', gap: 2 }}>
       <Box>
         <Typography variant="h1" component="h2" id="gauge-title">
-          The depth gauge
+          {t('gaugePanel.theDepthGauge')}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          Press “Connect the gauge” in Read, then the trigger here: each press sends one reading.
+          {t('gaugePanel.pressConnectTheGauge')}
         </Typography>
       </Box>
-      {isError && <Notice kind="caution">The gauge does not answer just now.</Notice>}
-      {isLost && <Notice kind="caution">The press did not reach the gauge.</Notice>}
+      {isError && <Notice kind="caution">{t('gaugePanel.theGaugeDoesNot')}</Notice>}
+      {isLost && <Notice kind="caution">{t('gaugePanel.thePressDidNot')}</Notice>}
       {!gauge && !isError && <Skeleton variant="rectangular" height={120} />}
       {gauge && (
         <>
           <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-end' }}>
             <Choice
-              label="The gauge is"
+              label={t('gaugePanel.theGaugeIs')}
               options={[
-                { value: 'on', label: 'On' },
-                { value: 'off', label: 'Off' },
+                { value: 'on', label: t('gaugePanel.on') },
+                { value: 'off', label: t('gaugePanel.off') },
               ]}
               value={gauge.isOn ? 'on' : 'off'}
               onChange={(value) => value && set({ isOn: value === 'on' })}
             />
             <Choice
-              label="Its readings come"
+              label={t('gaugePanel.itsReadingsCome')}
               options={SPEECHES}
               value={gauge.speaks}
               onChange={(speaks) => speaks && set({ speaks })}
             />
             {gauge.speaks !== 'radio' && (
               <Choice
-                label="With"
+                label={t('gaugePanel.with')}
                 options={UNITS}
                 value={gauge.writes}
                 onChange={(writes) => writes && set({ writes })}
               />
             )}
             <Choice
-              label="Its fault"
+              label={t('gaugePanel.itsFault')}
               options={FAULTS}
               value={gauge.fault}
               onChange={(fault) => fault && set({ fault })}
             />
             <Box sx={{ width: 130 }}>
               <NumberField
-                label="Battery"
+                label={t('gaugePanel.battery')}
                 unit="%"
                 decimals={0}
                 max={PERCENT}
@@ -98,7 +99,7 @@ export function GaugePanel() {
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
             <Box sx={{ width: 170 }}>
               <NumberField
-                label="Depth under it"
+                label={t('gaugePanel.depthUnderIt')}
                 unit="mm"
                 decimals={2}
                 max={60}
@@ -111,7 +112,7 @@ export function GaugePanel() {
               disabled={mm === null || isLoading || !gauge.isOn}
               onClick={() => mm !== null && void press(mm)}
             >
-              Press the trigger
+              {t('gaugePanel.pressTheTrigger')}
             </Button>
           </Box>
         </>

@@ -15,11 +15,12 @@ import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { WheelRow } from './WheelRow.tsx';
+import { t } from '../../words/devicesPage.ts';
 
 const FAULTS: readonly { value: ReaderFault; label: string }[] = [
-  { value: 'none', label: 'None' },
-  { value: 'dirtyWindow', label: 'Dirty window' },
-  { value: 'dropsOut', label: 'Drops out' },
+  { value: 'none', label: t('readerPanel.none') },
+  { value: 'dirtyWindow', label: t('readerPanel.dirtyWindow') },
+  { value: 'dropsOut', label: t('readerPanel.dropsOut') },
 ];
 
 /** The drive-over reader: the made-up car, how it comes over, and what is wrong with the reader. */
@@ -32,39 +33,41 @@ export function ReaderPanel() {
     <Box component="section" aria-labelledby="reader-title" sx={{ display: 'grid', gap: 2 }}>
       <Box>
         <Typography variant="h1" component="h2" id="reader-title">
-          The drive-over reader
+          {t('readerPanel.theDriveOverReader')}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          Press “Drive over the reader” in Read, then send the car over here. It reads at{' '}
-          {PASSING.slowestKmh} to {PASSING.fastestKmh} km/h, straight and square.
+          {t('readerPanel.pressDriveOverThe', {
+            slowestKmh: PASSING.slowestKmh,
+            fastestKmh: PASSING.fastestKmh,
+          })}
         </Typography>
       </Box>
-      {isError && <Notice kind="caution">The reader does not answer just now.</Notice>}
+      {isError && <Notice kind="caution">{t('readerPanel.theReaderDoesNot')}</Notice>}
       {(isLost || driving.isError) && (
-        <Notice kind="caution">That did not reach the reader; it stands as before.</Notice>
+        <Notice kind="caution">{t('readerPanel.thatDidNotReach')}</Notice>
       )}
       {!reader && !isError && <Skeleton variant="rectangular" height={260} />}
       {reader && (
         <>
           <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
             <Choice
-              label="The reader is"
+              label={t('readerPanel.theReaderIs')}
               options={[
-                { value: 'on', label: 'On' },
-                { value: 'off', label: 'Off' },
+                { value: 'on', label: t('readerPanel.on') },
+                { value: 'off', label: t('readerPanel.off') },
               ]}
               value={reader.isOn ? 'on' : 'off'}
               onChange={(value) => value && set({ isOn: value === 'on' })}
             />
             <Choice
-              label="Its fault"
+              label={t('readerPanel.itsFault')}
               options={FAULTS}
               value={reader.fault}
               onChange={(fault) => fault && set({ fault })}
             />
             {reader.fault === 'dirtyWindow' && (
               <Choice<Wheel>
-                label="At the"
+                label={t('readerPanel.atThe')}
                 options={WHEEL_ORDER.map((value) => ({ value, label: WHEEL_LABELS[value] }))}
                 value={reader.faultAt}
                 onChange={(faultAt) => faultAt && set({ faultAt })}
@@ -72,23 +75,41 @@ export function ReaderPanel() {
             )}
           </Box>
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-            <Passing label="Speed" unit="km/h" reader={reader} field="speed" set={set} />
-            <Passing label="Out of square" unit="°" reader={reader} field="skew" set={set} />
-            <Passing label="Wheels turned" unit="°" reader={reader} field="steer" set={set} />
+            <Passing
+              label={t('readerPanel.speed')}
+              unit="km/h"
+              reader={reader}
+              field="speed"
+              set={set}
+            />
+            <Passing
+              label={t('readerPanel.outOfSquare')}
+              unit="°"
+              reader={reader}
+              field="skew"
+              set={set}
+            />
+            <Passing
+              label={t('readerPanel.wheelsTurned')}
+              unit="°"
+              reader={reader}
+              field="steer"
+              set={set}
+            />
             <Button
               variant="contained"
               disabled={!reader.isOn || driving.isLoading}
               onClick={() => void drive()}
             >
-              Send the car over
+              {t('readerPanel.sendTheCarOver')}
             </Button>
           </Box>
           {passFaults(reader).length > 0 && (
-            <Box sx={{ color: 'text.secondary' }}>A pass like this is refused.</Box>
+            <Box sx={{ color: 'text.secondary' }}>{t('readerPanel.aPassLikeThis')}</Box>
           )}
           <Box>
             <Typography variant="h3" color="textSecondary" sx={{ mb: 1 }}>
-              Tread that the tires really have
+              {t('readerPanel.treadThatTheTires')}
             </Typography>
             {WHEEL_ORDER.map((wheel) => (
               <WheelRow

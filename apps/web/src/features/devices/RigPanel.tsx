@@ -9,14 +9,20 @@ import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { WheelRow } from './WheelRow.tsx';
+import { t } from '../../words/devicesPage.ts';
 
 const FAULTS: readonly { value: RigFault; label: string }[] = [
-  { value: 'none', label: 'None' },
-  { value: 'looseClamp', label: 'Loose clamp' },
-  { value: 'blockedTarget', label: 'Target blocked' },
-  { value: 'runOut', label: 'Run-out not compensated' },
+  { value: 'none', label: t('rigPanel.none') },
+  { value: 'looseClamp', label: t('rigPanel.looseClamp') },
+  { value: 'blockedTarget', label: t('rigPanel.targetBlocked') },
+  { value: 'runOut', label: t('rigPanel.runOutNotCompensated') },
 ];
-const ANGLE_WORDS = { camber: 'Camber', caster: 'Caster', sai: 'SAI (KPI)', toe: 'Toe' } as const;
+const ANGLE_WORDS = {
+  camber: t('rigPanel.camber'),
+  caster: t('rigPanel.caster'),
+  sai: t('rigPanel.saiKpi'),
+  toe: t('rigPanel.toe'),
+} as const;
 
 /** The rig: how the wheels of the made-up car really stand, and what is wrong with the rig. */
 export function RigPanel() {
@@ -27,37 +33,36 @@ export function RigPanel() {
     <Box component="section" aria-labelledby="rig-title" sx={{ display: 'grid', gap: 2 }}>
       <Box>
         <Typography variant="h1" component="h2" id="rig-title">
-          The alignment rig
+          {t('rigPanel.theAlignmentRig')}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          No rig is connected: this one stands in for it. Set how the wheels of the made-up car
-          really stand and what is wrong with the rig; Measure reads it as it would a real one.
+          {t('rigPanel.noRigIsConnected')}
         </Typography>
       </Box>
-      {isError && <Notice kind="caution">The rig does not answer just now.</Notice>}
-      {isLost && <Notice kind="caution">That did not reach the rig; it stands as before.</Notice>}
+      {isError && <Notice kind="caution">{t('rigPanel.theRigDoesNot')}</Notice>}
+      {isLost && <Notice kind="caution">{t('rigPanel.thatDidNotReach')}</Notice>}
       {!rig && !isError && <Skeleton variant="rectangular" height={260} />}
       {rig && (
         <>
           <Choice
-            label="The rig is"
+            label={t('rigPanel.theRigIs')}
             options={[
-              { value: 'on', label: 'On' },
-              { value: 'off', label: 'Off' },
+              { value: 'on', label: t('rigPanel.on') },
+              { value: 'off', label: t('rigPanel.off') },
             ]}
             value={rig.isOn ? 'on' : 'off'}
             onChange={(value) => value && set({ isOn: value === 'on' })}
           />
           <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
             <Choice
-              label="Its fault"
+              label={t('rigPanel.itsFault')}
               options={FAULTS}
               value={rig.fault}
               onChange={(fault) => fault && set({ fault })}
             />
             {rig.fault !== 'none' && (
               <Choice<Wheel>
-                label="At the"
+                label={t('rigPanel.atThe')}
                 options={WHEEL_ORDER.map((value) => ({ value, label: WHEEL_LABELS[value] }))}
                 value={rig.faultAt}
                 onChange={(faultAt) => faultAt && set({ faultAt })}
@@ -66,7 +71,7 @@ export function RigPanel() {
           </Box>
           <Box>
             <Typography variant="h3" color="textSecondary" sx={{ mb: 1 }}>
-              How the wheels really stand
+              {t('rigPanel.howTheWheelsReally')}
             </Typography>
             {WHEEL_ORDER.map((wheel) => (
               <WheelRow
@@ -99,7 +104,7 @@ export function RigPanel() {
             ))}
             <Box sx={{ width: 240, mt: 1.5 }}>
               <NumberField
-                label="Setback, right further back +"
+                label={t('rigPanel.setbackRightFurtherBack')}
                 unit="mm"
                 value={rig.setback}
                 min={-300}

@@ -18,12 +18,13 @@ import { MoreRows } from '../../shared/MoreRows.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { useSettleDue } from './useSettleDue.ts';
+import { t } from '../../words/due.ts';
 
-const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
+const SHORTCUTS = [{ keys: ['T'], what: t('duePage.backToToday') }];
 const SPANS = [
-  { value: '31', label: 'A month' },
-  { value: '92', label: 'A quarter' },
-  { value: 'all', label: 'All' },
+  { value: '31', label: t('duePage.aMonth') },
+  { value: '92', label: t('duePage.aQuarter') },
+  { value: 'all', label: t('duePage.all') },
 ] as const;
 type SpanOfDays = (typeof SPANS)[number]['value'];
 
@@ -45,41 +46,39 @@ export function DuePage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Due</PageTitle>
+        <PageTitle>{t('duePage.due')}</PageTitle>
       </TopBar>
       <Box component="main" sx={{ p: { xs: 2, md: 3.5 }, maxWidth: 980, display: 'grid', gap: 3 }}>
         <Choice
-          label="Looking ahead"
+          label={t('duePage.lookingAhead')}
           options={SPANS}
           value={span}
           onChange={(next) => next && setSpan(next)}
         />
         {isLoading && (
-          <Box role="status" aria-label="Loading the list">
+          <Box role="status" aria-label={t('duePage.loadingTheList')}>
             <Skeleton variant="rectangular" height={240} sx={{ bgcolor: 'var(--hairline)' }} />
           </Box>
         )}
         {error && (
           <Box role="alert">
             <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
-            <Button onClick={() => void refetch()}>Try again</Button>
+            <Button onClick={() => void refetch()}>{t('duePage.tryAgain')}</Button>
           </Box>
         )}
         {rows?.length === 0 && (
           <Box>
             <Typography variant="h1" component="h2" gutterBottom>
-              Nobody is due.
+              {t('duePage.nobodyIsDue')}
             </Typography>
-            <Typography color="textSecondary">
-              What is put on the list when a car is handed over shows up here.
-            </Typography>
+            <Typography color="textSecondary">{t('duePage.whatIsPutOn')}</Typography>
           </Box>
         )}
-        {late.length > 0 && <DueRows title="Overdue" rows={late} unit={unit} isLate />}
-        {soon.length > 0 && <DueRows title="Coming up" rows={soon} unit={unit} />}
+        {late.length > 0 && <DueRows title={t('duePage.overdue')} rows={late} unit={unit} isLate />}
+        {soon.length > 0 && <DueRows title={t('duePage.comingUp')} rows={soon} unit={unit} />}
         {due.hasNextPage && (
           <MoreRows
-            label="Later ones"
+            label={t('duePage.laterOnes')}
             isLoading={due.isFetching}
             hasFailed={due.isError}
             onMore={() => void due.fetchNextPage()}
@@ -143,7 +142,8 @@ function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate
       </Box>
       <Box>
         <strong>{DUE_WORDS[look.what]}</strong>
-        {look.afterKm !== null && ` after ${showAbout(look.afterKm, unit)} ${unit}`}
+        {look.afterKm !== null &&
+          t('duePage.after', { afterKm: showAbout(look.afterKm, unit), unit })}
         <Box sx={{ color: 'text.secondary' }}>
           <Link component={RouterLink} to={`/visits/${visitId}/hand-over`}>
             {name}
@@ -154,7 +154,7 @@ function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate
               , <Link href={`tel:${phone.replace(/[^+\d]/g, '')}`}>{phone}</Link>
             </>
           )}
-          , visit {number}
+          {t('duePage.visit', { number })}
         </Box>
         {failure && (
           <Typography role="alert" sx={{ color: 'var(--marker)' }}>
@@ -165,18 +165,18 @@ function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button
           disabled={isSettling}
-          aria-label={`Done: ${DUE_WORDS[look.what]}, ${name}`}
+          aria-label={t('duePage.doneOf', { dueWords: DUE_WORDS[look.what], name })}
           onClick={() => void settle('done')}
         >
-          Done
+          {t('duePage.done')}
         </Button>
         <Button
           variant="text"
           disabled={isSettling}
-          aria-label={`Dismiss: ${DUE_WORDS[look.what]}, ${name}`}
+          aria-label={t('duePage.dismissOf', { dueWords: DUE_WORDS[look.what], name })}
           onClick={() => void settle('dropped')}
         >
-          Dismiss
+          {t('duePage.dismiss')}
         </Button>
       </Box>
     </Box>

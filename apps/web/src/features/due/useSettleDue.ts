@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { keenApi, useAppendEntriesMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { newId } from '../../shared/newId.ts';
+import { t } from '../../words/due.ts';
 
 /** Marks one due thing as done or let go, on the visit that it came from. */
 export function useSettleDue({ visitId, place }: DueRow): {
@@ -20,7 +21,7 @@ export function useSettleDue({ visitId, place }: DueRow): {
     // Somebody may have changed the list meanwhile: the change is made to what stands now.
     const next = asked.data?.visit.draft.visit?.handOver?.next;
     if (!next?.[place]) {
-      setFailure(asked.error ? failureOf(asked.error).text : 'The list has changed; look again.');
+      setFailure(asked.error ? failureOf(asked.error).text : t('useSettleDue.theListHasChanged'));
       return;
     }
     const value = next.map((look, i) => (i === place ? { ...look, state } : look));

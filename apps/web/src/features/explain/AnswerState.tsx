@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import { Link as RouterLink } from 'react-router';
 import type { Diagnosing } from '../../workers/useDiagnosis.ts';
+import { t } from '../../words/explain.ts';
 
 /** How far the answer is, and where it comes from. */
 export function AnswerState({ diagnosing }: { diagnosing: Diagnosing }) {
@@ -17,15 +18,15 @@ export function AnswerState({ diagnosing }: { diagnosing: Diagnosing }) {
     >
       <span role="status">{wordsOf(diagnosing)}</span>
       <Link component={RouterLink} to="/how-it-works" color="inherit">
-        How it works
+        {t('answerState.howItWorks')}
       </Link>
     </Box>
   );
 }
 
 function wordsOf({ state, progress }: Diagnosing): string {
-  if (state === 'full') return 'Worked out in full.';
-  if (state === 'working') return 'Updating…';
+  if (state === 'full') return t('answerState.workedOutInFull');
+  if (state === 'working') return t('answerState.updating');
   const part = progress > 0 ? ` ${Math.round(100 * progress)} %` : '';
-  return `A quick answer; it is being refined.${part}`;
+  return t('answerState.aQuickAnswerIt', { part });
 }

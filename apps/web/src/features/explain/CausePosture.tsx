@@ -6,6 +6,7 @@ import { TireContact } from '../../drawing/TireContact.tsx';
 import { WornWaves } from '../../drawing/WornWaves.tsx';
 import { WheelPosture } from '../../drawing/WheelPosture.tsx';
 import { showDegrees } from '../../shared/format.ts';
+import { t } from '../../words/explain.ts';
 
 /** The wheels as this cause has them standing, with the number and its interval; the place that took most. */
 export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosis: Diagnosis }) {
@@ -19,7 +20,10 @@ export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosi
     cause.cause === 'looseness'
   ) {
     const { mean, sd } = diagnosis.axles[axle].totalToe;
-    const text = `total toe ${showDegrees(mean, 2)}, give or take ${sd.toFixed(2)}°`;
+    const text = t('causePosture.totalToeGiveOr', {
+      mean: showDegrees(mean, 2),
+      sd: sd.toFixed(2),
+    });
     return (
       <Figure text={text}>
         <WheelPosture
@@ -27,7 +31,7 @@ export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosi
           toeDeg={{ left: mean / 2, right: mean / 2 }}
           sdDeg={{ left: sd / 2, right: sd / 2 }}
           eaten={cause.cause}
-          label={`${axle} wheels from above, ${text}`}
+          label={t('causePosture.wheelsFromAbove', { axle, text })}
         />
       </Figure>
     );
@@ -35,18 +39,22 @@ export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosi
   if (cause.cause === 'pressureLow' || cause.cause === 'pressureHigh') {
     const { mean, sd } = diagnosis.wheels[cause.where as Wheel].pressureRatio;
     const off = Math.round((mean - 1) * 100);
-    const text = `${whereWords(cause.where)}: ${Math.abs(off)} % ${off < 0 ? 'below' : 'above'} the placard, give or take ${Math.round(sd * 100)} %`;
+    const text = t(off < 0 ? 'causePosture.belowPlacard' : 'causePosture.abovePlacard', {
+      where: whereWords(cause.where),
+      percent: Math.abs(off),
+      sd: Math.round(sd * 100),
+    });
     return (
       <Figure text={text}>
-        <TireContact ratio={mean} label={`a tire from the front, ${text}`} />
+        <TireContact ratio={mean} label={t('causePosture.aTireFromThe', { text })} />
       </Figure>
     );
   }
   if (cause.cause === 'bounce') {
-    const text = `${whereWords(cause.where)}: waves round the tire`;
+    const text = t('causePosture.wavesRoundTheTire', { where: whereWords(cause.where) });
     return (
       <Figure text={text}>
-        <WornWaves label={`a tire from the side, ${text}`} />
+        <WornWaves label={t('causePosture.tireFromTheSideText', { text })} />
       </Figure>
     );
   }
@@ -54,7 +62,7 @@ export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosi
   const camber = (wheel: Wheel) => diagnosis.wheels[wheel].camber;
   const shown = (wheel: Wheel) =>
     `${showDegrees(camber(wheel).mean, 1)} ± ${camber(wheel).sd.toFixed(1)}°`;
-  const text = `camber ${shown(left)} left, ${shown(right)} right`;
+  const text = t('causePosture.camberLeftRight', { left: shown(left), right: shown(right) });
   return (
     <Figure text={text}>
       <WheelPosture
@@ -63,7 +71,7 @@ export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosi
         sdDeg={{ left: camber(left).sd, right: camber(right).sd }}
         eaten={cause.cause}
         only={isAt(left) && isAt(right) ? null : isAt(left) ? 'left' : isAt(right) ? 'right' : null}
-        label={`${axle} wheels from behind, ${text}`}
+        label={t('causePosture.wheelsFromBehind', { axle, text })}
       />
     </Figure>
   );
@@ -75,7 +83,7 @@ function Figure({ text, children }: { text: string; children: React.ReactNode })
       {children}
       <Box component="figcaption" sx={{ fontSize: '0.82rem', mt: 0.5 }}>
         {text}
-        <Box sx={{ color: 'text.secondary' }}>drawn larger than life</Box>
+        <Box sx={{ color: 'text.secondary' }}>{t('causePosture.drawnLargerThanLife')}</Box>
       </Box>
     </Box>
   );

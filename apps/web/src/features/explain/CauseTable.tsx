@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { showDepth, showPercent } from '../../shared/format.ts';
 import { SureSquares } from '../../shared/SureSquares.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/explain.ts';
 
 /** Causes below this are folded away. */
 const SHOWN_FROM = 0.08;
@@ -46,9 +47,9 @@ export function CauseTable({ diagnosis, chosen, onChoose }: CauseTableProps) {
           sx={{ color: 'text.secondary', fontSize: '0.8rem', textAlign: 'left' }}
         >
           <tr>
-            <Th>Cause</Th>
-            <Th>How sure</Th>
-            <Th>Took at the worst rib</Th>
+            <Th>{t('causeTable.cause')}</Th>
+            <Th>{t('causeTable.howSure')}</Th>
+            <Th>{t('causeTable.tookAtTheWorst')}</Th>
           </tr>
         </Box>
         <tbody>
@@ -79,7 +80,7 @@ export function CauseTable({ diagnosis, chosen, onChoose }: CauseTableProps) {
             onClick={() => setOpen(!isOpen)}
             sx={{ minHeight: 36, textDecoration: 'underline' }}
           >
-            {isOpen ? 'hide' : 'show'}
+            {isOpen ? t('causeTable.hide') : t('causeTable.show')}
           </Button>
         </Box>
       )}
@@ -183,8 +184,12 @@ function GroupRow({ group, isChosen, onChoose }: GroupRowProps) {
           </Box>
           <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
             {partMm < LEAST_SHOWN_MM
-              ? 'almost nothing'
-              : `${showDepth(partMm, units.depth)} of ${showDepth(totalMm, units.depth)} ${unit}`}
+              ? t('causeTable.almostNothing')
+              : t('causeTable.of', {
+                  partMm: showDepth(partMm, units.depth),
+                  totalMm: showDepth(totalMm, units.depth),
+                  unit,
+                })}
             {partMm >= LEAST_SHOWN_MM && group.places[0]!.where !== wheel && (
               <Box
                 component="span"
@@ -215,21 +220,21 @@ export function groupKey({ places }: CauseGroup): string {
 /** Where a cause may be: both fronts, all four, or the places by name. */
 function placesWords({ places }: CauseGroup): string {
   const at = places.map(({ where }) => where);
-  if (at.length === 4) return 'all four';
+  if (at.length === 4) return t('causeTable.allFour');
   const has = (...pair: [Place, Place]) =>
     at.length === 2 && pair.every((place) => at.includes(place));
-  if (has('lf', 'rf')) return 'both fronts';
-  if (has('lr', 'rr')) return 'both rears';
-  if (has('front', 'rear')) return 'both axles';
+  if (has('lf', 'rf')) return t('causeTable.bothFronts');
+  if (has('lr', 'rr')) return t('causeTable.bothRears');
+  if (has('front', 'rear')) return t('causeTable.bothAxles');
   return at.map(whereWords).join(', ');
 }
 
 function restWords(rest: number, likely: number): string {
-  const causes = rest === 1 ? 'cause' : 'causes';
-  const small = likely < MOST_SHOWN ? `under ${SHOWN_FROM * 100} %` : 'smaller';
-  return likely === 0
-    ? `${rest} ${causes}, each ${small}`
-    : `${rest} other ${causes}, each ${small}`;
+  const small =
+    likely < MOST_SHOWN
+      ? t('causeTable.under', { shownFrom: SHOWN_FROM * 100 })
+      : t('causeTable.smaller');
+  return t(likely === 0 ? 'causeTable.each' : 'causeTable.otherEach', { count: rest, small });
 }
 
 function Th({ children }: { children: string }) {

@@ -22,6 +22,7 @@ import { SinceLine } from './SinceLine.tsx';
 import { StartsFrom } from './StartsFrom.tsx';
 import { WearRates } from './WearRates.tsx';
 import { WhatIf } from './WhatIf.tsx';
+import { t } from '../../words/explain.ts';
 
 /** Which angle, pressure or part made this pattern, how sure that is, and why. */
 export function ExplainStep() {
@@ -31,12 +32,7 @@ export function ExplainStep() {
   if (ribsRead < 3) return <NothingYet ribsRead={ribsRead} onRead={() => goTo('read')} />;
   const { answer, file, failure } = diagnosing;
   if (failure !== null) {
-    return (
-      <Notice kind="caution">
-        The answer could not be worked out: {failure}. What was entered is saved; fix it in Arrive
-        or Read.
-      </Notice>
-    );
+    return <Notice kind="caution">{t('explainStep.theAnswerCouldNot', { failure })}</Notice>;
   }
   if (!answer || !file) return <Working />;
   return (
@@ -66,7 +62,7 @@ function FromTheAngles({ answer, file }: { answer: Answer; file: CaseFile }) {
   const explained = draft.angles && explainedWear(file, answer.typical, draft.angles);
   if (!explained) return null;
   return (
-    <Box component="section" aria-label="The measured angles" sx={{ pt: 0.5 }}>
+    <Box component="section" aria-label={t('explainStep.theMeasuredAngles')} sx={{ pt: 0.5 }}>
       <ExplainedBy explained={explained} />
     </Box>
   );
@@ -96,7 +92,7 @@ function Explained({ answer, file, verdict, isFull }: ExplainedProps) {
         </Typography>
         <Typography sx={{ mt: 1, color: 'text.secondary' }}>
           <Box component="strong" sx={{ color: 'var(--ink)' }}>
-            {!isFull && 'So far: '}
+            {!isFull && t('explainStep.soFar')}
             {verdict.sure}
           </Box>{' '}
           {verdict.detail} {verdict.also}
@@ -124,7 +120,7 @@ function Explained({ answer, file, verdict, isFull }: ExplainedProps) {
           <CausePosture group={group} diagnosis={answer.diagnosis} />
         </Box>
       )}
-      <Folded title="What if the wheels had stood otherwise?">
+      <Folded title={t('explainStep.whatIfTheWheels')}>
         <WhatIf answer={answer} file={file} startAt={cause ? wheelOf(cause) : 'lf'} />
       </Folded>
     </>
@@ -150,7 +146,7 @@ function Working() {
   return (
     <Box
       role="status"
-      aria-label="Working out the answer"
+      aria-label={t('explainStep.workingOutTheAnswer')}
       sx={{ display: 'grid', gap: 1.5, maxWidth: 760 }}
     >
       {[56, 22, 180].map((height) => (
@@ -169,14 +165,14 @@ function NothingYet({ ribsRead, onRead }: { ribsRead: number; onRead: () => void
   return (
     <Box sx={{ maxWidth: 520 }}>
       <Typography variant="h1" component="h2" gutterBottom>
-        The tread has not said enough yet.
+        {t('explainStep.theTreadHasNot')}
       </Typography>
       <Typography sx={{ mb: 2 }}>
-        {ribsRead === 0 ? 'No rib is read.' : `${ribsRead} of 12 ribs are read.`} From three on
-        there is an answer, and with each one more it narrows.
+        {ribsRead === 0 ? t('explainStep.noRibIsRead') : t('explainStep.of12RibsAre', { ribsRead })}{' '}
+        {t('explainStep.fromThreeOn')}
       </Typography>
       <Button variant="contained" onClick={onRead}>
-        Read the tread
+        {t('explainStep.readTheTread')}
       </Button>
     </Box>
   );

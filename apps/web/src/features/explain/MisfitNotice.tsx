@@ -5,6 +5,8 @@ import Button from '@mui/material/Button';
 import { showDepth } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/explain.ts';
+import { term } from '../../words/terms.ts';
 
 /** Says where the answer does not explain the tread, what that may be, and what to do about it. */
 export function MisfitNotice({ answer, file }: { answer: Answer; file: CaseFile }) {
@@ -23,9 +25,12 @@ function OddityNotice({ oddity: { kind, where, rib } }: { oddity: Oddity }) {
     case 'reading':
       return (
         <Notice>
-          The {whereWords(where)} {rib} reading does not fit the others. Read it again.{' '}
+          {t('misfitNotice.readingDoesNotFit', {
+            where: whereWords(where),
+            rib: rib ? term(`rib.${rib}`) : '',
+          })}{' '}
           <Go
-            label="Read it again"
+            label={t('misfitNotice.readItAgain')}
             onClick={() => {
               if (rib) setActiveSlot({ wheel: where as Wheel, rib });
               goTo('read');
@@ -34,18 +39,14 @@ function OddityNotice({ oddity: { kind, where, rib } }: { oddity: Oddity }) {
         </Notice>
       );
     case 'tire':
-      return (
-        <Notice>
-          The {whereWords(where)} tire has worn at another rate than anything entered explains. Look
-          at the tire: another make or age, a flat spot, a brake that drags.
-        </Notice>
-      );
+      return <Notice>{t('misfitNotice.theTireHasWorn', { where: whereWords(where) })}</Notice>;
     case 'age':
       return (
         <Notice>
-          The {where} tires look older or newer than the distance entered for all four. Are they the
-          same age as the others?{' '}
-          <Go label="Enter their own distance" onClick={() => goTo('arrive')} />
+          {t('misfitNotice.olderOrNewer', {
+            axle: where === 'rear' ? term('axle.rear') : term('axle.front'),
+          })}{' '}
+          <Go label={t('misfitNotice.enterTheirOwnDistance')} onClick={() => goTo('arrive')} />
         </Notice>
       );
   }
@@ -59,12 +60,15 @@ function Unexplained({ answer, file }: { answer: Answer; file: CaseFile }) {
   const place = `${whereWords(worst.wheel)} ${worst.rib}`;
   return (
     <Notice>
-      No cause here explains the {place}: {showDepth(worst.readMm, units.depth)} {unit} read,{' '}
-      {showDepth(worst.expectedMm, units.depth)} expected
-      {others.length > 0 && `, and ${others.length} more`}. Read it again; if it stands, trust the
-      ranking less and look at the tire itself.{' '}
+      {t('misfitNotice.noCauseExplains', {
+        place,
+        read: showDepth(worst.readMm, units.depth),
+        expected: showDepth(worst.expectedMm, units.depth),
+        unit,
+        more: others.length > 0 ? t('misfitNotice.andMore', { length: others.length }) : '',
+      })}{' '}
       <Go
-        label="Read it again"
+        label={t('misfitNotice.readItAgain')}
         onClick={() => {
           setActiveSlot({ wheel: worst.wheel, rib: worst.rib });
           goTo('read');

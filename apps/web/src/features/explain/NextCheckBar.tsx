@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/explain.ts';
 
 /** A check that would tell less than this is not worth asking for, bits. */
 const ASK_FROM_BITS = 0.04;
@@ -61,21 +62,24 @@ export function NextCheckBar({
     <Box sx={{ borderTop: '2px solid var(--ink)', pt: 1.5 }}>
       {next && asked ? (
         <Typography sx={{ mb: 1 }}>
-          <strong>Most useful next check: {asked.question}.</strong>{' '}
+          <strong>{t('nextCheckBar.mostUsefulNextCheck', { question: asked.question })}</strong>{' '}
           <CheckValue worth={worthOf(next)} />
         </Typography>
       ) : (
         <Typography sx={{ mb: 1 }} role="status">
           <strong>
-            {worths
-              ? 'Nothing left to feel or look at would change the advice.'
-              : 'Working out what to check next…'}
+            {worths ? t('nextCheckBar.nothingLeftToFeel') : t('nextCheckBar.workingOutWhatTo')}
           </strong>
         </Typography>
       )}
       {measuring && worths && (worthOf(measuring)?.changes ?? 0) >= ASK_FROM_CHANCE && (
         <Typography color="textSecondary" sx={{ mb: 1 }}>
-          Measuring the {measuring.where} angles <CheckValue worth={worthOf(measuring)} isRest />
+          {t(
+            measuring.where === 'rear'
+              ? 'nextCheckBar.measuringRear'
+              : 'nextCheckBar.measuringFront',
+          )}{' '}
+          <CheckValue worth={worthOf(measuring)} isRest />
         </Typography>
       )}
       {asked?.caution && (
@@ -97,20 +101,24 @@ export function NextCheckBar({
         )}
         {next && (
           <Button variant="text" onClick={() => setSkipped([...skipped, keyOf(next)])}>
-            Skip
+            {t('nextCheckBar.skip')}
           </Button>
         )}
         {undo && (
           <Button variant="text" onClick={undo}>
-            Undo
+            {t('nextCheckBar.undo')}
           </Button>
         )}
         <Button variant="contained" onClick={onDecide} sx={{ ml: 'auto' }}>
-          Decide ↵
+          {t('nextCheckBar.decide')}
         </Button>
       </Box>
       {others.length > 0 && (
-        <Box component="ul" aria-label="Other checks" sx={{ m: 0, mt: 1, p: 0, listStyle: 'none' }}>
+        <Box
+          component="ul"
+          aria-label={t('nextCheckBar.otherChecks')}
+          sx={{ m: 0, mt: 1, p: 0, listStyle: 'none' }}
+        >
           {others.map((check) => (
             <Box component="li" key={keyOf(check)} sx={{ display: 'flex', alignItems: 'center' }}>
               <Button
@@ -118,7 +126,7 @@ export function NextCheckBar({
                 onClick={() => setPicked(keyOf(check))}
                 sx={{ minHeight: 36, px: 0, textAlign: 'left', fontWeight: 400 }}
               >
-                or {answerable(check)?.question}
+                {t('nextCheckBar.or', { question: answerable(check)?.question ?? '' })}
               </Button>
             </Box>
           ))}
@@ -142,38 +150,34 @@ function CheckValue({
   if (worth.changes < ASK_FROM_CHANCE) {
     return (
       <Box component="span" sx={{ color: 'text.secondary' }}>
-        Tells more of the cause; the advice would hardly change.
+        {t('nextCheckBar.tellsMoreOfThe')}
       </Box>
     );
   }
-  const verb = isRest ? 'changes' : 'Changes';
   return (
     <Box component="span" sx={{ color: 'text.secondary' }}>
-      {verb} the advice {oneTimeIn(worth.changes)}, worth about{' '}
-      {formatMoney(worth.minor, currency, 'en', true)} to this car.
+      {t(isRest ? 'nextCheckBar.changesTheAdviceRest' : 'nextCheckBar.changesTheAdvice', {
+        changes: oneTimeIn(worth.changes),
+        minor: formatMoney(worth.minor, currency, 'en', true),
+      })}
     </Box>
   );
 }
 
 /** A chance as people say it. */
 function oneTimeIn(chance: number): string {
-  if (chance >= 0.85) return 'nearly always';
-  if (chance >= 0.6) return 'two times in three';
+  if (chance >= 0.85) return t('nextCheckBar.nearlyAlways');
+  if (chance >= 0.6) return t('nextCheckBar.twoTimesInThree');
   const count = Math.round(1 / chance);
-  return `one time in ${WHOLE_WORDS[count] ?? (count < 15 ? 'ten' : 'twenty')}`;
+  return t(`nextCheckBar.oneTimeIn${wholeNear(count)}`);
 }
 
-const WHOLE_WORDS: Record<number, string> = {
-  2: 'two',
-  3: 'three',
-  4: 'four',
-  5: 'five',
-  6: 'six',
-  7: 'seven',
-  8: 'eight',
-  9: 'nine',
-  10: 'ten',
-};
+const WHOLES = [2, 3, 4, 5, 6, 7, 8, 9, 10, 20] as const;
+
+/** Beyond ten, people say ten or twenty. */
+function wholeNear(count: number): (typeof WHOLES)[number] {
+  return WHOLES.find((whole) => whole === count) ?? (count < 15 ? 10 : 20);
+}
 
 function keyOf({ check, where }: NextCheck): string {
   return `${check}.${where}`;
@@ -185,20 +189,38 @@ function answerable({ check, where }: NextCheck): Answerable | null {
   switch (check) {
     case 'feelFeather':
       return {
-        question: `stroke the ${place} tire across the ribs`,
+        question: t('nextCheckBar.strokeTheTireAcross', { place }),
         answers: [
-          { label: 'Smooth', enter: [[`tires.${where}.feather`, 'none']] },
-          { label: 'Catches out', enter: [[`tires.${where}.feather`, 'catchesOutward']] },
-          { label: 'Catches in', enter: [[`tires.${where}.feather`, 'catchesInward']] },
+          {
+            label: t('nextCheckBar.smooth'),
+            enter: [[`tires.${where}.feather`, 'none']],
+          },
+          {
+            label: t('nextCheckBar.catchesOut'),
+            enter: [[`tires.${where}.feather`, 'catchesOutward']],
+          },
+          {
+            label: t('nextCheckBar.catchesIn'),
+            enter: [[`tires.${where}.feather`, 'catchesInward']],
+          },
         ],
       };
     case 'feelWaves':
       return {
-        question: `feel the ${place} tire for waves`,
+        question: t('nextCheckBar.feelTheTireFor', { place }),
         answers: [
-          { label: 'None', enter: [[`tires.${where}.cupping`, 'none']] },
-          { label: 'Some', enter: [[`tires.${where}.cupping`, 'some']] },
-          { label: 'Heavy', enter: [[`tires.${where}.cupping`, 'heavy']] },
+          {
+            label: t('nextCheckBar.none'),
+            enter: [[`tires.${where}.cupping`, 'none']],
+          },
+          {
+            label: t('nextCheckBar.some'),
+            enter: [[`tires.${where}.cupping`, 'some']],
+          },
+          {
+            label: t('nextCheckBar.heavy'),
+            enter: [[`tires.${where}.cupping`, 'heavy']],
+          },
         ],
       };
     case 'checkPlay': {
@@ -208,27 +230,35 @@ function answerable({ check, where }: NextCheck): Answerable | null {
       const none = others.map((wheel) => [`play.${wheel}`, 'none'] as const);
       // Where play was found is entered in Inspect; here the worst of the axle stands for it.
       return {
-        question: `shake both ${where} wheels for play`,
-        caution:
-          'Lift at the maker’s points, on stands or a lift made for it, wheels chocked; never under a car on a jack alone.',
+        question: t('nextCheckBar.shakeBothWheelsFor', { where }),
+        caution: t('nextCheckBar.liftAtTheMakers'),
         answers: [
-          { label: 'No play', enter: wheels.map((wheel) => [`play.${wheel}`, 'none'] as const) },
-          { label: 'Some', enter: [[`play.${first}`, 'some'], ...none] },
-          { label: 'Too much', enter: [[`play.${first}`, 'excessive'], ...none] },
+          {
+            label: t('nextCheckBar.noPlay'),
+            enter: wheels.map((wheel) => [`play.${wheel}`, 'none'] as const),
+          },
+          {
+            label: t('nextCheckBar.some'),
+            enter: [[`play.${first}`, 'some'], ...none],
+          },
+          {
+            label: t('nextCheckBar.tooMuch'),
+            enter: [[`play.${first}`, 'excessive'], ...none],
+          },
         ],
       };
     }
     case 'checkPressure':
       return {
-        question: `check the pressure of the ${place} tire, cold`,
+        question: t('nextCheckBar.checkThePressureOf', { place }),
         answers: [],
-        goTo: { step: 'arrive', label: 'Enter the pressure' },
+        goTo: { step: 'arrive', label: t('nextCheckBar.enterThePressure') },
       };
     case 'readRib':
       return {
-        question: `read the missing ribs of the ${place} tire`,
+        question: t('nextCheckBar.readTheMissingRibs', { place }),
         answers: [],
-        goTo: { step: 'read', label: 'Read them' },
+        goTo: { step: 'read', label: t('nextCheckBar.readThem') },
       };
     default:
       return null;

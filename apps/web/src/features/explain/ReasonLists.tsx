@@ -2,6 +2,7 @@ import type { RankedCause } from '@keen/contract';
 import { causeWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { t } from '../../words/explain.ts';
 
 /** What speaks for and against a cause, from this car's own numbers. */
 export function ReasonLists({ cause }: { cause: RankedCause }) {
@@ -10,15 +11,15 @@ export function ReasonLists({ cause }: { cause: RankedCause }) {
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: columns }, gap: 2 }}>
       <Reasons
-        title={`Points to ${causeWords(cause.cause).toLowerCase()}`}
+        title={t('reasonLists.pointsTo', { cause: causeWords(cause.cause).toLowerCase() })}
         items={cause.because}
-        none="Nothing you can point to; it is only not ruled out."
+        none={t('reasonLists.nothingYouCanPoint')}
         mark="+"
       />
       <Reasons
-        title="Points away from it"
+        title={t('reasonLists.pointsAwayFromIt')}
         items={cause.against}
-        none="Nothing read or felt so far."
+        none={t('reasonLists.nothingReadOrFelt')}
         mark="−"
       />
     </Box>

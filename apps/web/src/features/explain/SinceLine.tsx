@@ -5,12 +5,13 @@ import MuiLink from '@mui/material/Link';
 import { Link } from 'react-router';
 import { showDistance } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/explain.ts';
 
 const PUT_RIGHT_WORDS: Record<PutRight, string> = {
-  angles: 'the angles',
-  parts: 'the worn parts',
-  balance: 'the dampers or the balance',
-  pressures: 'the pressures',
+  angles: t('sinceLine.theAngles'),
+  parts: t('sinceLine.theWornParts'),
+  balance: t('sinceLine.theDampersOrThe'),
+  pressures: t('sinceLine.thePressures'),
 };
 
 const LIST = new Intl.ListFormat('en', { type: 'conjunction' });
@@ -24,10 +25,10 @@ export function SinceLine({ since }: { since: Diagnosis['since'] }) {
   return (
     <Typography variant="body2" sx={{ borderLeft: '3px solid var(--rubber)', pl: 1.5 }}>
       {since.because === 'putRight'
-        ? `This is about the ${run} since ${what} were put right here. What was worn before is not counted.`
-        : `This is about the ${run} since these tires were last read here: they have worn otherwise since, so something has begun or ended.`}{' '}
+        ? t('sinceLine.thisIsAboutThe', { run, what })
+        : t('sinceLine.thisIsAboutTheSince', { run })}{' '}
       <MuiLink component={Link} to={`/garage/${detail.visit.vehicle.id}`}>
-        How its tires have worn
+        {t('sinceLine.howItsTiresHave')}
       </MuiLink>
     </Typography>
   );

@@ -1,5 +1,6 @@
 import Typography from '@mui/material/Typography';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/explain.ts';
 
 /** That the answer starts from what the shop's own cars taught, where it does. */
 export function StartsFrom() {
@@ -9,8 +10,8 @@ export function StartsFrom() {
   return (
     <Typography variant="body2" color="textSecondary">
       {version === null
-        ? 'The answer starts from what the shop that this case came from learned of its own cars.'
-        : `The answer starts from what this shop’s own cars taught, version ${version}.`}
+        ? t('startsFrom.theAnswerStartsFrom')
+        : t('startsFrom.theAnswerStartsFromWhat', { version })}
     </Typography>
   );
 }

@@ -3,6 +3,7 @@ import { depthFromMm, distanceToKm, WHEELS_OF_AXLE } from '@keen/core';
 import Box from '@mui/material/Box';
 import { showWhole } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/explain.ts';
 
 /** Wear is told for this distance, in the reader's unit. */
 const PER_DISTANCE = 10_000;
@@ -43,7 +44,11 @@ export function WearRates() {
             </Box>
           </Box>
           <Box sx={{ color: 'text.secondary' }}>
-            each {showWhole(PER_DISTANCE)} {units.distance} at the {axle}
+            {t('wearRates.eachAtThe', {
+              perDistance: showWhole(PER_DISTANCE),
+              distance: units.distance,
+              axle,
+            })}
           </Box>
         </Box>
       ))}

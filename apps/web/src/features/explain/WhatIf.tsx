@@ -11,6 +11,8 @@ import { showDegrees, showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { TrySlider } from '../../shared/TrySlider.tsx';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/explain.ts';
 
 interface WhatIfProps {
   answer: Answer;
@@ -43,7 +45,7 @@ export function WhatIf({ answer, file, startAt }: WhatIfProps) {
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Choice
-        label="Wheel"
+        label={t('whatIf.wheel')}
         hideLabel
         options={WHEEL_ORDER.map((value) => ({ value, label: WHEEL_LABELS[value] }))}
         value={wheel}
@@ -52,7 +54,7 @@ export function WhatIf({ answer, file, startAt }: WhatIfProps) {
       />
       <Box sx={{ display: 'grid', gap: 1 }}>
         <TrySlider
-          label="Camber"
+          label={t('whatIf.camber')}
           value={shown.camber[wheel]}
           asIs={asIs.camber[wheel]}
           range={[-4, 3]}
@@ -63,7 +65,7 @@ export function WhatIf({ answer, file, startAt }: WhatIfProps) {
           }
         />
         <TrySlider
-          label={`Total toe, ${axle}`}
+          label={t('whatIf.totalToe', { axle })}
           value={shown.totalToe[axle]}
           asIs={asIs.totalToe[axle]}
           range={[-1.5, 1.5]}
@@ -74,7 +76,7 @@ export function WhatIf({ answer, file, startAt }: WhatIfProps) {
           }
         />
         <TrySlider
-          label="Pressure, of target"
+          label={t('whatIf.pressureOfTarget')}
           value={shown.pressureRatio[wheel]}
           asIs={asIs.pressureRatio[wheel]}
           range={[0.6, 1.4]}
@@ -87,19 +89,21 @@ export function WhatIf({ answer, file, startAt }: WhatIfProps) {
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
         <Typography component="output" aria-live="polite">
-          {WHEEL_LABELS[wheel]}, inner to outer:{' '}
-          <strong>
-            {depth(left.inner)} · {depth(left.centre)} · {depth(left.outer)}
-          </strong>{' '}
-          {units.depth === 'mm' ? 'mm' : '/32 in'} would be left
+          <Rich
+            text={t('whatIf.wouldBeLeft', {
+              wheel: WHEEL_LABELS[wheel],
+              depths: [left.inner, left.centre, left.outer].map(depth).join(' · '),
+              unit: units.depth === 'mm' ? 'mm' : '/32 in',
+            })}
+          />
         </Typography>
         {!isPractice && (
           <Button component={Link} to={`/wear-lab?visit=${detail.visit.id}`} sx={{ ml: 'auto' }}>
-            Open in the wear lab
+            {t('whatIf.openInTheWear')}
           </Button>
         )}
         <Button disabled={!tried} onClick={() => setSetting(null)}>
-          Back to the car
+          {t('whatIf.backToTheCar')}
         </Button>
       </Box>
     </Box>

@@ -15,6 +15,7 @@ import { ChartOrTable } from '../../shared/ChartOrTable.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { spokenTrack, tracksAsCsv } from './angleTracks.ts';
 import type { AngleTrack } from './angleTracks.ts';
+import { t } from '../../words/garage.ts';
 
 const HEIGHT = 110;
 /** Room above and below what is drawn, degrees. */
@@ -28,13 +29,13 @@ export function AngleYears({ tracks }: { tracks: readonly AngleTrack[] }) {
       <ChartOrTable
         heading={
           <Typography variant="h2" id="angle-years">
-            Angles over the years
+            {t('angleYears.anglesOverTheYears')}
           </Typography>
         }
         chart={
           <>
             <Box sx={{ color: 'text.secondary', fontSize: '0.85rem', mb: 1 }}>
-              ○ as found, ● as set; the band is what it may be.
+              {t('angleYears.asFoundAsSet')}
             </Box>
             <Box
               sx={{
@@ -169,7 +170,7 @@ function TrackTable({ tracks }: { tracks: readonly AngleTrack[] }) {
   return (
     <Box
       component="table"
-      aria-label="Angles over the years"
+      aria-label={t('angleYears.anglesOverTheYears')}
       sx={{
         borderCollapse: 'collapse',
         width: '100%',
@@ -185,11 +186,11 @@ function TrackTable({ tracks }: { tracks: readonly AngleTrack[] }) {
     >
       <thead>
         <tr>
-          <th scope="col">Angle</th>
-          <th scope="col">Visit</th>
-          <th scope="col">Found</th>
-          <th scope="col">Set to</th>
-          <th scope="col">May be</th>
+          <th scope="col">{t('angleYears.angle')}</th>
+          <th scope="col">{t('angleYears.visit')}</th>
+          <th scope="col">{t('angleYears.found')}</th>
+          <th scope="col">{t('angleYears.setTo')}</th>
+          <th scope="col">{t('angleYears.mayBe')}</th>
         </tr>
       </thead>
       <tbody>
@@ -197,13 +198,11 @@ function TrackTable({ tracks }: { tracks: readonly AngleTrack[] }) {
           points.map(({ visitId, number, at, found, set }, i) => (
             <tr key={`${what} ${visitId}`}>
               <th scope="row">{i === 0 ? what : ''}</th>
-              <td>
-                {dayjs(at).format('D MMM YYYY')}, visit {number}
-              </td>
+              <td>{t('angleYears.visitAt', { at: dayjs(at).format('D MMM YYYY'), number })}</td>
               <td>{showDegrees(found, 2)}</td>
               <td>{set === null ? '' : showDegrees(set, 2)}</td>
               <td>
-                {showDegrees(low, 2)} to {showDegrees(high, 2)}
+                {t('angleYears.to', { low: showDegrees(low, 2), high: showDegrees(high, 2) })}
               </td>
             </tr>
           )),

@@ -3,6 +3,7 @@ import { useMergeCarsMutation, useUndoMergeMutation } from '../../api/garageApi.
 import { nameOf } from '../../shared/nameOf.ts';
 import { newId } from '../../shared/newId.ts';
 import { Doubles } from './Doubles.tsx';
+import { t } from '../../words/garage.ts';
 
 /** Entries that may be this car once more. */
 export function CarDoubles({ car, session }: { car: CarDetail; session: Session }) {
@@ -11,7 +12,7 @@ export function CarDoubles({ car, session }: { car: CarDetail; session: Session 
   const { doubles, merges, vehicle } = car;
   return (
     <Doubles
-      joinedTitle="Joined entries"
+      joinedTitle={t('carDoubles.joinedEntries')}
       doubles={doubles.map(({ id, plate, label }) => ({
         id,
         to: `/garage/${id}`,
@@ -21,12 +22,12 @@ export function CarDoubles({ car, session }: { car: CarDetail; session: Session 
       joined={merges.map(({ id, vehicle: other, visits, personId, at }) => ({
         id,
         name: other.plate,
-        said: `${other.plate} was joined to this car, ${visits === 1 ? '1 visit' : `${visits} visits`}`,
+        said: t('carDoubles.wasJoined', { plate: other.plate, count: visits }),
         at,
         by: nameOf(session, personId),
       }))}
-      explained="Joined, its visits move here and its plate leads here. You can undo this."
-      joinLabel="It is this car: join"
+      explained={t('carDoubles.joinedItsVisitsMove')}
+      joinLabel={t('carDoubles.itIsThisCar')}
       isBusy={merging.isLoading || undoing.isLoading}
       error={merging.error ?? undoing.error}
       onJoin={(id) => void merge({ id: vehicle.id, merge: { id: newId(), vehicleId: id } })}

@@ -8,6 +8,7 @@ import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { ListLink } from '../../shared/ListLink.tsx';
 import { DUE_WORDS } from '../../shared/dueWords.ts';
 import { PagedList } from './PagedList.tsx';
+import { t } from '../../words/garage.ts';
 
 /** The shop's cars, the latest seen first. */
 export function CarList({ scope }: { scope: CarScope }) {
@@ -15,17 +16,17 @@ export function CarList({ scope }: { scope: CarScope }) {
   const isSearch = 'words' in scope && scope.words !== '';
   return (
     <PagedList
-      label="Cars"
+      label={t('carList.cars')}
       pages={cars}
       empty={
         isSearch
           ? {
-              title: 'No car fits this search.',
-              text: 'Every word must fit: plate, car, customer, telephone, VIN or tire size.',
+              title: t('carList.noCarFitsThis'),
+              text: t('carList.everyWordMustFit'),
             }
           : {
-              title: 'No car has been here yet.',
-              text: 'A car comes into the garage with its first visit.',
+              title: t('carList.noCarHasBeen'),
+              text: t('carList.aCarComesInto'),
             }
       }
       rowOf={(row) => <CarRow key={row.vehicle.id} row={row} />}
@@ -65,7 +66,7 @@ const CarRow = memo(function CarRow({ row }: { row: GarageRow }) {
         </Box>
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem', gridColumn: { xs: 2, md: 'auto' } }}>
-        {last ? dayjs(last.arrivedAt).format('D MMM YYYY') : 'no visit'}
+        {last ? dayjs(last.arrivedAt).format('D MMM YYYY') : t('carList.noVisit')}
         <Box sx={{ fontSize: '0.85rem' }}>{visits === 1 ? '1 visit' : `${visits} visits`}</Box>
       </Box>
       <Box
@@ -80,7 +81,9 @@ const CarRow = memo(function CarRow({ row }: { row: GarageRow }) {
             {isLate && '◆ '}
             {DUE_WORDS[due.what]}
             <Box sx={{ fontSize: '0.85rem' }}>
-              {isLate ? 'overdue since' : 'due'} {dayjs(due.on).format('D MMM YYYY')}
+              {t(isLate ? 'carList.overdueSince' : 'carList.due', {
+                on: dayjs(due.on).format('D MMM YYYY'),
+              })}
             </Box>
           </>
         )}

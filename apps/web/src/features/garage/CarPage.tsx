@@ -24,6 +24,7 @@ import { CarTread } from './CarTread.tsx';
 import { TireList } from './TireList.tsx';
 import { VisitLog } from './VisitLog.tsx';
 import { WearStory } from './WearStory.tsx';
+import { t } from '../../words/garage.ts';
 
 const AngleYears = lazy(async () => ({
   default: (await import('./AngleYears.tsx')).AngleYears,
@@ -33,10 +34,10 @@ const DepthChart = lazy(async () => ({
 }));
 
 const SHORTCUTS = [
-  { keys: ['←', '→'], what: 'the visit before, the next one' },
-  { keys: ['N'], what: 'new visit of this car' },
-  { keys: ['G'], what: 'back to the garage' },
-  { keys: ['T'], what: 'back to today' },
+  { keys: ['←', '→'], what: t('carPage.theVisitBeforeThe') },
+  { keys: ['N'], what: t('carPage.newVisitOfThis') },
+  { keys: ['G'], what: t('carPage.backToTheGarage') },
+  { keys: ['T'], what: t('carPage.backToToday') },
 ];
 
 /** One car's life: its tread through time, how fast it wears, every visit and every set of tires. */
@@ -58,21 +59,23 @@ export function CarPage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>{car ? [car.vehicle.plate, car.vehicle.label].join('  ') : 'Garage'}</PageTitle>
+        <PageTitle>
+          {car ? [car.vehicle.plate, car.vehicle.label].join('  ') : t('carPage.garage')}
+        </PageTitle>
       </TopBar>
       {car ? (
         <Car key={car.vehicle.id} car={car} session={session} />
       ) : isLoading ? (
-        <Box role="status" aria-label="Loading the car" sx={{ p: 3 }}>
+        <Box role="status" aria-label={t('carPage.loadingTheCar')} sx={{ p: 3 }}>
           <Skeleton variant="rectangular" height={420} sx={{ bgcolor: 'var(--hairline)' }} />
         </Box>
       ) : (
         <Box role="alert" sx={{ p: 4 }}>
           <Typography variant="h1" gutterBottom>
-            This car cannot be shown.
+            {t('carPage.thisCarCannotBe')}
           </Typography>
           <Typography sx={{ mb: 2 }}>{failureOf(error).text}</Typography>
-          <Button onClick={() => void refetch()}>Try again</Button>
+          <Button onClick={() => void refetch()}>{t('carPage.tryAgain')}</Button>
         </Box>
       )}
     </Box>
@@ -171,7 +174,7 @@ function Car({ car, session }: { car: CarDetail; session: Session }) {
         />
         {visits.length === 0 && (
           <Typography color="textSecondary">
-            {vehicle.plate} has not been here yet; its visits will stand here.
+            {t('carPage.hasNotBeenHere', { plate: vehicle.plate })}
           </Typography>
         )}
       </Box>
@@ -202,19 +205,21 @@ function CarHead({ car }: { car: CarDetail }) {
             {vehicle.customer ? (
               <Link component={RouterLink} to={`/garage/${vehicle.id}/fleet`}>
                 {vehicle.customer}
-                {customerCars > 1 ? `, all ${customerCars} cars` : ''}
+                {customerCars > 1 ? t('carPage.allCars', { customerCars }) : ''}
               </Link>
             ) : (
-              'No customer noted'
+              t('carPage.noCustomerNoted')
             )}
           </Box>
           {vehicle.phone && (
             <Link href={`tel:${vehicle.phone.replace(/[^+\d]/g, '')}`}>{vehicle.phone}</Link>
           )}
-          {vehicle.vin && <Box sx={{ color: 'text.secondary' }}>VIN {vehicle.vin}</Box>}
+          {vehicle.vin && (
+            <Box sx={{ color: 'text.secondary' }}>{t('carPage.vin', { vin: vehicle.vin })}</Box>
+          )}
         </Box>
         <Button variant="contained" disabled={isLoading} onClick={() => void go()}>
-          {open ? 'Open the visit' : 'New visit'}
+          {open ? t('carPage.openTheVisit') : t('carPage.newVisit')}
         </Button>
       </Box>
       {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
@@ -228,7 +233,7 @@ function DueOfCar({ car }: { car: CarDetail }) {
   return (
     <Box component="section">
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Next checks
+        {t('carPage.nextChecks')}
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {car.due.map(({ visitId, place, look }) => {
@@ -248,7 +253,7 @@ function DueOfCar({ car }: { car: CarDetail }) {
               </Box>
               {DUE_WORDS[look.what]}
               <Link component={RouterLink} to={`/visits/${visitId}/hand-over`} sx={{ ml: 'auto' }}>
-                settle
+                {t('carPage.settle')}
               </Link>
             </Box>
           );

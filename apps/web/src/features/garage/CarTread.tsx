@@ -8,6 +8,7 @@ import dayjs from 'dayjs';
 import { useMemo } from 'react';
 import { AxleSectionView } from '../../drawing/AxleSectionView.tsx';
 import { showDistance } from '../../shared/format.ts';
+import { t } from '../../words/garage.ts';
 
 interface CarTreadProps {
   session: Session;
@@ -26,7 +27,7 @@ export function CarTread({ session, story, visits, shown, onShow }: CarTreadProp
   const legalMm = shown.draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
   const hasEarlier = WHEEL_ORDER.some((wheel) => tires[wheel].earlierMm !== undefined);
   return (
-    <Box component="section" aria-label="Tread through time">
+    <Box component="section" aria-label={t('carTread.treadThroughTime')}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
         <Typography
           variant="h2"
@@ -44,7 +45,7 @@ export function CarTread({ session, story, visits, shown, onShow }: CarTreadProp
             max={visits.length - 1}
             step={1}
             value={at}
-            aria-label="Visit shown"
+            aria-label={t('carTread.visitShown')}
             aria-valuetext={dayjs(shown.arrivedAt).format('D MMM YYYY')}
             onChange={({ target }) => onShow(visits[Number(target.value)]!)}
             sx={{ flex: 1, minWidth: 0, accentColor: 'var(--rubber)', minHeight: 44 }}
@@ -63,7 +64,7 @@ export function CarTread({ session, story, visits, shown, onShow }: CarTreadProp
         }}
       >
         <span>{distanceWords(shown, session)}</span>
-        {hasEarlier && <span>pale: lost since the reading before</span>}
+        {hasEarlier && <span>{t('carTread.paleLostSinceThe')}</span>}
       </Box>
       <Box sx={{ display: 'grid', gap: 1.5 }}>
         <AxleSectionView axle="front" tires={tires} legalMm={legalMm} unit={units.depth} />
@@ -76,11 +77,12 @@ export function CarTread({ session, story, visits, shown, onShow }: CarTreadProp
 function distanceWords({ draft }: Visit, { preferences }: Session): string {
   const { distance: unit } = preferences.units;
   const odometer = draft.visit?.odometer;
-  if (odometer !== undefined) return `at ${showDistance(odometer, unit)} ${unit}`;
+  if (odometer !== undefined)
+    return t('carTread.at', { odometer: showDistance(odometer, unit), unit });
   const onTires = draft.tires?.lf?.distance;
   return onTires === undefined
     ? ''
-    : `${showDistance(onTires, unit)} ${unit} on the left front tire`;
+    : t('carTread.onTheLeftFront', { onTires: showDistance(onTires, unit), unit });
 }
 
 /** The tires of a visit, each with what the same tire had at its reading before. */

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { causeCosts, WEAR_PART_WORDS } from './causeCosts.ts';
 import type { FleetCar } from './useFleet.ts';
+import { t } from '../../words/garage.ts';
 
 const FULL = 100;
 
@@ -15,7 +16,7 @@ export function CauseCosts({ cars, currency }: { cars: readonly FleetCar[]; curr
   return (
     <Box component="section" aria-labelledby="causes">
       <Typography variant="h3" component="h2" id="causes" color="textSecondary" sx={{ mb: 0.5 }}>
-        What the tires go on: about {money(yearly)} a year, as the cars are
+        {t('causeCosts.whatTheTiresGo', { yearly: money(yearly) })}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxWidth: 560 }}>
         {causes.map(({ part, yearly: cost, share }) => (

@@ -7,6 +7,7 @@ import {
 import { nameOf } from '../../shared/nameOf.ts';
 import { newId } from '../../shared/newId.ts';
 import { Doubles } from './Doubles.tsx';
+import { t } from '../../words/garage.ts';
 
 const carsOf = (count: number) => (count === 1 ? '1 car' : `${count} cars`);
 
@@ -19,7 +20,7 @@ export function CustomerDoubles({ carId, session }: { carId: string; session: Se
   const { doubles, merges, name } = customer;
   return (
     <Doubles
-      joinedTitle="Joined names"
+      joinedTitle={t('customerDoubles.joinedNames')}
       doubles={doubles.map((other) => ({
         id: other.carId,
         to: `/garage/${other.carId}/fleet`,
@@ -29,12 +30,12 @@ export function CustomerDoubles({ carId, session }: { carId: string; session: Se
       joined={merges.map((merged) => ({
         id: merged.id,
         name: merged.name,
-        said: `“${merged.name}” was joined, ${carsOf(merged.cars)}`,
+        said: t('customerDoubles.wasJoined', { name: merged.name, cars: carsOf(merged.cars) }),
         at: merged.at,
         by: nameOf(session, merged.personId),
       }))}
-      explained={`Joined, their cars move to “${name}”, and so does every car entered under the other name later. To keep the other name, open it and join there. You can undo this.`}
-      joinLabel="The same customer: join"
+      explained={t('customerDoubles.joinedTheirCarsMove', { name })}
+      joinLabel={t('customerDoubles.theSameCustomerJoin')}
       isBusy={merging.isLoading || undoing.isLoading}
       error={merging.error ?? undoing.error}
       onJoin={(id) => void merge({ carId, merge: { id: newId(), carId: id } })}

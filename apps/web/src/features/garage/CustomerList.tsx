@@ -4,23 +4,24 @@ import dayjs from 'dayjs';
 import { useCustomersInfiniteQuery } from '../../api/garageApi.ts';
 import { ListLink } from '../../shared/ListLink.tsx';
 import { PagedList } from './PagedList.tsx';
+import { t } from '../../words/garage.ts';
 
 /** The shop's customers, in order of their names. */
 export function CustomerList({ words }: { words: string }) {
   const customers = useCustomersInfiniteQuery(words, { refetchOnMountOrArgChange: true });
   return (
     <PagedList
-      label="Customers"
+      label={t('customerList.customers')}
       pages={customers}
       empty={
         words === ''
           ? {
-              title: 'No customer has been noted yet.',
-              text: 'A customer is noted with a car, at its first visit or later.',
+              title: t('customerList.noCustomerHasBeen'),
+              text: t('customerList.aCustomerIsNoted'),
             }
           : {
-              title: 'No customer fits this search.',
-              text: 'Every word must fit: name, telephone, or one of their cars.',
+              title: t('customerList.noCustomerFitsThis'),
+              text: t('customerList.everyWordMustFit'),
             }
       }
       rowOf={(row) => <Row key={row.carId} row={row} />}
@@ -41,7 +42,9 @@ function Row({ row: { carId, name, phone, cars, lastVisitAt } }: { row: Customer
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
         {cars === 1 ? '1 car' : `${cars} cars`}
-        <Box sx={{ fontSize: '0.85rem' }}>last here {dayjs(lastVisitAt).format('D MMM YYYY')}</Box>
+        <Box sx={{ fontSize: '0.85rem' }}>
+          {t('customerList.lastHere', { lastVisitAt: dayjs(lastVisitAt).format('D MMM YYYY') })}
+        </Box>
       </Box>
     </ListLink>
   );

@@ -25,6 +25,7 @@ import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { chartRows, chartRowsAsCsv, lowestWheel, spokenRows } from './chartRows.ts';
 import type { ChartRow } from './chartRows.ts';
 import { DepthTable } from './DepthTable.tsx';
+import { t } from '../../words/garage.ts';
 
 const HEIGHT = 260;
 const INK: Record<Rib, { ink: string; dash?: string }> = {
@@ -56,10 +57,10 @@ export function DepthChart({ story, units, legalMm, isWorking, ahead }: DepthCha
   const ticks = roundTicks(distanceFromKm(furthest, units.distance));
   const top = Math.max(...rows.flatMap(({ ribs }) => RIBS.map((rib) => ribs[rib]?.high ?? 0)));
   return (
-    <Box component="section" aria-label="Depth against distance">
+    <Box component="section" aria-label={t('depthChart.depthAgainstDistance')}>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end', mb: 1 }}>
         <Choice
-          label="Tire"
+          label={t('depthChart.tire')}
           options={wheels.map(({ wheel }) => ({ value: wheel, label: WHEEL_LABELS[wheel] }))}
           value={shown.wheel}
           onChange={setPicked}
@@ -72,7 +73,7 @@ export function DepthChart({ story, units, legalMm, isWorking, ahead }: DepthCha
               saveFile(`tread-${shown.wheel}.csv`, chartRowsAsCsv(rows, units), 'text/csv')
             }
           >
-            Save as CSV
+            {t('depthChart.saveAsCsv')}
           </Button>
         )}
         <Button
@@ -80,7 +81,7 @@ export function DepthChart({ story, units, legalMm, isWorking, ahead }: DepthCha
           onClick={() => setTable((was) => !was)}
           sx={isTable ? {} : { ml: 'auto' }}
         >
-          {isTable ? 'As a chart' : 'As a table'}
+          {isTable ? t('depthChart.asAChart') : t('depthChart.asATable')}
         </Button>
       </Box>
       {isTable ? (
@@ -88,7 +89,10 @@ export function DepthChart({ story, units, legalMm, isWorking, ahead }: DepthCha
       ) : (
         <>
           <Typography variant="h3" component="h3" color="textSecondary" sx={{ mb: 0.5 }}>
-            Depth, {DEPTH_UNIT_WORDS[units.depth]}, against {units.distance} on this tire
+            {t('depthChart.depthAgainstOnThis', {
+              depthUnitWords: DEPTH_UNIT_WORDS[units.depth],
+              distance: units.distance,
+            })}
           </Typography>
           <Box
             role="img"
@@ -180,8 +184,8 @@ export function DepthChart({ story, units, legalMm, isWorking, ahead }: DepthCha
             ))}
             <Box sx={{ color: 'text.secondary' }}>
               {ahead
-                ? 'band: where it goes as the car is, eight times in ten'
-                : isWorking && 'working out what is to come'}
+                ? t('depthChart.bandWhereItGoes')
+                : isWorking && t('depthChart.workingOutWhatIs')}
             </Box>
           </Box>
         </>

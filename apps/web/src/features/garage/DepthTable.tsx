@@ -4,6 +4,7 @@ import type { Rib } from '@keen/contract/words';
 import Box from '@mui/material/Box';
 import { DEPTH_UNIT_WORDS, showDepth, showDistance } from '../../shared/format.ts';
 import type { ChartRow } from './chartRows.ts';
+import { t } from '../../words/garage.ts';
 
 /** The chart's figures. */
 export function DepthTable({ rows, units }: { rows: readonly ChartRow[]; units: Units }) {
@@ -11,7 +12,11 @@ export function DepthTable({ rows, units }: { rows: readonly ChartRow[]; units: 
     if (!at) return '–';
     const median = showDepth(at.median, units.depth);
     return isAhead
-      ? `${median} (${showDepth(at.low, units.depth)} to ${showDepth(at.high, units.depth)})`
+      ? t('depthTable.to', {
+          median,
+          low: showDepth(at.low, units.depth),
+          high: showDepth(at.high, units.depth),
+        })
       : median;
   };
   return (
@@ -29,7 +34,7 @@ export function DepthTable({ rows, units }: { rows: readonly ChartRow[]; units: 
     >
       <thead>
         <tr>
-          <th scope="col">{units.distance} on this tire</th>
+          <th scope="col">{t('depthTable.onThisTire', { distance: units.distance })}</th>
           {RIBS.map((rib) => (
             <th key={rib} scope="col">
               {rib}, {DEPTH_UNIT_WORDS[units.depth]}
@@ -37,7 +42,7 @@ export function DepthTable({ rows, units }: { rows: readonly ChartRow[]; units: 
           ))}
           <th scope="col">
             <Box component="span" sx={{ position: 'absolute', clip: 'rect(0 0 0 0)' }}>
-              kind
+              {'kind'}
             </Box>
           </th>
         </tr>
@@ -50,7 +55,9 @@ export function DepthTable({ rows, units }: { rows: readonly ChartRow[]; units: 
               <td key={rib}>{show(row.ribs[rib], row.isAhead)}</td>
             ))}
             <td style={{ color: 'var(--soft)' }}>
-              {row.isAhead ? 'to come' : row.km === 0 ? 'new' : 'read'}
+              {row.isAhead
+                ? t('depthTable.toCome')
+                : t(row.km === 0 ? 'depthTable.new' : 'depthTable.read')}
             </td>
           </tr>
         ))}

@@ -7,6 +7,7 @@ import type { ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { failureOf } from '../../api/problem.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/garage.ts';
 
 /** An entry that may be the same once more. */
 export interface Double {
@@ -49,7 +50,7 @@ export function Doubles(props: DoublesProps) {
   return (
     <Box component="section">
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {doubles.length > 0 ? 'Entered twice?' : joinedTitle}
+        {doubles.length > 0 ? t('doubles.enteredTwice') : joinedTitle}
       </Typography>
       {error !== undefined && <Notice kind="caution">{failureOf(error).text}</Notice>}
       {doubles.map(({ id, to, name, facts }) => (
@@ -75,10 +76,10 @@ export function Doubles(props: DoublesProps) {
           action={
             <Button
               disabled={isBusy}
-              aria-label={`Take ${name} apart again`}
+              aria-label={t('doubles.takeApartAgain', { name })}
               onClick={() => props.onUndo(id)}
             >
-              Undo
+              {t('doubles.undo')}
             </Button>
           }
         >

@@ -31,12 +31,13 @@ import { SizeNeeds } from './SizeNeeds.tsx';
 import { fleetAsCsv } from './fleetAsCsv.ts';
 import { useFleet } from './useFleet.ts';
 import type { Fleet, FleetCar } from './useFleet.ts';
+import { t } from '../../words/garage.ts';
 
 const NeedsChart = lazy(async () => ({ default: (await import('./NeedsChart.tsx')).NeedsChart }));
 
 const SHORTCUTS = [
-  { keys: ['G'], what: 'back to the garage' },
-  { keys: ['T'], what: 'back to today' },
+  { keys: ['G'], what: t('fleetPage.backToTheGarage') },
+  { keys: ['T'], what: t('fleetPage.backToToday') },
 ];
 const THOUSAND = 1000;
 /** A customer's cars by when they need tires, what each costs and why, and how many sets to order when. */
@@ -50,7 +51,7 @@ export function FleetPage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Customer</PageTitle>
+        <PageTitle>{t('fleetPage.customer')}</PageTitle>
       </TopBar>
       <LoadedFleet session={session} vehicleId={vehicleId} />
     </Box>
@@ -78,45 +79,50 @@ function LoadedFleet({ session, vehicleId }: { session: Session; vehicleId: stri
     >
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
         <Box sx={{ flex: '1 1 300px' }}>
-          <Typography variant="h1">{customer ?? 'Customer'}</Typography>
+          <Typography variant="h1">{customer ?? t('fleetPage.customer')}</Typography>
           <Typography color="textSecondary" role="status">
             {isWorking
-              ? `Working out ${cars.length} of ${total || 'its'} cars`
+              ? total
+                ? t('fleetPage.workingOut', { done: cars.length, total })
+                : t('fleetPage.workingOutIts', { done: cars.length })
               : headline(rows, today)}
           </Typography>
         </Box>
         <Button component={RouterLink} to={`/garage?customerOf=${vehicleId}`}>
-          As a list
+          {t('fleetPage.asAList')}
         </Button>
         <Button
           disabled={isWorking || rows.length === 0}
           onClick={() => saveFile('fleet.csv', fleetAsCsv(rows, session, today), 'text/csv')}
         >
-          Save as CSV
+          {t('fleetPage.saveAsCsv')}
         </Button>
       </Box>
       {isWorking && (
         <LinearProgress
           variant={total > 0 ? 'determinate' : 'indeterminate'}
           value={total > 0 ? (100 * cars.length) / total : 0}
-          aria-label="Cars worked out"
+          aria-label={t('fleetPage.carsWorkedOut')}
         />
       )}
       {error !== null && (
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
           <Notice kind="caution">{failureOf(error).text}</Notice>
-          <Button onClick={retry}>Try again</Button>
+          <Button onClick={retry}>{t('fleetPage.tryAgain')}</Button>
         </Box>
       )}
       <CustomerDoubles carId={vehicleId} session={session} />
       <Needs fleet={fleet} today={today} currency={session.shop.settings.prices.currency} />
       <Box component="section">
-        <Typography variant="h2">By when tires are needed</Typography>
+        <Typography variant="h2">{t('fleetPage.byWhenTiresAre')}</Typography>
         <Typography color="textSecondary" sx={{ mb: 1 }}>
-          With what is advised and why, and what tires and work cost each 1 000{' '}
-          {session.preferences.units.distance} as the car is → as advised.
+          {t('fleetPage.withWhatIsAdvised', { distance: session.preferences.units.distance })}
         </Typography>
-        <Box component="ul" aria-label="Cars of the fleet" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        <Box
+          component="ul"
+          aria-label={t('fleetPage.carsOfTheFleet')}
+          sx={{ listStyle: 'none', m: 0, p: 0 }}
+        >
           {rows.map((row) => (
             <Row key={row.car.vehicle.id} row={row} session={session} today={today} />
           ))}
@@ -178,7 +184,9 @@ function Row({ row, session, today }: { row: FleetCar; session: Session; today: 
         </Link>{' '}
         {car.vehicle.label}
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-          {read ? `read ${dayjs(read.arrivedAt).format('D MMM YYYY')}` : 'not read in full yet'}
+          {read
+            ? t('fleetPage.read', { arrivedAt: dayjs(read.arrivedAt).format('D MMM YYYY') })
+            : t('fleetPage.notReadInFull')}
         </Box>
       </Box>
       <Box>
@@ -196,12 +204,15 @@ function Row({ row, session, today }: { row: FleetCar; session: Session; today: 
             </Box>
             {!isNow && (
               <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-                {dayjs(due.early).format('MMM YY')} to {dayjs(due.late).format('MMM YY')}
+                {t('fleetPage.to', {
+                  early: dayjs(due.early).format('MMM YY'),
+                  late: dayjs(due.late).format('MMM YY'),
+                })}
               </Box>
             )}
           </>
         ) : (
-          <Box sx={{ color: 'text.secondary' }}>cannot be told yet</Box>
+          <Box sx={{ color: 'text.secondary' }}>{t('fleetPage.cannotBeToldYet')}</Box>
         )}
       </Box>
       <Box>
@@ -223,7 +234,7 @@ function Row({ row, session, today }: { row: FleetCar; session: Session; today: 
             {cost.advised !== 'fitOnly' && <> → {perThousand(cost.asAdvised)}</>}
             {cost.asAdvised > cost.asIs && (
               <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-                dearer, but new tires would wear the same way
+                {t('fleetPage.dearerButNewTires')}
               </Box>
             )}
           </>
@@ -244,8 +255,12 @@ function headline(rows: readonly FleetCar[], today: string): string {
     (day) => day <= dayjs(today).add(3, 'month').format('YYYY-MM-DD'),
   ).length;
   const cars = rows.length === 1 ? '1 car' : `${rows.length} cars`;
-  if (told.length === 0) return `${cars}, none read in full yet`;
+  if (told.length === 0) return t('fleetPage.noneReadInFull', { cars });
   const nowWords =
-    now === 0 ? 'none needs tires now' : now === 1 ? '1 needs tires now' : `${now} need tires now`;
-  return `${cars}: ${nowWords}, ${soon} within three months`;
+    now === 0
+      ? t('fleetPage.noneNeedsTiresNow')
+      : now === 1
+        ? t('fleetPage.oneNeedsTiresNow')
+        : t('fleetPage.needTiresNow', { now });
+  return t('fleetPage.withinThreeMonths', { cars, nowWords, soon });
 }

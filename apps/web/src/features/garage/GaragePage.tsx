@@ -15,26 +15,27 @@ import { TopBar } from '../../shared/TopBar.tsx';
 import { CarList } from './CarList.tsx';
 import { CustomerList } from './CustomerList.tsx';
 import { StoredList } from './StoredList.tsx';
+import { t } from '../../words/garage.ts';
 
 const SHORTCUTS = [
-  { keys: ['/'], what: 'search' },
-  { keys: ['↑', '↓'], what: 'from row to row' },
-  { keys: ['Enter'], what: 'open' },
-  { keys: ['T'], what: 'back to today' },
+  { keys: ['/'], what: t('garagePage.search') },
+  { keys: ['↑', '↓'], what: t('garagePage.fromRowToRow') },
+  { keys: [t('garagePage.enter')], what: t('garagePage.open') },
+  { keys: ['T'], what: t('garagePage.backToToday') },
 ];
 /** The list is asked for once typing has paused for this long. */
 const TYPING_MS = 200;
 
 const LISTS = [
-  { value: 'cars', label: 'Cars' },
-  { value: 'customers', label: 'Customers' },
-  { value: 'stored', label: 'Stored tires' },
+  { value: 'cars', label: t('garagePage.cars') },
+  { value: 'customers', label: t('garagePage.customers') },
+  { value: 'stored', label: t('garagePage.storedTires') },
 ] as const;
 type ListName = (typeof LISTS)[number]['value'];
 const WHAT: Record<ListName, string> = {
-  cars: 'Plate, car, customer, telephone, VIN, tire size',
-  customers: 'Name, telephone, or one of their cars',
-  stored: 'Place, size, plate, customer',
+  cars: t('garagePage.plateCarCustomerTelephone'),
+  customers: t('garagePage.nameTelephoneOrOne'),
+  stored: t('garagePage.placeSizePlateCustomer'),
 };
 
 /** Every car, customer and stored set of tires, found by whatever one remembers of it. */
@@ -51,7 +52,7 @@ export function GaragePage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Garage</PageTitle>
+        <PageTitle>{t('garagePage.garage')}</PageTitle>
       </TopBar>
       <Box
         component="main"
@@ -66,14 +67,16 @@ export function GaragePage() {
         {customerOf === null ? (
           <Box sx={{ display: 'flex', gap: 2, rowGap: 1, flexWrap: 'wrap', mb: 1.5 }}>
             <Choice
-              label="What is listed"
+              label={t('garagePage.whatIsListed')}
               hideLabel
               options={LISTS}
               value={list}
               onChange={(next) => next && setParams(next === 'cars' ? {} : { list: next })}
             />
             <SearchField
-              label={`Search the ${LISTS.find(({ value }) => value === list)!.label.toLowerCase()}`}
+              label={t('garagePage.searchThe', {
+                label: LISTS.find(({ value }) => value === list)!.label.toLowerCase(),
+              })}
               placeholder={WHAT[list]}
               value={words}
               onChange={setWords}
@@ -106,10 +109,12 @@ function CustomerHead({ carId }: { carId: string }) {
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap', mb: 1.5 }}>
       <Typography variant="h1">
-        {customer ? `Cars of ${customer.name}` : 'Cars of this customer'}
+        {customer
+          ? t('garagePage.carsOf', { name: customer.name })
+          : t('garagePage.carsOfThisCustomer')}
       </Typography>
       <MuiLink component={Link} to="/garage">
-        All cars
+        {t('garagePage.allCars')}
       </MuiLink>
     </Box>
   );

@@ -12,6 +12,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { t } from '../../words/garage.ts';
 
 const MONTHS = 12;
 const HEIGHT = 200;
@@ -21,12 +22,14 @@ export function NeedsChart({ cars, today }: { cars: readonly RunningCar[]; today
   const needs = needsByMonth(cars, today, MONTHS);
   const most = Math.max(1, ...needs.map(({ high, mean }) => Math.max(high, Math.ceil(mean))));
   const said = needs
-    .map(({ month, mean, low, high }) => `${month}: ${mean.toFixed(1)}, ${low} to ${high}`)
+    .map(({ month, mean, low, high }) =>
+      t('needsChart.to', { month, mean: mean.toFixed(1), low, high }),
+    )
     .join('; ');
   return (
     <Box component="figure" sx={{ m: 0 }}>
       <Typography variant="h3" component="figcaption" color="textSecondary" sx={{ mb: 0.5 }}>
-        Cars that come to need tires, month by month; the line holds eight times in ten
+        {t('needsChart.carsThatComeTo')}
       </Typography>
       <Box role="img" aria-label={said} sx={{ height: HEIGHT, fontSize: '0.8rem' }}>
         <ResponsiveContainer width="100%" height="100%">

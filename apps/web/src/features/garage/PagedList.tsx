@@ -9,6 +9,7 @@ import { failureOf } from '../../api/problem.ts';
 import { focusRow } from '../../shared/focusRow.ts';
 import { MoreRows } from '../../shared/MoreRows.tsx';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/garage.ts';
 
 interface PagedListProps<Row> {
   label: string;
@@ -39,11 +40,11 @@ export function PagedList<Row>({ label, pages, empty, rowOf }: PagedListProps<Ro
       {pages.isError && (
         <Box sx={{ my: 2, display: 'flex', gap: 2, alignItems: 'center' }}>
           <Notice kind="caution">{failureOf(pages.error).text}</Notice>
-          <Button onClick={() => void pages.refetch()}>Try again</Button>
+          <Button onClick={() => void pages.refetch()}>{t('pagedList.tryAgain')}</Button>
         </Box>
       )}
       {pages.isLoading && (
-        <Box role="status" aria-label={`Loading: ${label}`}>
+        <Box role="status" aria-label={t('pagedList.loading', { label })}>
           <Skeleton variant="rectangular" height={320} sx={{ bgcolor: 'var(--hairline)' }} />
         </Box>
       )}
@@ -66,7 +67,7 @@ export function PagedList<Row>({ label, pages, empty, rowOf }: PagedListProps<Ro
       </Box>
       {pages.hasNextPage && (
         <MoreRows
-          label={`More ${label.toLowerCase()}`}
+          label={t('pagedList.more', { label: label.toLowerCase() })}
           isLoading={pages.isFetching}
           hasFailed={pages.isError}
           onMore={() => void pages.fetchNextPage()}

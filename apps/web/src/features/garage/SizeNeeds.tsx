@@ -4,6 +4,8 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import type { FleetCar } from './useFleet.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/garage.ts';
 
 /** What is ordered ahead, months. */
 const AHEAD = 3;
@@ -20,11 +22,11 @@ export function SizeNeeds({ cars, today }: { cars: readonly FleetCar[]; today: s
   const until = dayjs(today)
     .add(AHEAD - 1, 'month')
     .endOf('month')
-    .format('D MMMM');
+    .format(t('sizeNeeds.dMmmm'));
   return (
     <Box component="section" aria-labelledby="sizes">
       <Typography variant="h3" component="h2" id="sizes" color="textSecondary" sx={{ mb: 0.5 }}>
-        Tires to have by {until}
+        {t('sizeNeeds.tiresToHaveBy', { until })}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxWidth: 560 }}>
         {needs.map(({ size, cars: all, mean, low, high }) => (
@@ -43,10 +45,10 @@ export function SizeNeeds({ cars, today }: { cars: readonly FleetCar[]; today: s
               {size}
             </Box>
             <Box>
-              for <strong>{Math.round(mean)}</strong> of {all} {all === 1 ? 'car' : 'cars'}
+              <Rich text={t('sizeNeeds.forCars', { needing: Math.round(mean), count: all })} />
             </Box>
             <Box sx={{ color: 'text.secondary', width: 72, textAlign: 'right' }}>
-              {low === high ? '' : `${low} to ${high}`}
+              {low === high ? '' : t('sizeNeeds.to', { low, high })}
             </Box>
           </Box>
         ))}

@@ -3,26 +3,27 @@ import Box from '@mui/material/Box';
 import dayjs from 'dayjs';
 import { useStoredTiresInfiniteQuery } from '../../api/garageApi.ts';
 import { capital } from '../../shared/format.ts';
-import { SEASON_WORDS } from '../../shared/tireWords.ts';
+import { tiresWords } from '../../shared/tireWords.ts';
 import { ListLink } from '../../shared/ListLink.tsx';
 import { PagedList } from './PagedList.tsx';
+import { t } from '../../words/garage.ts';
 
 /** Tires that the shop stores, those that came last first. */
 export function StoredList({ words }: { words: string }) {
   const stored = useStoredTiresInfiniteQuery(words, { refetchOnMountOrArgChange: true });
   return (
     <PagedList
-      label="Stored tires"
+      label={t('storedList.storedTires')}
       pages={stored}
       empty={
         words === ''
           ? {
-              title: 'No tires are stored here.',
-              text: 'When a set stays here, note its place at Hand over.',
+              title: t('storedList.noTiresAreStored'),
+              text: t('storedList.whenASetStays'),
             }
           : {
-              title: 'No stored tires fit this search.',
-              text: 'Every word must fit: place, size, plate, car, customer or telephone.',
+              title: t('storedList.noStoredTiresFit'),
+              text: t('storedList.everyWordMustFit'),
             }
       }
       rowOf={(row) => <Row key={row.visitId} row={row} />}
@@ -43,14 +44,17 @@ function Row({ row: { vehicle, stored } }: { row: StoredRow }) {
           {place}
         </Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-          since {dayjs(since).format('D MMM YYYY')}
+          {t('storedList.since', { since: dayjs(since).format('D MMM YYYY') })}
         </Box>
       </Box>
       <Box>
-        {count} {season ? `${SEASON_WORDS[season]} ` : ''}
-        {count === 1 ? 'tire' : 'tires'}
+        {tiresWords(count, season)}
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-          {capital([size, onRims ? 'on rims' : 'without rims'].filter(Boolean).join(', '))}
+          {capital(
+            [size, onRims ? t('storedList.onRims') : t('storedList.withoutRims')]
+              .filter(Boolean)
+              .join(', '),
+          )}
         </Box>
       </Box>
       <Box sx={{ gridColumn: { xs: 2, md: 'auto' } }}>

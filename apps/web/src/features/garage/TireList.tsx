@@ -9,6 +9,7 @@ import { Link as RouterLink } from 'react-router';
 import { DEPTH_UNIT_WORDS, showDepth, showDistance } from '../../shared/format.ts';
 import { SEASON_WORDS, storedWords } from '../../shared/tireWords.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { t } from '../../words/garage.ts';
 
 interface TireListProps {
   story: CarStory;
@@ -24,12 +25,12 @@ export function TireList({ story, stored, units }: TireListProps) {
   return (
     <Box component="section">
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Tires
+        {t('tireList.tires')}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {stored && (
           <Box component="li" sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>
-            <strong>Stored here:</strong> {storedWords(stored)}
+            <strong>{t('tireList.storedHere')}</strong> {storedWords(stored)}
           </Box>
         )}
         {sets.map((set) => (
@@ -59,23 +60,25 @@ function SetRow({ set, units }: { set: TireSet; units: Units }) {
       <Box>
         <strong>{nameOf(tire!)}</strong>
         <Box sx={{ color: 'text.secondary' }}>
-          {[tire!.size, tire!.dateCode && `week and year ${tire!.dateCode}`]
+          {[tire!.size, tire!.dateCode && t('tireList.weekAndYear', { dateCode: tire!.dateCode })]
             .filter(Boolean)
             .join(', ')}
         </Box>
         <Box sx={{ color: 'text.secondary' }}>
           {isMounted
-            ? `On the car: ${placesOf(tires.flatMap(({ mounted }) => mounted ?? []))}`
+            ? t('tireList.onTheCar', {
+                placesOf: placesOf(tires.flatMap(({ mounted }) => mounted ?? [])),
+              })
             : isGone
-              ? 'Replaced'
-              : 'Off the car'}
+              ? t('tireList.replaced')
+              : t('tireList.offTheCar')}
         </Box>
         <Box sx={{ color: 'text.secondary' }}>
           {runOf(tires, units)}
           {lowestOf(tires, units)}
         </Box>
       </Box>
-      <Box component="ol" aria-label="Its life" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      <Box component="ol" aria-label={t('tireList.itsLife')} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {events.map((event) => (
           <Box
             component="li"
@@ -105,17 +108,17 @@ function SetRow({ set, units }: { set: TireSet; units: Units }) {
 function eventWords({ kind, wheels }: SetEvent): string {
   switch (kind) {
     case 'fitted':
-      return `fitted new, ${placesOf(wheels)}`;
+      return t('tireList.fittedNew', { wheels: placesOf(wheels) });
     case 'firstSeen':
-      return `first read, ${placesOf(wheels)}`;
+      return t('tireList.firstRead', { wheels: placesOf(wheels) });
     case 'moved':
-      return `changed places, now ${placesOf(wheels)}`;
+      return t('tireList.changedPlacesNow', { wheels: placesOf(wheels) });
     case 'takenOff':
-      return 'other tires were on';
+      return t('tireList.otherTiresWereOn');
     case 'backOn':
-      return `back on, ${placesOf(wheels)}`;
+      return t('tireList.backOn', { wheels: placesOf(wheels) });
     case 'replaced':
-      return 'replaced';
+      return t('tireList.wereReplaced');
   }
 }
 
@@ -124,21 +127,21 @@ function nameOf(tire: TireLife): string {
   if (tire.line) return season ? `${tire.line}, ${season}` : tire.line;
   return season
     ? `${season.charAt(0).toUpperCase()}${season.slice(1)} tires`
-    : 'Tires, line not noted';
+    : t('tireList.tiresLineNotNoted');
 }
 
 function placesOf(wheels: readonly Wheel[]): string {
   const is = (...list: Wheel[]) =>
     wheels.length === list.length && list.every((wheel) => wheels.includes(wheel));
-  if (is('lf', 'rf', 'lr', 'rr')) return 'all four';
-  if (is('lf', 'rf')) return 'both front';
-  if (is('lr', 'rr')) return 'both rear';
+  if (is('lf', 'rf', 'lr', 'rr')) return t('tireList.allFour');
+  if (is('lf', 'rf')) return t('tireList.bothFront');
+  if (is('lr', 'rr')) return t('tireList.bothRear');
   return wheels.map((wheel) => WHEEL_LABELS[wheel].toLowerCase()).join(', ');
 }
 
 function runOf(tires: readonly TireLife[], { distance }: Units): string {
   const km = Math.max(...tires.map(({ points }) => points.at(-1)!.km ?? 0));
-  return km > 0 ? `${showDistance(km, distance)} ${distance}` : 'distance not noted';
+  return km > 0 ? `${showDistance(km, distance)} ${distance}` : t('tireList.distanceNotNoted');
 }
 
 function lowestOf(tires: readonly TireLife[], { depth }: Units): string {
@@ -146,5 +149,8 @@ function lowestOf(tires: readonly TireLife[], { depth }: Units): string {
     RIBS.flatMap((rib) => points.at(-1)!.ribs[rib] ?? []),
   );
   if (depths.length === 0) return '';
-  return `, lowest rib ${showDepth(Math.min(...depths), depth)} ${DEPTH_UNIT_WORDS[depth]}`;
+  return t('tireList.lowestRib', {
+    depth: showDepth(Math.min(...depths), depth),
+    depthUnitWords: DEPTH_UNIT_WORDS[depth],
+  });
 }

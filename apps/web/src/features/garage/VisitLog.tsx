@@ -9,8 +9,13 @@ import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { showDegrees, showDistance } from '../../shared/format.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { angleChanges } from './angleChanges.ts';
+import { t } from '../../words/garage.ts';
 
-const ANSWER_WORDS = { yes: 'agreed', no: 'declined', open: 'left open' };
+const ANSWER_WORDS = {
+  yes: t('visitLog.agreed'),
+  no: t('visitLog.declined'),
+  open: t('visitLog.leftOpen'),
+};
 
 interface VisitLogProps {
   /** Latest first. */
@@ -26,7 +31,7 @@ export function VisitLog({ visits, shownId, people, units, onShow }: VisitLogPro
   return (
     <Box component="section">
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Visits
+        {t('visitLog.visits')}
       </Typography>
       <Box component="ol" reversed sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {visits.map((visit) => (
@@ -47,7 +52,9 @@ export function VisitLog({ visits, shownId, people, units, onShow }: VisitLogPro
               type="button"
               onClick={() => onShow(visit)}
               aria-pressed={visit.id === shownId}
-              aria-label={`Show the tread of ${dayjs(visit.arrivedAt).format('D MMM YYYY')}`}
+              aria-label={t('visitLog.showTheTreadOf', {
+                arrivedAt: dayjs(visit.arrivedAt).format('D MMM YYYY'),
+              })}
               sx={{
                 border: 0,
                 p: 0.5,
@@ -65,7 +72,10 @@ export function VisitLog({ visits, shownId, people, units, onShow }: VisitLogPro
                 to={`/visits/${visit.id}/explain`}
                 sx={{ fontWeight: 650 }}
               >
-                {dayjs(visit.arrivedAt).format('D MMM YYYY')}, visit {visit.number}
+                {t('visitLog.visit', {
+                  arrivedAt: dayjs(visit.arrivedAt).format('D MMM YYYY'),
+                  number: visit.number,
+                })}
               </Link>
               <Box component="span" sx={{ color: 'text.secondary' }}>
                 {distanceOf(visit, units)}
@@ -77,7 +87,7 @@ export function VisitLog({ visits, shownId, people, units, onShow }: VisitLogPro
               {angleChanges(visit.draft).map(({ what, found, set }) => (
                 <Box key={what} sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
                   {what} {showDegrees(found, 2)}
-                  {set !== null && ` set to ${showDegrees(set, 2)}`}
+                  {set !== null && t('visitLog.setTo', { set: showDegrees(set, 2) })}
                 </Box>
               ))}
             </Box>
@@ -91,19 +101,25 @@ export function VisitLog({ visits, shownId, people, units, onShow }: VisitLogPro
 function Decided({ visit, people }: { visit: Visit; people: readonly Person[] }) {
   const { decision } = visit;
   if (!decision) {
-    return workDone(visit) === 'aligned' ? <Box>Aligned</Box> : null;
+    return workDone(visit) === 'aligned' ? <Box>{t('visitLog.aligned')}</Box> : null;
   }
   const advised = decision.advised ?? decision.action;
   const by = people.find(({ id }) => id === decision.personId)?.name.split(' ')[0];
   return (
     <Box>
       {advised !== decision.action && (
-        <Box sx={{ color: 'text.secondary' }}>Advised: {actionWords(advised, false)}</Box>
+        <Box sx={{ color: 'text.secondary' }}>
+          {t('visitLog.advised', { advised: actionWords(advised, false) })}
+        </Box>
       )}
       {actionWords(decision.action, decision.replace.length > 0)}:{' '}
       <strong>{ANSWER_WORDS[decision.answer]}</strong>
       {decision.answer === 'yes' && decision.replace.length > 0 && (
-        <>, new: {decision.replace.map((wheel) => WHEEL_LABELS[wheel].toLowerCase()).join(', ')}</>
+        <>
+          {t('visitLog.new', {
+            replace: decision.replace.map((wheel) => WHEEL_LABELS[wheel].toLowerCase()).join(', '),
+          })}
+        </>
       )}
       {by && (
         <Box component="span" sx={{ color: 'text.secondary' }}>
@@ -118,5 +134,7 @@ function Decided({ visit, people }: { visit: Visit; people: readonly Person[] })
 
 function distanceOf({ draft }: Visit, { distance }: Units): string {
   const odometer = draft.visit?.odometer;
-  return odometer === undefined ? '' : `, at ${showDistance(odometer, distance)} ${distance}`;
+  return odometer === undefined
+    ? ''
+    : t('visitLog.at', { odometer: showDistance(odometer, distance), distance });
 }

@@ -11,6 +11,7 @@ import dayjs from 'dayjs';
 import { capital } from '../../shared/format.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { CHANGE_WORDS, rateUnit, showRate, WORK_WORDS } from './rateWords.ts';
+import { t } from '../../words/garage.ts';
 
 /** A rate with a larger error than this part of it says nothing. */
 const LEAST_SEEN = 0.25;
@@ -23,27 +24,26 @@ export function WearStory({ story, units }: { story: CarStory; units: Units }) {
       <Box component="section">
         <Typography variant="h1" component="h2">
           {story.wheels.length === 0
-            ? 'No tread has been read yet.'
-            : 'One reading of these tires so far.'}
+            ? t('wearStory.noTreadHasBeen')
+            : t('wearStory.oneReadingOfThese')}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          With the next reading this page says how fast each tire wears, and whether what was done
-          helped.
+          {t('wearStory.withTheNextReading')}
         </Typography>
       </Box>
     );
   }
   return (
-    <Box component="section" aria-label="Wear then and now">
+    <Box component="section" aria-label={t('wearStory.wearThenAndNow')}>
       <Typography variant="h1" component="h2">
         {headline(story, told, units)}
       </Typography>
       <Table size="small" sx={{ mt: 1.5, '& td, & th': { px: 1, py: 0.5 } }}>
         <TableHead>
           <TableRow>
-            <TableCell>Tire, rib that lost most</TableCell>
-            <TableCell align="right">Before</TableCell>
-            <TableCell align="right">Now</TableCell>
+            <TableCell>{t('wearStory.tireRibThatLost')}</TableCell>
+            <TableCell align="right">{t('wearStory.before')}</TableCell>
+            <TableCell align="right">{t('wearStory.now')}</TableCell>
             <TableCell>{rateUnit(units)}</TableCell>
           </TableRow>
         </TableHead>
@@ -63,8 +63,7 @@ export function WearStory({ story, units }: { story: CarStory; units: Units }) {
         </TableBody>
       </Table>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.75 }}>
-        A change is called one when it is more than twice what the readings and an ordinary car’s
-        ups and downs would make.
+        {t('wearStory.aChangeIsCalled')}
       </Typography>
     </Box>
   );
@@ -74,9 +73,12 @@ export function WearStory({ story, units }: { story: CarStory; units: Units }) {
 function headline(story: CarStory, told: readonly WheelStory[], units: Units): string {
   const { visit, work } = story.between!;
   const day = dayjs(visit.arrivedAt).format('D MMM YYYY');
-  const since = `Since ${work === null ? 'the visit' : WORK_WORDS[work]} on ${day}`;
+  const since = t('wearStory.sinceWork', {
+    work: work === null ? t('wearStory.theVisit') : WORK_WORDS[work],
+    day,
+  });
   const tireOf = ({ wheel, change }: WheelStory) =>
-    `the ${WHEEL_LABELS[wheel].toLowerCase()}’s ${change!.rib} rib`;
+    t('wearStory.theSRib', { wheelLabels: WHEEL_LABELS[wheel].toLowerCase(), rib: change!.rib });
   const changed = told.filter(
     ({ change }) => change!.kind === 'slower' || change!.kind === 'faster',
   );
@@ -84,20 +86,35 @@ function headline(story: CarStory, told: readonly WheelStory[], units: Units): s
   if (most) {
     const { before, now } = most.change!;
     const [is, was] = [showRate(now, units), showRate(before, units)];
-    return `${since} ${tireOf(most)} loses ${is} ${rateUnit(units)} instead of ${was}.`;
+    return t('wearStory.losesInsteadOf', {
+      since,
+      most: tireOf(most),
+      is,
+      units: rateUnit(units),
+      was,
+    });
   }
   if (told.every(({ change }) => change!.kind === 'tooLittle')) {
     const [fastest] = told.toSorted((a, b) => b.change!.now - a.change!.now);
     const stretch = fastest!.stretches.at(-1)!;
     if (stretch.sd > LEAST_SEEN * Math.max(fastest!.change!.now, 0)) {
-      return `${since} the car has run too little to tell.`;
+      return t('wearStory.theCarHasRun', { since });
     }
-    return `${capital(tireOf(fastest!))} loses ${showRate(fastest!.change!.now, units)} ${rateUnit(units)}; what was run before is too little to compare.`;
+    return t('wearStory.losesWhatWasRun', {
+      capital: capital(tireOf(fastest!)),
+      now: showRate(fastest!.change!.now, units),
+      units: rateUnit(units),
+    });
   }
   const [fastest] = told
     .filter(({ change }) => change!.kind === 'same')
     .toSorted((a, b) => b.change!.now - a.change!.now);
-  return `${since} ${tireOf(fastest!)} goes on losing ${showRate(fastest!.change!.now, units)} ${rateUnit(units)}, as before.`;
+  return t('wearStory.goesOnLosingAs', {
+    since,
+    tireOf: tireOf(fastest!),
+    now: showRate(fastest!.change!.now, units),
+    units: rateUnit(units),
+  });
 }
 
 function sds({ change }: WheelStory): number {

@@ -1,6 +1,7 @@
 import type { VisitDraft } from '@keen/contract';
 import { WHEEL_ORDER, WHEELS_OF_AXLE } from '@keen/core';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { t } from '../../words/garage.ts';
 
 /** An angle of a visit: as it was found, and what it was set to. */
 export interface AngleChange {
@@ -28,8 +29,8 @@ export function angleChanges(draft: VisitDraft): AngleChange[] {
     return left === undefined || right === undefined ? undefined : left + right;
   };
   return [
-    ...row('Front total toe', total(before, 'front'), total(now, 'front')),
-    ...row('Rear total toe', total(before, 'rear'), total(now, 'rear')),
+    ...row(t('angleChanges.frontTotalToe'), total(before, 'front'), total(now, 'front')),
+    ...row(t('angleChanges.rearTotalToe'), total(before, 'rear'), total(now, 'rear')),
     ...WHEEL_ORDER.flatMap((wheel) =>
       row(`${WHEEL_LABELS[wheel]} camber`, before?.[wheel]?.camber, now?.[wheel]?.camber),
     ),

@@ -6,6 +6,7 @@ import Papa from 'papaparse';
 import { showDegrees } from '../../shared/format.ts';
 import { angleChanges } from './angleChanges.ts';
 import type { AngleChange } from './angleChanges.ts';
+import { t } from '../../words/garage.ts';
 
 /** An angle at one visit: as it was found, and as it was left where it was set. */
 export interface TrackPoint extends Omit<AngleChange, 'what'> {
@@ -57,7 +58,7 @@ function limitsOf(what: string, tolerances: VisitDraft['tolerances']): readonly 
 /** A track in words, for whoever does not see the chart. */
 export function spokenTrack({ what, points }: AngleTrack): string {
   const said = points.map(({ at, found, set }) => {
-    const change = set === null ? '' : `, set to ${showDegrees(set, 2)}`;
+    const change = set === null ? '' : t('angleTracks.setTo', { set: showDegrees(set, 2) });
     return `${dayjs(at).format('MMM YYYY')} ${showDegrees(found, 2)}${change}`;
   });
   return `${what}: ${said.join('; ')}`;

@@ -1,14 +1,15 @@
 import { WEAR_PARTS } from '@keen/core';
 import type { WearPart } from '@keen/core';
 import type { FleetCar } from './useFleet.ts';
+import { t } from '../../words/garage.ts';
 
 export const WEAR_PART_WORDS: Record<WearPart, string> = {
-  base: 'Wear that any car has',
-  camber: 'Camber',
-  toe: 'Toe',
-  pressure: 'Pressure',
-  cornering: 'Hard cornering',
-  bounce: 'Bouncing wheels',
+  base: t('causeCosts.wearThatAnyCar'),
+  camber: t('causeCosts.camber'),
+  toe: t('causeCosts.toe'),
+  pressure: t('causeCosts.pressure'),
+  cornering: t('causeCosts.hardCornering'),
+  bounce: t('causeCosts.bouncingWheels'),
 };
 
 /** What one thing costs a fleet in tires. */

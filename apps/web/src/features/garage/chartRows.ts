@@ -5,6 +5,7 @@ import type { DepthCurve, WheelStory } from '@keen/core';
 import { depthFromMm, distanceFromKm } from '@keen/core';
 import Papa from 'papaparse';
 import { showDepth, showDistance } from '../../shared/format.ts';
+import { t } from '../../words/garage.ts';
 
 /** A distance of the chart with the depth of each rib there, mm. */
 export interface ChartRow {
@@ -76,7 +77,11 @@ export function spokenRows(rows: readonly ChartRow[], units: Units): string {
         const at = ribs[rib];
         return at ? `${rib} ${showDepth(at.median, units.depth)}` : '';
       }).filter(Boolean);
-      return `at ${showDistance(km, units.distance)} ${units.distance} ${depths.join(', ')}`;
+      return t('chartRows.at', {
+        km: showDistance(km, units.distance),
+        distance: units.distance,
+        depths: depths.join(', '),
+      });
     })
     .join('; ');
 }

@@ -3,6 +3,7 @@ import { actionWords, causeWords, neededBy, WEAR_PARTS, whereWords } from '@keen
 import Papa from 'papaparse';
 import { WEAR_PART_WORDS } from './causeCosts.ts';
 import type { FleetCar } from './useFleet.ts';
+import { t } from '../../words/garage.ts';
 
 /** The fleet as a table for other programs: km, whole days, money in whole units. */
 export function fleetAsCsv(rows: readonly FleetCar[], session: Session, today: string): string {
@@ -29,7 +30,7 @@ export function fleetAsCsv(rows: readonly FleetCar[], session: Session, today: s
         [`cost for 1000 km as advised, ${currency}`]: cost ? money(cost.asAdvised) : '',
         ...Object.fromEntries(
           WEAR_PARTS.map((part) => [
-            `of it as it is, ${WEAR_PART_WORDS[part].toLowerCase()}`,
+            t('fleetAsCsv.ofItAsIt', { wearPartWords: WEAR_PART_WORDS[part].toLowerCase() }),
             cost ? money(cost.byCause[part]) : '',
           ]),
         ),

@@ -3,6 +3,7 @@ import { depthFromMm, distanceToKm } from '@keen/core';
 import type { Work } from '@keen/contract';
 import type { RateChange } from '@keen/core';
 import { showWhole } from '../../shared/format.ts';
+import { t } from '../../words/garage.ts';
 
 /** Wear is told for this distance, in the reader's unit. */
 const PER_DISTANCE = 10_000;
@@ -17,19 +18,23 @@ export function showRate(mm: number, units: Units): string {
 /** The unit of {@link showRate}. */
 export function rateUnit(units: Units): string {
   const depth = units.depth === 'mm' ? 'mm' : '/32 in';
-  return `${depth} in ${showWhole(PER_DISTANCE)} ${units.distance}`;
+  return t('rateWords.in', {
+    depth,
+    perDistance: showWhole(PER_DISTANCE),
+    distance: units.distance,
+  });
 }
 
 export const WORK_WORDS: Record<Work, string> = {
-  aligned: 'the alignment',
-  partsThenAligned: 'the new parts and the alignment',
-  balancedOrDampers: 'the balancing or the new dampers',
-  inflated: 'the pressures were set',
+  aligned: t('rateWords.theAlignment'),
+  partsThenAligned: t('rateWords.theNewPartsAnd'),
+  balancedOrDampers: t('rateWords.theBalancingOrThe'),
+  inflated: t('rateWords.thePressuresWereSet'),
 };
 
 export const CHANGE_WORDS: Record<RateChange['kind'], string> = {
-  slower: 'slower',
-  faster: 'faster',
-  same: 'about the same',
-  tooLittle: 'too little run to tell',
+  slower: t('rateWords.slower'),
+  faster: t('rateWords.faster'),
+  same: t('rateWords.aboutTheSame'),
+  tooLittle: t('rateWords.tooLittleRunTo'),
 };

@@ -16,6 +16,7 @@ import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { limitWords, showError } from './gaugeWords.ts';
 import { numberIn } from './numberIn.ts';
+import { t } from '../../words/gauges.ts';
 
 interface Fields {
   points: { known: string; read: string }[];
@@ -50,16 +51,16 @@ export function CheckDialog({
     if (result.data) onClose();
   }
 
-  const isNumber = (text: string) => numberIn(text) !== null || 'A number, such as 4.05';
+  const isNumber = (text: string) => numberIn(text) !== null || t('checkDialog.aNumberSuchAs');
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="check-title">
       <Box component="form" noValidate onSubmit={handleSubmit(submit)}>
         <DialogTitle id="check-title" variant="h2">
-          Check {name}
+          {t('checkDialog.check', { name })}
         </DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 2 }}>
           <Typography color="textSecondary">
-            Against {checkedAgainst}. It is good within {limitWords(kind)}.
+            {t('checkDialog.againstItIsGood', { checkedAgainst, kind: limitWords(kind) })}
           </Typography>
           {known.map((value, i) => {
             const faults = formState.errors.points?.[i];
@@ -69,14 +70,14 @@ export function CheckDialog({
                 sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, pt: 0.5 }}
               >
                 <TextField
-                  label={`Is, ${unit}`}
+                  label={t('checkDialog.is', { unit })}
                   error={faults?.known !== undefined}
                   helperText={faults?.known?.message}
                   slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal' } }}
                   {...register(`points.${i}.known`, { validate: isNumber })}
                 />
                 <TextField
-                  label={`Reads, ${unit}`}
+                  label={t('checkDialog.reads', { unit })}
                   autoFocus={i === 0}
                   autoComplete="off"
                   error={faults?.read !== undefined}
@@ -88,8 +89,8 @@ export function CheckDialog({
             );
           })}
           <TextField
-            label="Note"
-            placeholder="New battery"
+            label={t('checkDialog.note')}
+            placeholder={t('checkDialog.newBattery')}
             slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 200 } }}
             {...register('note')}
           />
@@ -99,9 +100,9 @@ export function CheckDialog({
                 component="span"
                 sx={{ color: said.state === 'off' ? 'var(--marker)' : undefined }}
               >
-                {said.state === 'off' && '◆ '}
-                {said.state === 'off' ? 'Off by ' : 'Good: '}
-                {showError(kind, said.errors[0]!.worst)} at worst
+                {t(said.state === 'off' ? 'checkDialog.offByAtWorst' : 'checkDialog.goodAtWorst', {
+                  error: showError(kind, said.errors[0]!.worst),
+                })}
               </Box>
             )}
           </Box>
@@ -109,10 +110,10 @@ export function CheckDialog({
         </DialogContent>
         <DialogActions sx={{ px: 3, pb: 2.5 }}>
           <Button variant="text" onClick={onClose}>
-            Cancel
+            {t('checkDialog.cancel')}
           </Button>
           <Button type="submit" variant="contained" disabled={isLoading}>
-            Save the check
+            {t('checkDialog.saveTheCheck')}
           </Button>
         </DialogActions>
       </Box>

@@ -1,6 +1,7 @@
 import type { InstrumentKind } from '@keen/contract/words';
 import type { InstrumentRecord } from '@keen/core';
 import { limitWords, showError } from './gaugeWords.ts';
+import { t } from '../../words/gauges.ts';
 
 const WIDTH = 150;
 const HEIGHT = 44;
@@ -21,7 +22,10 @@ export function CheckHistory({ kind, record }: { kind: InstrumentKind; record: I
       width={WIDTH}
       height={HEIGHT}
       role="img"
-      aria-label={`Checks, within ${limitWords(kind)} is good: ${said.join(', ')}`}
+      aria-label={t('checkHistory.checksWithinIsGood', {
+        kind: limitWords(kind),
+        said: said.join(', '),
+      })}
       style={{ display: 'block', maxWidth: '100%' }}
     >
       <rect

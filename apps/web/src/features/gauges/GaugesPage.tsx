@@ -7,8 +7,9 @@ import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { InstrumentList } from './InstrumentList.tsx';
 import { StudyList } from './StudyList.tsx';
+import { t } from '../../words/gauges.ts';
 
-const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
+const SHORTCUTS = [{ keys: ['T'], what: t('gaugesPage.backToToday') }];
 
 /** What the shop measures with, and whether its people and gauges agree. */
 export function GaugesPage() {
@@ -23,7 +24,7 @@ function LoadedGauges({ session }: { session: Session }) {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Gauges</PageTitle>
+        <PageTitle>{t('gaugesPage.gauges')}</PageTitle>
       </TopBar>
       <Box
         component="main"

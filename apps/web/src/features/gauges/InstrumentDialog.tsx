@@ -19,6 +19,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { numberIn, numbersIn } from './numberIn.ts';
+import { t } from '../../words/gauges.ts';
 
 interface Fields {
   name: string;
@@ -69,7 +70,9 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="gauge-title">
       <Box component="form" noValidate onSubmit={handleSubmit(submit)}>
         <DialogTitle id="gauge-title" variant="h2">
-          {instrument ? `Change ${instrument.name}` : 'Add a gauge'}
+          {instrument
+            ? t('instrumentDialog.change', { name: instrument.name })
+            : t('instrumentDialog.addAGauge')}
         </DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 2.5, pt: '8px !important' }}>
           <Controller
@@ -78,11 +81,9 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
             render={({ field }) => (
               <TextField
                 select
-                label="What it is"
+                label={t('instrumentDialog.whatItIs')}
                 disabled={instrument !== null}
-                helperText={
-                  instrument ? 'Its checks are in its own unit, so it stays what it is' : ' '
-                }
+                helperText={instrument ? t('instrumentDialog.itsChecksAreIn') : ' '}
                 {...field}
               >
                 {INSTRUMENT_KINDS.map((each) => (
@@ -94,41 +95,43 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
             )}
           />
           <TextField
-            label="Name on it"
-            placeholder="Depth gauge 2"
+            label={t('instrumentDialog.nameOnIt')}
+            placeholder={t('instrumentDialog.exampleName')}
             autoFocus
             error={errors.name !== undefined}
             helperText={errors.name?.message}
             slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 60 } }}
             {...register('name', {
-              validate: (text) => text.trim() !== '' || 'What it is called in the shop',
+              validate: (text) => text.trim() !== '' || t('instrumentDialog.whatItIsCalled'),
             })}
           />
           <TextField
-            label={`Checked against, ${INSTRUMENT_FACTS[kind].unit}`}
+            label={t('instrumentDialog.checkedAgainst', { unit: INSTRUMENT_FACTS[kind].unit })}
             placeholder={kind === 'depth' ? '2; 5; 8' : '0'}
             error={errors.block !== undefined}
             helperText={
               errors.block?.message ??
-              `What ${INSTRUMENT_FACTS[kind].checkedAgainst} is known to be`
+              t('instrumentDialog.whatIsKnownTo', {
+                checkedAgainst: INSTRUMENT_FACTS[kind].checkedAgainst,
+              })
             }
             slotProps={{ inputLabel: { shrink: true } }}
             {...register('block', {
               validate: (text) =>
-                block.safeParse(numbersIn(text)).success || 'Up to ten numbers, such as 2; 5; 8',
+                block.safeParse(numbersIn(text)).success || t('instrumentDialog.upToTenNumbers'),
             })}
           />
           <TextField
-            label={`Certified to, ± ${INSTRUMENT_FACTS[kind].unit}`}
-            placeholder="Leave empty without a certificate"
+            label={t('instrumentDialog.certifiedTo', { unit: INSTRUMENT_FACTS[kind].unit })}
+            placeholder={t('instrumentDialog.leaveEmptyWithoutA')}
             error={errors.certified !== undefined}
-            helperText={errors.certified?.message ?? 'Standard uncertainty, by its certificate'}
+            helperText={errors.certified?.message ?? t('instrumentDialog.standardUncertaintyByIts')}
             slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal' } }}
             {...register('certified', {
               validate: (text) =>
                 text.trim() === '' ||
                 (numberIn(text) !== null && certified.safeParse(numberIn(text)).success) ||
-                'A number above 0, such as 0.03',
+                t('instrumentDialog.aNumberAbove0'),
             })}
           />
           {instrument && (
@@ -137,10 +140,10 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
               control={control}
               render={({ field }) => (
                 <Choice
-                  label="It is"
+                  label={t('instrumentDialog.itIs')}
                   options={[
-                    { value: 'used', label: 'In use' },
-                    { value: 'away', label: 'Put away' },
+                    { value: 'used', label: t('instrumentDialog.inUse') },
+                    { value: 'away', label: t('instrumentDialog.putAway') },
                   ]}
                   value={field.value ? 'away' : 'used'}
                   onChange={(next) => next && field.onChange(next === 'away')}
@@ -152,10 +155,10 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
         </DialogContent>
         <DialogActions sx={{ px: 3, pb: 2.5 }}>
           <Button variant="text" onClick={onClose}>
-            Cancel
+            {t('instrumentDialog.cancel')}
           </Button>
           <Button type="submit" variant="contained" disabled={isLoading}>
-            Save
+            {t('instrumentDialog.save')}
           </Button>
         </DialogActions>
       </Box>

@@ -16,6 +16,7 @@ import { CheckHistory } from './CheckHistory.tsx';
 import { limitWords, showError, showSize } from './gaugeWords.ts';
 import { InstrumentDialog } from './InstrumentDialog.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
+import { t } from '../../words/gauges.ts';
 
 type Open = { what: 'check' | 'change'; instrument: Instrument } | { what: 'new' } | null;
 
@@ -32,20 +33,22 @@ export function InstrumentList({ session }: { session: Session }) {
     <Box component="section" aria-labelledby="own-gauges">
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap', mb: 1 }}>
         <Typography variant="h1" component="h2" id="own-gauges" sx={{ flex: 1 }}>
-          What we measure with
+          {t('instrumentList.whatWeMeasureWith')}
         </Typography>
-        {mayKeep && <Button onClick={() => setOpen({ what: 'new' })}>Add a gauge</Button>}
+        {mayKeep && (
+          <Button onClick={() => setOpen({ what: 'new' })}>{t('instrumentList.addAGauge')}</Button>
+        )}
         <Button
           variant="text"
           sx={{ px: 0.5 }}
           disabled={!data?.some(({ checks }) => checks.length > 0)}
           onClick={() => saveFile('gauge-checks.csv', checksAsCsv(data ?? []), 'text/csv')}
         >
-          Checks as CSV
+          {t('instrumentList.checksAsCsv')}
         </Button>
       </Box>
       {isLoading && (
-        <Box role="status" aria-label="Loading the gauges">
+        <Box role="status" aria-label={t('instrumentList.loadingTheGauges')}>
           {[0, 1, 2].map((i) => (
             <Skeleton key={i} height={72} />
           ))}
@@ -54,17 +57,19 @@ export function InstrumentList({ session }: { session: Session }) {
       {error && (
         <Box role="alert">
           <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
-          <Button onClick={() => void refetch()}>Try again</Button>
+          <Button onClick={() => void refetch()}>{t('instrumentList.tryAgain')}</Button>
         </Box>
       )}
       {data?.length === 0 && (
         <Typography color="textSecondary" sx={{ maxWidth: 520 }}>
-          No gauge yet. Put in what the shop measures with, and check it against something known:
-          each morning the depth gauge on its step block, now and then the rig on its bar. What a
-          check finds off is counted where angles are measured.
+          {t('instrumentList.noGaugeYetPut')}
         </Typography>
       )}
-      <Box component="ul" aria-label="Gauges" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box
+        component="ul"
+        aria-label={t('instrumentList.gauges')}
+        sx={{ listStyle: 'none', m: 0, p: 0 }}
+      >
         {shown.map((instrument) => (
           <Row
             key={instrument.id}
@@ -76,7 +81,9 @@ export function InstrumentList({ session }: { session: Session }) {
       </Box>
       {hasRetired && (
         <Button variant="text" sx={{ px: 0 }} onClick={() => setShowsRetired(!showsRetired)}>
-          {showsRetired ? 'Hide those put away' : 'Show those put away too'}
+          {showsRetired
+            ? t('instrumentList.hideThosePutAway')
+            : t('instrumentList.showThosePutAway')}
         </Button>
       )}
       {open?.what === 'check' && <CheckDialog instrument={open.instrument} onClose={close} />}
@@ -115,7 +122,7 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
           <strong>{name}</strong>{' '}
           <Box component="span" sx={{ color: 'text.secondary' }}>
             {name === INSTRUMENT_FACTS[kind].title ? '' : INSTRUMENT_FACTS[kind].title}
-            {retired ? ', put away' : ''}
+            {retired ? t('instrumentList.putAway') : ''}
           </Box>
         </Box>
         <Box sx={{ color: isOff ? 'var(--marker)' : undefined, fontWeight: isOff ? 650 : 400 }}>
@@ -124,7 +131,8 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
         </Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
           {checkWords(instrument, record)} {driftWords(instrument, record)}
-          {certified !== null && ` Certified to ±${showSize(kind, certified)}.`}
+          {certified !== null &&
+            t('instrumentList.certifiedTo', { kind: showSize(kind, certified) })}
         </Box>
       </Box>
       <Box>
@@ -132,8 +140,8 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
       </Box>
       <Box sx={{ display: 'flex', gap: 0.5 }}>
         {!retired && (
-          <Button onClick={onCheck} aria-label={`Check ${name}`}>
-            Check
+          <Button onClick={onCheck} aria-label={t('instrumentList.checkOf', { name })}>
+            {t('instrumentList.check')}
           </Button>
         )}
         {onChange && (
@@ -141,9 +149,9 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
             variant="text"
             sx={{ px: 1, minWidth: 0 }}
             onClick={onChange}
-            aria-label={`Change ${name}`}
+            aria-label={t('instrumentList.changeOf', { name })}
           >
-            Change
+            {t('instrumentList.change')}
           </Button>
         )}
       </Box>
@@ -153,31 +161,43 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
 
 function stateWords({ kind }: Instrument, { state, errors }: InstrumentRecord): string {
   const last = errors.at(-1);
-  if (state === 'never' || !last) return 'Never checked';
+  if (state === 'never' || !last) return t('instrumentList.neverChecked');
   const error = showError(kind, last.worst);
-  return state === 'off' ? `Off by ${error} at worst` : `Good, ${error} at worst`;
+  return state === 'off'
+    ? t('instrumentList.offByAtWorst', { error })
+    : t('instrumentList.goodAtWorst', { error });
 }
 
 /** When it was checked, against what limit, and what to do. */
 function checkWords({ kind }: Instrument, { state, errors }: InstrumentRecord): string {
   const last = errors.at(-1);
-  if (!last) return `Good would be within ${limitWords(kind)}.`;
-  const what = state === 'off' ? ' Set it right or put it away.' : '';
-  return `Checked ${agoWords(last.at)}; good is within ${limitWords(kind)}.${what}`;
+  if (!last) return t('instrumentList.goodWouldBeWithin', { kind: limitWords(kind) });
+  const what = state === 'off' ? t('instrumentList.setItRightOr') : '';
+  return t('instrumentList.checkedGoodIsWithin', {
+    at: agoWords(last.at),
+    kind: limitWords(kind),
+    what,
+  });
 }
 
 function driftWords({ kind }: Instrument, { drift, errors }: InstrumentRecord): string {
   if (errors.length === 0) return '';
-  if (!drift) return 'Too few checks to tell whether it drifts.';
+  if (!drift) return t('instrumentList.tooFewChecksTo');
   const isSure = drift.low > 0 || drift.high < 0;
-  if (!isSure) return `No drift to be seen in ${errors.length} checks.`;
+  if (!isSure) return t('instrumentList.noDriftToBe', { length: errors.length });
   const span = [drift.low, drift.high].map(Math.abs).toSorted((a, b) => a - b);
-  return `Drifts ${drift.perYear > 0 ? 'up' : 'down'} by ${showSize(kind, Math.abs(drift.perYear))} a year (${span.map((one) => one.toFixed(2)).join(' to ')}).`;
+  return t(drift.perYear > 0 ? 'instrumentList.driftsUp' : 'instrumentList.driftsDown', {
+    size: showSize(kind, Math.abs(drift.perYear)),
+    low: span[0]!.toFixed(2),
+    high: span[1]!.toFixed(2),
+  });
 }
 
 function agoWords(at: string): string {
   const days = dayjs().startOf('day').diff(dayjs(at).startOf('day'), 'day');
-  if (days <= 0) return 'today';
-  if (days === 1) return 'yesterday';
-  return days < 60 ? `${days} days ago` : `on ${dayjs(at).format('D MMM YYYY')}`;
+  if (days <= 0) return t('instrumentList.today');
+  if (days === 1) return t('instrumentList.yesterday');
+  return days < 60
+    ? t('instrumentList.daysAgo', { days })
+    : t('instrumentList.on', { at: dayjs(at).format('D MMM YYYY') });
 }

@@ -9,6 +9,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { t } from '../../words/gauges.ts';
 
 const HEIGHT = 300;
 /** More names than these do not stand beside one another. */
@@ -38,7 +39,7 @@ export function StudyChart({ study, names }: { study: Study; names: readonly str
     <Box>
       <Box
         component="ul"
-        aria-label="People"
+        aria-label={t('studyChart.people')}
         sx={{ listStyle: 'none', m: 0, mb: 0.5, p: 0, display: 'flex', gap: 2.5, flexWrap: 'wrap' }}
       >
         {names.map((name, i) => (
@@ -134,9 +135,13 @@ function shortName(marks: readonly string[], at: number): string {
 }
 
 function spoken(off: readonly { off: number }[]): string {
-  if (off.length === 0) return 'no reading yet';
+  if (off.length === 0) return t('studyChart.noReadingYet');
   const mean = off.reduce((sum, one) => sum + one.off, 0) / off.length;
   const low = Math.min(...off.map((one) => one.off));
   const high = Math.max(...off.map((one) => one.off));
-  return `${mean.toFixed(2)} on average, ${low.toFixed(2)} to ${high.toFixed(2)}`;
+  return t('studyChart.onAverageTo', {
+    mean: mean.toFixed(2),
+    low: low.toFixed(2),
+    high: high.toFixed(2),
+  });
 }

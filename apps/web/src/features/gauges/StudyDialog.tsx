@@ -17,6 +17,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { ManyChoice } from '../../shared/ManyChoice.tsx';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/gauges.ts';
 
 interface Fields {
   name: string;
@@ -27,7 +28,9 @@ interface Fields {
 }
 
 const TRIALS = ['2', '3', '4', '5'].map((value) => ({ value, label: value }));
-const USUAL_MARKS = Array.from({ length: 10 }, (_, i) => `Mark ${i + 1}`).join('\n');
+const USUAL_MARKS = Array.from({ length: 10 }, (_, i) => t('studyDialog.mark', { i: i + 1 })).join(
+  '\n',
+);
 
 /** Lays out a gauge study: who reads what how often. */
 export function StudyDialog({ session, onClose }: { session: Session; onClose: () => void }) {
@@ -62,25 +65,27 @@ export function StudyDialog({ session, onClose }: { session: Session; onClose: (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="study-title">
       <Box component="form" noValidate onSubmit={handleSubmit(submit)}>
         <DialogTitle id="study-title" variant="h2">
-          New gauge study
+          {t('studyDialog.newGaugeStudy')}
         </DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 2.5, pt: '8px !important' }}>
           <TextField
-            label="Name"
+            label={t('studyDialog.name')}
             autoFocus
             error={errors.name !== undefined}
             helperText={errors.name?.message}
             slotProps={{ htmlInput: { maxLength: 60 } }}
-            {...register('name', { validate: (text) => text.trim() !== '' || 'What to call it' })}
+            {...register('name', {
+              validate: (text) => text.trim() !== '' || t('studyDialog.whatToCallIt'),
+            })}
           />
           <Controller
             name="people"
             control={control}
-            rules={{ validate: valid('people', 'Two to five people') }}
+            rules={{ validate: valid('people', t('studyDialog.twoToFivePeople')) }}
             render={({ field }) => (
               <Box>
                 <ManyChoice
-                  label="Who reads"
+                  label={t('studyDialog.whoReads')}
                   options={here.map((person) => ({ value: person.id, label: person.name }))}
                   values={field.value}
                   onChange={(next) => field.onChange(next ?? [])}
@@ -99,7 +104,7 @@ export function StudyDialog({ session, onClose }: { session: Session; onClose: (
               control={control}
               render={({ field }) => (
                 <Choice
-                  label="How often each mark"
+                  label={t('studyDialog.howOftenEachMark')}
                   options={TRIALS}
                   value={field.value}
                   onChange={(next) => next && field.onChange(next)}
@@ -111,7 +116,7 @@ export function StudyDialog({ session, onClose }: { session: Session; onClose: (
               control={control}
               render={({ field }) => (
                 <Choice
-                  label="The gauge is read in"
+                  label={t('studyDialog.theGaugeIsRead')}
                   options={[
                     { value: 'mm', label: 'mm' },
                     { value: 'in32', label: '32nds' },
@@ -123,28 +128,27 @@ export function StudyDialog({ session, onClose }: { session: Session; onClose: (
             />
           </Box>
           <TextField
-            label="Marks, one a line"
+            label={t('studyDialog.marksOneALine')}
             multiline
             minRows={4}
             maxRows={8}
             error={errors.marks !== undefined}
-            helperText={
-              errors.marks?.message ??
-              'Chalk them in grooves from nearly new to worn, on tires that stay where they are. Say where each is, such as “left front, outer”.'
-            }
+            helperText={errors.marks?.message ?? t('studyDialog.chalkThemInGrooves')}
             {...register('marks', { validate: valid('marks', 'Two to twenty marks, each once') })}
           />
           <Typography color="textSecondary">
-            {people.length * Number(trials) * linesOf(marks).length} readings in all.
+            {t('studyDialog.readingsInAll', {
+              length: people.length * Number(trials) * linesOf(marks).length,
+            })}
           </Typography>
           {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
         </DialogContent>
         <DialogActions sx={{ px: 3, pb: 2.5 }}>
           <Button variant="text" onClick={onClose}>
-            Cancel
+            {t('studyDialog.cancel')}
           </Button>
           <Button type="submit" variant="contained" disabled={isLoading}>
-            Start the study
+            {t('studyDialog.startTheStudy')}
           </Button>
         </DialogActions>
       </Box>

@@ -15,6 +15,8 @@ import { mayDo } from '../../shared/mayDo.ts';
 import { MoreRows } from '../../shared/MoreRows.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
 import { StudyDialog } from './StudyDialog.tsx';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/gauges.ts';
 
 /** Gauge studies, and the spread of a reading that new visits go by. */
 export function StudyList({ session }: { session: Session }) {
@@ -26,39 +28,39 @@ export function StudyList({ session }: { session: Session }) {
     <Box component="section" aria-labelledby="studies">
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap', mb: 1 }}>
         <Typography variant="h1" component="h2" id="studies" sx={{ flex: 1 }}>
-          Do we read alike?
+          {t('studyList.doWeReadAlike')}
         </Typography>
         {mayDo(session, 'keepGauges') && (
-          <Button onClick={() => setOpen(true)}>New gauge study</Button>
+          <Button onClick={() => setOpen(true)}>{t('studyList.newGaugeStudy')}</Button>
         )}
       </Box>
       <SpreadInUse session={session} />
       {isLoading && (
-        <Box role="status" aria-label="Loading the studies">
+        <Box role="status" aria-label={t('studyList.loadingTheStudies')}>
           <Skeleton height={64} />
         </Box>
       )}
       {error && (
         <Box role="alert">
           <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
-          <Button onClick={() => void refetch()}>Try again</Button>
+          <Button onClick={() => void refetch()}>{t('studyList.tryAgain')}</Button>
         </Box>
       )}
       {rows?.length === 0 && (
-        <Typography color="textSecondary">
-          Two or three people read the same chalk marks two or three times, without seeing what was
-          read before. Half an hour of work, and it says whether this gauge in these hands can see
-          half a millimetre.
-        </Typography>
+        <Typography color="textSecondary">{t('studyList.twoOrThreePeople')}</Typography>
       )}
-      <Box component="ul" aria-label="Gauge studies" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box
+        component="ul"
+        aria-label={t('studyList.gaugeStudies')}
+        sx={{ listStyle: 'none', m: 0, p: 0 }}
+      >
         {rows?.map((study) => (
           <Row key={study.id} study={study} session={session} />
         ))}
       </Box>
       {studies.hasNextPage && (
         <MoreRows
-          label="Earlier ones"
+          label={t('studyList.earlierOnes')}
           isLoading={studies.isFetching}
           hasFailed={studies.isError}
           onMore={() => void studies.fetchNextPage()}
@@ -76,18 +78,25 @@ function SpreadInUse({ session }: { session: Session }) {
     <Box sx={{ mb: 2, display: 'grid', gap: 0.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
         <Box component="span" className="condensed" sx={{ fontSize: '1.6rem', fontWeight: 700 }}>
-          ±{(used?.mm ?? READING_SD_MM).toFixed(2)} mm
+          {t('studyList.mm', { mm: (used?.mm ?? READING_SD_MM).toFixed(2) })}
         </Box>
-        <span>is what the diagnosis takes one reading to be good for</span>
+        <span>{t('studyList.isWhatTheDiagnosis')}</span>
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
         {used ? (
           <>
-            Since {dayjs(used.at).format('D MMM YYYY')}, as{' '}
-            <Link component={RouterLink} to={`/gauges/${used.studyId}`}>
-              a study
-            </Link>{' '}
-            found; visits from before keep theirs.{' '}
+            <Rich
+              text={t('studyList.sinceAsAStudyFound', {
+                at: dayjs(used.at).format('D MMM YYYY'),
+              })}
+              tags={{
+                study: (inner) => (
+                  <Link component={RouterLink} to={`/gauges/${used.studyId}`}>
+                    {inner}
+                  </Link>
+                ),
+              }}
+            />{' '}
             {mayDo(session, 'changeShop') && (
               <Button
                 variant="text"
@@ -95,17 +104,17 @@ function SpreadInUse({ session }: { session: Session }) {
                 disabled={isLoading}
                 onClick={() => void keep({ readingSpread: null })}
               >
-                Back to the usual {READING_SD_MM} mm
+                {t('studyList.backToTheUsual', { readingSdMm: READING_SD_MM })}
               </Button>
             )}
           </>
         ) : (
-          'As is usual, one standard deviation, before rounding. A study says what holds here.'
+          t('studyList.asIsUsualOne')
         )}
       </Box>
       {isError && (
         <Typography role="alert" sx={{ color: 'var(--marker)' }}>
-          This was not saved; try again.
+          {t('studyList.thisWasNotSaved')}
         </Typography>
       )}
     </Box>
@@ -133,13 +142,17 @@ function Row({ study, session }: { study: StudyRow; session: Session }) {
           {name}
         </Link>
         <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
-          {names}; {marks.length} marks, {trials} times each
+          {t('studyList.marksTimesEach', { names, length: marks.length, trials })}
         </Box>
       </Box>
       <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
         <Box>
-          {taken < planned ? `${taken} of ${planned}` : isUsed ? 'in use' : 'whole'}
-          {closedAt !== null && taken < planned ? ', closed' : ''}
+          {taken < planned
+            ? t('studyList.of', { taken, planned })
+            : isUsed
+              ? t('studyList.inUse')
+              : t('studyList.whole')}
+          {closedAt !== null && taken < planned ? t('studyList.closed') : ''}
         </Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
           {dayjs(createdAt).format('D MMM YYYY')}

@@ -19,11 +19,12 @@ import { TopBar } from '../../shared/TopBar.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
 import { StudyReader } from './StudyReader.tsx';
 import { StudyResult } from './StudyResult.tsx';
+import { t } from '../../words/gauges.ts';
 
 const SHORTCUTS = [
-  { keys: ['G'], what: 'back to the gauges' },
-  { keys: ['T'], what: 'back to today' },
-  { keys: ['Enter'], what: 'keep a reading' },
+  { keys: ['G'], what: t('studyPage.backToTheGauges') },
+  { keys: ['T'], what: t('studyPage.backToToday') },
+  { keys: [t('studyPage.enter')], what: t('studyPage.keepAReading') },
 ];
 
 /** A gauge study: who reads now, and what has come of it. */
@@ -38,7 +39,7 @@ export function StudyPage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Gauge study</PageTitle>
+        <PageTitle>{t('studyPage.gaugeStudy')}</PageTitle>
       </TopBar>
       <Box
         component="main"
@@ -51,16 +52,16 @@ export function StudyPage() {
         }}
       >
         {isLoading && (
-          <Box role="status" aria-label="Loading the study">
+          <Box role="status" aria-label={t('studyPage.loadingTheStudy')}>
             <Skeleton variant="rectangular" height={240} sx={{ bgcolor: 'var(--hairline)' }} />
           </Box>
         )}
         {!study && error && (
           <Box role="alert">
             <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
-            <Button onClick={() => void refetch()}>Try again</Button>{' '}
+            <Button onClick={() => void refetch()}>{t('studyPage.tryAgain')}</Button>{' '}
             <Link component={RouterLink} to="/gauges">
-              All gauges
+              {t('studyPage.allGauges')}
             </Link>
           </Box>
         )}
@@ -98,8 +99,13 @@ function LoadedStudy({ session, study }: { session: Session; study: Study }) {
             {name}
           </Typography>
           <Typography color="textSecondary">
-            {marks.length} marks, {trials} times each, from {dayjs(createdAt).format('D MMM YYYY')}
-            {closedAt !== null && `; closed ${dayjs(closedAt).format('D MMM YYYY')}`}
+            {t('studyPage.marksTimes', {
+              marks: marks.length,
+              trials,
+              createdAt: dayjs(createdAt).format('D MMM YYYY'),
+            })}
+            {closedAt !== null &&
+              t('studyPage.closed', { closedAt: dayjs(closedAt).format('D MMM YYYY') })}
           </Typography>
         </Box>
         {mayDo(session, 'keepGauges') && (
@@ -108,7 +114,7 @@ function LoadedStudy({ session, study }: { session: Session; study: Study }) {
             disabled={isLoading}
             onClick={() => void close({ id, closed: closedAt === null })}
           >
-            {closedAt === null ? 'Close the study' : 'Open it again'}
+            {closedAt === null ? t('studyPage.closeTheStudy') : t('studyPage.openItAgain')}
           </Button>
         )}
       </Box>
@@ -116,7 +122,7 @@ function LoadedStudy({ session, study }: { session: Session; study: Study }) {
       {closedAt === null && !soFar.isWhole && (
         <Box component="section" aria-labelledby="who-reads">
           <Typography variant="h2" id="who-reads" sx={{ mb: 1 }}>
-            Who reads now?
+            {t('studyPage.whoReadsNow')}
           </Typography>
           <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
             {people.map((person, i) => {
@@ -130,15 +136,16 @@ function LoadedStudy({ session, study }: { session: Session; study: Study }) {
                 >
                   <span>{nameOf(session, person)}</span>
                   <Box component="span" sx={{ fontSize: '0.85rem', fontWeight: 400 }}>
-                    {isDone ? 'all read' : `${soFar.taken[i]} of ${soFar.planned} read`}
+                    {isDone
+                      ? t('studyPage.allRead')
+                      : t('studyPage.ofRead', { taken: soFar.taken[i]!, planned: soFar.planned })}
                   </Box>
                 </Button>
               );
             })}
           </Box>
           <Typography color="textSecondary" sx={{ mt: 1, maxWidth: 640 }}>
-            The marks come in an order of their own for each person and each time round, and nothing
-            that was read before is shown. Several people can read at once, each at a tablet.
+            {t('studyPage.theMarksComeIn')}
           </Typography>
         </Box>
       )}

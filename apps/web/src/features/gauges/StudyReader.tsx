@@ -14,6 +14,7 @@ import type { GaugeSource } from '../../devices/useGauge.ts';
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
+import { t } from '../../words/gauges.ts';
 
 interface StudyReaderProps {
   session: Session;
@@ -56,7 +57,12 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
   async function takeText(typed: string): Promise<void> {
     const mm = readDepthText(typed, readIn);
     if (mm === null) {
-      setFault(`A depth in ${DEPTH_UNIT_WORDS[readIn]}, such as ${readIn === 'mm' ? '5.3' : '7'}`);
+      setFault(
+        t('studyReader.aDepthIn', {
+          unit: DEPTH_UNIT_WORDS[readIn],
+          example: readIn === 'mm' ? '5.3' : '7',
+        }),
+      );
       return;
     }
     setText(typed);
@@ -72,7 +78,7 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
   const line = useGauge({
     source,
     onReading: (mm) => void take(mm),
-    onOutOfRange: () => setFault('The gauge was pressed off the tread. Set it on a rib again.'),
+    onOutOfRange: () => setFault(t('studyReader.theGaugeWasPressed')),
     onText: (sent) => void takeText(sent),
   });
 
@@ -81,16 +87,20 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
       <Box>
         <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
           <Typography variant="h3" component="h2" color="textSecondary" sx={{ flex: 1 }}>
-            {nameOf(session, study.people[person]!)} reads, {done} of {deal.length}
+            {t('studyReader.readsOf', {
+              session: nameOf(session, study.people[person]!),
+              done,
+              length: deal.length,
+            })}
           </Typography>
           <Button variant="text" onClick={onDone}>
-            {turn ? 'Pause' : 'Back to the study'}
+            {turn ? t('studyReader.pause') : t('studyReader.backToTheStudy')}
           </Button>
         </Box>
         <LinearProgress
           variant="determinate"
           value={(FULL * done) / deal.length}
-          aria-label="Readings taken"
+          aria-label={t('studyReader.readingsTaken')}
         />
       </Box>
       {turn ? (
@@ -105,7 +115,7 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
         >
           <Box aria-live="polite">
             <Typography color="textSecondary">
-              Time {turn.trial + 1} of {trials}
+              {t('studyReader.timeOf', { trial: turn.trial + 1, trials })}
             </Typography>
             <Typography
               className="condensed"
@@ -119,7 +129,7 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
             <TextField
               inputRef={field}
               autoFocus
-              label={`Depth, ${DEPTH_UNIT_WORDS[readIn]}`}
+              label={t('studyReader.depth', { depthUnitWords: DEPTH_UNIT_WORDS[readIn] })}
               value={text}
               error={fault !== null}
               helperText={fault}
@@ -140,17 +150,19 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
               disabled={isLoading || text.trim() === ''}
               sx={{ minHeight: 62, px: 3 }}
             >
-              Next mark
+              {t('studyReader.nextMark')}
             </Button>
           </Box>
           <GaugeBar line={line} fault={null} onSource={setSource} />
         </Box>
       ) : (
         <Typography variant="h1" component="p">
-          All read. Thank you.
+          {t('studyReader.allReadThankYou')}
         </Typography>
       )}
-      {error && <Notice kind="caution">Not saved: {failureOf(error).text}</Notice>}
+      {error && (
+        <Notice kind="caution">{t('studyReader.notSaved', { text: failureOf(error).text })}</Notice>
+      )}
       {last && done > 0 && (
         <Box>
           <Button
@@ -159,7 +171,7 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
             disabled={isLoading}
             onClick={() => void takeBack()}
           >
-            Take back the last and read it again
+            {t('studyReader.takeBackTheLast')}
           </Button>
         </Box>
       )}

@@ -15,6 +15,8 @@ import { nameOf } from '../../shared/nameOf.ts';
 import { studyAsCsv } from './studyAsCsv.ts';
 import { StudyTable } from './StudyTable.tsx';
 import { VarianceTable } from './VarianceTable.tsx';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/gauges.ts';
 
 const StudyChart = lazy(async () => ({ default: (await import('./StudyChart.tsx')).StudyChart }));
 
@@ -32,20 +34,25 @@ export function StudyResult({ session, study, soFar }: StudyResultProps) {
   if (!result) {
     return (
       <Box component="section">
-        <Typography variant="h2">Too few readings to tell.</Typography>
-        <Typography color="textSecondary">
-          As soon as everybody has read two marks twice, what can be said is said here.
-        </Typography>
+        <Typography variant="h2">{t('studyResult.tooFewReadingsTo')}</Typography>
+        <Typography color="textSecondary">{t('studyResult.asSoonAsEverybody')}</Typography>
       </Box>
     );
   }
   return (
-    <Box component="section" aria-label="What the study says" sx={{ display: 'grid', gap: 3 }}>
+    <Box
+      component="section"
+      aria-label={t('studyResult.whatTheStudySays')}
+      sx={{ display: 'grid', gap: 3 }}
+    >
       <Verdict result={result} />
       {!isWhole && (
         <Notice>
-          So far, from {used.marks.length} of {study.marks.length} marks read {used.trials} times by
-          everybody.
+          {t('studyResult.soFarFromOf', {
+            length: used.marks.length,
+            length2: study.marks.length,
+            trials: used.trials,
+          })}
         </Notice>
       )}
       <Box
@@ -64,9 +71,7 @@ export function StudyResult({ session, study, soFar }: StudyResultProps) {
         <Box>
           <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mb: 0.5 }}>
             <Typography variant="h3" color="textSecondary" sx={{ flex: 1 }}>
-              {isTable
-                ? 'Every reading, mm'
-                : 'How far each reading is from the mean of its mark, mm'}
+              {isTable ? t('studyResult.everyReadingMm') : t('studyResult.howFarEachReading')}
             </Typography>
             {isTable && (
               <Button
@@ -75,11 +80,11 @@ export function StudyResult({ session, study, soFar }: StudyResultProps) {
                   saveFile('gauge-study.csv', studyAsCsv(study, names, result), 'text/csv')
                 }
               >
-                Save as CSV
+                {t('studyResult.saveAsCsv')}
               </Button>
             )}
             <Button variant="text" onClick={() => setTable(!isTable)}>
-              {isTable ? 'As a chart' : 'As a table'}
+              {isTable ? t('studyResult.asAChart') : t('studyResult.asATable')}
             </Button>
           </Box>
           {isTable ? (
@@ -93,7 +98,7 @@ export function StudyResult({ session, study, soFar }: StudyResultProps) {
       </Box>
       <Use session={session} study={study} result={result} isWhole={isWhole} />
       <Box>
-        <Folded title="The analysis of variance">
+        <Folded title={t('studyResult.theAnalysisOfVariance')}>
           <VarianceTable result={result} />
         </Folded>
       </Box>
@@ -102,9 +107,9 @@ export function StudyResult({ session, study, soFar }: StudyResultProps) {
 }
 
 const SEEN = {
-  yes: 'can see half a millimetre.',
-  no: 'cannot see half a millimetre.',
-  unsure: 'may be able to see half a millimetre: too few readings to tell.',
+  yes: t('studyResult.canSeeHalfA'),
+  no: t('studyResult.cannotSeeHalfA'),
+  unsure: t('studyResult.mayBeAbleTo'),
 } as const;
 
 function Verdict({ result }: { result: GaugeStudy }) {
@@ -113,48 +118,47 @@ function Verdict({ result }: { result: GaugeStudy }) {
   return (
     <Box sx={{ maxWidth: 860 }}>
       <Typography variant="h1" component="h3">
-        One person with this gauge {SEEN[one]}
+        {t('studyResult.onePersonWithThis', { seen: SEEN[one] })}
       </Typography>
       <Typography sx={{ mt: 0.5, fontSize: '1.05rem' }}>
-        Two ribs that one person reads must differ by {sizeWords(byOne)} before it is more than
-        chance, 19 times in 20. Between two people it takes {sizeWords(byTwo)}
+        {t('studyResult.twoRibsMustDiffer', { byOne: sizeWords(byOne), byTwo: sizeWords(byTwo) })}
         {two === 'yes'
-          ? `, still within ${TO_SEE_MM} mm: readings of one visit can be held against another’s.`
+          ? t('studyResult.stillWithinMmReadings', { toSeeMm: TO_SEE_MM })
           : two === 'no'
-            ? `: a difference of ${TO_SEE_MM} mm between two people’s readings means nothing.`
-            : `, so it is not known yet whether ${TO_SEE_MM} mm between two people’s readings means anything.`}
+            ? t('studyResult.aDifferenceOfMm', { toSeeMm: TO_SEE_MM })
+            : t('studyResult.soItIsNot', { toSeeMm: TO_SEE_MM })}
       </Typography>
     </Box>
   );
 }
 
 function sizeWords({ mm, low, high }: SpreadMm): string {
-  return `${mm.toFixed(2)} mm (${low.toFixed(2)} to ${high.toFixed(2)})`;
+  return t('studyResult.mmTo', { mm: mm.toFixed(2), low: low.toFixed(2), high: high.toFixed(2) });
 }
 
 function Spreads({ result }: { result: GaugeStudy }) {
   const { repeatability, within, reproducibility, gauge, marksDiffer } = result;
   const { categories, partOfTotal, interaction } = result;
   const rows: [string, string, SpreadMm][] = [
-    ['One person, again', 'repeatability', repeatability],
+    [t('studyResult.onePersonAgain'), 'repeatability', repeatability],
     ...(interaction.isPooled
       ? []
       : [
-          ['One person, mark by mark', 'with their own way at each mark', within] as [
+          [t('studyResult.onePersonMarkBy'), t('studyResult.withTheirOwnWay'), within] as [
             string,
             string,
             SpreadMm,
           ],
         ]),
-    ['From person to person', 'reproducibility', reproducibility],
-    ['Anybody’s reading', 'both together', gauge],
-    ['From mark to mark', 'what there is to see', marksDiffer],
+    [t('studyResult.fromPersonToPerson'), 'reproducibility', reproducibility],
+    [t('studyResult.anybodysReading'), t('studyResult.bothTogether'), gauge],
+    [t('studyResult.fromMarkToMark'), t('studyResult.whatThereIsTo'), marksDiffer],
   ];
   return (
     <Box>
       <Box
         component="table"
-        aria-label="Spreads"
+        aria-label={t('studyResult.spreads')}
         sx={{
           borderCollapse: 'collapse',
           width: '100%',
@@ -166,14 +170,14 @@ function Spreads({ result }: { result: GaugeStudy }) {
         <thead>
           <tr>
             <Box component="th" scope="col" sx={{ color: 'text.secondary' }}>
-              Spread
+              {t('studyResult.spread')}
             </Box>
             <Box
               component="th"
               scope="col"
               sx={{ textAlign: 'right !important', whiteSpace: 'nowrap' }}
             >
-              ± mm
+              {t('studyResult.mm')}
             </Box>
             <Box
               component="th"
@@ -185,7 +189,7 @@ function Spreads({ result }: { result: GaugeStudy }) {
                 pl: 2,
               }}
             >
-              19 times in 20
+              {t('studyResult.timesIn')}
             </Box>
           </tr>
         </thead>
@@ -202,22 +206,24 @@ function Spreads({ result }: { result: GaugeStudy }) {
                 <strong>{spread.mm.toFixed(2)}</strong>
               </td>
               <Box component="td" sx={{ color: 'text.secondary', pl: 2 }}>
-                {spread.low.toFixed(2)} to {spread.high.toFixed(2)}
+                {t('studyResult.to', { low: spread.low.toFixed(2), high: spread.high.toFixed(2) })}
               </Box>
             </tr>
           ))}
         </tbody>
       </Box>
       <Typography sx={{ mt: 1 }}>
-        <strong>{Math.round(100 * partOfTotal)} %</strong> of what is seen over these marks is the
-        gauge and its people;{' '}
+        <Rich text={t('studyResult.partOfTotal', { percent: Math.round(100 * partOfTotal) })} />{' '}
         {Number.isFinite(categories.count) ? (
-          <>
-            <strong>{categories.count}</strong> steps of depth can be told apart ({categories.low}{' '}
-            to {Number.isFinite(categories.high) ? categories.high : 'more'}).
-          </>
+          <Rich
+            text={t('studyResult.stepsToldApart', {
+              steps: categories.count,
+              low: categories.low,
+              high: Number.isFinite(categories.high) ? categories.high : t('studyResult.more'),
+            })}
+          />
         ) : (
-          'all marks can be told apart.'
+          t('studyResult.allMarksCanBe')
         )}
       </Typography>
     </Box>
@@ -228,7 +234,7 @@ function Offsets({ result, names }: { result: GaugeStudy; names: readonly string
   return (
     <Box>
       <Typography variant="h3" color="textSecondary" sx={{ mb: 0.5 }}>
-        How each reads against all
+        {t('studyResult.howEachReadsAgainst')}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {result.offsets.map((offset, i) => (
@@ -247,10 +253,13 @@ function Offsets({ result, names }: { result: GaugeStudy; names: readonly string
 }
 
 function offsetWords({ mm, low, high }: SpreadMm): string {
-  if (low <= 0 && high >= 0) return 'like the others, within chance';
+  if (low <= 0 && high >= 0) return t('studyResult.likeTheOthersWithin');
   const span = [low, high].map(Math.abs).toSorted((a, b) => a - b);
-  const size = `${Math.abs(mm).toFixed(2)} mm (${span.map((one) => one.toFixed(2)).join(' to ')})`;
-  return mm > 0 ? `deeper by ${size}` : `shallower by ${size}`;
+  const size = t('studyResult.mmOfSpan', {
+    mm: Math.abs(mm).toFixed(2),
+    span: span.map((one) => one.toFixed(2)).join(' to '),
+  });
+  return mm > 0 ? t('studyResult.deeperBy', { size }) : t('studyResult.shallowerBy', { size });
 }
 
 interface UseProps {
@@ -267,14 +276,11 @@ function Use({ session, study, result, isWhole }: UseProps) {
   return (
     <Box sx={{ borderTop: '1px solid var(--line)', pt: 2, display: 'grid', gap: 1, maxWidth: 860 }}>
       <Typography>
-        From this the diagnosis would take one reading to be good for{' '}
-        <strong>±{spread.toFixed(2)} mm</strong>: one person’s spread without the rounding, drawn
-        towards the usual one the more the smaller the study. What somebody reads too deep
-        everywhere is not in it, as it is the same at all ribs and makes no pattern.
+        <Rich text={t('studyResult.fromThisTheDiagnosis', { spread: spread.toFixed(2) })} />
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         {isUsed ? (
-          <strong>New visits go by it.</strong>
+          <strong>{t('studyResult.newVisitsGoBy')}</strong>
         ) : mayDo(session, 'changeShop') ? (
           <>
             <Button
@@ -282,16 +288,14 @@ function Use({ session, study, result, isWhole }: UseProps) {
               disabled={!isWhole || isLoading}
               onClick={() => void use(study.id)}
             >
-              Let new visits go by it
+              {t('studyResult.letNewVisitsGo')}
             </Button>
             {!isWhole && (
-              <Typography color="textSecondary">Once every reading is there.</Typography>
+              <Typography color="textSecondary">{t('studyResult.onceEveryReadingIs')}</Typography>
             )}
           </>
         ) : (
-          <Typography color="textSecondary">
-            The lead decides whether new visits go by it.
-          </Typography>
+          <Typography color="textSecondary">{t('studyResult.theLeadDecidesWhether')}</Typography>
         )}
       </Box>
       {error && <Notice kind="caution">{failureOf(error).text}</Notice>}

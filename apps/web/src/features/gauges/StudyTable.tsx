@@ -2,6 +2,7 @@ import type { Study } from '@keen/contract';
 import { depthFromMm } from '@keen/core';
 import Box from '@mui/material/Box';
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
+import { t } from '../../words/gauges.ts';
 
 /** Every reading, a line a mark, a column a person. */
 export function StudyTable({ study, names }: { study: Study; names: readonly string[] }) {
@@ -9,7 +10,12 @@ export function StudyTable({ study, names }: { study: Study; names: readonly str
   const isToTenths = readings.every(({ mm }) => Math.abs(10 * mm - Math.round(10 * mm)) < 1e-6);
   const decimals = readIn === 'mm' ? (isToTenths ? 1 : 2) : 0;
   return (
-    <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Every reading">
+    <Box
+      sx={{ overflowX: 'auto' }}
+      tabIndex={0}
+      role="region"
+      aria-label={t('studyTable.everyReading')}
+    >
       <Box
         component="table"
         sx={{
@@ -28,7 +34,9 @@ export function StudyTable({ study, names }: { study: Study; names: readonly str
       >
         <thead>
           <tr>
-            <th scope="col">Mark, {DEPTH_UNIT_WORDS[readIn]}</th>
+            <th scope="col">
+              {t('studyTable.mark', { depthUnitWords: DEPTH_UNIT_WORDS[readIn] })}
+            </th>
             {names.map((name, i) => (
               <th scope="col" key={name + String(i)}>
                 {name}

@@ -1,13 +1,14 @@
 import type { GaugeStudy, VarianceRow } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { t } from '../../words/gauges.ts';
 
 const SOURCES: Record<VarianceRow['source'], string> = {
-  people: 'People',
-  marks: 'Marks',
-  peopleByMarks: 'People by marks',
-  repeats: 'Repeats',
-  total: 'In all',
+  people: t('varianceTable.people'),
+  marks: t('varianceTable.marks'),
+  peopleByMarks: t('varianceTable.rowPeopleByMarks'),
+  repeats: t('varianceTable.repeats'),
+  total: t('varianceTable.inAll'),
 };
 
 /** The table of the analysis of variance, and what was done with the interaction. */
@@ -17,7 +18,7 @@ export function VarianceTable({ result }: { result: GaugeStudy }) {
     <Box sx={{ maxWidth: 640 }}>
       <Box
         component="table"
-        aria-label="Analysis of variance"
+        aria-label={t('varianceTable.analysisOfVariance')}
         sx={{
           borderCollapse: 'collapse',
           width: '100%',
@@ -28,10 +29,10 @@ export function VarianceTable({ result }: { result: GaugeStudy }) {
       >
         <thead>
           <tr>
-            <th scope="col">Source</th>
-            <th scope="col">Sum of squares</th>
-            <th scope="col">Freedom</th>
-            <th scope="col">Mean square</th>
+            <th scope="col">{t('varianceTable.source')}</th>
+            <th scope="col">{t('varianceTable.sumOfSquares')}</th>
+            <th scope="col">{t('varianceTable.freedom')}</th>
+            <th scope="col">{t('varianceTable.meanSquare')}</th>
           </tr>
         </thead>
         <tbody>
@@ -46,18 +47,22 @@ export function VarianceTable({ result }: { result: GaugeStudy }) {
         </tbody>
       </Box>
       <Typography color="textSecondary" sx={{ mt: 1 }}>
-        People by marks: F{' '}
-        {Number.isFinite(interaction.f) ? interaction.f.toFixed(2) : 'without end'}, as large by
-        chance {chanceWords(interaction.p)};{' '}
-        {interaction.isPooled
-          ? 'taken for chance and put with the repeats.'
-          : 'more than chance: some read some marks in a way of their own.'}{' '}
-        Both factors are random; intervals are by generalized inference.
+        {t('varianceTable.peopleByMarks', {
+          f: Number.isFinite(interaction.f)
+            ? interaction.f.toFixed(2)
+            : t('varianceTable.withoutEnd'),
+          chance: chanceWords(interaction.p),
+          taken: interaction.isPooled
+            ? t('varianceTable.takenForChanceAnd')
+            : t('varianceTable.moreThanChanceSome'),
+        })}
       </Typography>
     </Box>
   );
 }
 
 function chanceWords(p: number): string {
-  return p < 0.01 ? 'less than 1 % of the time' : `about ${Math.round(100 * p)} % of the time`;
+  return p < 0.01
+    ? t('varianceTable.lessThan1Of')
+    : t('varianceTable.aboutOfTheTime', { percent: Math.round(100 * p) });
 }

@@ -1,6 +1,7 @@
 import type { Study } from '@keen/contract';
 import type { GaugeStudy } from '@keen/core';
 import Papa from 'papaparse';
+import { t } from '../../words/gauges.ts';
 
 /** The readings of a study, then its spreads, as a table for other programs; mm. */
 export function studyAsCsv(study: Study, names: readonly string[], result: GaugeStudy): string {
@@ -26,14 +27,16 @@ export function studyAsCsv(study: Study, names: readonly string[], result: Gauge
   return Papa.unparse(
     [
       ...readings,
-      spread('repeatability, sd', repeatability),
-      spread('one person mark by mark, sd', within),
-      spread('reproducibility, sd', reproducibility),
-      spread('both together, sd', gauge),
-      spread('marks, sd', marksDiffer),
-      ...result.offsets.map((offset, i) => spread('against all', offset, names[i] ?? '')),
+      spread(t('studyAsCsv.repeatabilitySd'), repeatability),
+      spread(t('studyAsCsv.onePersonMarkBy'), within),
+      spread(t('studyAsCsv.reproducibilitySd'), reproducibility),
+      spread(t('studyAsCsv.bothTogetherSd'), gauge),
+      spread(t('studyAsCsv.marksSd'), marksDiffer),
+      ...result.offsets.map((offset, i) =>
+        spread(t('studyAsCsv.againstAll'), offset, names[i] ?? ''),
+      ),
       {
-        ...spread('steps told apart', { mm: 0, ...categories }),
+        ...spread(t('studyAsCsv.stepsToldApart'), { mm: 0, ...categories }),
         mm: Number.isFinite(categories.count) ? categories.count : '',
       },
     ],

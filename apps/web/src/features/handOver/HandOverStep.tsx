@@ -14,11 +14,12 @@ import { SheetLinks } from './SheetLinks.tsx';
 import { StoredHere } from './StoredHere.tsx';
 import { usePaper } from './usePaper.ts';
 import { VisitFiles } from './VisitFiles.tsx';
+import { t } from '../../words/handOver.ts';
 
 const GIVEN_OPTIONS: readonly { value: Given; label: string }[] = [
-  { value: 'printed', label: 'On paper' },
-  { value: 'link', label: 'By link' },
-  { value: 'notWanted', label: 'Not wanted' },
+  { value: 'printed', label: t('handOverStep.onPaper') },
+  { value: 'link', label: t('handOverStep.byLink') },
+  { value: 'notWanted', label: t('handOverStep.notWanted') },
 ];
 
 /** What goes along with the car: the customer's sheet, the next checks, the files. */
@@ -28,11 +29,11 @@ export function HandOverStep() {
     return (
       <Box sx={{ maxWidth: 520 }}>
         <Typography variant="h1" component="h2" gutterBottom>
-          Nothing to hand over yet.
+          {t('handOverStep.nothingToHandOver')}
         </Typography>
-        <Typography sx={{ mb: 2 }}>The sheet is made from the tread: read it first.</Typography>
+        <Typography sx={{ mb: 2 }}>{t('handOverStep.theSheetIsMade')}</Typography>
         <Button variant="contained" onClick={() => goTo('read')}>
-          Read the tread
+          {t('handOverStep.readTheTread')}
         </Button>
       </Box>
     );
@@ -57,11 +58,11 @@ function ForTheCustomer() {
   return (
     <Box component="section" aria-labelledby="sheet-title" sx={{ display: 'grid', gap: 2 }}>
       <Typography variant="h1" component="h2" id="sheet-title">
-        The customer’s sheet
+        {t('handOverStep.theCustomersSheet')}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 1.5 }}>
         <Choice
-          label="Language"
+          label={t('handOverStep.language')}
           options={LANGUAGE_OPTIONS}
           value={language}
           onChange={(next) => next && enter('visit.handOver.language', next)}
@@ -79,9 +80,11 @@ function ForTheCustomer() {
         {paper ? (
           <PaperView paper={paper} level={3} />
         ) : diagnosing.failure ? (
-          <Notice kind="caution">The answer could not be worked out: {diagnosing.failure}</Notice>
+          <Notice kind="caution">
+            {t('handOverStep.theAnswerCouldNot', { failure: diagnosing.failure })}
+          </Notice>
         ) : (
-          <Typography role="status">Working out the answer…</Typography>
+          <Typography role="status">{t('handOverStep.workingOutTheAnswer')}</Typography>
         )}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-end' }}>
@@ -91,11 +94,11 @@ function ForTheCustomer() {
           target="_blank"
           rel="noreferrer"
         >
-          Print (PDF)
+          {t('handOverStep.printPdf')}
         </Button>
         <Box sx={{ flex: 1 }} />
         <Choice
-          label="The customer has it"
+          label={t('handOverStep.theCustomerHasIt')}
           options={GIVEN_OPTIONS}
           value={given}
           onChange={(next) => enter('visit.handOver.given', next)}
@@ -114,14 +117,14 @@ function Leaving() {
   const isClosed = visit.closedAt !== null;
   return (
     <Box sx={{ borderTop: '1px solid var(--line)', pt: 2, display: 'grid', gap: 1.5 }}>
-      {isError && <Notice kind="caution">Not saved; try again.</Notice>}
+      {isError && <Notice kind="caution">{t('handOverStep.notSavedTryAgain')}</Notice>}
       <Box>
         <Button
           variant={isClosed ? 'outlined' : 'contained'}
           disabled={isLoading}
           onClick={() => void setClosed({ visitId: visit.id, closed: !isClosed })}
         >
-          {isClosed ? 'Open the visit again' : 'Car has left: close the visit'}
+          {isClosed ? t('handOverStep.openTheVisitAgain') : t('handOverStep.carHasLeftClose')}
         </Button>
       </Box>
     </Box>

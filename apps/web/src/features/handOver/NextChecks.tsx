@@ -9,6 +9,7 @@ import { DUE_WORDS } from '../../shared/dueWords.ts';
 import { showAbout } from '../../shared/format.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/handOver.ts';
 
 /** What is due later, with its days; put on the shop's list and into the customer's calendar. */
 export function NextChecks() {
@@ -26,11 +27,11 @@ export function NextChecks() {
   return (
     <Box component="section" aria-labelledby="next-title" sx={{ display: 'grid', gap: 1.5 }}>
       <Typography variant="h2" component="h3" id="next-title">
-        Next checks
+        {t('nextChecks.nextChecks')}
       </Typography>
       <Box sx={{ width: 220 }}>
         <NumberField
-          label="Driven in a year, about"
+          label={t('nextChecks.drivenInAYear')}
           unit={units.distance}
           decimals={0}
           min={Math.round(distanceFromKm(500, units.distance))}
@@ -46,10 +47,14 @@ export function NextChecks() {
       </Box>
       {!next && !proposed && (
         <Typography role="status" color="textSecondary">
-          Working out when…
+          {t('nextChecks.workingOutWhen')}
         </Typography>
       )}
-      <Box component="ul" aria-label="Next checks" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      <Box
+        component="ul"
+        aria-label={t('nextChecks.nextChecks')}
+        sx={{ m: 0, p: 0, listStyle: 'none' }}
+      >
         {shown.map((look, place) => (
           <Box
             component="li"
@@ -67,7 +72,10 @@ export function NextChecks() {
               <strong>{DUE_WORDS[look.what]}</strong>
               {look.afterKm !== null && (
                 <Box component="span" sx={{ color: 'text.secondary' }}>
-                  , after {showAbout(look.afterKm, units.distance)} {units.distance}
+                  {t('nextChecks.after', {
+                    afterKm: showAbout(look.afterKm, units.distance),
+                    distance: units.distance,
+                  })}
                 </Box>
               )}
               {look.state !== 'open' && `, ${look.state}`}
@@ -86,7 +94,7 @@ export function NextChecks() {
                 }
               />
             ) : (
-              <span>by {dayjs(look.on).format('D MMM YYYY')}</span>
+              <span>{t('nextChecks.by', { on: dayjs(look.on).format('D MMM YYYY') })}</span>
             )}
           </Box>
         ))}
@@ -97,14 +105,14 @@ export function NextChecks() {
           disabled={!proposed}
           onClick={() => proposed && keep(proposed)}
         >
-          {next ? 'Make the list anew' : 'Put on the shop’s list'}
+          {next ? t('nextChecks.makeTheListAnew') : t('nextChecks.putOnTheShops')}
         </Button>
         <Button
           href={`/api/visits/${detail.visit.id}/due.ics`}
           disabled={!next?.some(({ state }) => state === 'open')}
           download
         >
-          For the calendar (.ics)
+          {t('nextChecks.forTheCalendarIcs')}
         </Button>
       </Box>
     </Box>

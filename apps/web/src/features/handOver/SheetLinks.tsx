@@ -12,6 +12,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/handOver.ts';
 
 type Days = (typeof LINK_DAYS)[number];
 const DAY_OPTIONS = LINK_DAYS.map((days) => ({ value: String(days), label: `${days} days` }));
@@ -28,7 +29,7 @@ export function SheetLinks() {
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-end' }}>
         <Choice
-          label="A link that ends after"
+          label={t('sheetLinks.aLinkThatEnds')}
           options={DAY_OPTIONS}
           value={String(days)}
           onChange={(value) => value && setDays(Number(value) as Days)}
@@ -37,14 +38,20 @@ export function SheetLinks() {
           disabled={making.isLoading}
           onClick={() => void make({ visitId, link: { id: newId(), days } })}
         >
-          {making.isLoading ? 'Making it…' : 'Make a link'}
+          {making.isLoading ? t('sheetLinks.makingIt') : t('sheetLinks.makeALink')}
         </Button>
       </Box>
       {failed && (
-        <Notice kind="caution">{failureOf(failed).text} Paper works without a network.</Notice>
+        <Notice kind="caution">
+          {t('sheetLinks.paperWorksWithoutA', { text: failureOf(failed).text })}
+        </Notice>
       )}
       {links.length > 0 && (
-        <Box component="ul" aria-label="Links to the sheet" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        <Box
+          component="ul"
+          aria-label={t('sheetLinks.linksToTheSheet')}
+          sx={{ m: 0, p: 0, listStyle: 'none' }}
+        >
           {links.map((link) => (
             <LinkRow key={link.id} visitId={visitId} link={link} />
           ))}
@@ -84,7 +91,7 @@ function LinkRow({ visitId, link }: { visitId: string; link: SheetLink }) {
       }}
     >
       <TextField
-        label="Address"
+        label={t('sheetLinks.address')}
         value={address}
         size="small"
         sx={{ flex: '1 1 180px' }}
@@ -92,24 +99,29 @@ function LinkRow({ visitId, link }: { visitId: string; link: SheetLink }) {
         slotProps={{ htmlInput: { readOnly: true } }}
       />
       <Typography variant="body2" color="textSecondary" sx={{ whiteSpace: 'nowrap' }}>
-        until {dayjs(link.endsAt).format('D MMM')} · read {link.opened}×
+        {t('sheetLinks.untilRead', {
+          endsAt: dayjs(link.endsAt).format('D MMM'),
+          opened: link.opened,
+        })}
       </Typography>
-      <Button onClick={() => void copy()}>{isCopied ? 'Copied' : 'Copy'}</Button>
+      <Button onClick={() => void copy()}>
+        {isCopied ? t('sheetLinks.copied') : t('sheetLinks.copy')}
+      </Button>
       <Button
         href={address}
         target="_blank"
         rel="noreferrer"
         variant="text"
-        aria-label="Open the sheet by its link"
+        aria-label={t('sheetLinks.openTheSheetBy')}
       >
-        Open
+        {t('sheetLinks.open')}
       </Button>
       <Button
         variant="text"
         disabled={isLoading}
         onClick={() => void end({ visitId, id: link.id })}
       >
-        Revoke
+        {t('sheetLinks.revoke')}
       </Button>
     </Box>
   );

@@ -13,6 +13,7 @@ import { capital } from '../../shared/format.ts';
 import { SEASON_WORDS, storedWords } from '../../shared/tireWords.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { useState } from 'react';
+import { t } from '../../words/handOver.ts';
 
 const SEASON_OPTIONS = SEASONS.map((value) => ({ value, label: capital(SEASON_WORDS[value]) }));
 const MOST_TIRES = 8;
@@ -26,7 +27,7 @@ export function StoredHere() {
   return (
     <Box component="section" aria-labelledby="stored-title" sx={{ display: 'grid', gap: 1 }}>
       <Typography variant="h2" component="h3" id="stored-title">
-        Tires stored here
+        {t('storedHere.tiresStoredHere')}
       </Typography>
       {stored && !isOpen && <Box>{capital(storedWords(stored))}</Box>}
       {isOpen ? (
@@ -40,9 +41,13 @@ export function StoredHere() {
         />
       ) : (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <Button onClick={() => setOpen(true)}>{stored ? 'Change' : 'Tires stay here'}</Button>
+          <Button onClick={() => setOpen(true)}>
+            {stored ? t('storedHere.change') : t('storedHere.tiresStayHere')}
+          </Button>
           {stored && (
-            <Button onClick={() => enter('visit.handOver.stored', null)}>Given back</Button>
+            <Button onClick={() => enter('visit.handOver.stored', null)}>
+              {t('storedHere.givenBack')}
+            </Button>
           )}
         </Box>
       )}
@@ -103,34 +108,34 @@ function StoredForm({ stored, onSave, onCancel }: StoredFormProps) {
         }}
       >
         <TextField
-          label="Place"
+          label={t('storedHere.place')}
           sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}
-          placeholder="Rack B 12"
+          placeholder={t('storedHere.rackB12')}
           autoFocus
           error={errors.place !== undefined}
           helperText={errors.place?.message}
           {...register('place', {
             validate: (text) =>
               text.trim() === ''
-                ? 'Where they can be found again'
+                ? t('storedHere.whereTheyCanBe')
                 : text.trim().length > MOST_PLACE
-                  ? `At most ${MOST_PLACE} letters`
+                  ? t('storedHere.atMostLetters', { mostPlace: MOST_PLACE })
                   : true,
           })}
         />
         <TextField
-          label="How many"
+          label={t('storedHere.howMany')}
           slotProps={{ htmlInput: { inputMode: 'numeric' } }}
           error={errors.count !== undefined}
           helperText={errors.count?.message}
           {...register('count', {
             validate: (text) =>
               (/^\d+$/.test(text.trim()) && Number(text) >= 1 && Number(text) <= MOST_TIRES) ||
-              `1 to ${MOST_TIRES}`,
+              t('storedHere.oneTo', { mostTires: MOST_TIRES }),
           })}
         />
         <TextField
-          label="Size"
+          label={t('storedHere.size')}
           error={errors.size !== undefined}
           helperText={errors.size?.message}
           {...register('size', {
@@ -140,7 +145,7 @@ function StoredForm({ stored, onSave, onCancel }: StoredFormProps) {
       </Box>
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'end' }}>
         <Choice
-          label="Season"
+          label={t('storedHere.season')}
           options={SEASON_OPTIONS}
           value={season}
           onChange={(next) => setValue('season', next)}
@@ -152,14 +157,14 @@ function StoredForm({ stored, onSave, onCancel }: StoredFormProps) {
               onChange={(_event, checked) => setValue('onRims', checked)}
             />
           }
-          label="On rims"
+          label={t('storedHere.onRims')}
         />
       </Box>
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button type="submit" variant="contained">
-          Save
+          {t('storedHere.save')}
         </Button>
-        <Button onClick={onCancel}>Cancel</Button>
+        <Button onClick={onCancel}>{t('storedHere.cancel')}</Button>
       </Box>
     </Box>
   );

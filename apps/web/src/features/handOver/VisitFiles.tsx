@@ -5,20 +5,21 @@ import Typography from '@mui/material/Typography';
 import Papa from 'papaparse';
 import { saveFile } from '../../shared/saveFile.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/handOver.ts';
 
 /** The technician's sheet, and everything known of the visit as open files. */
 export function VisitFiles() {
   const { detail, draft, preferences } = useVisit();
   const { id, number } = detail.visit;
   const tables = [
-    { title: 'Readings', name: 'readings', rows: readingRows(draft) },
-    { title: 'Angles', name: 'angles', rows: angleRows(draft) },
-    { title: 'Estimate', name: 'estimate', rows: estimateRows(draft) },
+    { title: t('visitFiles.readings'), name: 'readings', rows: readingRows(draft) },
+    { title: t('visitFiles.angles'), name: 'angles', rows: angleRows(draft) },
+    { title: t('visitFiles.estimate'), name: 'estimate', rows: estimateRows(draft) },
   ];
   return (
     <Box component="section" aria-labelledby="files-title" sx={{ display: 'grid', gap: 1.5 }}>
       <Typography variant="h2" component="h3" id="files-title">
-        For the bay, and for other programs
+        {t('visitFiles.forTheBayAnd')}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         {(['en', 'es'] as const).map((language) => (
@@ -28,11 +29,13 @@ export function VisitFiles() {
             target="_blank"
             rel="noreferrer"
           >
-            {language === 'en' ? 'Technician’s sheet (PDF)' : 'Hoja del técnico (PDF)'}
+            {language === 'en'
+              ? t('visitFiles.techniciansSheetPdf')
+              : t('visitFiles.hojaDelTécnicoPdf')}
           </Button>
         ))}
         <Button href={`/api/visits/${id}/case`} download>
-          Case file
+          {t('visitFiles.caseFile')}
         </Button>
         {tables.map(({ title, name, rows }) => (
           <Button
@@ -41,7 +44,7 @@ export function VisitFiles() {
             disabled={rows.length < 2}
             onClick={() => saveFile(`visit-${number}-${name}.csv`, Papa.unparse(rows), 'text/csv')}
           >
-            {title} (CSV)
+            {t('visitFiles.csv', { title })}
           </Button>
         ))}
       </Box>

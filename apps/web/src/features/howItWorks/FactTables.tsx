@@ -1,6 +1,7 @@
 import type { ConstantFact, Fact } from '@keen/core/engine';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { t } from '../../words/howItWorks.ts';
 
 const CELL = { borderTop: '1px solid var(--hairline)', py: 0.6, pr: 2, verticalAlign: 'top' };
 
@@ -14,7 +15,13 @@ export function ConstantTable({ facts }: { facts: readonly ConstantFact[] }) {
       >
         <Box component="thead" sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
           <tr>
-            {['', 'What it is', 'Value', 'May be off by', 'Set by'].map((title) => (
+            {[
+              '',
+              t('factTables.whatItIs'),
+              t('factTables.value'),
+              t('factTables.mayBeOffBy'),
+              t('factTables.setBy'),
+            ].map((title) => (
               <Box
                 component="th"
                 scope="col"

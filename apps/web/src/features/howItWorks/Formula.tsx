@@ -1,17 +1,17 @@
 import Box from '@mui/material/Box';
+import { t } from '../../words/howItWorks.ts';
 
 const TERMS: readonly (readonly [symbol: string, meaning: string])[] = [
-  ['y', 'place of the rib: −1 inner, 0 centre, +1 outer'],
-  [
-    'P(y)',
-    'its share of the contact pressure: camber loads the side it leans to, toe-in the outer ribs, low pressure both shoulders, cornering the front outer ones; a rib can lift off, and the shares always make a mean of one',
-  ],
-  ['f(p)', 'what running pressure does to the whole rate'],
-  ['S₀', 'slip that driving itself needs; more on driven and steered axles'],
-  ['toe', 'half the axle’s total: the driver steers the pair, so both tires share it'],
-  ['wander', 'what loose joints add, though the rig may read well'],
-  ['c·y·camber', 'camber’s own slip: none at the centre, most at the edges'],
+  ['y', t('formula.placeOfTheRib')],
+  ['P(y)', t('formula.itsShareOfThe')],
+  ['f(p)', t('formula.whatRunningPressureDoes')],
+  ['S₀', t('formula.slipThatDrivingItself')],
+  ['toe', t('formula.halfTheAxlesTotal')],
+  ['wander', t('formula.whatLooseJointsAdd')],
+  ['c·y·camber', t('formula.cambersOwnSlipNone')],
 ];
+
+const FORMULA = 'wear = K · P(y) · f(p) · ( S₀² + toe² + wander² + (c·y·camber)² )';
 
 /** The wear formula as one would write it on the bench. */
 export function Formula() {
@@ -19,13 +19,13 @@ export function Formula() {
     <Box>
       <Box
         role="math"
-        aria-label="wear rate equals K times P of y times f of p times the sum of S zero squared, toe squared, wander squared and c y camber squared, in millimetres for each 1000 km"
+        aria-label={t('formula.wearRateEqualsK')}
         className="condensed"
         sx={{ fontSize: { xs: '1.25rem', md: '1.75rem' }, fontWeight: 600, lineHeight: 1.4 }}
       >
-        wear = K · P(y) · f(p) · ( S₀² + toe² + wander² + (c·y·camber)² ){' '}
+        {FORMULA}{' '}
         <Box component="span" sx={{ fontSize: '1rem', color: 'text.secondary', fontWeight: 500 }}>
-          mm per 1000 km
+          {t('formula.mmPer1000Km')}
         </Box>
       </Box>
       <Box
@@ -52,8 +52,7 @@ export function Formula() {
         ))}
       </Box>
       <Box component="p" sx={{ m: 0, mt: 1.5, maxWidth: '82ch' }}>
-        Losses add up over the places a tire has had: every rotation is walked through. Fresh tread
-        wears faster than worn tread, by d.
+        {t('formula.lossesAddUpOver')}
       </Box>
     </Box>
   );

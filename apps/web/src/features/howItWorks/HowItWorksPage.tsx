@@ -10,6 +10,8 @@ import { Notice } from '../../shared/Notice.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { ConstantTable, FactTable } from './FactTables.tsx';
 import { Formula } from './Formula.tsx';
+import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
+import { t } from '../../words/howItWorks.ts';
 
 const EXAMPLES = wearExamples();
 
@@ -23,7 +25,7 @@ export function HowItWorksPage() {
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={[]}>
         <Box component="span" sx={{ fontWeight: 650, whiteSpace: 'nowrap' }}>
-          How it works
+          {t('howItWorksPage.howItWorks')}
         </Box>
       </TopBar>
       <Box
@@ -32,23 +34,19 @@ export function HowItWorksPage() {
       >
         <Box>
           <Button variant="text" onClick={() => void navigate(-1)} sx={{ px: 0, minHeight: 36 }}>
-            ← Back
+            {t('howItWorksPage.back')}
           </Button>
           <Typography variant="h1" component="h2">
-            From angles to tread, and back
+            {t('howItWorksPage.fromAnglesToTread')}
           </Typography>
           <Typography sx={{ maxWidth: '68ch', mt: 1 }}>
-            A formula says what given angles, pressures and driving leave of twelve ribs. Turned
-            round, it says which of them your twelve readings point to, and how surely. Every figure
-            on this page is taken from the code that gives the answers.
+            {t('howItWorksPage.aFormulaSaysWhat')}
           </Typography>
         </Box>
-        <Section title="Forward: what wears a rib">
+        <Section title={t('howItWorksPage.forwardWhatWearsA')}>
           <Formula />
         </Section>
-        <Section
-          title={`What that leaves on a front axle after 20 000 km, depths in ${unit === 'mm' ? 'mm' : '32nds'}`}
-        >
+        <Section title={t('howItWorksPage.whatThatLeaves', { unit: DEPTH_UNIT_WORDS[unit] })}>
           <Box
             sx={{
               display: 'grid',
@@ -73,22 +71,15 @@ export function HowItWorksPage() {
             ))}
           </Box>
         </Section>
-        <Section title="Its constants">
+        <Section title={t('howItWorksPage.itsConstants')}>
           <ConstantTable facts={constantFacts()} />
         </Section>
-        <Section title="Back: from tread to causes">
+        <Section title={t('howItWorksPage.backFromTreadTo')}>
           <Typography sx={{ maxWidth: '68ch' }}>
-            Some forty unknowns at once: four cambers, two toes, four running pressures, rate of
-            wear, cornering, play, bounce, how much this car’s tires scatter, a reading that may be
-            wrong, and the constants themselves. From the cars that usually come in, thousands of
-            cars are drawn that would have left just these readings; a cause’s chance is the part of
-            them that have it. Toe against play, camber against handed driving, low pressure against
-            cornering: where two explanations fit, both keep their share.
+            {t('howItWorksPage.someFortyUnknownsAt')}
           </Typography>
           <Typography sx={{ maxWidth: '68ch', mt: 1 }}>
-            What is told on arrival counts too: a kerb or a lift makes angles likelier out, and
-            today’s angles say less of what wore the tread; an alignment before most of the wear
-            makes worn joints likelier; tires of different make or age may wear at different rates.
+            {t('howItWorksPage.whatIsToldOn')}
           </Typography>
           <Box
             sx={{
@@ -98,45 +89,25 @@ export function HowItWorksPage() {
               mt: 2,
             }}
           >
-            <FactTable
-              title="The cars that come in (common practice, no source)"
-              facts={priorFacts()}
-            />
-            <FactTable title="How far the formula and the hand are trusted" facts={noiseFacts()} />
+            <FactTable title={t('howItWorksPage.theCarsThatCome')} facts={priorFacts()} />
+            <FactTable title={t('howItWorksPage.howFarTheFormula')} facts={noiseFacts()} />
           </Box>
         </Section>
-        <Section title="From causes to advice">
+        <Section title={t('howItWorksPage.fromCausesToAdvice')}>
           <Typography sx={{ maxWidth: '68ch' }}>
-            Some courses are left out first: fitting new tires where the tread is plainly uneven,
-            setting angles that nobody has measured, parts on a suspicion. The others are priced at
-            the shop’s own prices over the life of a set, for each of the cars drawn: the work, and
-            the tires used up. The cheapest on average is advised. A check is worth what deciding
-            after it saves; one that would change nothing is not asked for.
+            {t('howItWorksPage.someCoursesAreLeft')}
           </Typography>
         </Section>
-        <Section title="Sources">
+        <Section title={t('howItWorksPage.sources')}>
           <Box component="ul" sx={{ m: 0, pl: 2.5, maxWidth: '76ch', display: 'grid', gap: 0.5 }}>
-            <li>
-              Wear goes with the work of friction: Archard (1953); Schallamach and Turner (1960).
-            </li>
-            <li>
-              Work goes with slip squared while slip is small: Pacejka, Tire and Vehicle Dynamics.
-            </li>
-            <li>
-              Draws: Metropolis et al. (1953); delayed acceptance, Christen and Fox (2005);
-              differences of past draws, ter Braak and Vrugt (2008).
-            </li>
-            <li>What a check would tell: Lindley (1956), expected information of an experiment.</li>
-            <li>
-              What it is worth in money: Raiffa and Schlaifer (1961), expected value of sample
-              information.
-            </li>
+            <li>{t('howItWorksPage.wearGoesWithThe')}</li>
+            <li>{t('howItWorksPage.workGoesWithSlip')}</li>
+            <li>{t('howItWorksPage.drawsMetropolisEtAl')}</li>
+            <li>{t('howItWorksPage.whatACheckWould')}</li>
+            <li>{t('howItWorksPage.whatItIsWorth')}</li>
           </Box>
         </Section>
-        <Notice>
-          The formula is not the truth, and is told so: that is what the scatter above is for. The
-          vehicle maker’s data, local law and a licensed technician decide.
-        </Notice>
+        <Notice>{t('howItWorksPage.theFormulaIsNot')}</Notice>
       </Box>
     </Box>
   );

@@ -12,12 +12,13 @@ import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
 import { adviceAsCsv } from './adviceAsCsv.ts';
 import { adviceWords } from './adviceWords.ts';
 import { AnswerBars } from './AnswerBars.tsx';
+import { t } from '../../words/insights.ts';
 
 /** What was advised, and what customers said to it: by action, and by who asked. */
 export function AdviceAnswers({ session, query }: { session: Session; query: InsightQuery }) {
   const answer = useAdviceQuery(query);
   return (
-    <Loaded answer={answer} label="Loading the answers" height={240}>
+    <Loaded answer={answer} label={t('adviceAnswers.loadingTheAnswers')} height={240}>
       {(data) => <Answers data={data} session={session} />}
     </Loaded>
   );
@@ -32,11 +33,9 @@ function Answers({ data, session }: { data: Advice; session: Session }) {
     return (
       <Box>
         <Typography variant="h1" component="h2" gutterBottom>
-          No decisions in this time.
+          {t('adviceAnswers.noDecisionsInThis')}
         </Typography>
-        <Typography color="textSecondary">
-          Every decision that is saved with the customer’s answer is counted here.
-        </Typography>
+        <Typography color="textSecondary">{t('adviceAnswers.everyDecisionThatIs')}</Typography>
       </Box>
     );
   }
@@ -52,17 +51,17 @@ function Answers({ data, session }: { data: Advice; session: Session }) {
         <Button
           onClick={() => saveFile('advice.csv', adviceAsCsv(data.counts, session), 'text/csv')}
         >
-          Save as CSV
+          {t('adviceAnswers.saveAsCsv')}
         </Button>
       </Box>
       <Box sx={SIDE_BY_SIDE}>
         <AnswerBars
-          title="By what was advised"
+          title={t('adviceAnswers.byWhatWasAdvised')}
           rows={acceptanceBy('advised', ofWork)}
           nameOf={adviceWords}
         />
         <AnswerBars
-          title="By who asked"
+          title={t('adviceAnswers.byWhoAsked')}
           rows={acceptanceBy('personId', ofWork)}
           nameOf={(personId) => nameOf(session, personId)}
         />
@@ -75,17 +74,29 @@ const TEN = 10;
 const FULL = 100;
 
 function headline({ accepted }: Acceptance<string>): string {
-  if (accepted.isTooFew) return 'Too few answers to tell how advice is taken.';
-  return `About ${Math.round(TEN * accepted.part)} in 10 customers say yes to the work advised.`;
+  if (accepted.isTooFew) return t('adviceAnswers.tooFewAnswersTo');
+  return t('adviceAnswers.aboutIn10Customers', { ofTen: Math.round(TEN * accepted.part) });
 }
 
 function underIt(all: Acceptance<string>, work: Acceptance<string>): string {
   const { visits, yes, no, open, overridden, accepted } = work;
   const span = accepted.isTooFew
     ? ''
-    : `, ${percent(accepted.part)} of those who answered (${percent(accepted.low)} to ${percent(accepted.high)})`;
-  const own = overridden === 0 ? '' : ` At ${overridden} something else was chosen than advised.`;
-  return `Work was advised at ${visits} of ${all.visits} visits: ${yes} yes${span}, ${no} no, ${open} still thinking.${own}`;
+    : t('adviceAnswers.ofThoseWhoAnswered', {
+        part: percent(accepted.part),
+        low: percent(accepted.low),
+        high: percent(accepted.high),
+      });
+  const own = overridden === 0 ? '' : t('adviceAnswers.atSomethingElseWas', { overridden });
+  return t('adviceAnswers.workWasAdvisedAt', {
+    visits,
+    visits2: all.visits,
+    yes,
+    span,
+    no,
+    open,
+    own,
+  });
 }
 
 function percent(part: number): string {

@@ -1,6 +1,7 @@
 import type { Acceptance } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { t } from '../../words/insights.ts';
 
 interface AnswerBarsProps<Key extends string> {
   title: string;
@@ -36,7 +37,11 @@ export function AnswerBars<Key extends string>({ title, rows, nameOf }: AnswerBa
             </Box>
             <Box
               role="img"
-              aria-label={`${row.yes} yes, ${row.no} no, ${row.open} still thinking`}
+              aria-label={t('answerBars.yesNoStillThinking', {
+                yes: row.yes,
+                no: row.no,
+                open: row.open,
+              })}
               sx={{ display: 'flex', height: 14, width: `${(FULL * row.visits) / most}%` }}
             >
               <Box sx={{ flexGrow: row.yes, bgcolor: 'var(--rubber)' }} />
@@ -50,8 +55,10 @@ export function AnswerBars<Key extends string>({ title, rows, nameOf }: AnswerBa
               />
             </Box>
             <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-              {row.yes} yes, {row.no} no{row.open > 0 && `, ${row.open} still thinking`}
-              {row.overridden > 0 && `; at ${row.overridden} something else was chosen`}
+              {t('answerBars.yesNo', { yes: row.yes, no: row.no })}
+              {row.open > 0 && t('answerBars.stillThinking', { open: row.open })}
+              {row.overridden > 0 &&
+                t('answerBars.atSomethingElseWas', { overridden: row.overridden })}
             </Box>
           </Box>
         ))}
@@ -64,13 +71,15 @@ function ShareWords({ row }: { row: Acceptance<string> }) {
   const { part, low, high, isTooFew } = row.accepted;
   const between = (
     <Box component="span" sx={{ color: 'text.secondary' }}>
-      {isTooFew ? 'too few to tell' : ` (${Math.round(FULL * low)} to ${Math.round(FULL * high)})`}
+      {isTooFew
+        ? t('answerBars.tooFewToTell')
+        : t('answerBars.to', { low: Math.round(FULL * low), high: Math.round(FULL * high) })}
     </Box>
   );
   if (isTooFew) return between;
   return (
     <>
-      <strong>{Math.round(FULL * part)} % yes</strong>
+      <strong>{t('answerBars.yes', { percent: Math.round(FULL * part) })}</strong>
       {between}
     </>
   );
@@ -82,15 +91,15 @@ function Legend() {
     <Box sx={{ display: 'flex', gap: 1.5, fontSize: '0.85rem', whiteSpace: 'nowrap' }} aria-hidden>
       <span>
         <Box component="span" sx={{ ...mark, bgcolor: 'var(--rubber)' }} />
-        yes
+        {t('answerBars.legendYes')}
       </span>
       <span>
         <Box component="span" sx={{ ...mark, bgcolor: 'var(--marker)' }} />
-        no
+        {t('answerBars.legendNo')}
       </span>
       <span>
         <Box component="span" sx={{ ...mark, border: '1.5px solid var(--control)' }} />
-        thinking
+        {t('answerBars.legendThinking')}
       </span>
     </Box>
   );

@@ -1,6 +1,7 @@
 import type { Reliability } from '@keen/core';
 import { AgainstChart } from '../../shared/AgainstChart.tsx';
 import { bandWords } from './bandWords.ts';
+import { t } from '../../words/insights.ts';
 
 const FULL = 100;
 const TICKS = [0, 20, 40, 60, 80, 100];
@@ -16,7 +17,7 @@ export function BandChart({ bands }: { bands: Reliability['bands'] }) {
       }))}
       ticks={TICKS}
       saidLabel="said, %"
-      foundLabel="came true, %"
+      foundLabel={t('bandChart.cameTrue')}
       label={bands.map(bandWords).join('; ')}
     />
   );

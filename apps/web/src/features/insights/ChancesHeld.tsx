@@ -11,6 +11,7 @@ import { saveFile } from '../../shared/saveFile.ts';
 import { BandTable } from './BandTable.tsx';
 import { percent } from './bandWords.ts';
 import { bandsAsCsv } from './bandsAsCsv.ts';
+import { t } from '../../words/insights.ts';
 
 const BandChart = lazy(async () => ({ default: (await import('./BandChart.tsx')).BandChart }));
 
@@ -18,7 +19,7 @@ const BandChart = lazy(async () => ({ default: (await import('./BandChart.tsx'))
 export function ChancesHeld({ query }: { query: InsightQuery }) {
   const answer = useReliabilityQuery(query);
   return (
-    <Loaded answer={answer} label="Loading how the chances held" height={120}>
+    <Loaded answer={answer} label={t('chancesHeld.loadingHowTheChances')} height={120}>
       {(data) => <Held data={data} />}
     </Loaded>
   );
@@ -38,7 +39,7 @@ function Held({ data }: { data: Reliability }) {
           <ChartOrTable
             heading={
               <Typography variant="h3" color="textSecondary">
-                What came true, against the chance said
+                {t('chancesHeld.whatCameTrueAgainst')}
               </Typography>
             }
             chart={
@@ -56,34 +57,46 @@ function Held({ data }: { data: Reliability }) {
 }
 
 function headline({ isTooFew, excess, bands }: Reliability): string {
-  if (isTooFew) return 'Was the diagnosis right? Too few cars to tell.';
-  if (excess.low > 0) return 'More is out of its limits here than the diagnosis says.';
-  if (excess.high < 0) return 'Less is out of its limits here than the diagnosis says.';
+  if (isTooFew) return t('chancesHeld.wasTheDiagnosisRight');
+  if (excess.low > 0) return t('chancesHeld.moreIsOutOf');
+  if (excess.high < 0) return t('chancesHeld.lessIsOutOf');
   if (bands.some(({ isOff }) => isOff)) {
-    return 'Taken together the chances have held, but not at every height.';
+    return t('chancesHeld.takenTogetherTheChances');
   }
-  return 'The chances that the diagnosis said have held.';
+  return t('chancesHeld.theChancesThatThe');
 }
 
 function underIt(data: Reliability): string {
   const { cars, chances, isTooFew, expected, found, excess, gain, bands } = data;
-  const rule =
-    'Counted are cars decided on before any angle was measured, and measured afterwards.';
+  const rule = t('chancesHeld.countedAreCarsDecided');
   if (cars === 0) return rule;
-  const seen = `On ${cars} ${cars === 1 ? 'car' : 'cars'} the rig found ${found} of ${chances / 2} angles out of their limits; by what was said it was to be ${expected.toFixed(0)}`;
-  if (isTooFew) return `${seen}. From ${LEAST_CARS} cars on this says something. ${rule}`;
-  const span = ` (${(found - excess.high).toFixed(0)} to ${(found - excess.low).toFixed(0)} would fit)`;
+  const seen = t('chancesHeld.onCarsTheRigFound', {
+    count: cars,
+    found,
+    angles: chances / 2,
+    expected: expected.toFixed(0),
+  });
+  if (isTooFew) return t('chancesHeld.fromCarsOnThis', { seen, leastCars: LEAST_CARS, rule });
+  const span = t('chancesHeld.toWouldFit', {
+    found: (found - excess.high).toFixed(0),
+    found2: (found - excess.low).toFixed(0),
+  });
   const off = bands.filter(({ isOff }) => isOff).map(offWords);
   return [`${seen}${span}.`, ...off, gainWords(gain), rule].join(' ');
 }
 
 /** A band in which what came true is not what was said. */
 function offWords({ said, found }: Reliability['bands'][number]): string {
-  return `Where ${percent(said)} was said, ${percent(found.part)} came true (${percent(found.low)} to ${percent(found.high)}).`;
+  return t('chancesHeld.whereWasSaidCame', {
+    said: percent(said),
+    part: percent(found.part),
+    low: percent(found.low),
+    high: percent(found.high),
+  });
 }
 
 function gainWords({ low, high }: Reliability['gain']): string {
-  if (low > 0) return 'It tells cars apart better than saying the same of each.';
-  if (high < 0) return 'It tells cars apart worse than saying the same of each.';
-  return 'Whether it tells cars apart better than saying the same of each cannot be told yet.';
+  if (low > 0) return t('chancesHeld.itTellsCarsApart');
+  if (high < 0) return t('chancesHeld.itTellsCarsApartWorse');
+  return t('chancesHeld.whetherItTellsCars');
 }

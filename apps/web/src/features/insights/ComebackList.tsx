@@ -9,6 +9,8 @@ import { Link as RouterLink } from 'react-router';
 import { capital, showFar } from '../../shared/format.ts';
 import { saveFile } from '../../shared/saveFile.ts';
 import { CATCH_WORDS, comebacksAsCsv, RETURN_WORDS, WORK_TITLES } from './comebackWords.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/insights.ts';
 
 const FIRST = 6;
 
@@ -25,23 +27,27 @@ export function ComebackList({ rows, units }: ComebackListProps) {
     <Box>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
         <Typography variant="h3" color="textSecondary" sx={{ flex: 1 }}>
-          What came back, and where it could have been caught
+          {t('comebackList.whatCameBackAnd')}
         </Typography>
         <Button
           variant="text"
           onClick={() => saveFile('comebacks.csv', comebacksAsCsv(rows), 'text/csv')}
         >
-          Save as CSV
+          {t('comebackList.saveAsCsv')}
         </Button>
       </Box>
-      <Box component="ul" aria-label="Comebacks" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box
+        component="ul"
+        aria-label={t('comebackList.comebacks')}
+        sx={{ listStyle: 'none', m: 0, p: 0 }}
+      >
         {shown.map((row) => (
           <Row key={`${row.done.visitId} ${row.back.visitId}`} row={row} units={units} />
         ))}
       </Box>
       {rows.length > FIRST && (
         <Button variant="text" onClick={() => setWhole(!isWhole)}>
-          {isWhole ? 'Fewer' : `All ${rows.length}`}
+          {isWhole ? t('comebackList.fewer') : t('comebackList.all', { length: rows.length })}
         </Button>
       )}
     </Box>
@@ -73,8 +79,18 @@ function Row({ row, units }: { row: ComebackRow; units: Units }) {
         {label}
       </Box>
       <Box>
-        {WORK_TITLES[work]} at <VisitLink visit={done} />; {showFar(km, units.distance)}{' '}
-        {units.distance} on, at <VisitLink visit={back} />, {RETURN_WORDS[how]}
+        <Rich
+          text={t('comebackList.doneAndBack', {
+            work: WORK_TITLES[work],
+            km: showFar(km, units.distance),
+            unit: units.distance,
+            how: RETURN_WORDS[how],
+          })}
+          tags={{
+            done: () => <VisitLink visit={done} />,
+            back: () => <VisitLink visit={back} />,
+          }}
+        />
       </Box>
       <Box>
         {caughtAt ? (
@@ -83,7 +99,7 @@ function Row({ row, units }: { row: ComebackRow; units: Units }) {
           </>
         ) : (
           <Box component="span" sx={{ color: 'text.secondary' }}>
-            Nothing before it would have shown it.
+            {t('comebackList.nothingBeforeItWould')}
           </Box>
         )}
       </Box>
@@ -92,7 +108,7 @@ function Row({ row, units }: { row: ComebackRow; units: Units }) {
 }
 
 function VisitLink({ visit, isFirst = false }: { visit: VisitRef; isFirst?: boolean }) {
-  const name = `visit ${visit.number}`;
+  const name = t('comebackList.visit', { number: visit.number });
   return (
     <Link component={RouterLink} to={`/visits/${visit.visitId}/decide`}>
       {isFirst ? capital(name) : name}

@@ -9,13 +9,14 @@ import { Loaded } from '../../shared/Loaded.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { adviceWords } from './adviceWords.ts';
 import { FIGURES } from './figures.ts';
+import { t } from '../../words/insights.ts';
 
 /** What saying no has cost customers in rubber, where their cars were judged again. */
 export function DeclineCosts({ session, query }: { session: Session; query: InsightQuery }) {
   const answer = useDeclineCostsQuery(query);
   const { currency } = session.shop.settings.prices;
   return (
-    <Loaded answer={answer} label="Loading what saying no has cost" height={120}>
+    <Loaded answer={answer} label={t('declineCosts.loadingWhatSayingNo')} height={120}>
       {(data) => (data.declined === 0 ? null : <CostTable data={data} currency={currency} />)}
     </Loaded>
   );
@@ -30,31 +31,29 @@ function CostTable({ data, currency }: { data: Costs; currency: string }) {
         <Box sx={{ flex: '1 1 420px' }}>
           <Typography variant="h2" id="decline-costs">
             {all.isTooFew
-              ? 'What does a no cost the customer? Too few came back to tell.'
-              : `A no costs the customer about ${money(all.cost.mean)} in rubber by the next visit.`}
+              ? t('declineCosts.whatDoesANo')
+              : t('declineCosts.aNoCostsThe', { mean: money(all.cost.mean) })}
           </Typography>
           <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
-            {all.seenAgain} of the {declined} cars whose work was declined have been judged again
-            since. Counted is the rubber taken by what the work would have put right, as a part of
-            the tires at today’s prices; fuel and the road are not in it.
-            {isCut && ' Only the latest 1 000 are looked through.'}
+            {t('declineCosts.judgedAgain', { seenAgain: all.seenAgain, declined })}
+            {isCut && t('declineCosts.onlyTheLatest1')}
           </Typography>
         </Box>
         {byAdvised.length > 0 && (
           <Button onClick={() => saveFile('decline-costs.csv', costsAsCsv(data), 'text/csv')}>
-            Save as CSV
+            {t('declineCosts.saveAsCsv')}
           </Button>
         )}
       </Box>
       {byAdvised.length > 0 && (
         <Box sx={{ overflowX: 'auto', maxWidth: 760 }}>
-          <Box component="table" aria-label="What saying no has cost" sx={FIGURES}>
+          <Box component="table" aria-label={t('declineCosts.whatSayingNoHas')} sx={FIGURES}>
             <thead>
               <tr>
-                <th scope="col">Declined</th>
-                <th scope="col">Seen again</th>
-                <th scope="col">Cost so far, each</th>
-                <th scope="col">The work would have been</th>
+                <th scope="col">{t('declineCosts.declined')}</th>
+                <th scope="col">{t('declineCosts.seenAgain')}</th>
+                <th scope="col">{t('declineCosts.costSoFarEach')}</th>
+                <th scope="col">{t('declineCosts.theWorkWouldHave')}</th>
               </tr>
             </thead>
             <tbody>
@@ -81,7 +80,7 @@ function CostWords({ row, money }: { row: Costs['all']; money: (minor: number) =
   if (row.isTooFew || !interval) {
     return (
       <Box component="span" sx={{ color: 'text.secondary' }}>
-        too few to tell
+        {t('declineCosts.tooFewToTell')}
       </Box>
     );
   }
@@ -89,8 +88,7 @@ function CostWords({ row, money }: { row: Costs['all']; money: (minor: number) =
     <>
       <strong>{money(mean)}</strong>
       <Box component="span" sx={{ color: 'text.secondary' }}>
-        {' '}
-        ({money(interval.low)} to {money(interval.high)})
+        {t('declineCosts.to', { low: money(interval.low), high: money(interval.high) })}
       </Box>
     </>
   );

@@ -12,6 +12,7 @@ import { failureOf } from '../../api/problem.ts';
 import { MoreRows } from '../../shared/MoreRows.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
 import { adviceWords } from './adviceWords.ts';
+import { t } from '../../words/insights.ts';
 
 /** Who said no to what, and why. */
 export function DeclinedList({ session, query }: { session: Session; query: InsightQuery }) {
@@ -22,27 +23,31 @@ export function DeclinedList({ session, query }: { session: Session; query: Insi
   return (
     <Box component="section" aria-labelledby="declined">
       <Typography variant="h2" id="declined" sx={{ mb: 0.5 }}>
-        Who said no, why, and what it has cost
+        {t('declinedList.whoSaidNoWhy')}
       </Typography>
       {isLoading && (
-        <Box role="status" aria-label="Loading who said no">
+        <Box role="status" aria-label={t('declinedList.loadingWhoSaidNo')}>
           <Skeleton height={64} />
         </Box>
       )}
       {error && (
         <Box role="alert">
           <Typography sx={{ mb: 1 }}>{failureOf(error).text}</Typography>
-          <Button onClick={() => void refetch()}>Try again</Button>
+          <Button onClick={() => void refetch()}>{t('declinedList.tryAgain')}</Button>
         </Box>
       )}
-      <Box component="ul" aria-label="Who said no" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box
+        component="ul"
+        aria-label={t('declinedList.whoSaidNo')}
+        sx={{ listStyle: 'none', m: 0, p: 0 }}
+      >
         {rows.map((row) => (
           <Row key={row.visitId} row={row} session={session} />
         ))}
       </Box>
       {declined.hasNextPage && (
         <MoreRows
-          label="Earlier ones"
+          label={t('declinedList.earlierOnes')}
           isLoading={declined.isFetching}
           hasFailed={declined.isError}
           onMore={() => void declined.fetchNextPage()}
@@ -77,23 +82,26 @@ function Row({ row, session }: { row: DeclinedRow; session: Session }) {
         </Link>{' '}
         {label}
         <Box component="span" sx={{ color: 'text.secondary' }}>
-          , visit {number}
+          {t('declinedList.visit', { number })}
         </Box>
       </Box>
       <Box>
         {adviceWords(chosen)}
         <Box component="span" sx={{ color: 'text.secondary' }}>
-          , asked by {nameOf(session, personId)}
+          {t('declinedList.askedBy', { session: nameOf(session, personId) })}
         </Box>
       </Box>
       <Box sx={{ color: reason === '' ? 'text.secondary' : undefined }}>
-        {reason === '' ? 'no reason written down' : `“${reason}”`}
+        {reason === '' ? t('declinedList.noReasonWrittenDown') : `“${reason}”`}
       </Box>
       <Box sx={{ color: 'text.secondary', textAlign: { md: 'right' } }}>
         {cost !== null &&
           (cost.minor > 0
-            ? `${formatMoney(cost.minor, currency, 'en', true)} by visit ${cost.number}`
-            : `nothing to speak of by visit ${cost.number}`)}
+            ? t('declinedList.byVisit', {
+                minor: formatMoney(cost.minor, currency, 'en', true),
+                number: cost.number,
+              })
+            : t('declinedList.nothingToSpeakOf', { number: cost.number }))}
       </Box>
     </Box>
   );

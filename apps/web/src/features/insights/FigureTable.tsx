@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import type { FigureRow } from './learnedFigures.ts';
 import { FIGURES } from './figures.ts';
+import { t } from '../../words/insights.ts';
 
 interface FigureTableProps {
   title: string;
@@ -21,10 +22,10 @@ export function FigureTable({ title, rows }: FigureTableProps) {
       <thead>
         <tr>
           <th scope="col">{title}</th>
-          <th scope="col">Usual</th>
-          <th scope="col">Yours</th>
+          <th scope="col">{t('figureTable.usual')}</th>
+          <th scope="col">{t('figureTable.yours')}</th>
           <Box component="th" scope="col" sx={{ display: { xs: 'none', sm: 'table-cell' } }}>
-            19 times in 20
+            {t('figureTable.timesIn')}
           </Box>
           <Box component="td" aria-hidden sx={{ display: { xs: 'none', md: 'table-cell' } }} />
         </tr>

@@ -1,5 +1,6 @@
 import type { ForecastsHeld } from '@keen/contract';
 import { AgainstChart } from '../../shared/AgainstChart.tsx';
+import { t } from '../../words/insights.ts';
 
 interface ForecastChartProps {
   points: ForecastsHeld['points'];
@@ -20,7 +21,7 @@ export function ForecastChart({ points, depth }: ForecastChartProps) {
       ticks={depthTicks(Math.max(1, ...shown.flatMap(({ said, found }) => [said, found])))}
       saidLabel="forecast"
       foundLabel="read"
-      label={`${points.length} cars, what they lost against the forecast`}
+      label={t('forecastChart.carsWhatTheyLost', { length: points.length })}
     />
   );
 }

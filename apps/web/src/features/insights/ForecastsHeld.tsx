@@ -19,22 +19,23 @@ import { Loaded } from '../../shared/Loaded.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { percent } from './bandWords.ts';
 import { FIGURES } from './figures.ts';
+import { t } from '../../words/insights.ts';
 
 const ForecastChart = lazy(async () => ({
   default: (await import('./ForecastChart.tsx')).ForecastChart,
 }));
 
 const KIND_WORDS: Record<ForetoldKind, string> = {
-  ranOn: 'Ran on as they were',
-  putRight: 'On cars put right',
-  fresh: 'New tires',
+  ranOn: t('forecastsHeld.ranOnAsThey'),
+  putRight: t('forecastsHeld.onCarsPutRight'),
+  fresh: t('forecastsHeld.newTires'),
 };
 
 /** Whether tires went on to wear as was forecast. */
 export function ForecastsHeld({ session, query }: { session: Session; query: InsightQuery }) {
   const answer = useForecastsQuery(query);
   return (
-    <Loaded answer={answer} label="Loading how forecasts held" height={120}>
+    <Loaded answer={answer} label={t('forecastsHeld.loadingHowForecastsHeld')} height={120}>
       {(data) => <HeldForecasts data={data} units={session.preferences.units} />}
     </Loaded>
   );
@@ -55,7 +56,9 @@ function HeldForecasts({ data, units }: { data: Held; units: Units }) {
           <ChartOrTable
             heading={
               <Typography variant="h3" color="textSecondary">
-                Lost at each car’s worst rib, {DEPTH_UNIT_WORDS[units.depth]}: read against forecast
+                {t('forecastsHeld.lostAtEachCars', {
+                  depthUnitWords: DEPTH_UNIT_WORDS[units.depth],
+                })}
               </Typography>
             }
             chart={
@@ -75,13 +78,17 @@ function HeldForecasts({ data, units }: { data: Held; units: Units }) {
 /** The same for tires that ran on, on cars put right, and new. */
 function KindTable({ kinds }: { kinds: Held['kinds'] }) {
   return (
-    <Box component="table" aria-label="Forecasts by kind" sx={{ ...FIGURES, maxWidth: 620, mt: 1 }}>
+    <Box
+      component="table"
+      aria-label={t('forecastsHeld.forecastsByKind')}
+      sx={{ ...FIGURES, maxWidth: 620, mt: 1 }}
+    >
       <thead>
         <tr>
-          <th scope="col">Tires</th>
-          <th scope="col">Cars</th>
-          <th scope="col">Lost of the forecast</th>
-          <th scope="col">Within the 80 % span</th>
+          <th scope="col">{t('forecastsHeld.tires')}</th>
+          <th scope="col">{t('forecastsHeld.cars')}</th>
+          <th scope="col">{t('forecastsHeld.lostOfTheForecast')}</th>
+          <th scope="col">{t('forecastsHeld.withinThe80Span')}</th>
         </tr>
       </thead>
       <tbody>
@@ -90,12 +97,15 @@ function KindTable({ kinds }: { kinds: Held['kinds'] }) {
             <th scope="row">{KIND_WORDS[kind]}</th>
             <td>{cars}</td>
             {isTooFew || !lost?.interval || !within ? (
-              <td colSpan={2}>too few to tell</td>
+              <td colSpan={2}>{t('forecastsHeld.tooFewToTell')}</td>
             ) : (
               <>
                 <td>
-                  {percent(lost.mean)} ({percent(lost.interval.low)} to{' '}
-                  {percent(lost.interval.high)})
+                  {t('forecastsHeld.to', {
+                    mean: percent(lost.mean),
+                    low: percent(lost.interval.low),
+                    high: percent(lost.interval.high),
+                  })}
                 </td>
                 <td>{percent(within.part)}</td>
               </>
@@ -110,14 +120,14 @@ function KindTable({ kinds }: { kinds: Held['kinds'] }) {
 function PointTable({ points, units }: { points: Held['points']; units: Units }) {
   return (
     <Box sx={{ maxHeight: 400, overflowY: 'auto' }}>
-      <Box component="table" aria-label="Forecast and read" sx={FIGURES}>
+      <Box component="table" aria-label={t('forecastsHeld.forecastAndRead')} sx={FIGURES}>
         <thead>
           <tr>
-            <th scope="col">Car</th>
-            <th scope="col">Read at</th>
-            <th scope="col">After, {units.distance}</th>
-            <th scope="col">Forecast</th>
-            <th scope="col">Read</th>
+            <th scope="col">{t('forecastsHeld.car')}</th>
+            <th scope="col">{t('forecastsHeld.readAt')}</th>
+            <th scope="col">{t('forecastsHeld.after', { distance: units.distance })}</th>
+            <th scope="col">{t('forecastsHeld.forecast')}</th>
+            <th scope="col">{t('forecastsHeld.read')}</th>
           </tr>
         </thead>
         <tbody>
@@ -126,7 +136,7 @@ function PointTable({ points, units }: { points: Held['points']; units: Units })
               <th scope="row">{plate}</th>
               <td>
                 <Link component={RouterLink} to={`/visits/${visitId}/read`}>
-                  visit {number}
+                  {t('forecastsHeld.visit', { number })}
                 </Link>
               </td>
               <td>{showFar(km, units.distance)}</td>
@@ -141,32 +151,42 @@ function PointTable({ points, units }: { points: Held['points']; units: Units })
 }
 
 function headline({ isTooFew, lost }: Held): string {
-  if (isTooFew || !lost?.interval) return 'Did tires wear as forecast? Too few came back to tell.';
+  if (isTooFew || !lost?.interval) return t('forecastsHeld.didTiresWearAs');
   const { low, high } = lost.interval;
-  if (low > 1) return `Tires wear ${percent(lost.mean - 1)} faster here than forecast.`;
-  if (high < 1) return `Tires wear ${percent(1 - lost.mean)} slower here than forecast.`;
-  return 'Tires wore as forecast.';
+  if (low > 1) return t('forecastsHeld.tiresWearFasterHere', { percent: percent(lost.mean - 1) });
+  if (high < 1) return t('forecastsHeld.tiresWearSlowerHere', { percent: percent(1 - lost.mean) });
+  return t('forecastsHeld.tiresWoreAsForecast');
 }
 
 function underIt({ cars, ribs, isTooFew, isCut, lost, within }: Held): string {
-  const rule =
-    'Each forecast is for the tires and the work that were agreed, and is held against the next reading of the same tires in the same places.';
+  const rule = t('forecastsHeld.eachForecastIsFor');
   if (cars === 0 || !lost || !within) return rule;
-  const seen = `${cars} ${cars === 1 ? 'car has' : 'cars have'} been read again, at ${ribs} ribs.`;
+  const seen = t('forecastsHeld.readAgain', { count: cars, ribs });
   if (isTooFew || !lost.interval) {
-    return `${seen} From ${LEAST_FORECASTS} cars on this says something. ${rule}`;
+    return t('forecastsHeld.fromCarsOnThis', { seen, leastForecasts: LEAST_FORECASTS, rule });
   }
   const { low, high } = lost.interval;
-  const part = `They lost ${percent(lost.mean)} of what was forecast (${percent(low)} to ${percent(high)}), so a tire lasts ${lifeWords(lost.mean)}.`;
-  const span = `${percent(within.part)} of the readings lay within the span that should hold 80 % (${percent(within.low)} to ${percent(within.high)}).`;
-  return `${seen} ${part} ${span} ${rule}${isCut ? ' Only the latest 2 000 decisions are looked through.' : ''}`;
+  const part = t('forecastsHeld.theyLostOfWhat', {
+    mean: percent(lost.mean),
+    low: percent(low),
+    high: percent(high),
+    mean2: lifeWords(lost.mean),
+  });
+  const span = t('forecastsHeld.ofTheReadingsLay', {
+    part: percent(within.part),
+    low: percent(within.low),
+    high: percent(within.high),
+  });
+  return `${seen} ${part} ${span} ${rule}${isCut ? t('forecastsHeld.onlyTheLatest2') : ''}`;
 }
 
 /** A life against the one foretold, by how much faster rubber goes. */
 function lifeWords(lost: number): string {
   const life = Math.round(100 / lost) - 100;
-  if (life === 0) return 'as long as forecast';
-  return `${Math.abs(life)} % ${life > 0 ? 'longer' : 'shorter'} than forecast`;
+  if (life === 0) return t('forecastsHeld.asLongAsForecast');
+  return t(life > 0 ? 'forecastsHeld.longer' : 'forecastsHeld.shorter', {
+    percent: Math.abs(life),
+  });
 }
 
 function pointsAsCsv({ points }: Held): string {

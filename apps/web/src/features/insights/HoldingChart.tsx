@@ -14,6 +14,7 @@ import {
 import { showFar, showWhole } from '../../shared/format.ts';
 import { roundTicks } from '../../shared/roundTicks.ts';
 import { percent } from './bandWords.ts';
+import { t } from '../../words/insights.ts';
 
 const HEIGHT = 260;
 const FULL = 100;
@@ -46,7 +47,11 @@ export function HoldingChart({ work, withinKm, units }: HoldingChartProps) {
   return (
     <Box
       role="img"
-      aria-label={spoken === '' ? 'All of it still holds' : `Still holds after ${spoken}`}
+      aria-label={
+        spoken === ''
+          ? t('holdingChart.allOfItStill')
+          : t('holdingChart.stillHoldsAfter', { spoken })
+      }
       sx={{ height: HEIGHT, fontSize: '0.8rem' }}
     >
       <ResponsiveContainer width="100%" height="100%">

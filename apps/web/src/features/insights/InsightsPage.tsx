@@ -19,13 +19,14 @@ import { DeclinedList } from './DeclinedList.tsx';
 import { ForecastsHeld } from './ForecastsHeld.tsx';
 import { OwnFigures } from './OwnFigures.tsx';
 import { WorkHeld } from './WorkHeld.tsx';
+import { t } from '../../words/insights.ts';
 
-const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
+const SHORTCUTS = [{ keys: ['T'], what: t('insightsPage.backToToday') }];
 const SPANS = [
-  { value: '1', label: 'A month' },
-  { value: '3', label: 'A quarter' },
-  { value: '12', label: 'A year' },
-  { value: 'all', label: 'All' },
+  { value: '1', label: t('insightsPage.aMonth') },
+  { value: '3', label: t('insightsPage.aQuarter') },
+  { value: '12', label: t('insightsPage.aYear') },
+  { value: 'all', label: t('insightsPage.all') },
 ] as const;
 type SpanOfMonths = (typeof SPANS)[number]['value'];
 
@@ -45,7 +46,7 @@ function LoadedInsights({ session }: { session: Session }) {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Insights</PageTitle>
+        <PageTitle>{t('insightsPage.insights')}</PageTitle>
       </TopBar>
       <Box
         component="main"
@@ -63,7 +64,7 @@ function LoadedInsights({ session }: { session: Session }) {
           <>
             <MadeUpYears session={session} />
             <Choice
-              label="Looking back"
+              label={t('insightsPage.lookingBack')}
               options={SPANS}
               value={span}
               onChange={(next) => next && setSpan(next)}
@@ -79,7 +80,7 @@ function LoadedInsights({ session }: { session: Session }) {
             <DeclinedList session={session} query={query} />
           </>
         ) : (
-          <Typography>Only the lead sees how advice was taken.</Typography>
+          <Typography>{t('insightsPage.onlyTheLeadSees')}</Typography>
         )}
       </Box>
     </Box>

@@ -10,6 +10,7 @@ import { percent } from './bandWords.ts';
 import { adviceWords } from './adviceWords.ts';
 import { FigureTable } from './FigureTable.tsx';
 import { faultRows, learnedAsCsv, lineRows, traitRows } from './learnedFigures.ts';
+import { t } from '../../words/insights.ts';
 
 type Result = NonNullable<LearningRun['result']>;
 
@@ -26,16 +27,16 @@ export function LearnedResult({ version, result }: { version: number; result: Re
           variant="text"
           onClick={() => saveFile(`figures-${version}.csv`, learnedAsCsv(result), 'text/csv')}
         >
-          Save as CSV
+          {t('learnedResult.saveAsCsv')}
         </Button>
       </Box>
       <Typography color="textSecondary" sx={{ maxWidth: 860, mb: 1.5 }}>
         {underIt(result)}
       </Typography>
       <Box sx={{ ...SIDE_BY_SIDE, alignItems: 'start' }}>
-        <FigureTable title="Wear" rows={traitRows(result)} />
-        <FigureTable title="Cars that come in with" rows={faultRows(result)} />
-        {lines.length > 0 && <FigureTable title="Wear by tire line" rows={lines} />}
+        <FigureTable title={t('learnedResult.wear')} rows={traitRows(result)} />
+        <FigureTable title={t('learnedResult.carsThatComeIn')} rows={faultRows(result)} />
+        {lines.length > 0 && <FigureTable title={t('learnedResult.wearByTireLine')} rows={lines} />}
         <Tried tried={result.tried} />
       </Box>
     </Box>
@@ -47,14 +48,15 @@ function Tried({ tried: { cars, changed } }: Pick<Result, 'tried'>) {
   return (
     <Box>
       <Typography variant="h3" color="textSecondary">
-        Of {cars} cars seen lately, {changed.length === 0 ? 'none' : changed.length} would be
-        advised otherwise{changed.length === 0 ? '.' : ':'}
+        {changed.length === 0
+          ? t('learnedResult.noneChanged', { cars })
+          : t('learnedResult.someChanged', { cars, changed: changed.length })}
       </Typography>
       <Box component="ul" sx={{ m: 0, mt: 0.5, p: 0, listStyle: 'none' }}>
         {changed.map(({ visitId, number, plate, before, after }) => (
           <Box component="li" key={visitId} sx={{ py: 0.5 }}>
             <Link component={RouterLink} to={`/visits/${visitId}/explain`}>
-              {plate}, visit {number}
+              {t('learnedResult.visit', { plate, number })}
             </Link>
             <Box component="span" sx={{ color: 'text.secondary' }}>
               : {adviceWords(before)} → {adviceWords(after)}
@@ -68,27 +70,27 @@ function Tried({ tried: { cars, changed } }: Pick<Result, 'tried'>) {
 
 function helpWords({ used, gain: { interval } }: Result): string {
   if (used === 0) {
-    return 'Your own figures fit no better than the usual ones: there is nothing to gain yet.';
+    return t('learnedResult.yourOwnFiguresFit');
   }
   if (interval === null || interval.low <= 0) {
-    return 'Your own figures may fit your cars a little better; that can be chance.';
+    return t('learnedResult.yourOwnFiguresMay');
   }
-  return 'Your own figures fit your cars better than the usual ones.';
+  return t('learnedResult.yourOwnFiguresFitYour');
 }
 
 function underIt({ cars, used, gain: { mean, interval } }: Result): string {
   const times = (log: number) => Math.exp(log).toFixed(2);
-  const from = `From ${cars} cars, one visit each, drawn towards the usual figures as long as cars are few.`;
-  const bold = 'Bold is what differs from the usual beyond chance.';
-  if (used === 0)
-    return `${from} No part of them fits cars better that they were not learned from. ${bold}`;
-  const part =
-    used === 1
-      ? ''
-      : ` Used is the part that fits cars best that they were not learned from: ${percent(used)} of the way from the usual.`;
+  const from = t('learnedResult.fromCarsOneVisit', { cars });
+  const bold = t('learnedResult.boldIsWhatDiffers');
+  if (used === 0) return t('learnedResult.noPartOfThem', { from, bold });
+  const part = used === 1 ? '' : t('learnedResult.usedIsThePart', { used: percent(used) });
   const held =
     interval === null
       ? ''
-      : ` With them, what is read of a car that they were not learned from is ${times(mean)} times as likely (${times(interval.low)} to ${times(interval.high)}).`;
+      : t('learnedResult.withThemWhatIs', {
+          mean: times(mean),
+          low: times(interval.low),
+          high: times(interval.high),
+        });
   return `${from}${part}${held} ${bold}`;
 }

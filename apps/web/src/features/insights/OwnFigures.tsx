@@ -16,12 +16,13 @@ import { nameOf } from '../../shared/nameOf.ts';
 import { newId } from '../../shared/newId.ts';
 import { LearnedResult } from './LearnedResult.tsx';
 import { RunAtWork } from './RunAtWork.tsx';
+import { t } from '../../words/insights.ts';
 
 /** What the diagnosis starts from for cars of this shop: the usual figures, or those its own cars taught. */
 export function OwnFigures({ session }: { session: Session }) {
   const answer = useLearningQuery();
   return (
-    <Loaded answer={answer} label="Loading what the diagnosis starts from" height={140}>
+    <Loaded answer={answer} label={t('ownFigures.loadingWhatTheDiagnosis')} height={140}>
       {(data) => <Figures data={data} session={session} />}
     </Loaded>
   );
@@ -43,10 +44,7 @@ function Figures({ data, session }: { data: Learning; session: Session }) {
         {headline(data, used)}
       </Typography>
       <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
-        How fast tires wear here, how the axles compare and what is usually wrong: before a car is
-        read, the diagnosis starts from figures that hold for most shops. Your own cars can say what
-        holds for yours. Only visits that begin afterwards go by it; no answer that was given
-        changes.
+        {t('ownFigures.howFastTiresWear')}
       </Typography>
       {isAtWork ? (
         <RunAtWork run={latest} mayChange={mayChange} onStartOver={() => void start(newId())} />
@@ -58,12 +56,12 @@ function Figures({ data, session }: { data: Learning; session: Session }) {
               disabled={cars < leastCars || starting.isLoading}
               onClick={() => void start(newId())}
             >
-              {shown ? 'Learn again' : 'Learn'} from {cars} {cars === 1 ? 'car' : 'cars'}
+              {t(shown ? 'ownFigures.learnAgain' : 'ownFigures.learn', { count: cars })}
             </Button>
             <Box component="span" sx={{ color: 'text.secondary' }}>
               {cars < leastCars
-                ? `From ${leastCars} cars on, each read at ten ribs or more, there is something to learn.`
-                : 'One visit of each car counts, drawn by lot. It takes some minutes and goes on by itself.'}
+                ? t('ownFigures.fromCarsOnEach', { leastCars })
+                : t('ownFigures.oneVisitOfEach')}
             </Box>
           </Box>
         )
@@ -84,11 +82,11 @@ function Figures({ data, session }: { data: Learning; session: Session }) {
 
 function headline({ cars, leastCars }: Learning, used: LearningRun | undefined): string {
   if (used?.result) {
-    return `The diagnosis starts from what ${used.result.cars} of your own cars taught.`;
+    return t('ownFigures.theDiagnosisStartsFrom', { cars: used.result.cars });
   }
   return cars < leastCars
-    ? `Your own figures? Too few cars to learn from: ${cars} of ${leastCars}.`
-    : 'The diagnosis starts from figures that hold for most shops.';
+    ? t('ownFigures.yourOwnFiguresToo', { cars, leastCars })
+    : t('ownFigures.theDiagnosisStartsFromFigures');
 }
 
 /** Takes what is shown into use, or goes back to what was before. */
@@ -100,16 +98,17 @@ function UseOrNot({ run, used }: { run: LearningRun; used: LearningRun | undefin
       {isUsed ? (
         <>
           <span>
-            In use since {dayjs(run.usedSince).format('D MMM YYYY, HH:mm')}, for visits that began
-            later.
+            {t('ownFigures.inUseSinceFor', {
+              usedSince: dayjs(run.usedSince).format('D MMM YYYY, HH:mm'),
+            })}
           </span>
           <Button disabled={isLoading} onClick={() => void use(null)}>
-            Back to the usual figures
+            {t('ownFigures.backToTheUsual')}
           </Button>
         </>
       ) : (
         <Button variant="contained" disabled={isLoading} onClick={() => void use(run.id)}>
-          Use for new visits
+          {t('ownFigures.useForNewVisits')}
         </Button>
       )}
       {isError && <Failed error={error} />}
@@ -129,7 +128,7 @@ function Versions({ runs, shownId, session, onChoose }: VersionsProps) {
   return (
     <Box sx={{ mt: 2 }}>
       <Typography variant="h3" color="textSecondary">
-        Learned so far
+        {t('ownFigures.learnedSoFar')}
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {runs.map(({ id, version, at, personId, result, usedSince }) => (
@@ -144,12 +143,13 @@ function Versions({ runs, shownId, session, onChoose }: VersionsProps) {
               aria-current={id === shownId}
               onClick={() => onChoose(id)}
             >
-              Version {version}
+              {t('ownFigures.version', { version })}
             </Button>
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              {dayjs(at).format('D MMM YYYY')}, {nameOf(session, personId)}, {result?.cars} cars
-              {usedSince === null ? '' : ', in use'}
-              {id === shownId ? ', shown above' : ''}
+              {dayjs(at).format('D MMM YYYY')}, {nameOf(session, personId)},{' '}
+              {t('ownFigures.cars', { count: result?.cars ?? 0 })}
+              {usedSince === null ? '' : t('ownFigures.inUse')}
+              {id === shownId ? t('ownFigures.shownAbove') : ''}
             </Box>
           </Box>
         ))}

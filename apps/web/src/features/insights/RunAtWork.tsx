@@ -5,13 +5,14 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useChangeLearningMutation } from '../../api/insightsApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { t } from '../../words/insights.ts';
 
 const FULL = 100;
 
 const STAGES: Record<LearningRun['stage'], string> = {
-  reading: 'Reading the cars',
-  readingAgain: 'Reading them again, by what the first reading taught',
-  trying: 'Trying it on the latest cars',
+  reading: t('runAtWork.readingTheCars'),
+  readingAgain: t('runAtWork.readingThemAgainBy'),
+  trying: t('runAtWork.tryingItOnThe'),
 };
 
 interface RunAtWorkProps {
@@ -31,23 +32,23 @@ export function RunAtWork({ run, mayChange, onStartOver }: RunAtWorkProps) {
     <Box sx={{ mt: 1.5, maxWidth: 620, display: 'grid', gap: 1 }} role="status">
       <Box>
         {isRunning
-          ? `${STAGES[stage]}: ${part} % of the whole is done.`
+          ? t('runAtWork.ofTheWholeIs', { stages: STAGES[stage], part })
           : state === 'canceled'
-            ? `Stopped at ${part} %. What was read is saved.`
-            : `Broke off at ${part} %. What was read is saved.`}
+            ? t('runAtWork.stoppedAtWhatWas', { part })
+            : t('runAtWork.brokeOffAtWhat', { part })}
       </Box>
-      <LinearProgress variant="determinate" aria-label="Learning" value={part} />
+      <LinearProgress variant="determinate" aria-label={t('runAtWork.learning')} value={part} />
       {mayChange && (
         <Box sx={{ display: 'flex', gap: 1 }}>
           <Button
             disabled={isLoading}
             onClick={() => void change({ id, state: isRunning ? 'canceled' : 'running' })}
           >
-            {isRunning ? 'Stop' : 'Go on'}
+            {isRunning ? t('runAtWork.stop') : t('runAtWork.goOn')}
           </Button>
           {!isRunning && (
             <Button disabled={isLoading} onClick={onStartOver}>
-              Start over
+              {t('runAtWork.startOver')}
             </Button>
           )}
         </Box>

@@ -16,6 +16,7 @@ import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
 import { ComebackList } from './ComebackList.tsx';
 import { worksAsCsv } from './comebackWords.ts';
 import { WorkTable } from './WorkTable.tsx';
+import { t } from '../../words/insights.ts';
 
 const HoldingChart = lazy(async () => ({
   default: (await import('./HoldingChart.tsx')).HoldingChart,
@@ -28,7 +29,7 @@ const [LEAST_KM, MOST_KM] = [500, 100_000];
 export function WorkHeld({ session, query }: { session: Session; query: InsightQuery }) {
   const answer = useComebacksQuery(query);
   return (
-    <Loaded answer={answer} label="Loading how work held" height={240}>
+    <Loaded answer={answer} label={t('workHeld.loadingHowWorkHeld')} height={240}>
       {(data) => <HeldWork data={data} session={session} />}
     </Loaded>
   );
@@ -51,10 +52,8 @@ function HeldWork({ data, session }: { data: Comebacks; session: Session }) {
             {headline(data, units.distance)}
           </Typography>
           <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
-            {works.length === 0
-              ? 'Work counts once a customer has said yes to it; whether it held is told by the car’s next visits.'
-              : 'Cars are followed from the work to their next visits. An alignment is undone when a rig finds angles out again, or, where none was read, when the tread asks for another one.'}
-            {isCut && ' Only the latest 2 000 jobs of this time are looked through.'}
+            {works.length === 0 ? t('workHeld.workCountsOnceA') : t('workHeld.carsAreFollowedFrom')}
+            {isCut && t('workHeld.onlyTheLatest2')}
           </Typography>
         </Box>
         {mayDo(session, 'changeShop') && <WithinField withinKm={withinKm} unit={units.distance} />}
@@ -67,15 +66,15 @@ function HeldWork({ data, session }: { data: Comebacks; session: Session }) {
               variant="text"
               onClick={() => saveFile('work-held.csv', worksAsCsv(data), 'text/csv')}
             >
-              Save as CSV
+              {t('workHeld.saveAsCsv')}
             </Button>
           </Box>
           {drawn && !drawn.isTooFew && (
             <Box>
               <Typography variant="h3" color="textSecondary">
                 {drawn.work === 'aligned'
-                  ? 'How far alignments hold'
-                  : 'How far alignments with new parts hold'}
+                  ? t('workHeld.howFarAlignmentsHold')
+                  : t('workHeld.howFarAlignmentsWith')}
               </Typography>
               <Suspense fallback={<Box sx={{ height: 260 }} />}>
                 <HoldingChart work={drawn} withinKm={withinKm} units={units} />
@@ -94,7 +93,7 @@ function WithinField({ withinKm, unit }: { withinKm: number; unit: 'km' | 'mi' }
   return (
     <Box sx={{ width: 220 }}>
       <NumberField
-        label="A comeback is within"
+        label={t('workHeld.aComebackIsWithin')}
         unit={unit}
         decimals={0}
         min={Math.ceil(distanceFromKm(LEAST_KM, unit))}
@@ -102,7 +101,7 @@ function WithinField({ withinKm, unit }: { withinKm: number; unit: 'km' | 'mi' }
         value={distanceFromKm(withinKm, unit)}
         onChange={(value) => value !== null && void keep({ comebackKm: distanceToKm(value, unit) })}
       />
-      {isError && <Notice kind="caution">Not saved; the distance is as before.</Notice>}
+      {isError && <Notice kind="caution">{t('workHeld.notSavedTheDistance')}</Notice>}
     </Box>
   );
 }
@@ -112,11 +111,11 @@ const TEN = 10;
 function headline({ works, withinKm }: Comebacks, unit: 'km' | 'mi'): string {
   const aligned = works.find(({ work }) => work === 'aligned');
   if (!aligned || aligned.isTooFew || !aligned.held) {
-    return 'Does the work hold? Too few cars came back to tell.';
+    return t('workHeld.doesTheWorkHold');
   }
   // A figure stays on one line.
   const distance = `${showFar(withinKm, unit)} ${unit}`.replaceAll(' ', '\u00a0');
   const tenths = Math.round(TEN * aligned.held.part);
-  if (tenths === TEN) return `Nearly all alignments still hold after ${distance}.`;
-  return `About ${tenths} in 10 alignments still hold after ${distance}.`;
+  if (tenths === TEN) return t('workHeld.nearlyAllAlignmentsStill', { distance });
+  return t('workHeld.aboutIn10Alignments', { tenths, distance });
 }

@@ -4,20 +4,24 @@ import { showFar } from '../../shared/format.ts';
 import { percent } from './bandWords.ts';
 import { WORK_TITLES } from './comebackWords.ts';
 import { FIGURES } from './figures.ts';
+import { t } from '../../words/insights.ts';
 
 /** Each kind of work: how often it was done, on how many cars it was looked at again, and what came back. */
 export function WorkTable({ data, units }: { data: Comebacks; units: Units }) {
   const { works, withinKm } = data;
   return (
-    <Box component="table" aria-label="How work held" sx={FIGURES}>
+    <Box component="table" aria-label={t('workTable.howWorkHeld')} sx={FIGURES}>
       <thead>
         <tr>
-          <th scope="col">Work</th>
-          <th scope="col">Done</th>
-          <th scope="col">Seen again</th>
-          <th scope="col">Came back</th>
+          <th scope="col">{t('workTable.work')}</th>
+          <th scope="col">{t('workTable.done')}</th>
+          <th scope="col">{t('workTable.seenAgain')}</th>
+          <th scope="col">{t('workTable.cameBack')}</th>
           <th scope="col">
-            Holds at {showFar(withinKm, units.distance)} {units.distance}
+            {t('workTable.holdsAt', {
+              withinKm: showFar(withinKm, units.distance),
+              distance: units.distance,
+            })}
           </th>
         </tr>
       </thead>
@@ -31,15 +35,16 @@ export function WorkTable({ data, units }: { data: Comebacks; units: Units }) {
             <Box component="td" sx={{ whiteSpace: 'nowrap' }}>
               {isTooFew || !held ? (
                 <Box component="span" sx={{ color: 'text.secondary' }}>
-                  too few to tell
+                  {t('workTable.tooFewToTell')}
                 </Box>
               ) : (
                 <>
                   <strong>{percent(held.part)}</strong>
                   <Box component="span" sx={{ color: 'text.secondary' }}>
-                    {' '}
-                    ({percent(held.low).replace(' %', '')} to {percent(held.high).replace(' %', '')}
-                    )
+                    {t('workTable.to', {
+                      replace: percent(held.low).replace(' %', ''),
+                      replace2: percent(held.high).replace(' %', ''),
+                    })}
                   </Box>
                 </>
               )}

@@ -1,7 +1,8 @@
 import type { Action } from '@keen/contract';
 import { actionWords } from '@keen/core';
+import { t } from '../../words/insights.ts';
 
 /** What was advised, over many visits: some of those without work had new tires fitted, some had not. */
 export function adviceWords(action: Action): string {
-  return action === 'fitOnly' ? 'No work beside tires' : actionWords(action, false);
+  return action === 'fitOnly' ? t('adviceWords.noWorkBesideTires') : actionWords(action, false);
 }

@@ -1,9 +1,14 @@
 import type { Reliability } from '@keen/core';
+import { t } from '../../words/insights.ts';
 
 const FULL = 100;
 export const percent = (part: number) => `${Math.round(FULL * part)} %`;
 
 /** A band of chances in words, for whoever does not see the chart. */
 export function bandWords({ said, found }: Reliability['bands'][number]): string {
-  return `said ${percent(said)}, came true ${percent(found.part)} of ${found.of}`;
+  return t('bandWords.saidCameTrueOf', {
+    said: percent(said),
+    part: percent(found.part),
+    of: found.of,
+  });
 }

@@ -1,35 +1,41 @@
 import type { Catch, ComebackRow, Comebacks, Return, Work } from '@keen/contract';
 import Papa from 'papaparse';
 import { showWhole } from '../../shared/format.ts';
+import { t } from '../../words/insights.ts';
 
 /** Work by its name in a table. */
 export const WORK_TITLES: Record<Work, string> = {
-  aligned: 'Alignment',
-  partsThenAligned: 'Worn parts and alignment',
-  balancedOrDampers: 'Balancing or dampers',
-  inflated: 'Pressures set',
+  aligned: t('comebackWords.alignment'),
+  partsThenAligned: t('comebackWords.wornPartsAndAlignment'),
+  balancedOrDampers: t('comebackWords.balancingOrDampers'),
+  inflated: t('comebackWords.pressuresSet'),
 };
 
 export const RETURN_WORDS: Record<Return, string> = {
-  measured: 'angles were found out again',
-  tread: 'the tread asked for an alignment again',
-  bounce: 'balancing or dampers were advised again',
-  pressure: 'pressures were off again',
+  measured: t('comebackWords.anglesWereFoundOut'),
+  tread: t('comebackWords.theTreadAskedFor'),
+  bounce: t('comebackWords.balancingOrDampersWere'),
+  pressure: t('comebackWords.pressuresWereOffAgain'),
 };
 
 export const CATCH_WORDS: Record<Catch, string> = {
-  leftOut: 'it left with an angle out of its limits',
-  notMeasuredAfter: 'no angle was read after the work',
-  playLeft: 'play was felt, and the part stayed in',
-  checkNotMade: 'a check was advised and not made',
-  notDecided: 'the tread was read and nothing was advised',
-  notRead: 'it was here and its tread was not read',
-  notShaken: 'nobody shook the joints',
+  leftOut: t('comebackWords.itLeftWithAn'),
+  notMeasuredAfter: t('comebackWords.noAngleWasRead'),
+  playLeft: t('comebackWords.playWasFeltAnd'),
+  checkNotMade: t('comebackWords.aCheckWasAdvised'),
+  notDecided: t('comebackWords.theTreadWasRead'),
+  notRead: t('comebackWords.itWasHereAnd'),
+  notShaken: t('comebackWords.nobodyShookTheJoints'),
 };
 
 /** Where a comeback could have been caught; "none" where nothing before it would have shown it. */
 export function caughtWords({ caughtAt }: ComebackRow): string {
-  return caughtAt ? `visit ${caughtAt.visit.number}: ${CATCH_WORDS[caughtAt.why]}` : 'none';
+  return caughtAt
+    ? t('comebackWords.visit', {
+        number: caughtAt.visit.number,
+        catchWords: CATCH_WORDS[caughtAt.why],
+      })
+    : 'none';
 }
 
 /** How work held, and what came back, as one table for other programs; distances in km. */

@@ -4,6 +4,7 @@ import { CAR_TRAITS, FAULT_KINDS } from '@keen/contract';
 import { USUAL_CONSTANTS } from '@keen/core';
 import Papa from 'papaparse';
 import { percent } from './bandWords.ts';
+import { t } from '../../words/insights.ts';
 
 type Result = NonNullable<LearningRun['result']>;
 
@@ -23,19 +24,19 @@ export interface FigureRow {
 const Z = 1.959964;
 
 const TRAITS: Record<CarTrait, { what: string; show: (value: number) => string; reach: number }> = {
-  wearRate: { what: 'All tires', show: factor(1), reach: 0.5 },
-  frontToRear: { what: 'Front axle against rear', show: factor(2), reach: 0.3 },
-  crown: { what: 'Load on both shoulders', show: signed, reach: 0.12 },
-  hand: { what: 'Load moved by bends', show: signed, reach: 0.1 },
+  wearRate: { what: t('learnedFigures.allTires'), show: factor(1), reach: 0.5 },
+  frontToRear: { what: t('learnedFigures.frontAxleAgainstRear'), show: factor(2), reach: 0.3 },
+  crown: { what: t('learnedFigures.loadOnBothShoulders'), show: signed, reach: 0.12 },
+  hand: { what: t('learnedFigures.loadMovedByBends'), show: signed, reach: 0.1 },
 };
 const FAULTS: Record<FaultKind, string> = {
-  frontToe: 'Front toe out',
-  rearToe: 'Rear toe out',
-  camber: 'Some camber out',
-  pressure: 'Some pressure out',
-  bounce: 'Bad damper or balance',
-  looseness: 'Loose joints',
-  hardCornering: 'Hard driving in bends',
+  frontToe: t('learnedFigures.frontToeOut'),
+  rearToe: t('learnedFigures.rearToeOut'),
+  camber: t('learnedFigures.someCamberOut'),
+  pressure: t('learnedFigures.somePressureOut'),
+  bounce: t('learnedFigures.badDamperOrBalance'),
+  looseness: t('learnedFigures.looseJoints'),
+  hardCornering: t('learnedFigures.hardDrivingInBends'),
 };
 /** The longest that a rate's scale goes. */
 const MOST_RATE = 0.7;
@@ -62,7 +63,7 @@ export function faultRows({ faultRates }: Result): FigureRow[] {
 export function lineRows({ lines }: Result): FigureRow[] {
   return lines.map(({ line, cars, rate: { value, sd } }) =>
     rowOf(
-      `line ${line}`,
+      t('learnedFigures.line', { line }),
       `${line}, ${cars} cars`,
       factor(1),
       { usual: 0, value, sd },
@@ -100,7 +101,7 @@ function rowOf(
     what,
     usual: show(usual),
     own: show(value),
-    span: `${show(low)} to ${show(high)}`,
+    span: t('learnedFigures.to', { low: show(low), high: show(high) }),
     at: { usual: on(usual), own: on(value), low: on(low), high: on(high) },
     isDifferent: usual < low || usual > high,
   };

@@ -10,11 +10,12 @@ import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Photos } from './Photos.tsx';
+import { t } from '../../words/inspect.ts';
 
 const FINDINGS: readonly { value: Play; label: string; key: string }[] = [
-  { value: 'none', label: 'None', key: 'N' },
-  { value: 'some', label: 'Some', key: 'S' },
-  { value: 'excessive', label: 'Too much', key: 'X' },
+  { value: 'none', label: t('cornerStop.none'), key: 'N' },
+  { value: 'some', label: t('cornerStop.some'), key: 'S' },
+  { value: 'excessive', label: t('cornerStop.tooMuch'), key: 'X' },
 ];
 
 /** The joints and parts behind one wheel: each a mark on the drawing, answered one after the other. */
@@ -63,16 +64,11 @@ export function CornerStop({ wheel }: { wheel: Wheel }) {
         {isWorn && at !== 'shaken' && <Photos subject={`${at} ${wheel}`} label={pointTitle(at)} />}
       </Box>
       {at === 'shaken' && (
-        <Typography color="textSecondary">
-          Hands at the top and the bottom, then left and right. A click or a gap is play.
-        </Typography>
+        <Typography color="textSecondary">{t('cornerStop.handsAtTheTop')}</Typography>
       )}
       {isWorn && at !== 'shaken' && <Typography>{sentence(PART_FACTS[at].then)}</Typography>}
       {at === 'shaken' && found === 'excessive' && (
-        <Notice kind="caution">
-          A joint so loose can come apart. The car is not driven until a licensed technician has
-          seen it.
-        </Notice>
+        <Notice kind="caution">{t('cornerStop.aJointSoLoose')}</Notice>
       )}
     </Box>
   );

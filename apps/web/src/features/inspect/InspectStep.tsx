@@ -18,6 +18,7 @@ import { StopRow } from './StopRow.tsx';
 import { TireStop } from './TireStop.tsx';
 import { TouchGuides } from './TouchGuides.tsx';
 import { WornParts } from './WornParts.tsx';
+import { t } from '../../words/inspect.ts';
 
 const ON_THE_GROUND = WALK.filter(({ kind }) => kind === 'tire');
 const LIFTED = WALK.filter(({ kind }) => kind === 'corner');
@@ -78,7 +79,9 @@ export function InspectStep() {
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mt: 2 }}>
           {isNarrow && goOnButton(stop)}
           {stop === LIFTED[0] && (
-            <Button onClick={() => goTo('explain')}>Not lifted today: explain</Button>
+            <Button onClick={() => goTo('explain')}>
+              {t('inspectStep.notLiftedTodayExplain')}
+            </Button>
           )}
         </Box>
       </StopRow>
@@ -94,38 +97,32 @@ export function InspectStep() {
     >
       <Box>
         <Typography variant="h1" component="h2" gutterBottom>
-          Walk round the car
+          {t('inspectStep.walkRoundTheCar')}
         </Typography>
-        <Typography color="textSecondary">
-          Feel across the ribs both ways, then along them, then look. What is left blank counts as
-          not checked.
-        </Typography>
+        <Typography color="textSecondary">{t('inspectStep.feelAcrossTheRibs')}</Typography>
       </Box>
-      <section aria-label="On the ground">
-        <Notice kind="caution">Feel slowly, with gloves: cords cut.</Notice>
+      <section aria-label={t('inspectStep.onTheGround')}>
+        <Notice kind="caution">{t('inspectStep.feelSlowlyWithGloves')}</Notice>
         {rows(ON_THE_GROUND)}
         <TouchGuides />
       </section>
-      <section aria-label="Under the car">
+      <section aria-label={t('inspectStep.underTheCar')}>
         <Typography variant="h2" component="h3" gutterBottom>
-          Under the car
+          {t('inspectStep.underTheCar')}
         </Typography>
-        <Notice kind="caution">
-          Lift at the maker’s points and set stands before a hand goes under; shake a wheel only on
-          a car that cannot roll or fall. A licensed technician judges the joints.
-        </Notice>
+        <Notice kind="caution">{t('inspectStep.liftAtTheMakers')}</Notice>
         {rows(LIFTED)}
       </section>
-      <section aria-label="Compare left and right">
+      <section aria-label={t('inspectStep.compareLeftAndRight')}>
         <Typography variant="h2" component="h3" gutterBottom>
-          Compare left and right
+          {t('inspectStep.compareLeftAndRight')}
         </Typography>
         {rows(COMPARED)}
       </section>
       <WornParts />
       <Box sx={{ display: 'flex', justifyContent: 'flex-end' }}>
         <Button variant={chosen ? 'outlined' : 'contained'} onClick={() => goTo('explain')}>
-          {chosen ? 'Explain' : 'Explain ↵'}
+          {chosen ? t('inspectStep.explain') : t('inspectStep.explainByKey')}
         </Button>
       </Box>
     </Box>
@@ -157,14 +154,15 @@ function titleOf(stop: Stop): string {
     case 'corner':
       return whereWords(stop.wheel);
     case 'sides':
-      return 'Steering and tie rods';
+      return t('inspectStep.steeringAndTieRods');
     case 'heights':
-      return 'Ride height';
+      return t('inspectStep.rideHeight');
   }
 }
 
 function goOnWords(stop: Stop, state: 'done' | 'partly' | 'open'): string {
-  if (state === 'done' || stop.kind === 'heights') return 'Next';
-  if (stop.kind === 'corner') return state === 'open' ? 'All OK here' : 'The rest is OK';
-  return state === 'open' ? 'Nothing found here' : 'Nothing else here';
+  if (state === 'done' || stop.kind === 'heights') return t('inspectStep.next');
+  if (stop.kind === 'corner')
+    return state === 'open' ? t('inspectStep.allOkHere') : t('inspectStep.theRestIsOk');
+  return state === 'open' ? t('inspectStep.nothingFoundHere') : t('inspectStep.nothingElseHere');
 }

@@ -10,6 +10,7 @@ import { FileButton } from '../../shared/FileButton.tsx';
 import { newId } from '../../shared/newId.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { smallPicture } from './smallPicture.ts';
+import { t } from '../../words/inspect.ts';
 
 interface PhotosProps {
   /** What the pictures are kept under. */
@@ -32,15 +33,15 @@ export function Photos({ subject, label }: PhotosProps) {
     setFault(null);
     const picture = await smallPicture(file);
     if (!picture) {
-      setFault('This picture cannot be saved; use a JPEG or PNG.');
+      setFault(t('photos.thisPictureCannotBe'));
       return;
     }
     if (picture.size > MOST_PHOTO_BYTES) {
-      setFault('The picture is too large, even made smaller.');
+      setFault(t('photos.thePictureIsToo'));
       return;
     }
     const answer = await keep({ visitId, id: newId(), subject, picture });
-    if ('error' in answer) setFault(`Not saved: ${failureOf(answer.error).text}`);
+    if ('error' in answer) setFault(t('photos.notSaved', { text: failureOf(answer.error).text }));
   }
 
   return (
@@ -50,7 +51,7 @@ export function Photos({ subject, label }: PhotosProps) {
           key={id}
           component="button"
           type="button"
-          aria-label={`Look at the picture of ${label}`}
+          aria-label={t('photos.lookAtThePicture', { label })}
           onClick={() => setShown(id)}
           sx={{ p: 0, border: '1px solid var(--line)', bgcolor: 'transparent', cursor: 'pointer' }}
         >
@@ -63,13 +64,13 @@ export function Photos({ subject, label }: PhotosProps) {
         </Box>
       ))}
       <FileButton
-        label={`Picture of ${label}`}
+        label={t('photos.pictureOf', { label })}
         accept="image/*"
         size="small"
         disabled={isLoading}
         onFile={(file) => void take(file)}
       >
-        {isLoading ? 'Saving …' : 'Picture'}
+        {isLoading ? 'Saving …' : t('photos.picture')}
       </FileButton>
       {fault && (
         <Box role="alert" sx={{ color: 'var(--marker)', fontSize: '0.85rem' }}>
@@ -80,7 +81,7 @@ export function Photos({ subject, label }: PhotosProps) {
         open={shown !== null}
         onClose={() => setShown(null)}
         maxWidth="md"
-        aria-label={`Picture of ${label}`}
+        aria-label={t('photos.pictureOf', { label })}
       >
         {shown && (
           <Box
@@ -97,10 +98,10 @@ export function Photos({ subject, label }: PhotosProps) {
               setShown(null);
             }}
           >
-            Delete
+            {t('photos.delete')}
           </Button>
           <Button variant="contained" onClick={() => setShown(null)}>
-            Close
+            {t('photos.close')}
           </Button>
         </DialogActions>
       </Dialog>

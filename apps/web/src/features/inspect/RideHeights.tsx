@@ -5,6 +5,8 @@ import Typography from '@mui/material/Typography';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { t } from '../../words/inspect.ts';
+import { term } from '../../words/terms.ts';
 
 /** Left and right differing by more point to a spring or a bent part (common practice, no source). */
 const UNEVEN_MM = 12;
@@ -21,7 +23,11 @@ export function RideHeights() {
     if (left !== undefined && right !== undefined && Math.abs(left - right) > UNEVEN_MM) {
       const low = left < right ? 'left' : 'right';
       words.push(
-        `${axle}: the ${low} side hangs ${Math.abs(left - right).toFixed(0)} mm lower; look at its spring first, camber and toe move with it`,
+        t('rideHeights.theSideHangsMm', {
+          axle: term(`axle.${axle}`),
+          low: term(`side.${low}`),
+          abs: Math.abs(left - right).toFixed(0),
+        }),
       );
     }
     const limits = draft.visit?.sheet?.sheet.height?.[axle];
@@ -30,7 +36,11 @@ export function RideHeights() {
       if (!limits || height === undefined) continue;
       if (height < limits.low || height > limits.high) {
         words.push(
-          `${WHEEL_LABELS[wheel].toLowerCase()}: outside the sheet’s ${limits.low} to ${limits.high} mm; its angles hold only at that height`,
+          t('rideHeights.outsideTheSheetsTo', {
+            wheelLabels: WHEEL_LABELS[wheel].toLowerCase(),
+            low: limits.low,
+            high: limits.high,
+          }),
         );
       }
     }
@@ -40,7 +50,7 @@ export function RideHeights() {
   return (
     <Box>
       <Typography color="textSecondary" sx={{ mb: 1.25 }}>
-        Hub centre straight up to the arch, on level ground, car settled.
+        {t('rideHeights.hubCentreStraightUp')}
       </Typography>
       <Box
         sx={{

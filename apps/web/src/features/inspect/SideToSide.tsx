@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Choice } from '../../shared/Choice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/inspect.ts';
 
 /** One side against the other: the straight wheel is fine, the crooked one's side needs the work. */
 export function SideToSide() {
@@ -11,30 +12,30 @@ export function SideToSide() {
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5 }}>
         <Choice
-          label="Steering wheel straight: which front wheel is not?"
+          label={t('sideToSide.steeringWheelStraightWhich')}
           options={[
-            { value: 'left', label: 'Left' },
-            { value: 'right', label: 'Right' },
-            { value: 'neither', label: 'Neither' },
+            { value: 'left', label: t('sideToSide.left') },
+            { value: 'right', label: t('sideToSide.right') },
+            { value: 'neither', label: t('sideToSide.neither') },
           ]}
           value={crookedWheel}
           onChange={(value) => enter('visit.inspect.crookedWheel', value)}
         />
         <Choice
-          label="Thread showing at the tie rods"
+          label={t('sideToSide.threadShowingAtThe')}
           options={[
-            { value: 'equal', label: 'About equal' },
-            { value: 'leftMore', label: 'More left' },
-            { value: 'rightMore', label: 'More right' },
+            { value: 'equal', label: t('sideToSide.aboutEqual') },
+            { value: 'leftMore', label: t('sideToSide.moreLeft') },
+            { value: 'rightMore', label: t('sideToSide.moreRight') },
           ]}
           value={thread}
           onChange={(value) => enter('visit.inspect.thread', value)}
         />
         <Choice
-          label="After a turn the steering comes back"
+          label={t('sideToSide.afterATurnThe')}
           options={[
-            { value: 'yes', label: 'Freely' },
-            { value: 'no', label: 'It binds' },
+            { value: 'yes', label: t('sideToSide.freely') },
+            { value: 'no', label: t('sideToSide.itBinds') },
           ]}
           value={overTight === undefined ? null : overTight ? 'no' : 'yes'}
           onChange={(value) =>
@@ -43,21 +44,12 @@ export function SideToSide() {
         />
       </Box>
       {(crookedWheel === 'left' || crookedWheel === 'right') && (
-        <Typography>
-          The {crookedWheel} side needs the work: a bent arm, spindle or rod there first.
-        </Typography>
+        <Typography>{t('sideToSide.theSideNeedsThe', { crookedWheel })}</Typography>
       )}
       {(thread === 'leftMore' || thread === 'rightMore') && (
-        <Typography>
-          The rods are not equal: the rack may stand off centre, or one side was set to hide a bend.
-        </Typography>
+        <Typography>{t('sideToSide.theRodsAreNot')}</Typography>
       )}
-      {overTight && (
-        <Typography>
-          A joint tightened with an impact wrench, or a bound strut mount, holds the steering back;
-          caster will not mend it.
-        </Typography>
-      )}
+      {overTight && <Typography>{t('sideToSide.aJointTightenedWith')}</Typography>}
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import { useEffect, useId, useRef } from 'react';
 import type { ReactNode } from 'react';
 import { StateSquare } from '../../shared/StateSquare.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/inspect.ts';
 
 interface StopRowProps {
   stop: Stop;
@@ -16,7 +17,7 @@ interface StopRowProps {
   children: ReactNode;
 }
 
-const WORDS = { open: 'not checked', partly: '', done: '' } as const;
+const WORDS = { open: t('stopRow.notChecked'), partly: '', done: '' } as const;
 
 /** A stop of the walk as one line: its name and what was found there; open, with its questions. */
 export function StopRow({ stop, title, isOpen, onOpen, action, children }: StopRowProps) {

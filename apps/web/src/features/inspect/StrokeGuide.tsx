@@ -1,3 +1,5 @@
+import { t } from '../../words/inspect.ts';
+
 const TEETH = [0, 1, 2, 3];
 
 /**
@@ -11,7 +13,7 @@ export function StrokeGuide({ side }: { side: 'left' | 'right' }) {
       viewBox="0 0 300 96"
       width="100%"
       role="img"
-      aria-label="Moving away from the car the hand meets the sharp side: catches out. Moving back it is smooth."
+      aria-label={t('strokeGuide.movingAwayFromThe')}
       style={{ display: 'block' }}
     >
       <g transform={isLeft ? undefined : 'translate(300 0) scale(-1 1)'}>
@@ -22,13 +24,13 @@ export function StrokeGuide({ side }: { side: 'left' | 'right' }) {
       </g>
       <line x1={30} x2={270} y1={74} y2={74} stroke="var(--ink)" />
       <text x={150} y={22} fontSize={12.5} textAnchor="middle" fill="var(--ink)" fontWeight={600}>
-        catches out: the sharp side meets the hand
+        {t('strokeGuide.catchesOutTheSharp')}
       </text>
       <text x={30} y={91} fontSize={11.5} fill="var(--soft)">
-        {isLeft ? 'away from the car' : 'toward the car'}
+        {isLeft ? t('strokeGuide.awayFromTheCar') : t('strokeGuide.towardTheCar')}
       </text>
       <text x={270} y={91} fontSize={11.5} fill="var(--soft)" textAnchor="end">
-        {isLeft ? 'toward the car' : 'away from the car'}
+        {isLeft ? t('strokeGuide.towardTheCar') : t('strokeGuide.awayFromTheCar')}
       </text>
     </svg>
   );

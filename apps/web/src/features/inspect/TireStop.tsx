@@ -25,6 +25,7 @@ import { KeyHint } from '../../shared/KeyHint.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Photos } from './Photos.tsx';
+import { t } from '../../words/inspect.ts';
 
 type Felt = Exclude<Feather, 'unknown'>;
 
@@ -34,9 +35,9 @@ const STROKES: readonly { felt: Felt; key: string }[] = [
   { felt: 'catchesInward', key: 'i' },
 ];
 const WAVES: readonly { value: Exclude<Cupping, 'unknown'>; label: string }[] = [
-  { value: 'none', label: 'None' },
-  { value: 'some', label: 'Some' },
-  { value: 'heavy', label: 'Heavy' },
+  { value: 'none', label: t('tireStop.none') },
+  { value: 'some', label: t('tireStop.some') },
+  { value: 'heavy', label: t('tireStop.heavy') },
 ];
 /** Letters out of the words, none of them taken by a stroke. */
 const DAMAGE_KEYS: Record<Damage | 'heelToe', string> = {
@@ -58,16 +59,15 @@ const PUNCTURE_IN: Record<DamageZone, PuncturePlace> = {
   innerSidewall: 'sidewall',
 };
 const PUNCTURE_OPTIONS: readonly { value: PuncturePlace; label: string }[] = [
-  { value: 'crown', label: 'Crown' },
-  { value: 'shoulder', label: 'Shoulder' },
-  { value: 'sidewall', label: 'Sidewall' },
+  { value: 'crown', label: t('tireStop.crown') },
+  { value: 'shoulder', label: t('tireStop.shoulder') },
+  { value: 'sidewall', label: t('tireStop.sidewall') },
 ];
 /** By place (common practice, no source); the tire maker and local law decide. */
 const PUNCTURE_WORDS: Record<PuncturePlace, string> = {
-  crown:
-    'Small and in the crown: may be repaired from inside, off the rim, where it was not driven flat.',
-  shoulder: 'In the shoulder it works too much: not repairable.',
-  sidewall: 'In the sidewall: not repairable.',
+  crown: t('tireStop.smallAndInThe'),
+  shoulder: t('tireStop.inTheShoulderIt'),
+  sidewall: t('tireStop.inTheSidewallNot'),
 };
 /** A finger that moves less has tapped, px. */
 const TAP_PX = 16;
@@ -175,13 +175,16 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             legalMm={draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal}
             cupping={waves ?? 'unknown'}
             damageAt={extras.damageAt ?? {}}
-            label={`The tread of the ${name} tire: ${stopState(draft, { kind: 'tire', wheel }).words || 'not felt'}`}
+            label={t('tireStop.theTreadOf', {
+              name,
+              state: stopState(draft, { kind: 'tire', wheel }).words || t('tireStop.notFelt'),
+            })}
           />
         </Box>
         {placing && (
           <Box
             role="group"
-            aria-label={`Where is the ${DAMAGE_WORDS[placing]}?`}
+            aria-label={t('tireStop.whereIsThe', { damageWords: DAMAGE_WORDS[placing] })}
             sx={{
               position: 'absolute',
               inset: 0,
@@ -210,10 +213,10 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
       </Box>
       <Typography color="textSecondary" sx={{ fontSize: '0.9rem' }} aria-live="polite">
         {placing
-          ? `Where is the ${DAMAGE_WORDS[placing]}? Press the place on the tire, or Esc to skip.`
-          : 'Swipe across the tread the way it caught; tap if it is smooth.'}
+          ? t('tireStop.whereIsThePress', { damageWords: DAMAGE_WORDS[placing] })
+          : t('tireStop.swipeAcrossTheTread')}
       </Typography>
-      <ChoiceGroup label="Across the ribs">
+      <ChoiceGroup label={t('tireStop.acrossTheRibs')}>
         {strokes.map(({ felt, key }) => (
           <ToggleButton
             key={felt}
@@ -229,13 +232,13 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
         ))}
       </ChoiceGroup>
       <Choice
-        label="Waves along the tread"
+        label={t('tireStop.wavesAlongTheTread')}
         letter="W"
         options={WAVES}
         value={waves}
         onChange={(value) => enter(`tires.${wheel}.cupping`, value)}
       />
-      <ChoiceGroup label="Damage">
+      <ChoiceGroup label={t('tireStop.damage')}>
         {([...DAMAGES, 'heelToe'] as const).map((kind) => (
           <ToggleButton
             key={kind}
@@ -244,7 +247,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             onChange={() => toggle(kind)}
             sx={{ gap: 0.75, px: 1.25 }}
           >
-            {kind === 'heelToe' ? 'Heel and toe' : sentence(DAMAGE_WORDS[kind])}
+            {kind === 'heelToe' ? t('tireStop.heelAndToe') : sentence(DAMAGE_WORDS[kind])}
             <KeyHint>{DAMAGE_KEYS[kind].toUpperCase()}</KeyHint>
           </ToggleButton>
         ))}
@@ -255,7 +258,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             .filter((kind) => HAS_PLACE(kind) && !extras.damageAt?.[kind] && kind !== placing)
             .map((kind) => (
               <Button key={kind} variant="text" onClick={() => setPlacing(kind)}>
-                Where is the {DAMAGE_WORDS[kind]}?
+                {t('tireStop.whereIsThe', { damageWords: DAMAGE_WORDS[kind] })}
               </Button>
             ))}
         </Box>
@@ -263,7 +266,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
       {damage.includes('puncture') && (
         <Box>
           <Choice
-            label="The puncture is in the"
+            label={t('tireStop.thePunctureIsIn')}
             options={PUNCTURE_OPTIONS}
             value={extras.puncturePlace ?? null}
             onChange={(value) => enter(`visit.tires.${wheel}.puncturePlace`, value)}
@@ -274,16 +277,10 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
         </Box>
       )}
       {damage.includes('sidewallCrack') && (
-        <Typography>
-          Fine cracks are age; cracks that open when the sidewall is bent reach the cords: replace.
-        </Typography>
+        <Typography>{t('tireStop.fineCracksAreAge')}</Typography>
       )}
-      <Photos subject={`tire ${wheel}`} label={name} />
-      {isUnsafe && (
-        <Notice kind="caution">
-          Not safe to drive on. The car stays until this tire is changed; local law decides.
-        </Notice>
-      )}
+      <Photos subject={t('tireStop.tire', { wheel })} label={name} />
+      {isUnsafe && <Notice kind="caution">{t('tireStop.notSafeToDrive')}</Notice>}
     </Box>
   );
 }

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { Folded } from '../../shared/Folded.tsx';
+import { t } from '../../words/inspect.ts';
 
 const WIDTH = 210;
 const HEIGHT = 84;
@@ -9,7 +10,7 @@ const HEIGHT = 84;
 /** How to feel what the keys ask for, each with a drawing. */
 export function TouchGuides() {
   return (
-    <Folded title="How to feel the rest">
+    <Folded title={t('touchGuides.howToFeelThe')}>
       <Box
         sx={{
           display: 'grid',
@@ -17,20 +18,14 @@ export function TouchGuides() {
           gridTemplateColumns: 'repeat(auto-fit, minmax(200px, 1fr))',
         }}
       >
-        <Guide
-          title="Waves"
-          text="The flat hand along the tread, a whole turn of the wheel. Dips a hand’s width apart are waves; some are felt, heavy ones are seen."
-        >
+        <Guide title={t('touchGuides.waves')} text={t('touchGuides.theFlatHandAlong')}>
           <path
             d={`M0 ${HEIGHT}V44C18 30 32 30 50 46S84 58 102 42S136 28 154 44S190 58 ${WIDTH} 42V${HEIGHT}Z`}
             fill="var(--rubber)"
           />
           <Hand from={20} to={180} />
         </Guide>
-        <Guide
-          title="Heel and toe"
-          text="Along the tread, block by block, both ways: each block is high at one end and low at the other. One way catches, the other does not."
-        >
+        <Guide title={t('touchGuides.heelAndToe')} text={t('touchGuides.alongTheTreadBlock')}>
           {[0, 1, 2, 3].map((block) => (
             <path
               key={block}
@@ -40,10 +35,7 @@ export function TouchGuides() {
           ))}
           <Hand from={180} to={20} />
         </Guide>
-        <Guide
-          title="Flat spot"
-          text="Turn the wheel slowly by hand and look along the tread: one short stretch lies lower, all across, where the wheel was locked."
-        >
+        <Guide title={t('touchGuides.flatSpot')} text={t('touchGuides.turnTheWheelSlowly')}>
           <path
             d={`M0 ${HEIGHT}V70Q40 50 74 43L136 43Q170 50 ${WIDTH} 70V${HEIGHT}Z`}
             fill="var(--rubber)"
@@ -56,10 +48,7 @@ export function TouchGuides() {
             strokeDasharray="4 3"
           />
         </Guide>
-        <Guide
-          title="Play"
-          text="Wheel off the ground, car on stands: hands at the top and the bottom, push and pull; then left and right. A click or a gap is play. Somebody watches the joint."
-        >
+        <Guide title={t('touchGuides.play')} text={t('touchGuides.wheelOffTheGround')}>
           <rect x={84} y={4} width={42} height={HEIGHT - 4} rx={9} fill="var(--rubber)" />
           <path d={`M20 ${HEIGHT / 2}H84`} stroke="var(--ink)" strokeWidth={3} />
           <path

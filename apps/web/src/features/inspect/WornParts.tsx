@@ -2,6 +2,7 @@ import { whereWords, wornParts } from '@keen/core';
 import Box from '@mui/material/Box';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/inspect.ts';
 
 /** What holds the alignment back, why, and what it does to the answer. */
 export function WornParts() {
@@ -12,21 +13,18 @@ export function WornParts() {
   return (
     <Notice kind="caution">
       <strong>
-        {isHeld
-          ? 'Parts come first: an alignment on these does not hold.'
-          : 'Looked at again before an alignment:'}
+        {isHeld ? t('wornParts.partsComeFirstAn') : t('wornParts.lookedAtAgainBefore')}
       </strong>
       <Box component="ul" sx={{ m: 0, mt: 0.5, pl: 2.25 }}>
         {worn.map(({ part, title, wheel, finding, then }) => (
           <li key={`${part} ${wheel}`}>
             {title}
-            {wheel && `, ${whereWords(wheel)}`}, {finding === 'excessive' ? 'too much' : 'some'}:{' '}
-            {then}.
+            {wheel && `, ${whereWords(wheel)}`},{' '}
+            {finding === 'excessive' ? t('wornParts.tooMuch') : t('wornParts.some')}: {then}.
           </li>
         ))}
       </Box>
-      Joints found loose stand in the answer as play at their wheel. A licensed technician judges
-      whether it may be driven.
+      {t('wornParts.jointsFoundLoose')}
     </Notice>
   );
 }

@@ -4,6 +4,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { ExplainedBy } from '../../shared/ExplainedBy.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/measure.ts';
 
 /** What the tread says now that the angles stand beside it, and how much of the wear they explain. */
 export function AgainstTheTread() {
@@ -15,7 +17,7 @@ export function AgainstTheTread() {
   return (
     <Box sx={{ borderTop: '2px solid var(--ink)', pt: 1.5 }}>
       <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>
-        Against the tread
+        {t('againstTheTread.againstTheTread')}
       </Typography>
       {state === 'full' && explained && (
         <Box sx={{ mb: 1.25 }}>
@@ -25,7 +27,7 @@ export function AgainstTheTread() {
       <Typography>
         {state === 'full' ? (
           <>
-            With these angles beside it, the tread says: <strong>{verdict.headline}</strong>{' '}
+            <Rich text={t('againstTheTread.withTheseAngles', { headline: verdict.headline })} />{' '}
             <Box component="span" sx={{ color: 'text.secondary' }}>
               {verdict.sure} {verdict.also}
             </Box>
@@ -33,12 +35,12 @@ export function AgainstTheTread() {
         ) : (
           // The quick answer may still change: no number of it is shown here.
           <Box component="span" role="status" sx={{ color: 'text.secondary' }}>
-            Working out what the tread says with these angles beside it…
+            {t('againstTheTread.workingOutWhatThe')}
           </Box>
         )}
       </Typography>
       <Button sx={{ mt: 1 }} onClick={() => goTo('explain')}>
-        Look at the causes
+        {t('againstTheTread.lookAtTheCauses')}
       </Button>
     </Box>
   );

@@ -23,11 +23,12 @@ import { RigButton } from './RigButton.tsx';
 import { ToeUnit } from './ToeUnit.tsx';
 import { InstrumentLine } from './InstrumentLine.tsx';
 import { useMethods } from './useMethods.ts';
+import { t } from '../../words/measure.ts';
 
 const STEPS = RESOLUTIONS.map((step) => ({ value: String(step), label: `${step}°` }));
 const TOTALS: readonly { where: Axle; label: string }[] = [
-  { where: 'front', label: 'Front total' },
-  { where: 'rear', label: 'Rear total' },
+  { where: 'front', label: t('angleEntry.frontTotal') },
+  { where: 'rear', label: t('angleEntry.rearTotal') },
 ];
 
 /** The readings, kind by kind: from a rig or a file, typed as angles, or worked out from readings. */
@@ -46,14 +47,13 @@ export function AngleEntry() {
           id="entry-title"
           sx={{ mr: 'auto', width: { xs: '100%', sm: 'auto' } }}
         >
-          Read the angles
+          {t('angleEntry.readTheAngles')}
         </Typography>
         <RigButton />
         <AngleFileButton />
       </Box>
       <Typography color="textSecondary" sx={{ mt: -1.5 }}>
-        Read twice or more? Type the readings with spaces between them: their mean counts, and how
-        far they scatter.
+        {t('angleEntry.readTwiceOrMore')}
       </Typography>
       {kinds.map((kind) => {
         const facts = METHOD_FACTS[method[kind]];
@@ -71,13 +71,16 @@ export function AngleEntry() {
             <Typography variant="h3" component="h4">
               {KIND_WORDS[kind]}{' '}
               <Box component="span" sx={{ color: 'text.secondary', fontWeight: 450 }}>
-                by {facts.title.toLowerCase()}, each ±{showUncertainty(draft, method[kind], kind)}°
+                {t('angleEntry.byEach', {
+                  title: facts.title.toLowerCase(),
+                  draft: showUncertainty(draft, method[kind], kind),
+                })}
               </Box>
             </Typography>
             <InstrumentLine draft={draft} method={method[kind]} />
             {facts.calculator && (
               <Button sx={{ justifySelf: 'start' }} onClick={() => setWorking(kind)}>
-                Work it out from the readings
+                {t('angleEntry.workItOutFrom')}
               </Button>
             )}
             {kind === 'toe' && <ToeUnit />}
@@ -113,7 +116,7 @@ export function AngleEntry() {
                 ))}
             </Box>
             <Choice
-              label="The gauge shows steps of"
+              label={t('angleEntry.theGaugeShowsSteps')}
               dense
               options={STEPS}
               value={resolution[kind] === undefined ? null : String(resolution[kind])}

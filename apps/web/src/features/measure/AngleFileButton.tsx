@@ -17,6 +17,7 @@ import type { ReadAngles } from './angleFile.ts';
 import { MappingFields } from './MappingFields.tsx';
 import { angleMappings } from './keptMapping.ts';
 import { takeAngles } from './takeAngles.ts';
+import { t } from '../../words/measure.ts';
 
 /** Takes angles from a rig's file: ours as it is, a foreign table by saying what its columns are. */
 export function AngleFileButton() {
@@ -32,11 +33,11 @@ export function AngleFileButton() {
   return (
     <>
       <FileButton
-        label="File of angles"
+        label={t('angleFileButton.fileOfAngles')}
         accept=".json,.csv,.txt,.tsv,application/json,text/csv"
         onFile={(file) => void open(file)}
       >
-        Open a file
+        {t('angleFileButton.openAFile')}
       </FileButton>
       <Dialog
         open={read !== null}
@@ -48,7 +49,9 @@ export function AngleFileButton() {
         slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}
       >
         <DialogTitle id="angle-file-title" variant="h2">
-          {read?.kind === 'fault' ? 'This file was not taken in.' : `Angles from ${name}`}
+          {read?.kind === 'fault'
+            ? t('angleFileButton.thisFileWasNot')
+            : t('angleFileButton.anglesFrom', { name })}
         </DialogTitle>
         {read?.kind === 'fault' && <FaultBody text={read.text} onClose={close} />}
         {read?.kind === 'ours' && <OursBody file={read.file} onClose={close} />}
@@ -64,11 +67,11 @@ function FaultBody({ text, onClose }: { text: string; onClose: () => void }) {
       <DialogContent>
         <Box sx={{ overflowWrap: 'anywhere' }}>{text}</Box>
         <Box sx={{ mt: 1, color: 'text.secondary' }}>
-          Nothing was changed. Fix the file and open it again.
+          {t('angleFileButton.nothingWasChangedFix')}
         </Box>
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
-        <Button onClick={onClose}>Understood</Button>
+        <Button onClick={onClose}>{t('angleFileButton.understood')}</Button>
       </DialogActions>
     </>
   );
@@ -105,11 +108,15 @@ function TableBody({ rows, onClose }: { rows: string[][]; onClose: () => void })
             <Box component="ul" sx={{ m: 0, pl: 2 }}>
               {faults.map(({ line, column, expected }) => (
                 <li key={`${line}.${column}`}>
-                  Line {line}, {header[column] ?? `column ${column + 1}`}: expected {expected}
+                  {t('angleFileButton.lineExpected', {
+                    line,
+                    where: header[column] ?? t('angleFileButton.column', { column: column + 1 }),
+                    expected,
+                  })}
                 </li>
               ))}
             </Box>
-            What could be read stands below.
+            {t('angleFileButton.whatCouldBeRead')}
           </Notice>
         )}
         <AngleTable wheels={angles} />
@@ -136,7 +143,7 @@ function TakeOver({
   const hasAny = Object.values(found.wheels).some((angles) => Object.keys(angles).length > 0);
   return (
     <DialogActions sx={{ p: 2 }}>
-      <Button onClick={onClose}>Cancel</Button>
+      <Button onClick={onClose}>{t('angleFileButton.cancel')}</Button>
       <Button
         variant="contained"
         disabled={!hasAny}
@@ -145,7 +152,7 @@ function TakeOver({
           onClose();
         }}
       >
-        Use
+        {t('angleFileButton.use')}
       </Button>
     </DialogActions>
   );

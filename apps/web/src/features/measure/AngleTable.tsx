@@ -3,8 +3,14 @@ import { TABLE_ANGLES, WHEEL_ORDER } from '@keen/core';
 import Box from '@mui/material/Box';
 import { showDegrees } from '../../shared/format.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { t } from '../../words/measure.ts';
 
-const WORDS = { camber: 'Camber', caster: 'Caster', sai: 'SAI (KPI)', toe: 'Toe' } as const;
+const WORDS = {
+  camber: t('angleTable.camber'),
+  caster: t('angleTable.caster'),
+  sai: t('angleTable.saiKpi'),
+  toe: t('angleTable.toe'),
+} as const;
 
 /** Angles as they would be taken over: one line a wheel, in our signs. */
 export function AngleTable({ wheels }: { wheels: AngleFile['wheels'] }) {
@@ -24,7 +30,7 @@ export function AngleTable({ wheels }: { wheels: AngleFile['wheels'] }) {
     >
       <Box component="thead" sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
         <tr>
-          <th scope="col">Wheel</th>
+          <th scope="col">{t('angleTable.wheel')}</th>
           {shown.map((kind) => (
             <th scope="col" key={kind}>
               {WORDS[kind]}

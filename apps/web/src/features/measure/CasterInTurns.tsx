@@ -5,6 +5,7 @@ import { FrontCamberInTurns } from '../../drawing/bench/charts.tsx';
 import { Folded } from '../../shared/Folded.tsx';
 import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/measure.ts';
 
 /** Inclination where it was not read (common practice, no source), degrees. */
 const USUAL_SAI = 13;
@@ -51,30 +52,36 @@ export function CasterInTurns() {
   const risky = outside.filter(({ camber }) => camber < RISK_DEG);
   const isAssumed = wheels.some(({ key }) => draft.angles?.[key]?.sai === undefined);
   return (
-    <Folded title="Camber in turns">
+    <Folded title={t('casterInTurns.camberInTurns')}>
       <Box sx={{ display: 'grid', gap: 1, pb: 1 }}>
         <FrontCamberInTurns wheels={wheels} />
         <Typography>
-          Outside of a turn at {TURN_DEG}°:{' '}
-          {outside
-            .map(({ key, camber }) => `${whereWords(key)} ${showDegrees(camber, 1)}`)
-            .join(', ')}
-          .{' '}
+          {t('casterInTurns.outsideOfATurn', {
+            degrees: TURN_DEG,
+            wheels: outside
+              .map(({ key, camber }) => `${whereWords(key)} ${showDegrees(camber, 1)}`)
+              .join(', '),
+          })}{' '}
           {inTurns.map(({ turning, camber, inside, turns }) => (
             <span key={turning}>
-              Turning {turning}, inside wheel at {inside.toFixed(0)}°
-              {turns !== null && ` (${turns.toFixed(1)} turns of the steering wheel)`}: inside{' '}
-              {showDegrees(camber[turning], 1)}, outside{' '}
-              {showDegrees(camber[turning === 'left' ? 'right' : 'left'], 1)}.{' '}
+              {t(turning === 'left' ? 'casterInTurns.turningLeft' : 'casterInTurns.turningRight', {
+                angle: inside.toFixed(0),
+                turns:
+                  turns === null
+                    ? ''
+                    : t('casterInTurns.turnsOfTheSteering', { turns: turns.toFixed(1) }),
+                inside: showDegrees(camber[turning], 1),
+                outside: showDegrees(camber[turning === 'left' ? 'right' : 'left'], 1),
+              })}{' '}
             </span>
           ))}
           {risky.length > 0
-            ? 'That much leans on the inner edge whenever it turns: in town and on bends the inner edge goes first, though the camber straight ahead may be in.'
-            : 'The inner edge has little to fear from turning.'}
+            ? t('casterInTurns.thatMuchLeansOn')
+            : t('casterInTurns.theInnerEdgeHas')}
         </Typography>
         {isAssumed && (
           <Typography variant="body2" color="textSecondary">
-            Drawn with SAI of {USUAL_SAI}° where none was read; a common value.
+            {t('casterInTurns.drawnWithSaiOf', { usualSai: USUAL_SAI })}
           </Typography>
         )}
       </Box>

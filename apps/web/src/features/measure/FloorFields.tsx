@@ -5,11 +5,12 @@ import Typography from '@mui/material/Typography';
 import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/measure.ts';
 
 /** Where the floor stands among the level's own figures. */
-const RISE = 'floor rise';
-const OVER = 'floor over';
-const SIDE = 'floor high';
+const RISE = t('floorFields.floorRise');
+const OVER = t('floorFields.floorOver');
+const SIDE = t('floorFields.floorHigh');
 /** What the level's form takes: both, or neither. */
 const HIGH = 'floorSlope.high';
 const SLOPE = 'floorSlope.degrees';
@@ -57,7 +58,7 @@ export function FloorFields() {
       <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'flex-end' }}>
         <Box sx={{ width: 130 }}>
           <NumberField
-            label="Floor rises by"
+            label={t('floorFields.floorRisesBy')}
             unit={unit}
             decimals={isInches ? 3 : 1}
             max={500}
@@ -67,7 +68,7 @@ export function FloorFields() {
         </Box>
         <Box sx={{ width: 130 }}>
           <NumberField
-            label="over the track"
+            label={t('floorFields.overTheTrack')}
             unit={unit}
             decimals={isInches ? 1 : 0}
             min={1}
@@ -77,11 +78,11 @@ export function FloorFields() {
           />
         </Box>
         <Choice<Side>
-          label="High on the"
+          label={t('floorFields.highOnThe')}
           dense
           options={[
-            { value: 'left', label: 'Left' },
-            { value: 'right', label: 'Right' },
+            { value: 'left', label: t('floorFields.left') },
+            { value: 'right', label: t('floorFields.right') },
           ]}
           value={high}
           onChange={(side) => set({ high: side })}
@@ -89,10 +90,11 @@ export function FloorFields() {
       </Box>
       {floor && floor.tile > 0 && (
         <Typography variant="body2">
-          {floor.degrees.toFixed(2)}° high on the {floor.high}. Put{' '}
-          {(floor.tile / perUnit).toFixed(isInches ? 3 : 1)} {unit} under the{' '}
-          {floor.high === 'left' ? 'right' : 'left'} wheels, or zero the level on this floor, or let
-          the level’s form take it out.
+          {t(floor.high === 'left' ? 'floorFields.highOnLeft' : 'floorFields.highOnRight', {
+            degrees: floor.degrees.toFixed(2),
+            tile: (floor.tile / perUnit).toFixed(isInches ? 3 : 1),
+            unit,
+          })}
         </Typography>
       )}
     </Box>

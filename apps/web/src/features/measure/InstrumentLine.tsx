@@ -2,6 +2,7 @@ import type { Method, VisitDraft } from '@keen/contract';
 import { INSTRUMENT_FACTS } from '@keen/core';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
+import { t } from '../../words/measure.ts';
 
 /** The shop's own instrument of this method, and how it stood at its last check; nothing where it has none. */
 export function InstrumentLine({ draft, method }: { draft: VisitDraft; method: Method }) {
@@ -16,9 +17,12 @@ export function InstrumentLine({ draft, method }: { draft: VisitDraft; method: M
       {isOff && <span aria-hidden>◆ </span>}
       {own.name},{' '}
       {own.checkedAt === null
-        ? 'never checked'
-        : `last checked ${dayjs(own.checkedAt).format('D MMM YYYY')}, off by about ${own.errorSd.toFixed(2)}°`}
-      {isOff && ': set it right before it is gone by'}
+        ? t('instrumentLine.neverChecked')
+        : t('instrumentLine.lastCheckedOffBy', {
+            checkedAt: dayjs(own.checkedAt).format('D MMM YYYY'),
+            errorSd: own.errorSd.toFixed(2),
+          })}
+      {isOff && t('instrumentLine.setItRightBefore')}
     </Typography>
   );
 }

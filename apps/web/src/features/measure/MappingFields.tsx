@@ -6,13 +6,15 @@ import Checkbox from '@mui/material/Checkbox';
 import { Choice } from '../../shared/Choice.tsx';
 import { ColumnSelect } from '../../shared/ColumnSelect.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
+import { t } from '../../words/measure.ts';
+import { term } from '../../words/terms.ts';
 
 /** What each angle is called, and what its plus means here. */
 const ANGLES: Record<TableAngle, { title: string; plus: string }> = {
-  camber: { title: 'Camber', plus: 'plus: top leans out' },
-  caster: { title: 'Caster', plus: 'plus: top leans back' },
-  sai: { title: 'SAI (KPI)', plus: 'plus: top leans in' },
-  toe: { title: 'Toe', plus: 'plus: front points in' },
+  camber: { title: t('mappingFields.camber'), plus: t('mappingFields.plusTopLeansOut') },
+  caster: { title: t('mappingFields.caster'), plus: t('mappingFields.plusTopLeansBack') },
+  sai: { title: t('mappingFields.saiKpi'), plus: t('mappingFields.plusTopLeansIn') },
+  toe: { title: t('mappingFields.toe'), plus: t('mappingFields.plusFrontPointsIn') },
 };
 
 interface MappingFieldsProps {
@@ -35,7 +37,7 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
         }}
       >
         <ColumnSelect
-          label="Wheel"
+          label={t('mappingFields.wheel')}
           header={header}
           value={mapping.wheel}
           onChange={(wheel) => onChange({ wheel })}
@@ -59,13 +61,17 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
                     onChange({ flipped: { ...mapping.flipped, [kind]: checked } })
                   }
                   slotProps={{
-                    input: { 'aria-label': `${ANGLES[kind].title}: turn the sign round` },
+                    input: {
+                      'aria-label': t('mappingFields.turnTheSignRound', {
+                        title: ANGLES[kind].title,
+                      }),
+                    },
                   }}
                 />
               }
               label={
                 <Box sx={{ fontSize: '0.8rem', lineHeight: 1.25 }}>
-                  turn the sign round
+                  {t('mappingFields.turnRound')}
                   <Box sx={{ color: 'text.secondary' }}>{ANGLES[kind].plus}</Box>
                 </Box>
               }
@@ -75,23 +81,23 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
       </Box>
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-end' }}>
         <Choice
-          label="Camber and caster in"
+          label={t('mappingFields.camberAndCasterIn')}
           dense
           options={[
-            { value: 'deg', label: 'degrees' },
-            { value: 'min', label: 'minutes' },
+            { value: 'deg', label: term('unit.degrees') },
+            { value: 'min', label: term('unit.minutes') },
           ]}
           value={mapping.angleUnit}
           onChange={(unit) => unit && onChange({ angleUnit: unit })}
         />
         <Choice
-          label="Toe in"
+          label={t('mappingFields.toeIn')}
           dense
           options={[
-            { value: 'deg', label: 'degrees' },
-            { value: 'min', label: 'minutes' },
+            { value: 'deg', label: term('unit.degrees') },
+            { value: 'min', label: term('unit.minutes') },
             { value: 'mm', label: 'mm' },
-            { value: 'in', label: 'inches' },
+            { value: 'in', label: term('unit.inches') },
           ]}
           value={mapping.toeUnit}
           onChange={(unit) => unit && onChange({ toeUnit: unit })}
@@ -99,7 +105,7 @@ export function MappingFields({ header, mapping, onChange }: MappingFieldsProps)
         {isLength && (
           <Box sx={{ width: 180 }}>
             <NumberField
-              label="Taken at a diameter of"
+              label={t('mappingFields.takenAtADiameter')}
               unit="mm"
               value={mapping.diameter}
               min={100}

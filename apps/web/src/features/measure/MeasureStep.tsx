@@ -13,6 +13,7 @@ import { RepeatFirst } from './RepeatFirst.tsx';
 import { SetupList } from './SetupList.tsx';
 import { SheetBar } from './SheetBar.tsx';
 import { WhatToday } from './WhatToday.tsx';
+import { t } from '../../words/measure.ts';
 
 /** The angles by the shop's own method: set up, repeat, read, and what they mean. */
 export function MeasureStep() {
@@ -25,10 +26,10 @@ export function MeasureStep() {
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, maxWidth: 760 }}>
       <Box>
         <Typography variant="h1" component="h2">
-          Measure the alignment
+          {t('measureStep.measureTheAlignment')}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.75 }}>
-          Say what is measured today; then the car is made ready, and one reading is repeated.
+          {t('measureStep.sayWhatIsMeasured')}
         </Typography>
       </Box>
       <WhatToday />
@@ -37,10 +38,9 @@ export function MeasureStep() {
       <RepeatFirst />
       {measure.repeat === 'moves' ? (
         <Notice kind="caution">
-          The reading did not come back: something is worn, and an alignment on it does not hold.
-          Stop here and look at rod ends, ball joints, bushings and wheel bearings.{' '}
+          {t('measureStep.didNotComeBack')}{' '}
           <Button onClick={() => goTo('inspect')} sx={{ mt: 1 }}>
-            Go to Inspect
+            {t('measureStep.goToInspect')}
           </Button>
         </Notice>
       ) : (
@@ -54,7 +54,7 @@ export function MeasureStep() {
           {(sentences.length > 0 || doubts.length > 0) && (
             <Box>
               <Typography variant="h2" component="h3" sx={{ mb: 0.75 }}>
-                What it means
+                {t('measureStep.whatItMeans')}
               </Typography>
               <Box component="ul" sx={{ m: 0, pl: 2.25, display: 'grid', gap: 0.5 }}>
                 {[...sentences, ...doubts].map((sentence) => (

@@ -5,17 +5,18 @@ import { Folded } from '../../shared/Folded.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { TwoAngles } from './TwoAngles.tsx';
+import { t } from '../../words/measure.ts';
 
 /** What is measured less often: setback, and how the front wheels follow one another in a turn. */
 export function MoreAngles() {
   const { draft, enter } = useVisit();
   const { setback = null } = draft.visit?.measure ?? {};
   return (
-    <Folded title="Setback, turning angles and full lock">
+    <Folded title={t('moreAngles.setbackTurningAnglesAnd')}>
       <Box sx={{ display: 'grid', gap: 2, pb: 1 }}>
         <Box sx={{ width: { xs: '100%', sm: 260 } }}>
           <NumberField
-            label="Setback, right wheel further back +"
+            label={t('moreAngles.setbackRightWheelFurther')}
             unit="mm"
             value={setback}
             min={-300}
@@ -23,10 +24,7 @@ export function MoreAngles() {
             onChange={(value) => enter('visit.measure.setback', value)}
           />
         </Box>
-        <Typography color="textSecondary">
-          Turn until the wheel on the inside of the turn stands at 20° on its plate, and read the
-          other one: it turns less. Hands clear of the wheels while they turn.
-        </Typography>
+        <Typography color="textSecondary">{t('moreAngles.turnUntilTheWheel')}</Typography>
         <Turn side="left" />
         <Turn side="right" />
         <FullLock />
@@ -41,8 +39,8 @@ function FullLock() {
   const lock = draft.visit?.measure?.lock;
   return (
     <TwoAngles
-      title="Full lock"
-      labels={['To the left, left front', 'To the right, right front']}
+      title={t('moreAngles.fullLock')}
+      labels={[t('moreAngles.toTheLeftLeft'), t('moreAngles.toTheRightRight')]}
       kept={lock ? [lock.left, lock.right] : null}
       onChange={(both) => enter('visit.measure.lock', both && { left: both[0], right: both[1] })}
     />
@@ -55,8 +53,11 @@ function Turn({ side }: { side: 'left' | 'right' }) {
   const [inner, outer] = side === 'left' ? (['lf', 'rf'] as const) : (['rf', 'lf'] as const);
   return (
     <TwoAngles
-      title={`Turning ${side}`}
-      labels={[`Inside, ${whereWords(inner)}`, `Outside, ${whereWords(outer)}`]}
+      title={t('moreAngles.turning', { side })}
+      labels={[
+        t('moreAngles.inside', { inner: whereWords(inner) }),
+        t('moreAngles.outside', { outer: whereWords(outer) }),
+      ]}
       kept={turn ? [turn.inside, turn.outside] : null}
       onChange={(both) =>
         enter(`visit.measure.turning.${side}`, both && { inside: both[0], outside: both[1] })

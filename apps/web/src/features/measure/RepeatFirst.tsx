@@ -14,6 +14,8 @@ import { Choice } from '../../shared/Choice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { useMethods } from './useMethods.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/measure.ts';
 
 /** In whatever unit: no toe is larger. */
 const MOST = 1_800;
@@ -44,18 +46,18 @@ export function RepeatFirst() {
   return (
     <Box component="section" aria-labelledby="repeat-title">
       <Typography variant="h2" component="h3" id="repeat-title">
-        Repeatability check
+        {t('repeatFirst.repeatabilityCheck')}
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 1 }}>
-        Read one front toe, turn lock to lock, come back straight, read again. Moved by more than{' '}
-        {showToe(repeatOf([0, 0], method.toe).allowed, scale, isTotal).replace('+', '')}, which is
-        all that {METHOD_FACTS[method.toe].title.toLowerCase()} may differ by, something is worn.
-        Hands and feet clear of the wheels.
+        {t('repeatFirst.readOneFrontToe', {
+          replace: showToe(repeatOf([0, 0], method.toe).allowed, scale, isTotal).replace('+', ''),
+          title: METHOD_FACTS[method.toe].title.toLowerCase(),
+        })}
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: '130px 130px', gap: 1.25 }}>
           <NumberField
-            label="Toe before"
+            label={t('repeatFirst.toeBefore')}
             unit={TOE_UNIT_WORDS[scale.unit]}
             value={inUnit(first)}
             min={-MOST}
@@ -64,7 +66,7 @@ export function RepeatFirst() {
             onChange={(value) => judge(toDegrees(value), second)}
           />
           <NumberField
-            label="Toe after"
+            label={t('repeatFirst.toeAfter')}
             unit={TOE_UNIT_WORDS[scale.unit]}
             value={inUnit(second)}
             min={-MOST}
@@ -74,10 +76,10 @@ export function RepeatFirst() {
           />
         </Box>
         <Choice
-          label="The second reading"
+          label={t('repeatFirst.theSecondReading')}
           options={[
-            { value: 'returns', label: 'Comes back' },
-            { value: 'moves', label: 'Has moved' },
+            { value: 'returns', label: t('repeatFirst.comesBack') },
+            { value: 'moves', label: t('repeatFirst.hasMoved') },
           ]}
           value={repeat}
           onChange={(value) => enter('visit.measure.repeat', value)}
@@ -85,9 +87,13 @@ export function RepeatFirst() {
       </Box>
       {judged && (
         <Typography role="status" sx={{ mt: 1 }}>
-          Moved by <strong>{showToe(judged.difference, scale, isTotal)}</strong>; up to{' '}
-          {showToe(judged.allowed, scale, isTotal).replace('+', '')} is what{' '}
-          {METHOD_FACTS[method.toe].title.toLowerCase()} may differ by.
+          <Rich
+            text={t('repeatFirst.movedBy', {
+              difference: showToe(judged.difference, scale, isTotal),
+              allowed: showToe(judged.allowed, scale, isTotal).replace('+', ''),
+              method: METHOD_FACTS[method.toe].title.toLowerCase(),
+            })}
+          />
         </Typography>
       )}
     </Box>

@@ -15,6 +15,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AngleTable } from './AngleTable.tsx';
 import { takeAngles } from './takeAngles.ts';
+import { t } from '../../words/measure.ts';
 
 const LOOK_EVERY_MS = 1_000;
 
@@ -23,7 +24,7 @@ export function RigButton() {
   const [isOpen, setOpen] = useState(false);
   return (
     <>
-      <Button onClick={() => setOpen(true)}>Read the rig</Button>
+      <Button onClick={() => setOpen(true)}>{t('rigButton.readTheRig')}</Button>
       {isOpen && <RigDialog onClose={() => setOpen(false)} />}
     </>
   );
@@ -36,28 +37,24 @@ function RigDialog({ onClose }: { onClose: () => void }) {
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="rig-title">
       <DialogTitle id="rig-title" variant="h2">
-        What the rig sees now
+        {t('rigButton.whatTheRigSees')}
       </DialogTitle>
       <DialogContent>
         <Box sx={{ display: 'grid', gap: 2 }}>
-          {isError && (
-            <Notice kind="caution">
-              The rig does not answer. What was measured is saved; it is asked again every second.
-            </Notice>
-          )}
+          {isError && <Notice kind="caution">{t('rigButton.theRigDoesNot')}</Notice>}
           {!data && !isError && <Skeleton variant="rectangular" height={180} />}
           {data && <RigWords reading={data} />}
           {data && canTake && <AngleTable wheels={data.angles.wheels} />}
           <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-            This is the simulated rig that ships with the product.{' '}
+            {t('rigButton.simulatedRig')}{' '}
             <Link component={RouterLink} to="/devices" color="inherit">
-              Play car and faults
+              {t('rigButton.playCarAndFaults')}
             </Link>
           </Box>
         </Box>
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{t('rigButton.cancel')}</Button>
         <Button
           variant="contained"
           disabled={!canTake}
@@ -67,7 +64,7 @@ function RigDialog({ onClose }: { onClose: () => void }) {
             onClose();
           }}
         >
-          Use
+          {t('rigButton.use')}
         </Button>
       </DialogActions>
     </Dialog>
@@ -76,19 +73,14 @@ function RigDialog({ onClose }: { onClose: () => void }) {
 
 function RigWords({ reading }: { reading: RigReading }) {
   if (reading.status === 'off') {
-    return <Notice kind="caution">The rig is switched off: it sees no wheel.</Notice>;
+    return <Notice kind="caution">{t('rigButton.theRigIsSwitched')}</Notice>;
   }
   if (reading.unseen.length > 0) {
     return (
       <Notice kind="caution">
-        A target is blocked: it does not see {reading.unseen.map(whereWords).join(', ')}. Clear the
-        line to it; what is seen can be taken over.
+        {t('rigButton.aTargetIsBlocked', { unseen: reading.unseen.map(whereWords).join(', ') })}
       </Notice>
     );
   }
-  return (
-    <Notice>
-      Wait until the figures stand still. One that swings from look to look has a loose clamp.
-    </Notice>
-  );
+  return <Notice>{t('rigButton.waitUntilTheFigures')}</Notice>;
 }

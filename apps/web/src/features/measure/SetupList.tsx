@@ -10,11 +10,12 @@ import { Choice } from '../../shared/Choice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { FloorFields } from './FloorFields.tsx';
+import { t } from '../../words/measure.ts';
 
 const STATES = [
-  { value: 'done', label: 'Done' },
-  { value: 'skipped', label: 'Skip' },
-  { value: 'notNeeded', label: 'Not needed' },
+  { value: 'done', label: t('setupList.done') },
+  { value: 'skipped', label: t('setupList.skip') },
+  { value: 'notNeeded', label: t('setupList.notNeeded') },
 ] as const;
 
 /** What comes before the first reading; folds away when all of it is answered. */
@@ -32,19 +33,21 @@ export function SetupList() {
     <Box component="section" aria-labelledby="setup-title">
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap', mb: 0.5 }}>
         <Typography variant="h2" component="h3" id="setup-title">
-          Preparation
+          {t('setupList.preparation')}
         </Typography>
         <Typography color="textSecondary" role="status">
-          {open.length === 0 ? 'all answered' : `${open.length} of ${items.length} open`}
+          {open.length === 0
+            ? t('setupList.allAnswered')
+            : t('setupList.ofOpen', { length: open.length, length2: items.length })}
         </Typography>
         <Box sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
           {open.length > 0 && isOpen && (
             <Button onClick={() => open.forEach(({ point }) => set(point, 'done'))}>
-              Mark the rest done
+              {t('setupList.markTheRestDone')}
             </Button>
           )}
           <Button variant="text" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-            {isOpen ? 'Hide' : 'Show'}
+            {isOpen ? t('setupList.hide') : t('setupList.show')}
           </Button>
         </Box>
       </Box>
@@ -64,13 +67,15 @@ export function SetupList() {
   );
 }
 
-const TANK = ['Empty', '¼', '½', '¾', 'Full'].map((label, i) => ({ value: String(i), label }));
+const TANK = [t('setupList.empty'), '¼', '½', '¾', t('setupList.full')].map((label, i) => ({
+  value: String(i),
+  label,
+}));
 const LOAD_WORDS = {
   none: null,
-  cabin:
-    'Carries heavy loads in the cabin: angles are read as the specification asks, not as loaded.',
-  trunk: 'Carries heavy loads in the trunk: rear camber and toe are others when it is loaded.',
-  both: 'Carries heavy loads: camber and toe are others when it is loaded.',
+  cabin: t('setupList.carriesHeavyLoadsIn'),
+  trunk: t('setupList.carriesHeavyLoadsInThe'),
+  both: t('setupList.carriesHeavyLoadsCamber'),
 } as const;
 
 /** How full the tank is, and what was said of the load on arrival. */
@@ -82,7 +87,7 @@ function FuelAndLoad() {
     <Box sx={{ display: 'grid', gap: 0.5, mt: 0.5 }}>
       {said && <Typography color="textSecondary">{said}</Typography>}
       <Choice
-        label="Fuel in the tank"
+        label={t('setupList.fuelInTheTank')}
         hideLabel
         dense
         options={TANK}
@@ -114,17 +119,19 @@ function SetupRow({ item, state, reason, isWorthless, onChange, onReason }: Setu
         {item.caution && (
           <Box sx={{ fontSize: '0.85rem' }}>
             <Box component="strong" sx={{ color: 'var(--marker)' }}>
-              ◆ Caution
+              {t('setupList.caution')}
             </Box>{' '}
             {item.caution}
           </Box>
         )}
         {state === 'skipped' && (
-          <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>Then {item.otherwise}.</Box>
+          <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>
+            {t('setupList.then', { otherwise: item.otherwise })}
+          </Box>
         )}
         {isWorthless && state !== 'skipped' && (
           <Box sx={{ fontSize: '0.85rem', fontWeight: 650 }}>
-            Worth little: a point that it depends on was skipped.
+            {t('setupList.worthLittleAPoint')}
           </Box>
         )}
       </Box>
@@ -138,7 +145,7 @@ function SetupRow({ item, state, reason, isWorthless, onChange, onReason }: Setu
       />
       {state === 'skipped' && (
         <Box sx={{ gridColumn: '1 / -1', maxWidth: 420, pb: 0.5 }}>
-          <SavingField label="Why it is skipped" value={reason} onChange={onReason} />
+          <SavingField label={t('setupList.whyItIsSkipped')} value={reason} onChange={onReason} />
         </Box>
       )}
     </AnswerRow>

@@ -7,6 +7,7 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useVisit } from '../../shared/visitContext.ts';
 import { SheetChooser } from './SheetChooser.tsx';
+import { t } from '../../words/measure.ts';
 
 /** Which specification this visit goes by, and where its figures come from. */
 export function SheetBar() {
@@ -30,14 +31,14 @@ export function SheetBar() {
     >
       <Box sx={{ flex: 1, minWidth: 260 }}>
         <Typography variant="h2" component="h3" id="sheet-title">
-          {used ? used.sheet.name : 'No specification chosen'}
+          {used ? used.sheet.name : t('sheetBar.noSpecificationChosen')}
         </Typography>
         <Typography color="textSecondary">
-          {used
-            ? sourceWords(used)
-            : 'Usual limits stand in. The vehicle maker’s figures decide: choose its sheet, or enter it once.'}
+          {used ? sourceWords(used) : t('sheetBar.usualLimitsStandIn')}
         </Typography>
-        {used?.sheet.conditions && <Typography>Holds for: {used.sheet.conditions}</Typography>}
+        {used?.sheet.conditions && (
+          <Typography>{t('sheetBar.holdsFor', { conditions: used.sheet.conditions })}</Typography>
+        )}
         {used?.sheet.note && (
           <Typography variant="body2" color="textSecondary">
             {used.sheet.note}
@@ -45,7 +46,7 @@ export function SheetBar() {
         )}
       </Box>
       <Button variant={used ? 'outlined' : 'contained'} onClick={() => setChoosing(true)}>
-        {used ? 'Change the sheet' : 'Choose the sheet'}
+        {used ? t('sheetBar.changeTheSheet') : t('sheetBar.chooseTheSheet')}
       </Button>
       {isChoosing && (
         <SheetChooser used={used ?? null} onChoose={choose} onClose={() => setChoosing(false)} />
@@ -55,16 +56,22 @@ export function SheetBar() {
 }
 
 const KIND_WORDS: Record<SpecSheet['kind'], string> = {
-  maker: 'The maker’s figures',
-  shop: 'The shop’s own figures',
-  startingPoint: 'A starting point, not the maker’s figures',
+  maker: t('sheetBar.theMakersFigures'),
+  shop: t('sheetBar.theShopsOwnFigures'),
+  startingPoint: t('sheetBar.aStartingPointNot'),
 };
 
 function sourceWords({ sheet, enteredBy, enteredAt, revision }: UsedSheet): string {
-  const date = sheet.sourceDate ? ` of ${dayjs(sheet.sourceDate).format('D MMM YYYY')}` : '';
+  const date = sheet.sourceDate
+    ? t('sheetBar.of', { sourceDate: dayjs(sheet.sourceDate).format('D MMM YYYY') })
+    : '';
   const who =
     enteredBy && enteredAt
-      ? `, entered by ${enteredBy} on ${dayjs(enteredAt).format('D MMM YYYY')}, revision ${revision}`
+      ? t('sheetBar.enteredByOnRevision', {
+          enteredBy,
+          enteredAt: dayjs(enteredAt).format('D MMM YYYY'),
+          revision: revision ?? 1,
+        })
       : '';
   return `${KIND_WORDS[sheet.kind]}: ${sheet.source}${date}${who}.`;
 }

@@ -14,6 +14,8 @@ import { Link } from 'react-router';
 import { useSheetsQuery } from '../../api/keenApi.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { SheetLines } from '../../shared/SheetLines.tsx';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/measure.ts';
 
 interface SheetChooserProps {
   used: UsedSheet | null;
@@ -31,31 +33,29 @@ export function SheetChooser({ used, onChoose, onClose }: SheetChooserProps) {
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="chooser-title">
       <DialogTitle id="chooser-title" variant="h2">
-        Which specification?
+        {t('sheetChooser.whichSpecification')}
       </DialogTitle>
       <DialogContent>
         <Box sx={{ display: 'grid', gap: 2, pt: 0.75 }}>
           <TextField
-            label="Find by name"
+            label={t('sheetChooser.findByName')}
             autoFocus
             value={words}
             onChange={({ target }) => setWords(target.value)}
           />
-          <Box component="section" aria-label="The shop’s sheets">
+          <Box component="section" aria-label={t('sheetChooser.theShopsSheets')}>
             <Typography variant="h3" color="textSecondary" sx={{ mb: 0.5 }}>
-              The shop’s sheets
+              {t('sheetChooser.theShopsSheets')}
             </Typography>
             {isLoading && <Skeleton variant="rectangular" height={44} />}
-            {isError && (
-              <Notice kind="caution">
-                The sheets cannot be fetched just now; a starting point can be chosen meanwhile.
-              </Notice>
-            )}
+            {isError && <Notice kind="caution">{t('sheetChooser.theSheetsCannotBe')}</Notice>}
             {data && own.length === 0 && (
               <Typography color="textSecondary">
-                {data.length === 0 ? 'None yet. ' : 'None of that name. '}
-                <Link to="/sheets">Enter the maker’s figures once</Link>, and every visit can use
-                them.
+                {data.length === 0 ? t('sheetChooser.noneYet') : t('sheetChooser.noneOfThatName')}{' '}
+                <Rich
+                  text={t('sheetChooser.enterOnce')}
+                  tags={{ link: (inner) => <Link to="/sheets">{inner}</Link> }}
+                />
               </Typography>
             )}
             {own.map((kept) => (
@@ -67,12 +67,12 @@ export function SheetChooser({ used, onChoose, onClose }: SheetChooserProps) {
               />
             ))}
           </Box>
-          <Box component="section" aria-label="Starting points by use">
+          <Box component="section" aria-label={t('sheetChooser.startingPointsByUse')}>
             <Typography variant="h3" color="textSecondary">
-              Starting points by use
+              {t('sheetChooser.startingPointsByUse')}
             </Typography>
             <Typography variant="body2" color="textSecondary" sx={{ mb: 0.5 }}>
-              Custom of the trade for where the maker’s figures are not known, or not wanted.
+              {t('sheetChooser.customOfTheTrade')}
             </Typography>
             {points.map(({ id, sheet }) => (
               <SheetOption
@@ -94,8 +94,10 @@ export function SheetChooser({ used, onChoose, onClose }: SheetChooserProps) {
         </Box>
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
-        {used && <Button onClick={() => onChoose(null)}>Go without a sheet</Button>}
-        <Button onClick={onClose}>Cancel</Button>
+        {used && (
+          <Button onClick={() => onChoose(null)}>{t('sheetChooser.goWithoutASheet')}</Button>
+        )}
+        <Button onClick={onClose}>{t('sheetChooser.cancel')}</Button>
       </DialogActions>
     </Dialog>
   );

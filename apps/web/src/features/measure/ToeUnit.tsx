@@ -5,6 +5,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { TOE_UNIT_CHOICES } from '../../shared/toeUnits.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/measure.ts';
 
 const LEAST_MM = 100;
 const MOST_MM = 1_500;
@@ -21,7 +22,7 @@ export function ToeUnit() {
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end', flexWrap: 'wrap' }}>
       <Choice
-        label="Toe is typed in"
+        label={t('toeUnit.toeIsTypedIn')}
         dense
         options={TOE_UNIT_CHOICES}
         value={unit}
@@ -32,8 +33,10 @@ export function ToeUnit() {
           <NumberField
             label={
               diameter === undefined && known !== null
-                ? `At a diameter of (tire: ${(known / size).toFixed(unit === 'in' ? 1 : 0)})`
-                : 'At a diameter of'
+                ? t('toeUnit.atADiameterOf', {
+                    known: (known / size).toFixed(unit === 'in' ? 1 : 0),
+                  })
+                : t('toeUnit.atADiameterOfLabel')
             }
             unit={unit}
             value={diameter === undefined ? null : diameter / size}

@@ -8,11 +8,12 @@ import { ManyChoice } from '../../shared/ManyChoice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { KIND_WORDS } from './kindWords.ts';
 import { useMethods } from './useMethods.ts';
+import { t } from '../../words/measure.ts';
 
 const AXLES = [
-  { value: 'both', label: 'All four wheels' },
-  { value: 'front', label: 'Front only' },
-  { value: 'rear', label: 'Rear only' },
+  { value: 'both', label: t('whatToday.allFourWheels') },
+  { value: 'front', label: t('whatToday.frontOnly') },
+  { value: 'rear', label: t('whatToday.rearOnly') },
 ] as const;
 
 /** The first question: which angles, on which axle, with what. Only what that needs is asked for after it. */
@@ -25,18 +26,18 @@ export function WhatToday() {
   return (
     <Box component="section" aria-labelledby="today-title" sx={{ display: 'grid', gap: 1.25 }}>
       <Typography variant="h2" component="h3" id="today-title">
-        What is measured today?
+        {t('whatToday.whatIsMeasuredToday')}
       </Typography>
       <Box sx={{ display: 'flex', columnGap: 3, rowGap: 1.25, flexWrap: 'wrap' }}>
         <Choice
-          label="Wheels"
+          label={t('whatToday.wheels')}
           hideLabel
           options={AXLES}
           value={axles.length === 2 ? 'both' : axles[0]!}
           onChange={(next) => next && set({ axles: next === 'both' ? ['front', 'rear'] : [next] })}
         />
         <ManyChoice
-          label="Angles"
+          label={t('whatToday.angles')}
           hideLabel
           options={ANGLE_KINDS.map((value) => ({ value, label: KIND_WORDS[value] }))}
           values={kinds}
@@ -50,7 +51,7 @@ export function WhatToday() {
         return (
           <Box key={kind} sx={{ display: 'grid', gap: 0.5 }}>
             <Choice
-              label={`${KIND_WORDS[kind]}, measured with`}
+              label={t('whatToday.measuredWith', { kindWords: KIND_WORDS[kind] })}
               dense
               options={methodsFor(kind).map((value) => ({
                 value,

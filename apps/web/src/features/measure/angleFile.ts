@@ -1,6 +1,7 @@
 import type { AngleFile } from '@keen/contract';
 import { ANGLES_FORMAT, angleFileSchema, refusalOf } from '@keen/contract';
 import Papa from 'papaparse';
+import { t } from '../../words/measure.ts';
 
 const LARGEST_BYTES = 1_000_000;
 
@@ -13,12 +14,12 @@ export type ReadAngles =
 /** Reads our JSON as it is; anything else is taken for a table, whatever its separator. */
 export function readAngles(text: string): ReadAngles {
   if (text.length > LARGEST_BYTES) {
-    return { kind: 'fault', text: 'It is too large for one car’s angles.' };
+    return { kind: 'fault', text: t('angleFile.itIsTooLarge') };
   }
   if (text.trimStart().startsWith('{')) return readOurs(text);
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
   if (data.length < 2 || (data[0]?.length ?? 0) < 2) {
-    return { kind: 'fault', text: 'It has no table with a heading and a line for each wheel.' };
+    return { kind: 'fault', text: t('angleFile.itHasNoTable') };
   }
   return { kind: 'table', rows: data };
 }
@@ -28,7 +29,7 @@ function readOurs(text: string): ReadAngles {
   try {
     data = JSON.parse(text);
   } catch {
-    return { kind: 'fault', text: 'It starts like JSON, and is none.' };
+    return { kind: 'fault', text: t('angleFile.itStartsLikeJson') };
   }
   const parsed = angleFileSchema.safeParse(data);
   if (parsed.success) return { kind: 'ours', file: parsed.data };
@@ -37,7 +38,7 @@ function readOurs(text: string): ReadAngles {
   return {
     kind: 'fault',
     text: isOurs
-      ? `${path || 'The file'}: expected ${expected}`
-      : `It is JSON, but not angles: its format must be ${ANGLES_FORMAT}.`,
+      ? t('angleFile.expected', { path: path || t('angleFile.theFile'), expected })
+      : t('angleFile.itIsJsonBut', { anglesFormat: ANGLES_FORMAT }),
   };
 }

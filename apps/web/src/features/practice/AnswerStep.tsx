@@ -15,6 +15,7 @@ import { capital, showPercent } from '../../shared/format.ts';
 import { ManyChoice } from '../../shared/ManyChoice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { usePractice } from './practiceContext.ts';
+import { t } from '../../words/practice.ts';
 
 type Place = Wheel | Axle;
 interface Named {
@@ -36,10 +37,10 @@ export function AnswerStep() {
     return (
       <Box sx={{ maxWidth: 520 }}>
         <Typography variant="h1" component="h2" gutterBottom>
-          Read some of the tread first.
+          {t('answerStep.readSomeOfThe')}
         </Typography>
         <Button variant="contained" onClick={() => goTo('read')}>
-          Read the tread
+          {t('answerStep.readTheTread')}
         </Button>
       </Box>
     );
@@ -53,13 +54,16 @@ export function AnswerStep() {
   return (
     <Box sx={{ maxWidth: 800 }}>
       <Typography variant="h1" component="h2" gutterBottom>
-        What made this tread?
+        {t('answerStep.whatMadeThisTread')}
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 2 }}>
-        Pick where, then say how sure. What you leave alone counts as said of any car. A sure wrong
-        answer costs more than an honest doubt.
+        {t('answerStep.pickWhereThenSay')}
       </Typography>
-      <Box component="ul" aria-label="Causes" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      <Box
+        component="ul"
+        aria-label={t('answerStep.causes')}
+        sx={{ listStyle: 'none', p: 0, m: 0 }}
+      >
         {CAUSES.map((cause) => (
           <CauseRow
             key={cause}
@@ -71,7 +75,7 @@ export function AnswerStep() {
       </Box>
       <Box sx={{ mt: 2.5 }}>
         <Choice
-          label="What would you do?"
+          label={t('answerStep.whatWouldYouDo')}
           options={ACTIONS.map((value) => ({ value, label: actionWords(value, false) }))}
           value={course}
           onChange={setCourse}
@@ -84,14 +88,14 @@ export function AnswerStep() {
           disabled={course === null || isLoading}
           onClick={() => course && void send(course)}
         >
-          Answer, and be told
+          {t('answerStep.answerAndBeTold')}
         </Button>
         <Box role="status" sx={{ color: 'text.secondary' }}>
           {isLoading
-            ? 'Working out the best answer…'
+            ? t('answerStep.workingOutTheBest')
             : course === null
-              ? 'Say what you would do first.'
-              : 'It counts once.'}
+              ? t('answerStep.sayWhatYouWould')
+              : t('answerStep.itCountsOnce')}
         </Box>
       </Box>
     </Box>
@@ -129,7 +133,7 @@ function CauseRow({ cause, named, onChange }: CauseRowProps) {
         hideLabel
         options={places.map((value) => ({
           value,
-          label: cause === 'hardCornering' ? 'Yes' : capital(whereWords(value)),
+          label: cause === 'hardCornering' ? t('answerStep.yes') : capital(whereWords(value)),
         }))}
         values={[...(named?.places ?? [])]}
         onChange={(next) =>
@@ -139,7 +143,7 @@ function CauseRow({ cause, named, onChange }: CauseRowProps) {
       {named ? (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
           <Slider
-            aria-label={`${label}, how sure`}
+            aria-label={t('answerStep.howSure', { label })}
             value={named.chance}
             min={0.05}
             max={0.99}
@@ -154,7 +158,7 @@ function CauseRow({ cause, named, onChange }: CauseRowProps) {
         </Box>
       ) : (
         <Box sx={{ color: 'text.secondary', textAlign: 'right' }}>
-          of any car {showPercent(usualChance(cause, places[0]!))}
+          {t('answerStep.ofAnyCar', { percent: showPercent(usualChance(cause, places[0]!)) })}
         </Box>
       )}
     </Box>

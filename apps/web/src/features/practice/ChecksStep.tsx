@@ -10,6 +10,7 @@ import { capital, showDegrees } from '../../shared/format.ts';
 import { useEnter } from '../../shared/useEnter.ts';
 import { usePractice } from './practiceContext.ts';
 import { Strokes } from './Strokes.tsx';
+import { t } from '../../words/practice.ts';
 
 /** What can be looked at beside the depths: each costs time, some the customer's money. */
 export function ChecksStep() {
@@ -19,13 +20,16 @@ export function ChecksStep() {
   return (
     <Box sx={{ maxWidth: 780 }}>
       <Typography variant="h1" component="h2" gutterBottom>
-        Which checks are worth it?
+        {t('checksStep.whichChecksAreWorth')}
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 2 }}>
-        Each takes time, and two are on the customer’s bill. A check that cannot change what you do
-        is not worth making.
+        {t('checksStep.eachTakesTimeAnd')}
       </Typography>
-      <Box component="ul" aria-label="Checks" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      <Box
+        component="ul"
+        aria-label={t('checksStep.checks')}
+        sx={{ listStyle: 'none', p: 0, m: 0 }}
+      >
         {PRACTICE_CHECKS.map((check) => {
           const { minutes, minor } = car.costs[check];
           const isDone = car.done.includes(check);
@@ -56,11 +60,14 @@ export function ChecksStep() {
               <Box sx={{ color: isDone ? undefined : 'text.secondary' }}>
                 {isDone
                   ? foundWords(check, draft)
-                  : `${minutes} min${minor > 0 ? `, ${formatMoney(minor, currency, 'en', true)}` : ''}`}
+                  : [
+                      t('checksStep.min', { minutes }),
+                      ...(minor > 0 ? [formatMoney(minor, currency, 'en', true)] : []),
+                    ].join(', ')}
               </Box>
               {!isDone && (
                 <Button disabled={practising.isChecking} onClick={() => practising.check(check)}>
-                  Do it
+                  {t('checksStep.doIt')}
                 </Button>
               )}
             </Box>
@@ -68,7 +75,7 @@ export function ChecksStep() {
         })}
       </Box>
       <Button variant="contained" sx={{ mt: 2 }} onClick={() => goTo('answer')}>
-        Answer ↵
+        {t('checksStep.answer')}
       </Button>
     </Box>
   );
@@ -86,7 +93,7 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
   const tire = (wheel: (typeof WHEELS)[number]) => draft.tires?.[wheel];
   switch (check) {
     case 'stroke':
-      return 'Move the hand out, away from the car, and back in. What is it?';
+      return t('checksStep.moveTheHandOut');
     case 'waves':
       return joined(
         each((wheel) => {
@@ -95,7 +102,7 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
             ? WAVE_WORDS[waves].toLowerCase()
             : null;
         }),
-        'No waves',
+        t('checksStep.noWaves'),
       );
     case 'pressure':
       return joined(
@@ -104,13 +111,13 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
           if (!measured || !target) return null;
           return `${Math.round((100 * measured) / target)} %`;
         }),
-        'Nothing found',
-      ).concat(' of the placard');
+        t('checksStep.nothingFound'),
+      ).concat(t('checksStep.ofThePlacard'));
     case 'complaints': {
       const said = draft.complaints ?? [];
       return joined(
         said.map((complaint) => COMPLAINT_WORDS[complaint].toLowerCase()),
-        'Nothing to complain of',
+        t('checksStep.nothingToComplainOf'),
       );
     }
     case 'play':
@@ -121,16 +128,19 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
             ? PLAY_WORDS[play].toLowerCase()
             : null;
         }),
-        'All tight',
+        t('checksStep.allTight'),
       );
     case 'angles':
       return joined(
         each((wheel) => {
           const { camber, toe } = draft.angles?.[wheel] ?? {};
           if (camber === undefined || toe === undefined) return null;
-          return `camber ${showDegrees(camber, 1)}, toe ${showDegrees(toe, 2)}`;
+          return t('checksStep.camberToe', {
+            camber: showDegrees(camber, 1),
+            toe: showDegrees(toe, 2),
+          });
         }),
-        'Nothing measured',
+        t('checksStep.nothingMeasured'),
       );
   }
 }

@@ -24,11 +24,12 @@ import { Notice } from '../../shared/Notice.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { useEnter } from '../../shared/useEnter.ts';
+import { t } from '../../words/practice.ts';
 
 const SHORTCUTS = [
-  { keys: ['1', '2', '3', '4'], what: 'choose an answer' },
-  { keys: ['Enter'], what: 'next question' },
-  { keys: ['P'], what: 'all practice cars' },
+  { keys: ['1', '2', '3', '4'], what: t('drillPage.chooseAnAnswer') },
+  { keys: [t('drillPage.enter')], what: t('drillPage.nextQuestion') },
+  { keys: ['P'], what: t('drillPage.allPracticeCars') },
 ];
 
 /** Reading a tape, signs, rods and shims: a short drill for the bench. */
@@ -40,10 +41,10 @@ export function DrillPage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Bench drill</PageTitle>
+        <PageTitle>{t('drillPage.benchDrill')}</PageTitle>
       </TopBar>
       <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5, maxWidth: 860 }}>
-        <Loaded answer={answer} label="Loading the drill" height={320}>
+        <Loaded answer={answer} label={t('drillPage.loadingTheDrill')} height={320}>
           {(drill) => <Asked key={drill.id} drill={drill} />}
         </Loaded>
       </Box>
@@ -67,7 +68,7 @@ function Asked({ drill }: { drill: Drill }) {
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Typography variant="h3" component="p" color="textSecondary">
-        Question {at + 1} of {questions.length}
+        {t('drillPage.questionOf', { at: at + 1, length: questions.length })}
       </Typography>
       <Typography variant="h1" component="h2">
         {questionWords(asked.question)}
@@ -76,11 +77,13 @@ function Asked({ drill }: { drill: Drill }) {
       {told ? (
         <Box role="status" sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
           <Typography sx={{ fontSize: '1.15rem', fontWeight: 650 }}>
-            {told.isRight ? 'Right.' : `No, it is ${told.right}. You answered ${told.given}.`}
+            {told.isRight
+              ? t('drillPage.right')
+              : t('drillPage.noItIsYou', { right: told.right, given: told.given })}
           </Typography>
           <Typography sx={{ maxWidth: '60ch' }}>{told.why}</Typography>
           <Button variant="contained" onClick={() => setAt(open)}>
-            {open < 0 ? 'See the result ↵' : 'Next ↵'}
+            {open < 0 ? t('drillPage.seeTheResult') : 'Next ↵'}
           </Button>
         </Box>
       ) : (
@@ -107,22 +110,29 @@ function Done({ drill }: { drill: Drill }) {
   return (
     <Box sx={{ display: 'grid', gap: 2, justifyItems: 'start' }}>
       <Typography variant="h1" component="h2">
-        {right} of {drill.questions.length} right.
+        {t('drillPage.ofRight', { right, length: drill.questions.length })}
       </Typography>
-      <Box component="ol" aria-label="Questions" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 1 }}>
+      <Box
+        component="ol"
+        aria-label={t('drillPage.questions')}
+        sx={{ m: 0, pl: 2.5, display: 'grid', gap: 1 }}
+      >
         {drill.questions.map(({ question, told }, i) => (
           <li key={i}>
-            {questionWords(question)} <strong>{told?.right}.</strong> {told?.isRight && 'Right.'}
-            {told && !told.isRight && `You answered ${told.given}. ${told.why}`}
+            {questionWords(question)} <strong>{told?.right}.</strong>{' '}
+            {told?.isRight && t('drillPage.right')}
+            {told &&
+              !told.isRight &&
+              t('drillPage.youAnswered', { given: told.given, why: told.why })}
           </li>
         ))}
       </Box>
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button variant="contained" disabled={isLoading} onClick={() => void again()}>
-          Another drill
+          {t('drillPage.anotherDrill')}
         </Button>
         <Button component={Link} to="/practice">
-          Back to practice
+          {t('drillPage.backToPractice')}
         </Button>
       </Box>
       {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
@@ -133,13 +143,19 @@ function Done({ drill }: { drill: Drill }) {
 function questionWords(question: DrillQuestion): string {
   switch (question.kind) {
     case 'tape':
-      return 'What does the tape read, in inches?';
+      return t('drillPage.whatDoesTheTape');
     case 'sign':
-      return `${capital(whereWords(question.wheel))}: is this ${question.angle} plus or minus?`;
+      return t('drillPage.isThisPlusOr', {
+        capital: capital(whereWords(question.wheel)),
+        angle: question.angle,
+      });
     case 'rod':
-      return `Each front wheel should have ${showDegrees(question.target, 1)} of toe. Which rod do you turn, and which way?`;
+      return t('drillPage.eachFrontWheelShould', { target: showDegrees(question.target, 1) });
     case 'shim':
-      return `Camber ${showDegrees(question.camber, 1)}, wanted ${showDegrees(question.target, 1)}. What goes behind both bolts of the upper arm?`;
+      return t('drillPage.camberWantedWhatGoes', {
+        camber: showDegrees(question.camber, 1),
+        target: showDegrees(question.target, 1),
+      });
   }
 }
 
@@ -159,7 +175,10 @@ function Picture({ question }: { question: DrillQuestion }) {
             axle="front"
             {...(angle === 'toe' ? { toeDeg: turned } : { camberDeg: turned })}
             eaten={null}
-            label={`The ${whereWords(wheel)} wheel ${leanWords(question)}, drawn larger than life`}
+            label={t('drillPage.theWheelDrawnLarger', {
+              wheel: whereWords(wheel),
+              question: leanWords(question),
+            })}
           />
         </Box>
       );
@@ -169,14 +188,16 @@ function Picture({ question }: { question: DrillQuestion }) {
         <SteeringFromAbove
           rack={question.rack}
           toe={question.toe}
-          label={`Front axle from above: left wheel ${showDegrees(question.toe.lf, 1)}, right wheel ${showDegrees(question.toe.rf, 1)}; rack and rods ${question.rack === 'ahead' ? 'ahead of' : 'behind'} the axle`}
+          label={t(question.rack === 'ahead' ? 'drillPage.rackAhead' : 'drillPage.rackBehind', {
+            left: showDegrees(question.toe.lf, 1),
+            right: showDegrees(question.toe.rf, 1),
+          })}
         />
       );
     case 'shim':
       return (
         <Typography color="textSecondary" sx={{ maxWidth: '60ch' }}>
-          Its shims move the arm in, toward the car. The upper joint stands {question.armHeight} mm
-          above the lower one.
+          {t('drillPage.itsShimsMoveThe', { armHeight: question.armHeight })}
         </Typography>
       );
   }
@@ -185,9 +206,9 @@ function Picture({ question }: { question: DrillQuestion }) {
 /** What is seen, for whoever does not see it; it says no sign. */
 function leanWords({ angle, degrees }: Extract<DrillQuestion, { kind: 'sign' }>): string {
   if (angle === 'toe') {
-    return `from above, its front turned ${degrees > 0 ? 'toward' : 'away from'} the car`;
+    return t(degrees > 0 ? 'drillPage.frontToward' : 'drillPage.frontAway');
   }
-  return `from behind, its top leaning ${degrees > 0 ? 'away from' : 'toward'} the car`;
+  return t(degrees > 0 ? 'drillPage.topAway' : 'drillPage.topToward');
 }
 
 function optionsOf(question: DrillQuestion): readonly string[] {
@@ -197,7 +218,12 @@ function optionsOf(question: DrillQuestion): readonly string[] {
     case 'sign':
       return ['plus', 'minus'];
     case 'rod':
-      return ['left rod longer', 'left rod shorter', 'right rod longer', 'right rod shorter'];
+      return [
+        t('drillPage.leftRodLonger'),
+        t('drillPage.leftRodShorter'),
+        t('drillPage.rightRodLonger'),
+        t('drillPage.rightRodShorter'),
+      ];
     case 'shim':
       return question.options;
   }
@@ -218,7 +244,11 @@ function AnswerField({ question, isBusy, onAnswer }: AnswerFieldProps) {
   });
   if (options.length > 0) {
     return (
-      <Box role="group" aria-label="Answers" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+      <Box
+        role="group"
+        aria-label={t('drillPage.answers')}
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}
+      >
         {options.map((option, i) => (
           <Button
             key={option}
@@ -243,7 +273,7 @@ function AnswerField({ question, isBusy, onAnswer }: AnswerFieldProps) {
       sx={{ display: 'flex', gap: 1 }}
     >
       <TextField
-        label="Inches"
+        label={t('drillPage.inches')}
         placeholder="57 11/16"
         value={text}
         onChange={({ target }) => setText(target.value)}
@@ -256,7 +286,7 @@ function AnswerField({ question, isBusy, onAnswer }: AnswerFieldProps) {
         sx={{ width: 190 }}
       />
       <Button type="submit" variant="contained" disabled={isBusy || text.trim() === ''}>
-        Answer
+        {t('drillPage.answer')}
       </Button>
     </Box>
   );

@@ -22,16 +22,17 @@ import { useDiagnosis } from '../../workers/useDiagnosis.ts';
 import type { PracticeContext } from './practiceContext.ts';
 import { practiceVisit } from './practiceVisit.ts';
 import { usePracticeCar } from './usePracticeCar.ts';
+import { t } from '../../words/practice.ts';
 
 const SHORTCUTS = [
-  { keys: ['0–9'], what: 'the depth that the gauge shows' },
-  { keys: ['G'], what: 'set the gauge down again' },
-  { keys: ['P'], what: 'all practice cars' },
+  { keys: ['0–9'], what: t('practiceCarPage.theDepthThatThe') },
+  { keys: ['G'], what: t('practiceCarPage.setTheGaugeDown') },
+  { keys: ['P'], what: t('practiceCarPage.allPracticeCars') },
 ];
 const STEPS = [
-  { to: 'read', title: 'Read' },
-  { to: 'checks', title: 'Checks' },
-  { to: 'answer', title: 'Answer' },
+  { to: 'read', title: t('practiceCarPage.read') },
+  { to: 'checks', title: t('practiceCarPage.checks') },
+  { to: 'answer', title: t('practiceCarPage.answer') },
 ] as const;
 
 /** A made-up car: read, checked, answered, and then told. */
@@ -45,9 +46,11 @@ export function PracticeCarPage() {
       sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
     >
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>{query.data ? LESSON_WORDS[query.data.lesson].title : 'Practice'}</PageTitle>
+        <PageTitle>
+          {query.data ? LESSON_WORDS[query.data.lesson].title : t('practiceCarPage.practice')}
+        </PageTitle>
       </TopBar>
-      <Loaded answer={query} label="Loading the practice car" height={400}>
+      <Loaded answer={query} label={t('practiceCarPage.loadingThePracticeCar')} height={400}>
         {(car) => <Car key={car.id} car={car} session={session} />}
       </Loaded>
     </Box>
@@ -66,7 +69,7 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
   const { preferences } = session;
   const { units } = preferences;
   const ribsRead = countRead(draft);
-  const file = useMemo(() => draftToCase(draft, 'Practice car').file, [draft]);
+  const file = useMemo(() => draftToCase(draft, t('practiceCarPage.practiceCar')).file, [draft]);
   // Before it is answered nothing is worked out: the learner answers, not the machine.
   const diagnosing = useDiagnosis(isDone ? file : null);
   const detail = useMemo(() => practiceVisit(car, draft), [car, draft]);
@@ -138,7 +141,7 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
     >
       <Box
         component="section"
-        aria-label="The tread"
+        aria-label={t('practiceCarPage.theTread')}
         sx={{
           borderRight: { md: '1px solid var(--line)' },
           px: { xs: 2, md: 2.5 },
@@ -169,14 +172,14 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
         ))}
         {isDone && (
           <Box sx={{ color: 'text.secondary', fontSize: '0.88rem', gridColumn: '1 / -1' }}>
-            Line: the true depth of each rib.
+            {t('practiceCarPage.lineTheTrueDepth')}
           </Box>
         )}
       </Box>
       <Box sx={{ minWidth: 0, overflowY: { md: 'auto' }, px: { xs: 2, md: 4 }, py: 2 }}>
         <Box
           component="nav"
-          aria-label="Steps"
+          aria-label={t('practiceCarPage.steps')}
           sx={{ display: 'flex', gap: 2.5, alignItems: 'baseline', mb: 2, flexWrap: 'wrap' }}
         >
           {steps.map(({ to, title }) => (
@@ -196,12 +199,15 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
             </Box>
           ))}
           <Box sx={{ ml: 'auto', color: 'text.secondary' }}>
-            {Math.round(minutes)} min{isDone ? '' : ' so far'}, code {car.code}
+            {t(isDone ? 'practiceCarPage.minutesCode' : 'practiceCarPage.minutesSoFarCode', {
+              minutes: Math.round(minutes),
+              code: car.code,
+            })}
           </Box>
         </Box>
         {failure && (
           <Notice kind="caution">
-            {failure} <Button onClick={() => void flush()}>Send again</Button>
+            {failure} <Button onClick={() => void flush()}>{t('practiceCarPage.sendAgain')}</Button>
           </Notice>
         )}
         <Box
@@ -218,7 +224,7 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
           {showsGauge && (
             <Box
               component="section"
-              aria-label="Gauge"
+              aria-label={t('practiceCarPage.gauge')}
               sx={{
                 order: { xs: -1, lg: 0 },
                 display: { xs: 'grid', lg: 'block' },
@@ -236,11 +242,11 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
                     sx={{ mt: 1 }}
                     aria-keyshortcuts="G"
                   >
-                    Set it down again
+                    {t('practiceCarPage.setItDownAgain')}
                   </Button>
                 </>
               ) : (
-                <Box sx={{ color: 'text.secondary' }}>The gauge goes down…</Box>
+                <Box sx={{ color: 'text.secondary' }}>{t('practiceCarPage.theGaugeGoesDown')}</Box>
               )}
             </Box>
           )}
@@ -252,8 +258,8 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
 
 const IGNORED = () => undefined;
 const DONE_STEPS = [
-  { to: 'result', title: 'How it went' },
-  { to: 'explain', title: 'The best answer, in full' },
+  { to: 'result', title: t('practiceCarPage.howItWent') },
+  { to: 'explain', title: t('practiceCarPage.theBestAnswerIn') },
 ] as const;
 
 /** The true depths as a line over what was read, once they are told. */

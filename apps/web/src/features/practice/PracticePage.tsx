@@ -22,10 +22,11 @@ import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { PracticeProgress } from './PracticeProgress.tsx';
 import { showPoints } from './showPoints.ts';
+import { t } from '../../words/practice.ts';
 
 const SHORTCUTS = [
-  { keys: ['D'], what: 'today’s car' },
-  { keys: ['T'], what: 'back to today' },
+  { keys: ['D'], what: t('practicePage.todaysCar') },
+  { keys: ['T'], what: t('practicePage.backToToday') },
 ];
 
 /** Cars to practise on, and how one does. */
@@ -36,10 +37,10 @@ export function PracticePage() {
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Practice</PageTitle>
+        <PageTitle>{t('practicePage.practice')}</PageTitle>
       </TopBar>
       <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5, maxWidth: 1240 }}>
-        <Loaded answer={answer} label="Loading the practice cars" height={400}>
+        <Loaded answer={answer} label={t('practicePage.loadingThePracticeCars')} height={400}>
           {(board) => <Board board={board} session={session} />}
         </Loaded>
       </Box>
@@ -74,11 +75,10 @@ function Board({ board, session }: { board: PracticeBoard; session: Session }) {
     >
       <Box>
         <Typography variant="h1" component="h2">
-          Read a made-up car, and be told the truth.
+          {t('practicePage.readAMadeUp')}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5, mb: 2, maxWidth: '62ch' }}>
-          Set the gauge down, make the checks that are worth it, say what made the tread and how
-          sure you are. Then see what was wrong, and what the best answer was.
+          {t('practicePage.setTheGaugeDown')}
         </Typography>
         {(error ?? drillError) && (
           <Notice kind="caution">{failureOf(error ?? drillError).text}</Notice>
@@ -89,13 +89,15 @@ function Board({ board, session }: { board: PracticeBoard; session: Session }) {
             disabled={isLoading}
             onClick={() => void start({ lesson: 'free', code: board.today })}
           >
-            {today?.finishedAt ? 'Today’s car: how it went' : 'Today’s car'}
+            {today?.finishedAt
+              ? t('practicePage.todaysCarHowIt')
+              : t('practicePage.todaysCarTitle')}
           </Button>
           <Button disabled={isLoading} onClick={() => void start({ lesson: 'free' })}>
-            Any car
+            {t('practicePage.anyCar')}
           </Button>
           <Button disabled={isDealing} onClick={() => void drill()}>
-            Bench drill
+            {t('practicePage.benchDrill')}
           </Button>
           <Box
             component="form"
@@ -106,21 +108,25 @@ function Board({ board, session }: { board: PracticeBoard; session: Session }) {
             sx={{ display: 'flex', gap: 1 }}
           >
             <TextField
-              label="Code of a colleague’s car"
+              label={t('practicePage.codeOfAColleagues')}
               value={code}
               onChange={({ target }) => setCode(target.value)}
               slotProps={{ htmlInput: { autoComplete: 'off', maxLength: 40 } }}
               sx={{ width: 210 }}
             />
             <Button type="submit" disabled={isLoading || code.trim() === ''}>
-              Open
+              {t('practicePage.open')}
             </Button>
           </Box>
         </Box>
         <Typography variant="h2" component="h3" gutterBottom>
-          Lessons
+          {t('practicePage.lessons')}
         </Typography>
-        <Box component="ol" aria-label="Lessons" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        <Box
+          component="ol"
+          aria-label={t('practicePage.lessons')}
+          sx={{ listStyle: 'none', p: 0, m: 0 }}
+        >
           {PRACTICE_LESSONS.filter((lesson) => lesson !== 'free').map((lesson) => (
             <LessonRow
               key={lesson}
@@ -177,11 +183,11 @@ function LessonRow({ lesson, board, isBusy, onStart }: LessonRowProps) {
       </Box>
       {open ? (
         <Button component={Link} to={`/practice/${open.id}/read`}>
-          Go on
+          {t('practicePage.goOn')}
         </Button>
       ) : (
         <Button disabled={isBusy} onClick={onStart}>
-          {points.length > 0 ? 'Another' : 'Start'}
+          {points.length > 0 ? t('practicePage.another') : t('practicePage.start')}
         </Button>
       )}
     </Box>
@@ -192,12 +198,12 @@ function LessonRow({ lesson, board, isBusy, onStart }: LessonRowProps) {
 function PastPoints({ points }: { points: readonly number[] }) {
   if (points.length === 0) return null;
   const mean = points.reduce((sum, one) => sum + one, 0) / points.length;
-  if (points.length === 1) return <>1 car, {showPoints(mean)}</>;
+  if (points.length === 1) return <>{t('practicePage.oneCar', { mean: showPoints(mean) })}</>;
   return (
     <>
-      {points.length} cars, mean {showPoints(mean)}
+      {t('practicePage.carsMean', { cars: points.length, mean: showPoints(mean) })}
       <br />
-      best {showPoints(Math.max(...points))}
+      {t('practicePage.best', { best: showPoints(Math.max(...points)) })}
     </>
   );
 }

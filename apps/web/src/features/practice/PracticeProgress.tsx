@@ -16,6 +16,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { showPoints } from './showPoints.ts';
 import { Skills } from './Skills.tsx';
+import { t } from '../../words/practice.ts';
 
 const AgainstChart = lazy(async () => ({
   default: (await import('../../shared/AgainstChart.tsx')).AgainstChart,
@@ -30,12 +31,12 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
   const { currency } = session.shop.settings.prices;
   return (
     <Box sx={{ display: 'grid', gap: 2.5, alignContent: 'start' }}>
-      <Box component="section" aria-label="Your progress">
+      <Box component="section" aria-label={t('practiceProgress.yourProgress')}>
         <Typography variant="h2" component="h3" gutterBottom>
-          Your progress
+          {t('practiceProgress.yourProgress')}
         </Typography>
         {own.points === null ? (
-          <Typography color="textSecondary">Your score shows here after your first car.</Typography>
+          <Typography color="textSecondary">{t('practiceProgress.yourScoreShowsHere')}</Typography>
         ) : (
           <ProgressWords progress={own} />
         )}
@@ -49,12 +50,15 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
                 spread: [100 * (found - low), 100 * (high - found)],
               }))}
               ticks={TICKS}
-              saidLabel="how sure you were, %"
-              foundLabel="came true, %"
+              saidLabel={t('practiceProgress.howSureYouWere')}
+              foundLabel={t('practiceProgress.cameTrue')}
               label={own.bands
-                .map(
-                  ({ said, found, count }) =>
-                    `of ${count} causes given ${Math.round(100 * said)} in 100, ${Math.round(100 * found)} in 100 were there`,
+                .map(({ said, found, count }) =>
+                  t('practiceProgress.ofCausesGivenIn', {
+                    count,
+                    said: Math.round(100 * said),
+                    seen: Math.round(100 * found),
+                  }),
                 )
                 .join('; ')}
             />
@@ -62,21 +66,21 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
         )}
         {own.cars > 0 && own.cars < LEAST_CARS && (
           <Typography color="textSecondary" sx={{ fontSize: '0.88rem' }}>
-            {own.cars} of {LEAST_CARS} cars: too few to tell how well your sureness holds.
+            {t('practiceProgress.ofCarsTooFew', { cars: own.cars, leastCars: LEAST_CARS })}
           </Typography>
         )}
       </Box>
       {tries.length > 0 && (
-        <Box component="section" aria-label="Your cars">
+        <Box component="section" aria-label={t('practiceProgress.yourCars')}>
           <Box sx={{ display: 'flex', alignItems: 'baseline' }}>
             <Typography variant="h2" component="h3" sx={{ flex: 1 }}>
-              Your cars
+              {t('practiceProgress.yourCars')}
             </Typography>
             <Button
               variant="text"
               onClick={() => saveFile('practice.csv', triesAsCsv(board), 'text/csv')}
             >
-              Save as CSV
+              {t('practiceProgress.saveAsCsv')}
             </Button>
           </Box>
           <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
@@ -96,8 +100,12 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
                 <Box sx={{ color: 'text.secondary' }}>{dayjs(one.startedAt).format('D MMM')}</Box>
                 <Box sx={{ minWidth: 170, textAlign: 'right' }}>
                   {one.points === null
-                    ? 'not answered yet'
-                    : `${showPoints(one.points)}, best ${showPoints(one.bestPoints ?? 0)}, lost ${formatMoney(one.lost ?? 0, currency, 'en', true)}`}
+                    ? t('practiceProgress.notAnsweredYet')
+                    : t('practiceProgress.bestLost', {
+                        points: showPoints(one.points),
+                        points2: showPoints(one.bestPoints ?? 0),
+                        money: formatMoney(one.lost ?? 0, currency, 'en', true),
+                      })}
                 </Box>
               </Box>
             ))}
@@ -106,10 +114,10 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
       )}
       <Box>
         <Choice
-          label="Can the lead see your progress?"
+          label={t('practiceProgress.canTheLeadSee')}
           options={[
-            { value: 'yes', label: 'Yes' },
-            { value: 'no', label: 'No' },
+            { value: 'yes', label: t('practiceProgress.yes') },
+            { value: 'no', label: t('practiceProgress.no') },
           ]}
           value={isShown ? 'yes' : 'no'}
           onChange={(value) => value && !isLoading && void show(value === 'yes')}
@@ -118,9 +126,9 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
         {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
       </Box>
       {shown.length > 0 && (
-        <Box component="section" aria-label="The shop">
+        <Box component="section" aria-label={t('practiceProgress.theShop')}>
           <Typography variant="h2" component="h3" gutterBottom>
-            The shop
+            {t('practiceProgress.theShop')}
           </Typography>
           {shown.map((progress) => (
             <Box key={progress.personId} sx={{ borderTop: '1px solid var(--hairline)', py: 0.75 }}>
@@ -138,15 +146,18 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
 function ProgressWords({ progress }: { progress: ProgressOf }) {
   const { cars, points, bestPoints, brier } = progress;
   if (points === null || bestPoints === null || brier === null) {
-    return <Typography color="textSecondary">No car answered yet.</Typography>;
+    return <Typography color="textSecondary">{t('practiceProgress.noCarAnsweredYet')}</Typography>;
   }
   return (
     <Typography>
       <Box component="span" className="condensed" sx={{ fontSize: '1.7rem', fontWeight: 700 }}>
         {showPoints(points)}
       </Box>{' '}
-      points a car over the last {cars === 1 ? 'one' : cars}; the best answers had{' '}
-      {showPoints(bestPoints)}. Brier score {brier.toFixed(2)} a car, the lower the better.
+      {t('practiceProgress.pointsACar', {
+        count: cars,
+        bestPoints: showPoints(bestPoints),
+        brier: brier.toFixed(2),
+      })}
     </Typography>
   );
 }

@@ -9,6 +9,7 @@ import { Link } from 'react-router';
 import { capital, showPercent } from '../../shared/format.ts';
 import { showPoints } from './showPoints.ts';
 import { usePractice } from './practiceContext.ts';
+import { t } from '../../words/practice.ts';
 
 /** How an answer went: the truth, the best answer from the same evidence, the money, the checks. */
 export function ResultStep() {
@@ -20,7 +21,10 @@ export function ResultStep() {
   const { score, courses, answer, best } = result;
   const lostBy = (course: Action) => courses.find((one) => one.course === course)?.lost ?? 0;
   const courseWords = (course: Action) => {
-    const above = lostBy(course) < 100 ? '' : `, ${money(lostBy(course))} above the cheapest`;
+    const above =
+      lostBy(course) < 100
+        ? ''
+        : t('resultStep.aboveTheCheapest', { money: money(lostBy(course)) });
     return `${actionWords(course, false).toLowerCase()}${above}`;
   };
   return (
@@ -30,46 +34,54 @@ export function ResultStep() {
           {pointsWords(score.points)}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          The best answer from the same evidence has {showPoints(score.bestPoints)}. 0 is what
-          anyone could say without looking, 100 is knowing everything.
+          {t('resultStep.theBestAnswerFrom', { bestPoints: showPoints(score.bestPoints) })}
         </Typography>
       </Box>
-      <Box component="section" aria-label="What was wrong">
+      <Box component="section" aria-label={t('resultStep.whatWasWrong')}>
         <Typography variant="h2" component="h3" gutterBottom>
-          {result.truth.faults.length === 0 ? 'Nothing was out' : 'What was wrong'}
+          {result.truth.faults.length === 0
+            ? t('resultStep.nothingWasOut')
+            : t('resultStep.whatWasWrong')}
         </Typography>
         <CauseTable result={result} />
       </Box>
-      <Box component="section" aria-label="The money">
+      <Box component="section" aria-label={t('resultStep.theMoney')}>
         <Typography variant="h2" component="h3" gutterBottom>
           {lostBy(answer.course) < 100
-            ? 'This was the cheapest course'
-            : `Your course cost this customer ${money(lostBy(answer.course))} too much`}
+            ? t('resultStep.thisWasTheCheapest')
+            : t('resultStep.yourCourseCostThis', { money: money(lostBy(answer.course)) })}
         </Typography>
         <Typography>
-          You: {courseWords(answer.course)}. The best answer: {courseWords(best.course)}. Cheapest
-          for this car, knowing everything: {actionWords(courses[0]!.course, false).toLowerCase()}.
-          Tires and work over the life of a set.
+          {t('resultStep.youTheBestAnswer', {
+            course: courseWords(answer.course),
+            course2: courseWords(best.course),
+            course3: actionWords(courses[0]!.course, false).toLowerCase(),
+          })}
         </Typography>
         {result.checks.length > 0 && (
-          <Box component="ul" aria-label="What the checks were worth" sx={{ pl: 2.5, my: 1 }}>
+          <Box
+            component="ul"
+            aria-label={t('resultStep.whatTheChecksWere')}
+            sx={{ pl: 2.5, my: 1 }}
+          >
             {result.checks.map(({ check, minor, points, worthMinor }) => (
               <li key={check}>
-                {PRACTICE_CHECK_WORDS[check]}: {minor > 0 ? `cost ${money(minor)}, ` : ''}
+                {PRACTICE_CHECK_WORDS[check]}:{' '}
+                {minor > 0 ? t('resultStep.cost', { minor: money(minor) }) : ''}
                 {worthMinor === null
                   ? ''
                   : worthMinor < 100
-                    ? 'was unlikely to change what to do, '
-                    : `was worth ${money(worthMinor)} before its result was known, `}
+                    ? t('resultStep.wasUnlikelyToChange')
+                    : t('resultStep.wasWorthBeforeIts', { worthMinor: money(worthMinor) })}
                 {gainWords(points)}
               </li>
             ))}
           </Box>
         )}
       </Box>
-      <Box component="section" aria-label="What to remember">
+      <Box component="section" aria-label={t('resultStep.whatToRemember')}>
         <Typography variant="h2" component="h3" gutterBottom>
-          What to remember
+          {t('resultStep.whatToRemember')}
         </Typography>
         <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.5 }}>
           {LESSON_WORDS[lesson].said.map((sentence) => (
@@ -79,13 +91,13 @@ export function ResultStep() {
       </Box>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button variant="contained" component={Link} to="/practice">
-          Another car
+          {t('resultStep.anotherCar')}
         </Button>
         <Button component={Link} to={`/wear-lab?${labLink(result, car.draft.vehicle?.drive)}`}>
-          See it wear
+          {t('resultStep.seeItWear')}
         </Button>
         <Button component={Link} to={`/practice/${car.id}/explain`}>
-          The best answer, in full
+          {t('resultStep.theBestAnswerIn')}
         </Button>
       </Box>
     </Box>
@@ -137,10 +149,10 @@ function CauseTable({ result }: { result: PracticeResult }) {
     >
       <thead>
         <tr>
-          <th scope="col">Cause</th>
-          <th scope="col">True?</th>
-          <th scope="col">You said</th>
-          <th scope="col">Best answer</th>
+          <th scope="col">{t('resultStep.cause')}</th>
+          <th scope="col">{t('resultStep.true')}</th>
+          <th scope="col">{t('resultStep.youSaid')}</th>
+          <th scope="col">{t('resultStep.bestAnswer')}</th>
         </tr>
       </thead>
       <tbody>
@@ -162,16 +174,14 @@ function CauseTable({ result }: { result: PracticeResult }) {
 
 function pointsWords(points: number): string {
   const whole = Math.round(points);
-  if (whole < 0) return `${showPoints(points)} points: too sure of something that was not there.`;
-  return `${whole} ${whole === 1 ? 'point' : 'points'} of 100.`;
+  if (whole < 0) return t('resultStep.pointsTooSureOf', { points: showPoints(points) });
+  return t('resultStep.pointsOf100', { count: whole });
 }
 
 function gainWords(points: number): string {
   const whole = Math.round(points);
-  if (whole === 0) return 'and told nothing new.';
-  return whole > 0
-    ? `and raised the best answer by ${whole} ${whole === 1 ? 'point' : 'points'}.`
-    : 'and this time it misled.';
+  if (whole === 0) return t('resultStep.andToldNothingNew');
+  return whole > 0 ? t('resultStep.andRaised', { count: whole }) : t('resultStep.andThisTimeIt');
 }
 
 /** The true car in the wear lab. */

@@ -4,6 +4,7 @@ import { DRILL_KIND_WORDS, PRACTICE_SKILL_WORDS } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { showPoints } from './showPoints.ts';
+import { t } from '../../words/practice.ts';
 
 interface SkillsProps {
   skills: PracticeSkills;
@@ -18,7 +19,10 @@ export function Skills({ skills, currency }: SkillsProps) {
   return (
     <Box sx={{ display: 'grid', gap: 1, my: 1 }}>
       {causes.length > 0 && (
-        <Table label="Points by kind of cause" head={['Cause', 'Points', 'Best', 'Cars with it']}>
+        <Table
+          label={t('skills.pointsByKindOf')}
+          head={[t('skills.cause'), t('skills.points'), t('skills.best'), t('skills.carsWithIt')]}
+        >
           {causes.map(({ skill, points, bestPoints, cars }) => (
             <tr key={skill}>
               <th scope="row">{PRACTICE_SKILL_WORDS[skill]}</th>
@@ -31,17 +35,19 @@ export function Skills({ skills, currency }: SkillsProps) {
       )}
       {depthErrorMm !== null && (
         <Typography>
-          The depths noted were {depthErrorMm.toFixed(2)} mm from the true ones on average.
+          {t('skills.theDepthsNotedWere', { depthErrorMm: depthErrorMm.toFixed(2) })}
         </Typography>
       )}
       {lost !== null && bestLost !== null && (
         <Typography>
-          The courses chosen cost {money(lost)} a car more than the cheapest; those of the best
-          answers {money(bestLost)}.
+          {t('skills.theCoursesChosenCost', { lost: money(lost), bestLost: money(bestLost) })}
         </Typography>
       )}
       {drills.length > 0 && (
-        <Table label="Bench drill by kind of question" head={['Bench drill', 'Right', 'Asked']}>
+        <Table
+          label={t('skills.benchDrillByKind')}
+          head={[t('skills.benchDrill'), t('skills.right'), t('skills.asked')]}
+        >
           {drills.map(({ kind, right, asked }) => (
             <tr key={kind}>
               <th scope="row">{DRILL_KIND_WORDS[kind]}</th>

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { capital } from '../../shared/format.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { t } from '../../words/practice.ts';
 
 interface StrokesProps {
   felt: Record<Wheel, Felt>;
@@ -14,8 +15,8 @@ interface StrokesProps {
 }
 
 const WAYS = [
-  { way: 'out', title: 'Hand out' },
-  { way: 'in', title: 'Hand in' },
+  { way: 'out', title: t('strokes.handOut') },
+  { way: 'in', title: t('strokes.handIn') },
 ] as const;
 const FEATHERS = (['none', 'catchesOutward', 'catchesInward'] as const).map((value) => ({
   value,
@@ -26,7 +27,11 @@ const FEATHERS = (['none', 'catchesOutward', 'catchesInward'] as const).map((val
 export function Strokes({ felt, feathers, onFeather }: StrokesProps) {
   const [moved, setMoved] = useState<readonly string[]>([]);
   return (
-    <Box component="ul" aria-label="Treads under the hand" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+    <Box
+      component="ul"
+      aria-label={t('strokes.treadsUnderTheHand')}
+      sx={{ listStyle: 'none', p: 0, m: 0 }}
+    >
       {WHEEL_ORDER.map((wheel) => (
         <Box
           component="li"
@@ -53,7 +58,7 @@ export function Strokes({ felt, feathers, onFeather }: StrokesProps) {
             );
           })}
           <Choice
-            label={`${WHEEL_LABELS[wheel]}: what is it?`}
+            label={t('strokes.whatIsIt', { wheelLabels: WHEEL_LABELS[wheel] })}
             hideLabel
             options={FEATHERS}
             value={toldOf(feathers[wheel])}

@@ -1,4 +1,5 @@
 import type { PracticeCar, VisitDetail, VisitDraft } from '@keen/contract';
+import { t } from '../../words/practice.ts';
 
 /** A practice car as the steps of a visit know one; it has no number, customer or past. */
 export function practiceVisit(car: PracticeCar, draft: VisitDraft): VisitDetail {
@@ -10,7 +11,7 @@ export function practiceVisit(car: PracticeCar, draft: VisitDraft): VisitDetail 
       vehicle: {
         id,
         plate: '',
-        label: 'Practice car',
+        label: t('practiceVisit.practiceCar'),
         customer: '',
         phone: '',
         vin: '',

@@ -4,18 +4,19 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/read.ts';
 
 /** Ribs that two people read without seeing one another's reading: both stand until one is chosen. */
 export function Conflicts() {
   const { detail, session, units, enter } = useVisit();
   const conflicts = readingConflicts(detail.entries);
   const nameOf = (personId: string) =>
-    session.people.find(({ id }) => id === personId)?.name.split(' ')[0] ?? 'Somebody';
+    session.people.find(({ id }) => id === personId)?.name.split(' ')[0] ?? t('conflicts.somebody');
   return (
     <>
       {conflicts.map(({ path, readings }) => {
         const [, wheel, , station, rib] = path.split('.') as [string, Wheel, string, string, Rib];
-        const place = station === '0' ? '' : `, place ${Number(station) + 1}`;
+        const place = station === '0' ? '' : t('conflicts.place', { station: Number(station) + 1 });
         return (
           <Box
             key={path}
@@ -23,8 +24,7 @@ export function Conflicts() {
             sx={{ borderLeft: '3px solid var(--marker)', pl: 1.25, display: 'grid', gap: 0.75 }}
           >
             <Box>
-              {whereWords(wheel)}, {rib}
-              {place}: read twice, differently. Which counts?
+              {t('conflicts.readTwiceDifferentlyWhich', { wheel: whereWords(wheel), rib, place })}
             </Box>
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
               {readings.map(({ id, value, personId }) => (

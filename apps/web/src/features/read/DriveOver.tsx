@@ -16,6 +16,7 @@ import { PassView } from './PassView.tsx';
 import { readProfileFile } from './profileFile.ts';
 import { useDeviceLine } from '../../devices/useDeviceLine.ts';
 import type { LineState } from '../../devices/useDeviceLine.ts';
+import { t } from '../../words/read.ts';
 
 interface Seen {
   pass: TreadPass;
@@ -27,7 +28,7 @@ export function DriveOver() {
   const [isOpen, setOpen] = useState(false);
   return (
     <>
-      <Button onClick={() => setOpen(true)}>Drive over the reader</Button>
+      <Button onClick={() => setOpen(true)}>{t('driveOver.driveOverTheReader')}</Button>
       <Dialog
         open={isOpen}
         onClose={() => setOpen(false)}
@@ -37,7 +38,7 @@ export function DriveOver() {
         slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}
       >
         <DialogTitle id="drive-over-title" variant="h2">
-          Drive over the reader
+          {t('driveOver.driveOverTheReader')}
         </DialogTitle>
         <DriveOverBody onClose={() => setOpen(false)} />
       </Dialog>
@@ -86,37 +87,30 @@ function DriveOverBody({ onClose }: { onClose: () => void }) {
         {wordsOf(line)}{' '}
         {line === 'ready' && (
           <Link component={RouterLink} to="/devices" color="inherit" target="_blank">
-            Play it
+            {t('driveOver.playIt')}
           </Link>
         )}
       </Box>
       {refused.length > 0 && (
         <Notice kind="caution">
-          That pass does not count: the car was{' '}
-          {refused.map((fault) => WORDS[fault]).join(', and ')}. Turn round and drive over once
-          more.
+          {t('driveOver.thatPassDoesNot', {
+            refused: refused.map((fault) => WORDS[fault]).join(', and '),
+          })}
         </Notice>
       )}
-      {fileFault && (
-        <Notice kind="caution">The file was not taken in. {fileFault} Nothing was changed.</Notice>
-      )}
+      {fileFault && <Notice kind="caution">{t('driveOver.theFileWasNot', { fileFault })}</Notice>}
       {seen && <PassView pass={seen.pass} leftOut={seen.leftOut} onDone={onClose} />}
-      {!seen && (
-        <Notice kind="caution">
-          Nobody stands in front of or behind a car that is moving. Walking pace, hands off the
-          wheel once it is straight.
-        </Notice>
-      )}
+      {!seen && <Notice kind="caution">{t('driveOver.nobodyStandsInFront')}</Notice>}
       <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
         <FileButton
-          label="File of profiles"
+          label={t('driveOver.fileOfProfiles')}
           accept=".json,.csv,.txt,.tsv,application/json,text/csv"
           onFile={(file) => void open(file)}
         >
-          Open a file of profiles
+          {t('driveOver.openAFileOf')}
         </FileButton>
         <Button variant="text" onClick={onClose}>
-          Back to reading by hand
+          {t('driveOver.backToReadingBy')}
         </Button>
       </Box>
     </DialogContent>
@@ -124,19 +118,22 @@ function DriveOverBody({ onClose }: { onClose: () => void }) {
 }
 
 const WORDS: Record<PassFault, string> = {
-  tooSlow: `slower than ${PASSING.slowestKmh} km/h`,
-  tooFast: `faster than ${PASSING.fastestKmh} km/h`,
-  crooked: `more than ${PASSING.skewDeg}° out of square`,
-  turning: 'steering while it passed',
+  tooSlow: t('driveOver.slowerThanKmH', { slowestKmh: PASSING.slowestKmh }),
+  tooFast: t('driveOver.fasterThanKmH', { fastestKmh: PASSING.fastestKmh }),
+  crooked: t('driveOver.moreThanOutOf', { skewDeg: PASSING.skewDeg }),
+  turning: t('driveOver.steeringWhileItPassed'),
 };
 
 function wordsOf(line: LineState): string {
   switch (line) {
     case 'ready':
-      return `The reader waits for a car: straight and square over it, ${PASSING.slowestKmh} to ${PASSING.fastestKmh} km/h.`;
+      return t('driveOver.theReaderWaitsFor', {
+        slowestKmh: PASSING.slowestKmh,
+        fastestKmh: PASSING.fastestKmh,
+      });
     case 'lost':
-      return 'The reader broke off; it is called again. A file can be opened meanwhile.';
+      return t('driveOver.theReaderBrokeOff');
     default:
-      return 'Calling the reader …';
+      return t('driveOver.callingTheReader');
   }
 }

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo } from 'react';
+import { t } from '../../words/read.ts';
 
 /** A key of the fast entry, from the keyboard or the pad. */
 export type PadKey = `${number}` | 'back' | 'unreadable' | 'previous' | 'next' | 'commit';
@@ -21,7 +22,7 @@ export const Keypad = memo(function Keypad({ onKey, canBack }: KeypadProps) {
         touchAction: 'manipulation',
       }}
       role="group"
-      aria-label="Keypad"
+      aria-label={t('keypad.keypad')}
     >
       {(['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const).map((digit) => (
         <PadButton key={digit} onPress={() => onKey(digit)}>
@@ -29,11 +30,11 @@ export const Keypad = memo(function Keypad({ onKey, canBack }: KeypadProps) {
         </PadButton>
       ))}
       <PadButton small disabled={!canBack} onPress={() => onKey('back')}>
-        back one
+        {t('keypad.backOne')}
       </PadButton>
       <PadButton onPress={() => onKey('0')}>0</PadButton>
       <PadButton small onPress={() => onKey('unreadable')}>
-        cannot be read
+        {t('keypad.cannotBeRead')}
       </PadButton>
     </Box>
   );

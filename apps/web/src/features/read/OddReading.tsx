@@ -4,6 +4,9 @@ import { whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { showDepth } from '../../shared/format.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/read.ts';
+import { term } from '../../words/terms.ts';
 
 /** A reading that is asked about, once. */
 export interface Asked {
@@ -26,20 +29,26 @@ export function OddReading({ asked, unit, onKeep, onAgain }: OddReadingProps) {
   const unitWords = unit === 'mm' ? 'mm' : '32nds';
   const why =
     oddity.kind === 'deeperThanNew'
-      ? `deeper than the ${showDepth(oddity.newMm, unit)} ${unitWords} it had when new`
-      : `far from the ${showDepth(oddity.mm, unit)} of the ${oddity.rib} rib beside it`;
+      ? t('oddReading.deeperThanTheIt', { newMm: showDepth(oddity.newMm, unit), unitWords })
+      : t('oddReading.farFromTheOf', { mm: showDepth(oddity.mm, unit), rib: oddity.rib });
   return (
     <Box
       role="alert"
       sx={{ borderLeft: '3px solid var(--marker)', pl: 1.25, display: 'grid', gap: 0.75 }}
     >
       <Box>
-        {whereWords(slot.wheel)}, {slot.rib}: <strong>{showDepth(mm, unit)}</strong> is {why}. Is it
-        right?
+        <Rich
+          text={t('oddReading.isItRight', {
+            where: whereWords(slot.wheel),
+            rib: term(`rib.${slot.rib}`),
+            depth: showDepth(mm, unit),
+            why,
+          })}
+        />
       </Box>
       <Box sx={{ display: 'flex', gap: 1 }}>
-        <Button onClick={onKeep}>It is right</Button>
-        <Button onClick={onAgain}>Read it again</Button>
+        <Button onClick={onKeep}>{t('oddReading.itIsRight')}</Button>
+        <Button onClick={onAgain}>{t('oddReading.readItAgain')}</Button>
       </Box>
     </Box>
   );

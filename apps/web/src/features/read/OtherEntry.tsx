@@ -2,6 +2,7 @@ import type { DepthUnit } from '@keen/contract';
 import { readDepthText } from '@keen/core';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { t } from '../../words/read.ts';
 
 /** For a reading written otherwise: 3/32, 4.5 mm, 0.2 in, whatever one counts in. */
 export function OtherEntry({ unit, onKeep }: { unit: DepthUnit; onKeep: (mm: number) => void }) {
@@ -18,11 +19,11 @@ export function OtherEntry({ unit, onKeep }: { unit: DepthUnit; onKeep: (mm: num
 
   return (
     <TextField
-      label="Other formats"
+      label={t('otherEntry.otherFormats')}
       placeholder="3/32, 4.5 mm"
       value={text}
       error={isWrong}
-      helperText={isWrong ? 'A depth, such as 3/32, 4.5 mm or 53' : undefined}
+      helperText={isWrong ? t('otherEntry.aDepthSuchAs') : undefined}
       onChange={({ target }) => {
         setText(target.value);
         setWrong(false);

@@ -10,6 +10,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { leastDepths, passChanges } from './takePass.ts';
+import { t } from '../../words/read.ts';
 
 interface PassViewProps {
   pass: TreadPass;
@@ -57,7 +58,7 @@ export function PassView({ pass, leftOut, onDone }: PassViewProps) {
               <Box sx={{ display: 'flex', justifyContent: 'space-between' }}>
                 <strong>{WHEEL_LABELS[wheel]}</strong>
                 <Box component="span" sx={{ color: 'text.secondary' }}>
-                  {places ? `${places.length} places` : 'not seen'}
+                  {places ? `${places.length} places` : t('passView.notSeen')}
                 </Box>
               </Box>
               {profiles && <ProfileView wheel={wheel} profiles={profiles} legalMm={legalMm} />}
@@ -78,27 +79,25 @@ export function PassView({ pass, leftOut, onDone }: PassViewProps) {
         })}
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-        Least depth over the places, {units.depth === 'mm' ? 'mm' : '32nds of an inch'}. Dashed: the
-        legal limit.
+        {t('passView.leastDepth', {
+          unit: units.depth === 'mm' ? 'mm' : t('passView.ofAnInch'),
+        })}
       </Box>
       {unread.length > 0 && (
-        <Notice>
-          No groove was found at {unread.join(', ')}. Read there by hand: worn through, or hidden by
-          dirt and water.
-        </Notice>
+        <Notice>{t('passView.noGrooveWasFound', { unread: unread.join(', ') })}</Notice>
       )}
       {leftOut.length > 0 && (
         <Notice>
-          {leftOut.length} lines were left out.{' '}
+          {t('passView.linesLeftOut', { count: leftOut.length })}{' '}
           {leftOut
             .slice(0, MOST_SHOWN)
-            .map(({ line, expected }) => `Line ${line}: expected ${expected}.`)
+            .map(({ line, expected }) => t('passView.lineExpected', { line, expected }))
             .join(' ')}
         </Notice>
       )}
       <Box>
         <Button variant="contained" onClick={take}>
-          {ribsRead > 0 ? 'Take these instead of what was read' : 'Take these readings'}
+          {ribsRead > 0 ? t('passView.takeTheseInsteadOf') : t('passView.takeTheseReadings')}
         </Button>
       </Box>
     </Box>

@@ -21,8 +21,10 @@ import { soFar } from './soFar.ts';
 import { useGauge } from '../../devices/useGauge.ts';
 import type { GaugeSource } from '../../devices/useGauge.ts';
 import { useFastEntry } from './useFastEntry.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/read.ts';
 
-const OFF_THE_TREAD = 'The gauge stood off the tread. Set it down in the groove and press again.';
+const OFF_THE_TREAD = t('readStep.theGaugeStoodOff');
 
 /** Twelve depths, one after the other, as fast as the gauge can be set down. */
 export function ReadStep() {
@@ -63,7 +65,7 @@ export function ReadStep() {
   /** A reading as a gauge wrote it, typed or on its serial line. */
   function takeLine(text: string): void {
     const mm = readDepthText(text, unit);
-    setGaugeFault(mm === null ? `The gauge sent “${text}”, which is no depth. Press again.` : null);
+    setGaugeFault(mm === null ? t('readStep.theGaugeSentWhich', { text }) : null);
     if (mm !== null) entry.keep(mm);
   }
 
@@ -83,8 +85,8 @@ export function ReadStep() {
   const place = current
     ? `${capital(whereWords(current.wheel))}, ${current.rib}`
     : more
-      ? `Place ${station + 1} is read`
-      : 'All twelve are read';
+      ? t('readStep.placeIsRead', { station: station + 1 })
+      : t('readStep.allTwelveAreRead');
   const wheelAtHand = more?.wheel ?? last?.slot.wheel ?? null;
   const placesRead = wheelAtHand ? (draft.tires?.[wheelAtHand]?.stations?.length ?? 0) : 0;
   return (
@@ -94,24 +96,19 @@ export function ReadStep() {
       >
         <Typography variant="h3" component="p">
           {current
-            ? `Reading ${index + 1} of ${slots.length}`
-            : `${ribsRead} of ${slots.length} read`}
+            ? t('readStep.readingOf', { index: index + 1, length: slots.length })
+            : t('readStep.ofRead', { ribsRead, length: slots.length })}
           <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
             {more
-              ? `, place ${station + 1} round the tire`
-              : order === 'walkRound' && ', walking round from the left front'}
+              ? t('readStep.placeRoundTheTire', { station: station + 1 })
+              : order === 'walkRound' && t('readStep.walkingRoundFromThe')}
           </Box>
         </Typography>
         <Box sx={{ fontSize: '0.85rem', whiteSpace: 'nowrap' }}>
-          {unit === 'mm' ? (
-            <>
-              <Kbd>53</Kbd> is 5.3 mm
-            </>
-          ) : (
-            <>
-              32nds, <Kbd>7</Kbd> goes at once
-            </>
-          )}
+          <Rich
+            text={t(unit === 'mm' ? 'readStep.keysInMm' : 'readStep.keysIn32nds')}
+            tags={{ key: (inner) => <Kbd>{inner}</Kbd> }}
+          />
         </Box>
       </Box>
       <Typography
@@ -132,18 +129,17 @@ export function ReadStep() {
         <Box sx={{ my: 3 }}>
           {more && (
             <Button variant="contained" sx={{ mb: 2 }} onClick={() => setMore(null)}>
-              Back to the main readings
+              {t('readStep.backToTheMain')}
             </Button>
           )}
           <Typography sx={{ mb: 2, maxWidth: 480 }}>
-            Stroke each tire across the ribs next: a catch one way and smooth the other is what
-            tells toe from camber.
+            {t('readStep.strokeEachTireAcross')}
           </Typography>
           <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
             <Button variant="contained" onClick={() => goTo('inspect')}>
-              Inspect ↵
+              {t('readStep.inspect')}
             </Button>
-            <Button onClick={() => goTo('explain')}>Skip to the diagnosis</Button>
+            <Button onClick={() => goTo('explain')}>{t('readStep.skipToTheDiagnosis')}</Button>
           </Box>
         </Box>
       )}
@@ -166,14 +162,16 @@ export function ReadStep() {
             gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr' },
           }}
         >
-          <Fact title="Just read">
+          <Fact title={t('readStep.justRead')}>
             {last ? (
               <Box component="span" sx={{ fontWeight: 650, fontSize: '1.1rem' }}>
                 {whereWords(last.slot.wheel)}, {last.slot.rib}{' '}
-                {last.reading === 'unreadable' ? 'cannot be read' : showDepth(last.reading, unit)}
+                {last.reading === 'unreadable'
+                  ? t('readStep.cannotBeRead')
+                  : showDepth(last.reading, unit)}
               </Box>
             ) : (
-              'nothing yet'
+              t('readStep.nothingYet')
             )}
           </Fact>
           {!visit.isPractice && (
@@ -208,7 +206,7 @@ export function ReadStep() {
               }}
             />
           )}
-          <Fact title="So far">{soFar(draft, unit)}</Fact>
+          <Fact title={t('readStep.soFar')}>{soFar(draft, unit)}</Fact>
           {current && <OtherEntry unit={unit} onKeep={entry.keep} />}
           {!visit.isPractice && wheelAtHand && placesRead > 0 && placesRead < MAX_STATIONS && (
             <Box>
@@ -218,18 +216,18 @@ export function ReadStep() {
                   setActiveSlot(null);
                 }}
               >
-                One more place, {whereWords(wheelAtHand)}
+                {t('readStep.oneMorePlace', { wheelAtHand: whereWords(wheelAtHand) })}
               </Button>
               {more && (
                 <Button variant="text" onClick={() => setMore(null)}>
-                  Back to the main readings
+                  {t('readStep.backToTheMain')}
                 </Button>
               )}
             </Box>
           )}
           {visit.undo && (
             <Box sx={{ display: { xs: 'none', sm: 'block' } }}>
-              <Button onClick={visit.undo}>Undo</Button>
+              <Button onClick={visit.undo}>{t('readStep.undo')}</Button>
             </Box>
           )}
         </Box>

@@ -3,6 +3,7 @@ import { refusalOf, treadPassSchema } from '@keen/contract';
 import { readProfileTable } from '@keen/core';
 import type { ProfileFault } from '@keen/core';
 import Papa from 'papaparse';
+import { t } from '../../words/read.ts';
 
 const LARGEST_BYTES = 5_000_000;
 
@@ -15,18 +16,21 @@ export type ReadProfile =
  * @param now - stands for the time of a table, which has none
  */
 export function readProfileFile(text: string, now: Date): ReadProfile {
-  if (text.length > LARGEST_BYTES) return { ok: false, text: 'It is too large: at most 5 MB.' };
+  if (text.length > LARGEST_BYTES) return { ok: false, text: t('profileFile.itIsTooLarge') };
   if (text.trimStart().startsWith('{')) {
     let data: unknown;
     try {
       data = JSON.parse(text);
     } catch {
-      return { ok: false, text: 'It begins like JSON but is not whole.' };
+      return { ok: false, text: t('profileFile.itBeginsLikeJson') };
     }
     const pass = treadPassSchema.safeParse(data);
     if (pass.success) return { ok: true, pass: pass.data, faults: [] };
     const { path, expected } = refusalOf(pass.error);
-    return { ok: false, text: `${path === '' ? 'The file' : path}: expected ${expected}.` };
+    return {
+      ok: false,
+      text: t('profileFile.expected', { path: path || t('profileFile.theFile'), expected }),
+    };
   }
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: false });
   const { pass, faults } = readProfileTable(data, now.toISOString());
@@ -34,6 +38,8 @@ export function readProfileFile(text: string, now: Date): ReadProfile {
   const [first] = faults;
   return {
     ok: false,
-    text: first ? `Line ${first.line}: expected ${first.expected}.` : 'It holds no cut of a tread.',
+    text: first
+      ? t('profileFile.lineExpected', { line: first.line, expected: first.expected })
+      : t('profileFile.itHoldsNoCut'),
   };
 }

@@ -12,6 +12,7 @@ import type { Worked } from '../../tools/toolInput.ts';
 import { startFor } from './adjusters.ts';
 import { keepCarTexts, keptCarTexts } from './carTexts.ts';
 import { ThreadLeft } from './ThreadLeft.tsx';
+import { t } from '../../words/setRight.ts';
 
 interface AdjusterDialogProps {
   step: PlanStep;
@@ -22,7 +23,7 @@ interface AdjusterDialogProps {
 }
 
 /** What the hand needs beside the main figure. */
-const SAID_WITH_IT = ['From the wheel', 'Remaining error'];
+const SAID_WITH_IT = [t('adjusterDialog.fromTheWheel'), t('adjusterDialog.remainingError')];
 
 /** The arithmetic of an adjuster, with the car's and the shop's figures where they are known. */
 export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: AdjusterDialogProps) {
@@ -83,11 +84,11 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
               to={templatePath(worked, settings, detail.visit.vehicle.plate)}
               target="_blank"
             >
-              Template to print
+              {t('adjusterDialog.templateToPrint')}
             </Button>
           )}
           <Button variant="contained" onClick={() => finish(worked)}>
-            Back to the plan
+            {t('adjusterDialog.backToThePlan')}
           </Button>
         </>
       )}
@@ -107,7 +108,11 @@ function rowOf(worked: Worked, { hubShimParts }: ShopSettings) {
 function partWords(tool: BenchTool, worked: Worked, settings: ShopSettings): string[] {
   const row = tool.name === 'rearShim' ? rowOf(worked, settings) : null;
   if (!row) return [];
-  return [`Part: ${row.part}${row.template ? `, template ${row.template}` : ''}`];
+  return [
+    row.template
+      ? t('adjusterDialog.partTemplate', { part: row.part, template: row.template })
+      : t('adjusterDialog.part', { part: row.part }),
+  ];
 }
 
 function templatePath(worked: Worked, settings: ShopSettings, plate: string): string {
@@ -131,17 +136,30 @@ function StockWords({
   if (stock.length === 0) {
     return (
       <Box sx={{ mr: 'auto', color: 'text.secondary', fontSize: '0.85rem' }}>
-        No arm shims are in the shop’s stock yet; enter them under Sheets and stock.
+        {t('adjusterDialog.noArmShimsAre')}
       </Box>
     );
   }
   const words = (['front', 'rear'] as const).map((bolt) => {
     const wanted = thickness[bolt] as number;
     const { shims, total } = shimPack(Math.abs(wanted), stock);
-    const way = wanted < 0 ? 'take out' : 'add';
-    return `${bolt} bolt: ${shims.length === 0 ? 'none' : `${way} ${shims.join(' + ')} mm`}${
-      Math.abs(total - Math.abs(wanted)) > 0.05 ? `, nearest to ${Math.abs(wanted).toFixed(2)}` : ''
-    }`;
+    const stack = shims.join(' + ');
+    const what =
+      shims.length === 0
+        ? t('adjusterDialog.none')
+        : t(wanted < 0 ? 'adjusterDialog.takeOutMm' : 'adjusterDialog.addMm', { stack });
+    const isNear = Math.abs(total - Math.abs(wanted)) > 0.05;
+    const nearest = isNear
+      ? t('adjusterDialog.nearestTo', { mm: Math.abs(wanted).toFixed(2) })
+      : '';
+    return t(bolt === 'front' ? 'adjusterDialog.frontBolt' : 'adjusterDialog.rearBolt', {
+      what,
+      nearest,
+    });
   });
-  return <Box sx={{ mr: 'auto', fontWeight: 650 }}>From stock, {words.join('; ')}</Box>;
+  return (
+    <Box sx={{ mr: 'auto', fontWeight: 650 }}>
+      {t('adjusterDialog.fromStock', { words: words.join('; ') })}
+    </Box>
+  );
 }

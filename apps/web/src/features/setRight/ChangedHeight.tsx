@@ -13,15 +13,14 @@ import { ToolDialog } from '../../tools/ToolDialog.tsx';
 import { textsOf } from '../../tools/toolInput.ts';
 import type { Worked } from '../../tools/toolInput.ts';
 import { TOOLS } from '../../tools/tools.ts';
+import { t } from '../../words/setRight.ts';
 
 const TOOL = TOOLS.find(({ name }) => name === 'rideHeight')!;
 const USUAL_CHANGE_MM = -30;
 
 /** What changed heights bring (common practice, no source). */
-const LIFTED =
-  'Lifted: rods that slope pull the wheels to toe-in, camber and caster move with the arms, joints and shafts stand at a steep angle. Look at boots, brake hoses and the end of each joint’s travel from lock to lock; longer upper arms bring camber and caster back. Aligned at once, before it is driven far.';
-const LOWERED =
-  'Lowered: camber goes negative and toe moves. Look at the tires against fender and strut from lock to lock and at full travel. Aligned at once, before it is driven far.';
+const LIFTED = t('changedHeight.liftedRodsThatSlope');
+const LOWERED = t('changedHeight.loweredCamberGoesNegative');
 
 /** What a changed body height does to camber and toe, from a typical layout or the car's own joints. */
 export function ChangedHeight() {
@@ -29,17 +28,19 @@ export function ChangedHeight() {
   const [layout, setLayout] = useState<(typeof FRONT_LAYOUTS)[number] | null>(null);
   const change = draft.vehicle?.rideHeightChange?.front ?? 0;
   return (
-    <Folded title="Changed height: what it does to camber and toe">
+    <Folded title={t('changedHeight.changedHeightWhatIt')}>
       <Box sx={{ display: 'grid', gap: 1.25, pb: 1 }}>
         <Typography color="textSecondary">
           {change === 0
-            ? 'No change of height was noted on arrival. Start from a typical layout; the car’s own joints can be typed.'
-            : `The front was moved ${Math.abs(change)} mm ${change > 0 ? 'up' : 'down'}. Start from a typical layout; the car’s own joints are better.`}
+            ? t('changedHeight.noChangeOfHeight')
+            : t(change > 0 ? 'changedHeight.movedUp' : 'changedHeight.movedDown', {
+                mm: Math.abs(change),
+              })}
         </Typography>
         {change > 0 && <Notice kind="caution">{LIFTED}</Notice>}
         {change < 0 && <Notice kind="caution">{LOWERED}</Notice>}
         <Choice
-          label="Front suspension"
+          label={t('changedHeight.frontSuspension')}
           options={FRONT_LAYOUTS.map(({ id, title }) => ({ value: id, label: title }))}
           value={null}
           onChange={(id) => setLayout(FRONT_LAYOUTS.find((one) => one.id === id) ?? null)}
@@ -58,12 +59,18 @@ export function ChangedHeight() {
             if (!worked.ok) return '';
             const { camberChange, toeChange } = worked.output as Record<string, number>;
             const { change: moved } = worked.input as { change: number };
-            return `${moved > 0 ? 'Raised' : 'Lowered'} by ${Math.abs(moved)} mm, each front wheel changes by ${showDegrees(camberChange!, 2)} of camber and ${Math.abs(toeChange!).toFixed(2)}° of toe-${toeChange! > 0 ? 'in' : 'out'}.`;
+            return t(moved > 0 ? 'changedHeight.raisedBy' : 'changedHeight.loweredBy', {
+              mm: Math.abs(moved),
+              camber: showDegrees(camberChange!, 2),
+              toe: t(toeChange! > 0 ? 'changedHeight.toeIn' : 'changedHeight.toeOut', {
+                degrees: Math.abs(toeChange!).toFixed(2),
+              }),
+            });
           }}
           after={(worked) => <CasterWords layout={layout} worked={worked} />}
           actions={() => (
             <Button variant="contained" onClick={() => setLayout(null)}>
-              Back to the plan
+              {t('changedHeight.backToThePlan')}
             </Button>
           )}
           onClose={() => setLayout(null)}
@@ -90,8 +97,11 @@ function CasterWords({ layout, worked }: { layout: FrontLayout; worked: Worked }
   });
   return (
     <Typography>
-      Caster from {showDegrees(caster, 2)} to {showDegrees(found.caster, 2)}
-      {strutTop ? '' : ' where the arms’ axes are level'}; the Bench takes axes that rise.
+      {t('changedHeight.casterFromTo', {
+        from: showDegrees(caster, 2),
+        to: showDegrees(found.caster, 2),
+        where: strutTop ? '' : t('changedHeight.whereTheArmsAxes'),
+      })}
     </Typography>
   );
 }

@@ -8,10 +8,12 @@ import { Choice } from '../../shared/Choice.tsx';
 import { COMPLAINT_WORDS } from '../../shared/complaintWords.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/setRight.ts';
 
 const STATES = [
-  { value: 'done', label: 'Done' },
-  { value: 'notNeeded', label: 'Does not apply' },
+  { value: 'done', label: t('closing.done') },
+  { value: 'notNeeded', label: t('closing.doesNotApply') },
 ] as const satisfies readonly { value: SetupState; label: string }[];
 /** Fasteners are looked at again after this distance (common practice, no source). */
 const USUAL_RECHECK_KM = 100;
@@ -27,10 +29,12 @@ export function Closing() {
     <Box component="section" aria-labelledby="closing-title">
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline' }}>
         <Typography variant="h2" component="h3" id="closing-title" sx={{ mb: 0.5 }}>
-          Before it is given back
+          {t('closing.beforeItIsGiven')}
         </Typography>
         <Typography color="textSecondary" role="status">
-          {open === 0 ? 'all answered' : `${open} of ${CLOSING_POINTS.length} open`}
+          {open === 0
+            ? t('closing.allAnswered')
+            : t('closing.ofOpen', { open, length: CLOSING_POINTS.length })}
         </Typography>
       </Box>
       {closingList(draft).map(({ point, words, details, caution }) => (
@@ -45,7 +49,7 @@ export function Closing() {
             {caution && (
               <Box sx={{ fontSize: '0.85rem' }}>
                 <Box component="strong" sx={{ color: 'var(--marker)' }}>
-                  ◆ Caution
+                  {t('closing.caution')}
                 </Box>{' '}
                 {caution}
               </Box>
@@ -64,15 +68,19 @@ export function Closing() {
       {(draft.complaints ?? []).map((complaint: Complaint) => (
         <AnswerRow key={complaint}>
           <Box>
-            Complaint: <strong>{COMPLAINT_WORDS[complaint].toLowerCase()}</strong>
+            <Rich
+              text={t('closing.complaintIs', {
+                complaint: COMPLAINT_WORDS[complaint].toLowerCase(),
+              })}
+            />
           </Box>
           <Choice
-            label={`Complaint: ${COMPLAINT_WORDS[complaint]}`}
+            label={t('closing.complaint', { complaintWords: COMPLAINT_WORDS[complaint] })}
             hideLabel
             dense
             options={[
-              { value: 'gone', label: 'Gone' },
-              { value: 'stays', label: 'Still there' },
+              { value: 'gone', label: t('closing.gone') },
+              { value: 'stays', label: t('closing.stillThere') },
             ]}
             value={
               complaintGone[complaint] === undefined
@@ -92,14 +100,14 @@ export function Closing() {
       ))}
       <AnswerRow>
         <Box>
-          Fasteners and angles are looked at again after
+          {t('closing.lookedAtAgain')}
           <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-            {USUAL_RECHECK_KM} km is usual for fasteners.
+            {t('closing.kmIsUsualFor', { usualRecheckKm: USUAL_RECHECK_KM })}
           </Box>
         </Box>
         <Box sx={{ width: 150 }}>
           <NumberField
-            label="Recheck after"
+            label={t('closing.recheckAfter')}
             unit="km"
             value={recheckKm}
             min={1}

@@ -7,6 +7,7 @@ import { useSheetTurnsQuery } from '../../api/keenApi.ts';
 import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { amountWords, unitOf } from './turnWords.ts';
+import { t } from '../../words/setRight.ts';
 
 interface FromEarlierProps {
   step: PlanStep;
@@ -34,17 +35,22 @@ export function FromEarlier({ step, adjuster, sd }: FromEarlierProps) {
     sd / share,
   );
   const from = own
-    ? `On this car, ${dayjs(own.at).format('D MMM YYYY')},`
-    : 'On cars of this sheet';
+    ? t('fromEarlier.onThisCar', { at: dayjs(own.at).format('D MMM YYYY') })
+    : t('fromEarlier.onCarsOfThis');
   return (
     <Box sx={{ color: 'text.secondary' }}>
-      {from} one {unit.one} moved it by {showDegrees(found.perUnit, 2).replace('+', '')}, give or
-      take {Math.max(0.01, found.sd).toFixed(2)}.
+      {t('fromEarlier.oneMovedItBy', {
+        from,
+        unit: unit.one,
+        moved: showDegrees(found.perUnit, 2).replace('+', ''),
+        sd: Math.max(0.01, found.sd).toFixed(2),
+      })}
       {left && (
         <Box component="span" sx={{ color: 'var(--ink)', fontWeight: 650 }}>
           {' '}
-          Start with about {amountWords(left.amount, adjuster)}
-          {share === 2 && ' at each rod'}, then measure.
+          {t(share === 2 ? 'fromEarlier.startAtEachRod' : 'fromEarlier.startWith', {
+            amount: amountWords(left.amount, adjuster),
+          })}
         </Box>
       )}
     </Box>

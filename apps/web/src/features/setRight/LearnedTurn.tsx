@@ -8,10 +8,12 @@ import { useState } from 'react';
 import type { FormEvent } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { useStepWords } from '../../angles/useAngleWords.ts';
-import { showDegrees } from '../../shared/format.ts';
+import { capital, showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { FromEarlier } from './FromEarlier.tsx';
 import { amountWords, unitOf } from './turnWords.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/setRight.ts';
 
 const MOST = 100;
 
@@ -57,25 +59,31 @@ export function LearnedTurn({ step, adjuster }: LearnedTurnProps) {
             role="status"
             sx={{ fontSize: { xs: '2.2rem', md: '2.8rem' }, fontWeight: 700, lineHeight: 1.05 }}
           >
-            {amountWords(left.amount, adjuster)} {left.amount > 0 ? 'more, the same way' : 'back'}
+            {t(left.amount > 0 ? 'learnedTurn.moreTheSameWay' : 'learnedTurn.back', {
+              amount: amountWords(left.amount, adjuster),
+            })}
           </Box>
           <Box sx={{ color: 'text.secondary' }}>
-            {did} To {words(step.target!)} it takes {Math.abs(left.amount).toFixed(2)} {unit.more},
-            give or take {Math.max(0.01, left.giveOrTake).toFixed(2)}.
+            {t('learnedTurn.toItTakesGive', {
+              did,
+              words: words(step.target!),
+              amount: Math.abs(left.amount).toFixed(2),
+              more: unit.more,
+              max: Math.max(0.01, left.giveOrTake).toFixed(2),
+            })}
           </Box>
         </Box>
       )}
       {learned && !learned.isPlain && !isWaiting && (
-        <Box sx={{ color: 'text.secondary' }}>
-          {did} That is no more than two readings may differ by: turn further, or look for what
-          binds.
-        </Box>
+        <Box sx={{ color: 'text.secondary' }}>{t('learnedTurn.thatIsNoMore', { did })}</Box>
       )}
       {!learned && !isWaiting && <FromTheOtherSide step={step} adjuster={adjuster} sd={sd} />}
       {turns.length === 0 && <FromEarlier step={step} adjuster={adjuster} sd={sd} />}
       {isWaiting ? (
         <Box>
-          Turned {amountWords(last.amount, adjuster)}. <strong>Now measure it again.</strong>
+          <Rich
+            text={t('learnedTurn.turnedNowMeasure', { amount: amountWords(last.amount, adjuster) })}
+          />
         </Box>
       ) : (
         step.now !== null && (
@@ -108,7 +116,11 @@ function didWords(
   const last = turns.filter(({ to }) => to !== undefined).at(-1);
   if (!last) return '';
   const words = amountWords(last.amount, adjuster);
-  return `${words.charAt(0).toUpperCase()}${words.slice(1)}${last.amount < 0 ? ' back' : ''} moved it from ${angle(last.from)} to ${angle(last.to!)}.`;
+  return t(last.amount < 0 ? 'learnedTurn.movedItBack' : 'learnedTurn.movedIt', {
+    amount: capital(words),
+    from: angle(last.from),
+    to: angle(last.to!),
+  });
 }
 
 /** The other wheel of the axle has taught what a turn does: offered here, where it is built alike. */
@@ -131,9 +143,13 @@ function FromTheOtherSide({ step, adjuster, sd }: LearnedTurnProps & { sd: numbe
     return (
       <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ color: 'text.secondary' }}>
-          At the {whereWords(other)} one {unit.one} moved it by {showDegrees(there.perUnit, 2)}.
+          {t('learnedTurn.atTheOneMoved', {
+            other: whereWords(other),
+            one: unit.one,
+            perUnit: showDegrees(there.perUnit, 2),
+          })}
         </Box>
-        <Button onClick={() => setTaken(true)}>Built alike: use it here</Button>
+        <Button onClick={() => setTaken(true)}>{t('learnedTurn.builtAlikeUseIt')}</Button>
       </Box>
     );
   }
@@ -142,13 +158,15 @@ function FromTheOtherSide({ step, adjuster, sd }: LearnedTurnProps & { sd: numbe
       <Box className="condensed" role="status" sx={{ fontSize: '2.2rem', fontWeight: 700 }}>
         {amountWords(left.amount, adjuster)}{' '}
         {left.amount > 0
-          ? `as at the ${whereWords(other)}`
-          : `against the way at the ${whereWords(other)}`}
+          ? t('learnedTurn.asAtThe', { other: whereWords(other) })
+          : t('learnedTurn.againstTheWayAt', { other: whereWords(other) })}
       </Box>
       <Box sx={{ color: 'text.secondary' }}>
-        {Math.abs(left.amount).toFixed(2)} {unit.more}, give or take{' '}
-        {Math.max(0.01, left.giveOrTake).toFixed(2)}; lengthening on one side is lengthening on the
-        other.
+        {t('learnedTurn.giveOrTakeLengthening', {
+          amount: Math.abs(left.amount).toFixed(2),
+          more: unit.more,
+          max: Math.max(0.01, left.giveOrTake).toFixed(2),
+        })}
       </Box>
     </Box>
   );
@@ -180,10 +198,10 @@ function TurnForm({ isFirst, adjuster, onTurned }: TurnFormProps) {
       sx={{ display: 'flex', gap: 1.25, alignItems: 'flex-end', flexWrap: 'wrap' }}
     >
       <TextField
-        label={`Turned by, ${unit.more}`}
+        label={t('learnedTurn.turnedBy', { more: unit.more })}
         value={text}
         error={isWrong}
-        helperText={isWrong ? 'A number, such as 1/2' : null}
+        helperText={isWrong ? t('learnedTurn.aNumberSuchAs') : null}
         onChange={({ target }) => setText(target.value)}
         sx={{ width: 132 }}
         slotProps={{
@@ -193,23 +211,23 @@ function TurnForm({ isFirst, adjuster, onTurned }: TurnFormProps) {
       />
       {!isFirst && (
         <Choice
-          label="Which way"
+          label={t('learnedTurn.whichWay')}
           hideLabel
           dense
           options={[
-            { value: 'same', label: 'The same way' },
-            { value: 'back', label: 'Back' },
+            { value: 'same', label: t('learnedTurn.theSameWay') },
+            { value: 'back', label: t('learnedTurn.wayBack') },
           ]}
           value={way}
           onChange={(value) => value && setWay(value)}
         />
       )}
       <Button type="submit" disabled={size === null || isWrong}>
-        Turned
+        {t('learnedTurn.turned')}
       </Button>
       {isFirst && (
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem', pb: 1 }}>
-          Turn a little, say how much, measure: it works out the rest.
+          {t('learnedTurn.turnALittleSay')}
         </Box>
       )}
     </Box>

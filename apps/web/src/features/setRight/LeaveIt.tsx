@@ -1,6 +1,7 @@
 import { angleLedger, leaveRows, leftRows } from '@keen/core';
 import Button from '@mui/material/Button';
 import { useVisit } from '../../shared/visitContext.ts';
+import { t } from '../../words/setRight.ts';
 
 /** Leaves rows of the ledger as they are, or takes that back; what is left stands on the sheet. */
 export function LeaveIt({ keys }: { keys: readonly string[] }) {
@@ -20,7 +21,7 @@ export function LeaveIt({ keys }: { keys: readonly string[] }) {
         enter(path, value);
       }}
     >
-      {isLeft ? 'Set it after all' : 'Leave it as it is'}
+      {isLeft ? t('leaveIt.setItAfterAll') : t('leaveIt.leaveItAsIt')}
     </Button>
   );
 }

@@ -8,6 +8,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useAngleWords } from '../../angles/useAngleWords.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { StepAtHand } from './StepAtHand.tsx';
+import { t } from '../../words/setRight.ts';
 
 /** The plan as a list: what is done, the step at hand opened, and what comes after it. */
 export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBegun: boolean }) {
@@ -29,7 +30,7 @@ export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBeg
         {open && <StepAtHand key={open.key} step={open} plan={plan} hasBegun={hasBegun} />}
         {next && next.key !== open?.key && (
           <Button sx={{ mt: 3, width: '100%' }} onClick={() => setChosen(next.key)}>
-            Next: {next.title.toLowerCase()} {placeOf(next)}
+            {t('planList.next', { title: next.title.toLowerCase(), next: placeOf(next) })}
           </Button>
         )}
       </Box>
@@ -38,7 +39,11 @@ export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBeg
   const done = doneSteps(draft, plan);
   return (
     <Box>
-      <Box component="ol" aria-label="What to set" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box
+        component="ol"
+        aria-label={t('planList.whatToSet')}
+        sx={{ listStyle: 'none', m: 0, p: 0 }}
+      >
         {plan.map((step) =>
           step.key === open?.key ? (
             <Box component="li" key={step.key} aria-current="step" sx={{ borderTop: LINE, py: 2 }}>
@@ -75,7 +80,7 @@ export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBeg
         )}
       </Box>
       {done.length > 0 && (
-        <Box component="ul" aria-label="Done" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        <Box component="ul" aria-label={t('planList.done')} sx={{ listStyle: 'none', m: 0, p: 0 }}>
           {done.map(({ key, title, place, kind, where, was, now }) => (
             <Box component="li" key={key} sx={ROW}>
               <Square isDone />
@@ -131,10 +136,10 @@ function shortly(
   words: ReturnType<typeof useAngleWords>,
 ): string {
   if (kind === null) return '';
-  if (needs === 'measure') return 'measure again';
+  if (needs === 'measure') return t('planList.measureAgain');
   if (now === null || target === null) return '';
   const place = where ?? axle ?? 'front';
-  return `${words(now, kind, place)}, wants ${words(target, kind, place)}`;
+  return t('planList.wants', { now: words(now, kind, place), target: words(target, kind, place) });
 }
 
 interface DoneStep {

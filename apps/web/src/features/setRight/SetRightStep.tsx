@@ -14,6 +14,8 @@ import { ChangedHeight } from './ChangedHeight.tsx';
 import { Closing } from './Closing.tsx';
 import { LeaveIt } from './LeaveIt.tsx';
 import { PlanList } from './PlanList.tsx';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/setRight.ts';
 
 /** The plan: what to set, in order, with the arithmetic of each adjuster; before and after. */
 export function SetRightStep() {
@@ -27,23 +29,17 @@ export function SetRightStep() {
     return (
       <Box sx={{ maxWidth: 520 }}>
         <Typography variant="h1" component="h2" gutterBottom>
-          Nothing is measured yet.
+          {t('setRightStep.nothingIsMeasuredYet')}
         </Typography>
-        <Typography sx={{ mb: 2 }}>
-          The plan is made from the angles: what is out, in which order, by how much.
-        </Typography>
+        <Typography sx={{ mb: 2 }}>{t('setRightStep.thePlanIsMade')}</Typography>
         <Button variant="contained" onClick={() => goTo('measure')}>
-          Measure the angles
+          {t('setRightStep.measureTheAngles')}
         </Button>
       </Box>
     );
   }
   return (
-    <AllowedOnly
-      session={session}
-      right="setAngles"
-      otherwise="A technician or the lead sets the angles; you can read along."
-    >
+    <AllowedOnly session={session} right="setAngles" otherwise={t('setRightStep.aTechnicianOrThe')}>
       <Box
         sx={{
           display: 'grid',
@@ -65,23 +61,26 @@ export function SetRightStep() {
         </Box>
         {plan.some(({ needs, kind }) => needs === 'set' && kind !== null) && (
           <Notice kind="caution">
-            Lift at the maker’s points, on stands or a lift made for it, wheels chocked.
-            {!before &&
-              ' The maker’s specification, torque and procedure decide, and a licensed technician does the work.'}
+            {t('setRightStep.liftAtPoints')}{' '}
+            {!before && t('setRightStep.theMakersSpecificationTorque')}
           </Notice>
         )}
         {draft.vehicle?.use === 'cart' && <WhichSide />}
         {plan.length > 0 && !before && (
           <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
             <Button variant="contained" onClick={() => enter('visit.setRight.before', angles)}>
-              Begin
+              {t('setRightStep.begin')}
             </Button>
-            <Typography color="textSecondary">keeps these angles as the ones before</Typography>
+            <Typography color="textSecondary">{t('setRightStep.keepsTheseAnglesAs')}</Typography>
           </Box>
         )}
         <PlanList plan={plan} hasBegun={before !== undefined} />
-        <OpenRows rows={state.unanswered} title="No step sets this" words={rowWords} />
-        <OpenRows rows={state.left} title="Left as it is" words={rowWords} />
+        <OpenRows
+          rows={state.unanswered}
+          title={t('setRightStep.noStepSetsThis')}
+          words={rowWords}
+        />
+        <OpenRows rows={state.left} title={t('setRightStep.leftAsItIs')} words={rowWords} />
         {state.kind === 'done' && <Closing />}
         {!isBay && (
           <>
@@ -141,19 +140,20 @@ function WhichSide() {
   return (
     <Box>
       <Choice<CrookedWheel>
-        label="Steering wheel held straight: which front wheel is not?"
+        label={t('setRightStep.steeringWheelHeldStraight')}
         options={[
-          { value: 'left', label: 'Left' },
-          { value: 'right', label: 'Right' },
-          { value: 'neither', label: 'Neither' },
+          { value: 'left', label: t('setRightStep.left') },
+          { value: 'right', label: t('setRightStep.right') },
+          { value: 'neither', label: t('setRightStep.neither') },
         ]}
         value={crooked}
         onChange={(value) => enter('visit.inspect.crookedWheel', value)}
       />
       {(crooked === 'left' || crooked === 'right') && (
         <Typography sx={{ mt: 0.75 }}>
-          The {crooked === 'left' ? 'right' : 'left'} side is fine; work on the{' '}
-          <strong>{crooked}</strong> one: look for a bent arm, spindle or rod there first.
+          <Rich
+            text={t(crooked === 'left' ? 'setRightStep.workOnLeft' : 'setRightStep.workOnRight')}
+          />
         </Typography>
       )}
     </Box>

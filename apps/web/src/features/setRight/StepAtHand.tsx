@@ -24,6 +24,7 @@ import { AdjusterDialog } from './AdjusterDialog.tsx';
 import { adviceFor, calculatorFor } from './adjusters.ts';
 import { LearnedTurn } from './LearnedTurn.tsx';
 import { LeaveIt } from './LeaveIt.tsx';
+import { t } from '../../words/setRight.ts';
 
 interface StepAtHandProps {
   step: PlanStep;
@@ -58,7 +59,7 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
           <Box className="condensed" sx={{ fontSize: '1.5rem', fontWeight: 700 }}>
             {words(step.now)} → {words(step.target)}
             <Box component="span" sx={{ color: 'text.secondary', fontWeight: 450, ml: 1 }}>
-              by {words(step.change!)}
+              {t('stepAtHand.by', { words: words(step.change!) })}
             </Box>
           </Box>
         )}
@@ -73,7 +74,7 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
       )}
       {step.key === 'parts' && (
         <Button sx={{ justifySelf: 'start' }} onClick={() => goTo('inspect')}>
-          Go to Inspect
+          {t('stepAtHand.goToInspect')}
         </Button>
       )}
       {hasBegun && adjuster && <LearnedTurn step={step} adjuster={adjuster} />}
@@ -81,7 +82,7 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
       {step.key === 'steeringWheel' && <SteeringWheel />}
       {isSet && step.adjusters.length > 1 && (
         <Choice
-          label={`${step.title} is set with`}
+          label={t('stepAtHand.isSetWith', { title: step.title })}
           hideLabel
           dense
           options={step.adjusters.map((value) => ({ value, label: ADJUSTER_FACTS[value].title }))}
@@ -95,8 +96,8 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
         {isSet && tool && (
           <Button onClick={() => setWorking(true)}>
             {step.key === 'steeringWheel'
-              ? 'Work out how far the rods turn'
-              : `Work out the ${tool.title.toLowerCase()}`}
+              ? t('stepAtHand.workOutHowFar')
+              : t('stepAtHand.workOutThe', { title: tool.title.toLowerCase() })}
           </Button>
         )}
         {hasBegun && step.needs === 'set' && step.kind && <LeaveIt keys={step.rows} />}
@@ -140,16 +141,13 @@ function SteeringWheel() {
   const seen = draft.visit?.setRight?.steeringWheel;
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
-      <Notice kind="caution">
-        Driven only when it is safe to drive: wheel nuts and every loosened fastener torqued, a road
-        where it is legal, a licensed driver.
-      </Notice>
+      <Notice kind="caution">{t('stepAtHand.drivenOnlyWhenIt')}</Notice>
       <Choice<SteeringWheelState>
-        label="On a straight road it stands"
+        label={t('stepAtHand.onAStraightRoad')}
         options={[
-          { value: 'straight', label: 'Straight' },
-          { value: 'left', label: 'To the left' },
-          { value: 'right', label: 'To the right' },
+          { value: 'straight', label: t('stepAtHand.straight') },
+          { value: 'left', label: t('stepAtHand.toTheLeft') },
+          { value: 'right', label: t('stepAtHand.toTheRight') },
         ]}
         value={seen?.state ?? null}
         onChange={(state) =>
@@ -186,19 +184,29 @@ function ReachWords({ reach, isFitted, bolt }: ReachWordsProps) {
   if (state === 'within' && range) {
     return (
       <Box sx={{ color: 'text.secondary' }}>
-        Within reach: it moves by {showDegrees(range[0], 2)} to {showDegrees(range[1], 2)}.
+        {t('stepAtHand.withinReachItMoves', {
+          degrees: showDegrees(range[0], 2),
+          degrees2: showDegrees(range[1], 2),
+        })}
       </Box>
     );
   }
   if (state === 'unknown') return null;
   return (
     <Notice kind="caution">
-      <strong>Out of reach.</strong>{' '}
+      <strong>{t('stepAtHand.outOfReach')}</strong>{' '}
       {isFitted && range
-        ? `It moves by ${showDegrees(range[0], 2)} to ${showDegrees(range[1], 2)}; ${showDegrees(short, 2)} stays missing. `
-        : 'Nothing is fitted to set it with. '}
-      What would bring it: {part}. {bolt !== null && `In stock: an offset bolt of ${bolt}°. `}If it
-      stays, {otherwise}.
+        ? t('stepAtHand.itMovesByTo', {
+            degrees: showDegrees(range[0], 2),
+            degrees2: showDegrees(range[1], 2),
+            short: showDegrees(short, 2),
+          })
+        : t('stepAtHand.nothingIsFittedTo')}
+      {t('stepAtHand.whatWouldBringIt', {
+        part,
+        stock: bolt === null ? '' : t('stepAtHand.inStockAnOffset', { bolt }),
+        otherwise,
+      })}
     </Notice>
   );
 }

@@ -4,6 +4,8 @@ import { useState } from 'react';
 import { Folded } from '../../shared/Folded.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/setRight.ts';
 
 /** Longest thread that is believed, and its thickest, mm. */
 const MOST_ENGAGED_MM = 100;
@@ -20,7 +22,7 @@ export function ThreadLeft({ lengthChange, adjuster }: ThreadLeftProps) {
   const [engaged, setEngaged] = useState<number | null>(null);
   const [diameter, setDiameter] = useState<number | null>(null);
   return (
-    <Folded title="Thread left in the rod end">
+    <Folded title={t('threadLeft.threadLeftInThe')}>
       <Box
         sx={{
           display: 'grid',
@@ -30,14 +32,14 @@ export function ThreadLeft({ lengthChange, adjuster }: ThreadLeftProps) {
         }}
       >
         <NumberField
-          label="Thread in the end now"
+          label={t('threadLeft.threadInTheEnd')}
           unit="mm"
           value={engaged}
           max={MOST_ENGAGED_MM}
           onChange={setEngaged}
         />
         <NumberField
-          label="Diameter of the thread"
+          label={t('threadLeft.diameterOfTheThread')}
           unit="mm"
           value={diameter}
           min={1}
@@ -56,16 +58,14 @@ function After({ left, least, holds }: ReturnType<typeof threadLeft>) {
   if (holds) {
     return (
       <Box role="note" sx={{ mt: 1 }}>
-        <strong>{left.toFixed(1)} mm</strong> stay in; the maker’s least counts, about{' '}
-        {least.toFixed(0)} mm where none is given.
+        <Rich text={t('threadLeft.stayIn', { left: left.toFixed(1), least: least.toFixed(0) })} />
       </Box>
     );
   }
   return (
     <Box sx={{ mt: 1 }}>
       <Notice kind="caution">
-        Only <strong>{left.toFixed(1)} mm</strong> would stay in, less than the thread is thick: the
-        end may pull out and the car cannot be steered. Longer rods, or look for what is bent.
+        <Rich text={t('threadLeft.wouldStayIn', { left: left.toFixed(1) })} />
       </Notice>
     </Box>
   );

@@ -2,6 +2,7 @@ import type { Adjuster, CalculatorName, ShopSettings, VisitDraft } from '@keen/c
 import type { PlanStep } from '@keen/core';
 import { ADJUSTER_FACTS, wrongWheel } from '@keen/core';
 import type { Texts } from '../../tools/toolInput.ts';
+import { t } from '../../words/setRight.ts';
 
 /** The calculator of an adjuster at a step, where there is arithmetic to it. */
 export function calculatorFor(step: PlanStep, adjuster: Adjuster): CalculatorName | null {
@@ -25,14 +26,10 @@ function rodAdvice(
       other?.change !== null &&
       other?.change !== undefined &&
       Math.abs(other.change - step.change) < ALIKE_DEG);
-  const begin =
-    adjuster === 'turnbuckle'
-      ? 'Both sleeve clamps or jam nuts free, their place marked'
-      : 'Jam nut free, its place marked';
-  const end = adjuster === 'turnbuckle' ? 'clamps back as they stood, snug' : 'snug';
-  return `${begin}; quarter turns${
-    isAlike ? ', the same on both sides, so that the steering wheel stays straight' : ''
-  }; ${end}, settle the car, measure again.`;
+  if (adjuster === 'turnbuckle') {
+    return t(isAlike ? 'adjusters.sleevesAlike' : 'adjusters.sleeves');
+  }
+  return t(isAlike ? 'adjusters.rodsAlike' : 'adjusters.rods');
 }
 
 /** Two sides that want changes closer than this are turned alike, degrees. */
@@ -49,11 +46,11 @@ export function adviceFor(
   if (step.key === 'steeringWheel') {
     const thread = visit?.inspect?.thread;
     if (thread === 'leftMore' || thread === 'rightMore') {
-      return `More thread showed on the ${thread === 'leftMore' ? 'left' : 'right'} rod: centre the rack before the rods are turned.`;
+      return t(thread === 'leftMore' ? 'adjusters.moreThreadLeft' : 'adjusters.moreThreadRight');
     }
     return vehicle?.use === 'cart'
-      ? 'Toe right and the wheel crooked: half a turn out of one rod, half a turn into the other. About equal thread showing on both rods means that it is centred.'
-      : 'About equal thread showing on both rods means that it is centred.';
+      ? t('adjusters.toeRightAndThe')
+      : t('adjusters.aboutEqualThreadShowing');
   }
   switch (adjuster) {
     case 'tieRod':
@@ -61,8 +58,8 @@ export function adviceFor(
       return rodAdvice(step, plan, draft, adjuster);
     case 'slots':
       return step.kind === 'caster'
-        ? 'Loosen the tower nuts, move the strut’s top, tighten to the maker’s torque.'
-        : `Loosen the strut bolts, lean the upright by ${Math.abs(step.change ?? 0).toFixed(2)}°, tighten to the maker’s torque.`;
+        ? t('adjusters.loosenTheTowerNuts')
+        : t('adjusters.loosenTheStrutBolts', { abs: Math.abs(step.change ?? 0).toFixed(2) });
     default:
       return ADJUSTER_FACTS[adjuster].how;
   }

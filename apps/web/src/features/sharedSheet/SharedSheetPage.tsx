@@ -9,6 +9,7 @@ import { useParams } from 'react-router';
 import { useSharedSheetQuery } from '../../api/handOverApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { PaperView } from '../../shared/PaperView.tsx';
+import { t } from '../../words/sharedSheet.ts';
 
 /** A customer's sheet behind its link: nobody is signed in, nothing else can be reached from here. */
 export function SharedSheetPage() {
@@ -30,25 +31,22 @@ export function SharedSheetPage() {
     >
       {data && <SharedPaper {...data} />}
       {isLoading && (
-        <Box role="status" aria-label="Loading the sheet">
+        <Box role="status" aria-label={t('sharedSheetPage.loadingTheSheet')}>
           <Skeleton variant="rectangular" height={420} sx={{ bgcolor: 'var(--hairline)' }} />
         </Box>
       )}
       {error && (
         <Box role="alert">
           <Typography variant="h1" gutterBottom>
-            This sheet cannot be shown. No se puede mostrar esta hoja.
+            {t('sharedSheetPage.thisSheetCannotBe')}
           </Typography>
           {failureOf(error).isPassing ? (
             <>
               <Typography sx={{ mb: 2 }}>{failureOf(error).text}</Typography>
-              <Button onClick={() => void refetch()}>Try again</Button>
+              <Button onClick={() => void refetch()}>{t('sharedSheetPage.tryAgain')}</Button>
             </>
           ) : (
-            <Typography>
-              Its link has ended. Ask the shop for a new one. El enlace ha terminado; pida otro al
-              taller.
-            </Typography>
+            <Typography>{t('sharedSheetPage.itsLinkHasEnded')}</Typography>
           )}
         </Box>
       )}

@@ -26,8 +26,13 @@ import {
   sheetOfTexts,
   textsOfSheet,
 } from './sheetValues.ts';
+import { t } from '../../words/sheets.ts';
 
-const KINDS = { maker: 'The maker’s', shop: 'The shop’s own', startingPoint: 'A starting point' };
+const KINDS = {
+  maker: t('sheetForm.theMakers'),
+  shop: t('sheetForm.theShopsOwn'),
+  startingPoint: t('sheetForm.aStartingPoint'),
+};
 
 /** The texts by a name that the form takes for one name; a dot would be a path to it. */
 type SheetFields = Record<string, string>;
@@ -83,7 +88,7 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
     }),
   });
   const helper = (path: string) =>
-    faults[path] === undefined ? undefined : `Expected ${faults[path]}`;
+    faults[path] === undefined ? undefined : t('sheetForm.expected', { faults: faults[path] });
 
   const send = (retired: boolean) =>
     handleSubmit(async (fields) => {
@@ -105,58 +110,60 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
     >
       <Box>
         <Button component={Link} to="/sheets" sx={{ display: { md: 'none' }, mb: 1.5 }}>
-          All sheets
+          {t('sheetForm.allSheets')}
         </Button>
         <Typography variant="h1" component="h2">
-          {kept ? kept.sheet.name : 'A new sheet'}
+          {kept ? kept.sheet.name : t('sheetForm.aNewSheet')}
         </Typography>
         {kept && (
           <Typography color="textSecondary">
-            Revision {kept.revision}, entered by {kept.enteredBy} on{' '}
-            {dayjs(kept.enteredAt).format('D MMM YYYY')}
-            {kept.retired && '; retired: it is no longer offered'}
+            {t('sheetForm.revisionEnteredBy', {
+              revision: kept.revision,
+              name: kept.enteredBy,
+              day: dayjs(kept.enteredAt).format('D MMM YYYY'),
+            })}
+            {kept.retired && t('sheetForm.retiredItIsNo')}
           </Typography>
         )}
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: { sm: '1fr 1fr' }, gap: 1.75 }}>
         <TextField
-          label="Name: car, wheels, trim"
+          label={t('sheetForm.nameCarWheelsTrim')}
           required
           {...field('name')}
           helperText={helper('name')}
         />
         <TextField
-          label="Source: where the figures were found"
+          label={t('sheetForm.sourceWhereTheFigures')}
           required
           {...field('source')}
           helperText={helper('source')}
         />
         <TextField
-          label="Date of the source"
+          label={t('sheetForm.dateOfTheSource')}
           type="date"
           {...field('sourceDate')}
           helperText={helper('sourceDate')}
           slotProps={{ inputLabel: { shrink: true } }}
         />
         <TextField
-          label="Holds for: load, fuel, height"
+          label={t('sheetForm.holdsForLoadFuel')}
           {...field('conditions')}
           helperText={helper('conditions')}
         />
       </Box>
       <Choice
-        label="Whose figures"
+        label={t('sheetForm.whoseFigures')}
         options={SPEC_KINDS.map((value) => ({ value, label: KINDS[value] }))}
         value={(kind as SpecKind | undefined) ?? null}
         onChange={(next) => next && setValue('kind', next, { shouldDirty: true })}
       />
       <Box>
         <Typography variant="h2" component="h3">
-          Limits
+          {t('sheetForm.limits')}
         </Typography>
         <Typography color="textSecondary" sx={{ mb: 1 }}>
-          Degrees; camber plus is top out, toe plus is in, caster plus leans back. Left empty, the
-          target is the middle. Toe is read as printed: 0.1, 6′, 2 mm at 430, 1/16 in at 25.
+          {t('sheetForm.degreesCamberPlusIs')}
         </Typography>
         {LIMIT_ROWS.map(({ title, path }) => (
           <Box
@@ -178,7 +185,11 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
                 key={end}
                 figure={{
                   path: `${path}.${end}`,
-                  label: { low: 'From', target: 'Target', high: 'To' }[end],
+                  label: {
+                    low: t('sheetForm.from'),
+                    target: t('sheetForm.target'),
+                    high: t('sheetForm.to'),
+                  }[end],
                   unit: '°',
                 }}
                 field={field(`${path}.${end}`)}
@@ -190,45 +201,47 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
         <RowFault faults={{ camber: faults.camber } as Record<string, string>} path="camber" />
       </Box>
       <Figures
-        title="Between left and right"
+        title={t('sheetForm.betweenLeftAndRight')}
         figures={MOST_FIGURES}
         field={field}
         faults={faults}
       />
       <Figures
-        title="Reach of the factory’s adjusters, either way"
-        words="0 where it is fixed; empty where nobody knows."
+        title={t('sheetForm.reachOfTheFactorys')}
+        words={t('sheetForm.whereItIsFixed')}
         figures={REACH_FIGURES}
         field={field}
         faults={faults}
       />
       <Figures
-        title="Ride height, hub centre to arch"
+        title={t('sheetForm.rideHeightHubCentre')}
         figures={HEIGHT_FIGURES}
         field={field}
         faults={faults}
       />
       <TextField
-        label="Torque, N·m"
+        label={t('sheetForm.torqueNM')}
         multiline
         minRows={2}
-        placeholder="Wheel nuts: 120; Tie rod jam nut: 55"
+        placeholder={t('sheetForm.wheelNuts120Tie')}
         {...field('torque')}
         helperText={helper('torque')}
       />
       <TextField
-        label="Note"
+        label={t('sheetForm.note')}
         multiline
         minRows={2}
         {...field('note')}
         helperText={helper('note')}
       />
       {error && (
-        <Notice kind="caution">{failureOf(error).text} What was typed is still here.</Notice>
+        <Notice kind="caution">
+          {t('sheetForm.whatWasTypedIs', { text: failureOf(error).text })}
+        </Notice>
       )}
       <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
         <Button type="submit" variant="contained" disabled={isLoading || !isDirty}>
-          {kept ? 'Save as a new revision' : 'Save the sheet'}
+          {kept ? t('sheetForm.saveAsANew') : t('sheetForm.saveTheSheet')}
         </Button>
         {kept && (
           <>
@@ -241,10 +254,10 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
                 )
               }
             >
-              Save as JSON
+              {t('sheetForm.saveAsJson')}
             </Button>
             <Button disabled={isLoading} onClick={() => void send(!kept.retired)()}>
-              {kept.retired ? 'Offer it again' : 'Retire it'}
+              {kept.retired ? t('sheetForm.offerItAgain') : t('sheetForm.retireIt')}
             </Button>
           </>
         )}
@@ -279,7 +292,9 @@ function RowFault({ faults, path }: { faults: Record<string, string>; path: stri
   if (found.length === 0) return null;
   return (
     <Box role="alert" sx={{ gridColumn: '1 / -1', color: 'var(--marker)', fontSize: '0.85rem' }}>
-      {found.map(([at, text]) => `${at.split('.').at(-1)}: expected ${text}`).join('; ')}
+      {found
+        .map(([at, text]) => t('sheetForm.expectedAt', { at: at.split('.').at(-1) ?? at, text }))
+        .join('; ')}
     </Box>
   );
 }

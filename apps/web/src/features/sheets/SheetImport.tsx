@@ -14,6 +14,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { SheetLines } from '../../shared/SheetLines.tsx';
 import { readSheets } from './sheetFiles.ts';
 import type { ReadSheets } from './sheetFiles.ts';
+import { t } from '../../words/sheets.ts';
 
 /** Takes in sheets from a file; nothing is kept before it was looked at. */
 export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
@@ -39,11 +40,11 @@ export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
   return (
     <>
       <FileButton
-        label="File of sheets"
+        label={t('sheetImport.fileOfSheets')}
         accept=".json,.csv,application/json,text/csv"
         onFile={(file) => void file.text().then((text) => setRead(readSheets(text)))}
       >
-        Open a file
+        {t('sheetImport.openAFile')}
       </FileButton>
       <Dialog
         open={read !== null}
@@ -54,8 +55,8 @@ export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
       >
         <DialogTitle id="sheet-import" variant="h2">
           {read?.sheets.length === 0
-            ? 'Nothing in this file can be saved.'
-            : `${read?.sheets.length} ${read?.sheets.length === 1 ? 'sheet' : 'sheets'} to keep`}
+            ? t('sheetImport.nothingInThisFile')
+            : t('sheetImport.toSave', { count: read?.sheets.length ?? 0 })}
         </DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 2 }}>
           {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
@@ -65,7 +66,9 @@ export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
                 {read.faults.slice(0, 30).map((fault) => (
                   <li key={fault}>{fault}</li>
                 ))}
-                {read.faults.length > 30 && <li>and {read.faults.length - 30} more</li>}
+                {read.faults.length > 30 && (
+                  <li>{t('sheetImport.andMore', { length: read.faults.length - 30 })}</li>
+                )}
               </Box>
             </Notice>
           )}
@@ -74,7 +77,7 @@ export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
               {read.sheets.slice(0, 50).map((sheet, i) => (
                 <li key={`${i} ${sheet.name}`}>
                   <strong>{sheet.name}</strong>
-                  {sameName(sheet) && ' (a new revision of the sheet of that name)'}
+                  {sameName(sheet) && t('sheetImport.aNewRevisionOf')}
                   <SheetLines sheet={sheet} />
                 </li>
               ))}
@@ -82,10 +85,10 @@ export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
           )}
         </DialogContent>
         <DialogActions sx={{ p: 2 }}>
-          <Button onClick={close}>Cancel</Button>
+          <Button onClick={close}>{t('sheetImport.cancel')}</Button>
           {read && read.sheets.length > 0 && (
             <Button variant="contained" disabled={isLoading} onClick={() => void take(read.sheets)}>
-              Save {read.sheets.length === 1 ? 'it' : 'them'}
+              {t('sheetImport.saveThem', { count: read.sheets.length })}
             </Button>
           )}
         </DialogActions>

@@ -18,12 +18,13 @@ import { SheetForm } from './SheetForm.tsx';
 import { SheetImport } from './SheetImport.tsx';
 import { StockForm } from './StockForm.tsx';
 import { sheetsAsCsv } from './sheetFiles.ts';
+import { t } from '../../words/sheets.ts';
 
-const BY_TECHNICIAN = 'Sheets and stock are changed by a technician or the lead.';
+const BY_TECHNICIAN = t('sheetsPage.sheetsAndStockAre');
 
 const SHORTCUTS = [
-  { keys: ['N'], what: 'a new sheet' },
-  { keys: ['T'], what: 'back to today' },
+  { keys: ['N'], what: t('sheetsPage.aNewSheet') },
+  { keys: ['T'], what: t('sheetsPage.backToToday') },
 ];
 
 /** The shop's specification sheets, and its stock of shims. */
@@ -44,7 +45,7 @@ export function SheetsPage() {
       sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
     >
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Sheets and stock</PageTitle>
+        <PageTitle>{t('sheetsPage.sheetsAndStock')}</PageTitle>
       </TopBar>
       <Box
         component="main"
@@ -69,7 +70,7 @@ export function SheetsPage() {
             {mayDo(session, 'keepSheets') && (
               <>
                 <Button component={Link} to="/sheets/new" variant="contained">
-                  New sheet
+                  {t('sheetsPage.newSheet')}
                 </Button>
                 <SheetImport known={data ?? []} />
               </>
@@ -84,30 +85,27 @@ export function SheetsPage() {
                 )
               }
             >
-              Save as CSV
+              {t('sheetsPage.saveAsCsv')}
             </Button>
           </Box>
           {isLoading && [0, 1, 2].map((i) => <Skeleton key={i} height={52} />)}
           {isError && (
             <Notice kind="caution">
-              The sheets cannot be fetched just now.{' '}
-              <Button onClick={() => void refetch()}>Try again</Button>
+              {t('sheetsPage.cannotBeFetched')}{' '}
+              <Button onClick={() => void refetch()}>{t('sheetsPage.tryAgain')}</Button>
             </Notice>
           )}
           {data?.length === 0 && (
-            <Typography color="textSecondary">
-              No sheet yet. Enter what the maker’s book says of a car once: limits, conditions,
-              source. Every visit of such a car can go by it.
-            </Typography>
+            <Typography color="textSecondary">{t('sheetsPage.noSheetYetEnter')}</Typography>
           )}
-          <Box component="nav" aria-label="Sheets">
+          <Box component="nav" aria-label={t('sheetsPage.sheets')}>
             {shown.map((kept) => (
               <SheetLink key={kept.id} kept={kept} isCurrent={kept.id === sheetId} />
             ))}
           </Box>
           {hasRetired && (
             <Button variant="text" onClick={() => setShowsRetired(!showsRetired)}>
-              {showsRetired ? 'Hide the retired' : 'Show the retired too'}
+              {showsRetired ? t('sheetsPage.hideTheRetired') : t('sheetsPage.showTheRetiredToo')}
             </Button>
           )}
           <AllowedOnly session={session} right="keepSheets" otherwise={BY_TECHNICIAN}>
@@ -117,7 +115,7 @@ export function SheetsPage() {
         <Box
           // Scrolls, also for somebody to whom none of its controls is open.
           role="region"
-          aria-label="The sheet"
+          aria-label={t('sheetsPage.theSheet')}
           tabIndex={0}
           sx={{
             display: { xs: sheetId ? 'block' : 'none', md: 'block' },
@@ -133,19 +131,17 @@ export function SheetsPage() {
           {sheetId && sheetId !== 'new' && data && !chosen && (
             <Box sx={{ p: 3 }}>
               <Typography variant="h1" component="h2">
-                There is no such sheet.
+                {t('sheetsPage.thereIsNoSuch')}
               </Typography>
             </Box>
           )}
           {!sheetId && (
             <Box sx={{ p: 4, maxWidth: 520, display: { xs: 'none', md: 'block' } }}>
               <Typography variant="h1" component="h2" gutterBottom>
-                What should the angles be?
+                {t('sheetsPage.whatShouldTheAngles')}
               </Typography>
               <Typography color="textSecondary">
-                The vehicle maker’s figures decide. A sheet holds them with their source, so that
-                everybody in the shop judges a car alike. A visit keeps the sheet as it was when it
-                was chosen: a later change never touches an old visit.
+                {t('sheetsPage.theVehicleMakersFigures')}
               </Typography>
             </Box>
           )}

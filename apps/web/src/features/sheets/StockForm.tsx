@@ -6,38 +6,43 @@ import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { hubShimsIn, hubShimText } from './hubShimText.ts';
+import { t } from '../../words/sheets.ts';
 
 const LISTS = [
-  { key: 'armShims', label: 'Arm shims, mm', fault: 'Thicknesses up to 30 mm, such as 0.8; 1.6' },
+  { key: 'armShims', label: t('stockForm.armShimsMm'), fault: t('stockForm.thicknessesUpTo30') },
   {
     key: 'offsetBolts',
-    label: 'Offset bolts, degrees of camber',
-    fault: 'What each gives, up to 5°, such as 1; 1.75',
+    label: t('stockForm.offsetBoltsDegreesOf'),
+    fault: t('stockForm.whatEachGivesUp'),
   },
 ] as const;
 
 const ORDERS: readonly { value: ReadingOrder; label: string }[] = [
-  { value: 'walkRound', label: 'Walking round' },
-  { value: 'axleByAxle', label: 'Left to right' },
-  { value: 'outerFirst', label: 'Axle by axle' },
+  { value: 'walkRound', label: t('stockForm.walkingRound') },
+  { value: 'axleByAxle', label: t('stockForm.leftToRight') },
+  { value: 'outerFirst', label: t('stockForm.axleByAxle') },
 ];
 
 /** Shims in stock and habits, for everybody in the shop. */
 export function StockForm({ settings }: { settings: ShopSettings }) {
   const [keep, { isError }] = useKeepSettingsMutation();
   return (
-    <Box component="section" aria-label="Stock" sx={{ display: 'grid', gap: 1.5, pt: 1 }}>
+    <Box
+      component="section"
+      aria-label={t('stockForm.stock')}
+      sx={{ display: 'grid', gap: 1.5, pt: 1 }}
+    >
       <Typography variant="h3" color="textSecondary">
-        For the whole shop
+        {t('stockForm.forTheWholeShop')}
       </Typography>
       <SavingField
-        label="Hub shim tapers, degrees"
-        placeholder="0.25; 0.5, or with part and template: 0.5 HS-50 B"
+        label={t('stockForm.hubShimTapersDegrees')}
+        placeholder={t('stockForm.templateHint')}
         value={hubShimText(settings)}
         check={(text) =>
           shopSettingsSchema.safeParse({ ...settings, ...hubShimsIn(text) }).success
             ? null
-            : 'Tapers up to 5°, such as 0.25; 0.5 HS-50 B'
+            : t('stockForm.tapersUpTo5')
         }
         onChange={(text) => void keep(hubShimsIn(text ?? ''))}
       />
@@ -45,7 +50,7 @@ export function StockForm({ settings }: { settings: ShopSettings }) {
         <SavingField
           key={key}
           label={label}
-          placeholder="Apart by semicolons"
+          placeholder={t('stockForm.apartBySemicolons')}
           value={settings[key].join('; ')}
           check={(text) => {
             const next = { ...settings, [key]: listIn(text) };
@@ -55,7 +60,7 @@ export function StockForm({ settings }: { settings: ShopSettings }) {
         />
       ))}
       <Choice
-        label="The shop reads the ribs"
+        label={t('stockForm.theShopReadsThe')}
         dense
         options={ORDERS}
         value={settings.readingOrder}
@@ -63,7 +68,7 @@ export function StockForm({ settings }: { settings: ShopSettings }) {
       />
       {isError && (
         <Typography role="alert" sx={{ color: 'var(--marker)' }}>
-          The stock was not saved; it is tried again with the next change.
+          {t('stockForm.theStockWasNot')}
         </Typography>
       )}
     </Box>

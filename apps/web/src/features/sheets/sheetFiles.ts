@@ -2,6 +2,7 @@ import type { SpecSheet } from '@keen/contract';
 import { refusalOf, SPEC_FORMAT, specSheetSchema } from '@keen/contract';
 import Papa from 'papaparse';
 import { SHEET_COLUMNS, sheetOfTexts, textsOfSheet } from './sheetValues.ts';
+import { t } from '../../words/sheets.ts';
 
 const LARGEST_BYTES = 5_000_000;
 const MOST_SHEETS = 500;
@@ -16,13 +17,13 @@ export interface ReadSheets {
 
 /** Reads one sheet or a list of them as JSON, or a CSV with one sheet a line. */
 export function readSheets(text: string): ReadSheets {
-  if (text.length > LARGEST_BYTES) return { sheets: [], faults: ['The file is too large.'] };
+  if (text.length > LARGEST_BYTES) return { sheets: [], faults: [t('sheetFiles.theFileIsToo')] };
   const start = text.trimStart()[0];
   const read = start === '{' || start === '[' ? readJson(text) : readCsv(text);
   if (read.sheets.length <= MOST_SHEETS) return read;
   return {
     sheets: read.sheets.slice(0, MOST_SHEETS),
-    faults: [...read.faults, `Only the first ${MOST_SHEETS} sheets can be taken in at once.`],
+    faults: [...read.faults, t('sheetFiles.onlyTheFirstSheets', { mostSheets: MOST_SHEETS })],
   };
 }
 
@@ -31,7 +32,7 @@ function readJson(text: string): ReadSheets {
   try {
     data = JSON.parse(text);
   } catch {
-    return { sheets: [], faults: ['It starts like JSON, and is none.'] };
+    return { sheets: [], faults: [t('sheetFiles.itStartsLikeJson')] };
   }
   const list = Array.isArray(data) ? data : [data];
   const sheets: SpecSheet[] = [];
@@ -41,8 +42,14 @@ function readJson(text: string): ReadSheets {
     if (parsed.success) sheets.push(parsed.data);
     else {
       const { path, expected } = refusalOf(parsed.error);
-      const place = list.length > 1 ? `Sheet ${i + 1}, ` : '';
-      faults.push(`${place}${path || 'the whole'}: expected ${expected || SPEC_FORMAT}`);
+      const place = list.length > 1 ? t('sheetFiles.sheet', { i: i + 1 }) : '';
+      faults.push(
+        t('sheetFiles.expected', {
+          place,
+          path: path || t('sheetFiles.theWhole'),
+          expected: expected || SPEC_FORMAT,
+        }),
+      );
     }
   });
   return { sheets, faults };
@@ -57,23 +64,23 @@ function readCsv(text: string): ReadSheets {
   if (!columns.includes('name')) {
     return {
       sheets: [],
-      faults: ['Line 1: expected a column called name, and those of the template.'],
+      faults: [t('sheetFiles.line1ExpectedA')],
     };
   }
   const sheets: SpecSheet[] = [];
   const faults = columns
     .filter((column) => column && !SHEET_COLUMNS.includes(column))
-    .map((column) => `Line 1: ${column} is no column of a sheet; it was left out.`);
+    .map((column) => t('sheetFiles.line1IsNo', { column }));
   data.forEach((line, i) => {
     if (SURPLUS in line) {
-      faults.push(`Line ${i + 2}: more cells than the heading has columns.`);
+      faults.push(t('sheetFiles.lineMoreCellsThan', { i: i + 2 }));
       return;
     }
     const read = sheetOfTexts({ kind: 'maker', ...withoutEmpty(line) });
     if (read.ok) sheets.push(read.sheet);
     else {
       for (const [path, expected] of Object.entries(read.faults)) {
-        faults.push(`Line ${i + 2}, ${path}: expected ${expected}`);
+        faults.push(t('sheetFiles.lineExpected', { i: i + 2, path, expected }));
       }
     }
   });

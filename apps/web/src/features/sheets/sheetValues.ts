@@ -1,6 +1,7 @@
 import type { SpecKind, SpecSheet } from '@keen/contract';
 import { toeFromText } from '@keen/core';
 import { refusalsOf, SPEC_FORMAT, SPEC_VERSION, specSheetSchema } from '@keen/contract';
+import { t } from '../../words/sheets.ts';
 
 /**
  * A sheet as it stands in a form or a line of CSV: every figure as text under its path. Empty is a
@@ -16,42 +17,42 @@ export interface Figure {
 }
 
 const limits = (path: string): Figure[] => [
-  { path: `${path}.low`, label: 'from', unit: '°' },
-  { path: `${path}.target`, label: 'target', unit: '°' },
-  { path: `${path}.high`, label: 'to', unit: '°' },
+  { path: `${path}.low`, label: t('sheetValues.from'), unit: '°' },
+  { path: `${path}.target`, label: t('sheetValues.target'), unit: '°' },
+  { path: `${path}.high`, label: t('sheetValues.to'), unit: '°' },
 ];
 
 /** Angles with limits, as they stand on the page and in the CSV. */
 export const LIMIT_ROWS: readonly { title: string; path: string }[] = [
-  { title: 'Camber, front', path: 'camber.front' },
-  { title: 'Camber, rear', path: 'camber.rear' },
-  { title: 'Caster, front', path: 'caster.front' },
-  { title: 'SAI (KPI), front', path: 'sai.front' },
-  { title: 'Total toe, front', path: 'totalToe.front' },
-  { title: 'Total toe, rear', path: 'totalToe.rear' },
-  { title: 'Toe-out on turns at 20°', path: 'toeOutOnTurns' },
+  { title: t('sheetValues.camberFront'), path: 'camber.front' },
+  { title: t('sheetValues.camberRear'), path: 'camber.rear' },
+  { title: t('sheetValues.casterFront'), path: 'caster.front' },
+  { title: t('sheetValues.saiKpiFront'), path: 'sai.front' },
+  { title: t('sheetValues.totalToeFront'), path: 'totalToe.front' },
+  { title: t('sheetValues.totalToeRear'), path: 'totalToe.rear' },
+  { title: t('sheetValues.toeOutOnTurns'), path: 'toeOutOnTurns' },
 ];
 
 export const MOST_FIGURES: readonly Figure[] = [
-  { path: 'crossCamber', label: 'Cross camber, at most', unit: '°' },
-  { path: 'crossCaster', label: 'Cross caster, at most', unit: '°' },
-  { path: 'thrust', label: 'Thrust, at most', unit: '°' },
-  { path: 'steeringRatio', label: 'Steering ratio', unit: ': 1' },
+  { path: 'crossCamber', label: t('sheetValues.crossCamberAtMost'), unit: '°' },
+  { path: 'crossCaster', label: t('sheetValues.crossCasterAtMost'), unit: '°' },
+  { path: 'thrust', label: t('sheetValues.thrustAtMost'), unit: '°' },
+  { path: 'steeringRatio', label: t('sheetValues.steeringRatio'), unit: ': 1' },
 ];
 
 export const REACH_FIGURES: readonly Figure[] = [
-  { path: 'reach.camber.front', label: 'Camber, front', unit: '°' },
-  { path: 'reach.caster.front', label: 'Caster, front', unit: '°' },
-  { path: 'reach.toe.front', label: 'Toe, front', unit: '°' },
-  { path: 'reach.camber.rear', label: 'Camber, rear', unit: '°' },
-  { path: 'reach.toe.rear', label: 'Toe, rear', unit: '°' },
+  { path: 'reach.camber.front', label: t('sheetValues.camberFront'), unit: '°' },
+  { path: 'reach.caster.front', label: t('sheetValues.casterFront'), unit: '°' },
+  { path: 'reach.toe.front', label: t('sheetValues.toeFront'), unit: '°' },
+  { path: 'reach.camber.rear', label: t('sheetValues.camberRear'), unit: '°' },
+  { path: 'reach.toe.rear', label: t('sheetValues.toeRear'), unit: '°' },
 ];
 
 export const HEIGHT_FIGURES: readonly Figure[] = [
-  { path: 'height.front.low', label: 'Front, from', unit: 'mm' },
-  { path: 'height.front.high', label: 'Front, to', unit: 'mm' },
-  { path: 'height.rear.low', label: 'Rear, from', unit: 'mm' },
-  { path: 'height.rear.high', label: 'Rear, to', unit: 'mm' },
+  { path: 'height.front.low', label: t('sheetValues.frontFrom'), unit: 'mm' },
+  { path: 'height.front.high', label: t('sheetValues.frontTo'), unit: 'mm' },
+  { path: 'height.rear.low', label: t('sheetValues.rearFrom'), unit: 'mm' },
+  { path: 'height.rear.high', label: t('sheetValues.rearTo'), unit: 'mm' },
 ];
 
 const NUMBERS: readonly string[] = [
@@ -97,12 +98,11 @@ export function sheetOfTexts(texts: SheetTexts): ReadSheet {
     const text = texts[path]?.trim() ?? '';
     if (text === '') continue;
     const value = figureIn(path, text);
-    if (value === null) faults[path] = isToe(path) ? TOE_EXPECTED : 'a number, such as -0.5';
+    if (value === null) faults[path] = isToe(path) ? TOE_EXPECTED : t('sheetValues.aNumberSuchAs');
     else put(sheet, path.split('.'), value);
   }
   const torque = torqueOf(texts.torque ?? '');
-  if (torque === null)
-    faults.torque = 'a fastener and its N·m, such as Wheel nuts: 120; Tie rod: 55';
+  if (torque === null) faults.torque = t('sheetValues.aFastenerAndIts');
   else if (torque.length > 0) sheet.torque = torque;
   if (Object.keys(faults).length > 0) return { ok: false, faults };
   const parsed = specSheetSchema.safeParse(sheet);
@@ -115,7 +115,7 @@ export function sheetOfTexts(texts: SheetTexts): ReadSheet {
   };
 }
 
-const TOE_EXPECTED = 'a toe, such as 0.1, 6′, 2 mm at 430 or 1/16 in at 25';
+const TOE_EXPECTED = t('sheetValues.aToeSuchAs');
 
 const isToe = (path: string) => path.startsWith('totalToe.') || path.startsWith('reach.toe.');
 

@@ -15,7 +15,7 @@ describe('ArchiveForm', () => {
     };
     showPage(<ArchiveForm />, { answers: { 'POST /api/shop/archive': taken } });
     await choose();
-    expect(await screen.findByText(/Taken in: 2 visits/)).toHaveTextContent(
+    expect(await screen.findByText(/Imported: 2 visits/)).toHaveTextContent(
       /1 visits were here already\. .*Left out visits\/00003-A\/visit\.json: expected JSON/,
     );
   });

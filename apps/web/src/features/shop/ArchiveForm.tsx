@@ -11,6 +11,7 @@ import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { showWhole } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/shop.ts';
 
 const MOST_FAULTS = 5;
 
@@ -33,42 +34,47 @@ export function ArchiveForm() {
     <Box component="section" aria-labelledby="archive-title" sx={{ display: 'grid', gap: 2 }}>
       <Box>
         <Typography variant="h1" component="h2" id="archive-title">
-          Everything as files
+          {t('archiveForm.everythingAsFiles')}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          A zip with every visit, car, sheet and picture as JSON and CSV. Brought in again, what is
-          here already stays as it is. Passwords are not in it.
+          {t('archiveForm.aZipWithEvery')}
         </Typography>
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button href="/api/shop/archive" download>
-          Save the whole shop (zip)
+          {t('archiveForm.saveTheWholeShop')}
         </Button>
         <FileButton
-          label="Archive of a shop"
+          label={t('archiveForm.archiveOfAShop')}
           accept=".zip,application/zip"
           disabled={isLoading}
           onFile={take}
         >
-          Import a shop
+          {t('archiveForm.importAShop')}
         </FileButton>
       </Box>
       {isLoading && (
         <Progress
-          label="Importing the shop"
-          start="Sending the file"
+          label={t('archiveForm.importingTheShop')}
+          start={t('archiveForm.sendingTheFile')}
           progress={progress?.way === 'in' ? progress : null}
           onStop={() => running.current?.abort()}
         />
       )}
       {!isLoading && progress?.way === 'out' && (
-        <Progress label="Saving the shop" start="Reading the shop" progress={progress} />
+        <Progress
+          label={t('archiveForm.savingTheShop')}
+          start={t('archiveForm.readingTheShop')}
+          progress={progress}
+        />
       )}
-      {tooLarge && <Notice kind="caution">The file is larger than 8 GB.</Notice>}
+      {tooLarge && <Notice kind="caution">{t('archiveForm.theFileIsLarger')}</Notice>}
       {error && !wasStopped && (
-        <Notice kind="caution">{failureOf(error).text} Nothing was taken in.</Notice>
+        <Notice kind="caution">
+          {t('archiveForm.nothingWasTakenIn', { text: failureOf(error).text })}
+        </Notice>
       )}
-      {wasStopped && !isLoading && <Notice>Stopped. Nothing was taken in.</Notice>}
+      {wasStopped && !isLoading && <Notice>{t('archiveForm.stoppedNothingWasTaken')}</Notice>}
       {data && <Taken taken={data} />}
     </Box>
   );
@@ -88,7 +94,10 @@ function Progress({ label, start, progress, onStop }: ProgressProps) {
       <Box sx={{ flex: 1 }}>
         <Typography role="status" sx={{ mb: 0.5 }}>
           {progress
-            ? `${showWhole(progress.done)} of ${showWhole(progress.total)} visits`
+            ? t('archiveForm.ofVisits', {
+                done: showWhole(progress.done),
+                total: showWhole(progress.total),
+              })
             : `${start}…`}
         </Typography>
         <LinearProgress
@@ -98,7 +107,7 @@ function Progress({ label, start, progress, onStop }: ProgressProps) {
             : {})}
         />
       </Box>
-      {onStop && <Button onClick={onStop}>Stop</Button>}
+      {onStop && <Button onClick={onStop}>{t('archiveForm.stop')}</Button>}
     </Box>
   );
 }
@@ -107,14 +116,20 @@ function Taken({ taken }: { taken: ArchiveTaken }) {
   const { visits, known, cars, people, sheets, settings, faults } = taken;
   return (
     <Notice {...(faults.length > 0 ? { kind: 'caution' as const } : {})}>
-      Taken in: {visits} visits, {cars} cars, {people} people, {sheets} revisions of sheets
-      {settings ? ', the settings' : ''}. {known > 0 && `${known} visits were here already. `}
-      {people > 0 && 'Who came in signs in once the lead has given a password. '}
+      {t(settings ? 'archiveForm.importedWithSettings' : 'archiveForm.imported', {
+        visits,
+        cars,
+        people,
+        sheets,
+      })}{' '}
+      {known > 0 && t('archiveForm.visitsWereHereAlready', { known })}
+      {people > 0 && t('archiveForm.whoCameInSigns')}
       {faults
         .slice(0, MOST_FAULTS)
-        .map(({ file, expected }) => `Left out ${file}: expected ${expected}.`)
+        .map(({ file, expected }) => t('archiveForm.leftOutExpected', { file, expected }))
         .join(' ')}
-      {faults.length > MOST_FAULTS && ` And ${faults.length - MOST_FAULTS} more.`}
+      {faults.length > MOST_FAULTS &&
+        t('archiveForm.andMore', { length: faults.length - MOST_FAULTS })}
     </Notice>
   );
 }

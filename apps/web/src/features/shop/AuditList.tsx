@@ -8,27 +8,28 @@ import { failureOf } from '../../api/problem.ts';
 import { useAuditQuery } from '../../api/shopApi.ts';
 import { dateTime } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/shop.ts';
 
 const KIND_WORDS: Record<AuditKind, string> = {
-  signIn: 'Signed in',
-  signInFailed: 'Wrong password',
-  signOut: 'Signed out',
-  refused: 'Refused: not allowed for this role',
-  settings: 'Changed settings',
-  logo: 'Changed the logo',
-  personAdded: 'Added a colleague',
-  personChanged: 'Changed a colleague',
-  passwordChanged: 'Changed a password',
-  passwordLink: 'Made a password link',
-  secondFactor: 'Changed a second factor',
-  constants: 'Changed which figures the diagnosis starts from',
-  archiveOut: 'Exported the whole shop',
-  archiveIn: 'Imported an archive',
-  customerShown: 'Looked at a customer’s data',
-  customerExported: 'Exported a customer’s data',
-  customerErased: 'Erased a customer',
-  retention: 'Erased by the retention period',
-  backup: 'Backed up',
+  signIn: t('auditList.signedIn'),
+  signInFailed: t('auditList.wrongPassword'),
+  signOut: t('auditList.signedOut'),
+  refused: t('auditList.refusedNotAllowedFor'),
+  settings: t('auditList.changedSettings'),
+  logo: t('auditList.changedTheLogo'),
+  personAdded: t('auditList.addedAColleague'),
+  personChanged: t('auditList.changedAColleague'),
+  passwordChanged: t('auditList.changedAPassword'),
+  passwordLink: t('auditList.madeAPasswordLink'),
+  secondFactor: t('auditList.changedASecondFactor'),
+  constants: t('auditList.changedWhichFiguresThe'),
+  archiveOut: t('auditList.exportedTheWholeShop'),
+  archiveIn: t('auditList.importedAnArchive'),
+  customerShown: t('auditList.lookedAtACustomers'),
+  customerExported: t('auditList.exportedACustomersData'),
+  customerErased: t('auditList.erasedACustomer'),
+  retention: t('auditList.erasedByTheRetention'),
+  backup: t('auditList.backedUp'),
 };
 
 /** Who did what that matters to the shop's safety, latest first. Nobody can change it. */
@@ -38,13 +39,13 @@ export function AuditList({ session }: { session: Session }) {
     <Box component="section" aria-labelledby="audit-title" sx={{ display: 'grid', gap: 1.5 }}>
       <Box>
         <Typography variant="h1" component="h2" id="audit-title">
-          Log
+          {t('auditList.log')}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          Sign-ins, exports, settings, people and what was refused. Nobody can change it.
+          {t('auditList.signInsExportsSettings')}
         </Typography>
       </Box>
-      <Box component="ul" aria-label="Log" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      <Box component="ul" aria-label={t('auditList.log')} sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {pages.map((before, i) => (
           <Page
             key={before ?? 'first'}
@@ -88,7 +89,7 @@ function Page({ before, session, onMore }: PageProps) {
       ))}
       {onMore && next !== null && (
         <Box component="li" sx={{ pt: 1 }}>
-          <Button onClick={() => onMore(next)}>Earlier</Button>
+          <Button onClick={() => onMore(next)}>{t('auditList.earlier')}</Button>
         </Box>
       )}
     </>
@@ -103,7 +104,7 @@ function EventRow({ event, session }: { event: AuditEvent; session: Session }) {
     detail.changed,
     detail.role,
     detail.suspended === 1 && 'suspended',
-    detail.suspended === 0 && 'taken back',
+    detail.suspended === 0 && t('auditList.takenBack'),
   ]
     .filter(Boolean)
     .join(', ');
@@ -119,8 +120,12 @@ function EventRow({ event, session }: { event: AuditEvent; session: Session }) {
       }}
     >
       <Box sx={{ overflowWrap: 'anywhere' }}>
-        <strong>{personId === null ? 'The server' : (nameOf(personId) ?? 'Somebody')}</strong>:{' '}
-        {KIND_WORDS[kind]}
+        <strong>
+          {personId === null
+            ? t('auditList.theServer')
+            : (nameOf(personId) ?? t('auditList.somebody'))}
+        </strong>
+        : {KIND_WORDS[kind]}
         {about !== '' && ` (${about})`}
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem', whiteSpace: 'nowrap' }}>

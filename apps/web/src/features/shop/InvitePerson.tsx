@@ -13,6 +13,7 @@ import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { NewPasswordLink } from './NewPasswordLink.tsx';
 import { ROLE_WORDS } from './roleWords.ts';
+import { t } from '../../words/shop.ts';
 
 const empty = (): NewPerson => ({ id: newId(), name: '', email: '', role: 'advisor' });
 
@@ -35,29 +36,29 @@ export function InvitePerson() {
     <Box
       component="form"
       noValidate
-      aria-label="Invite a colleague"
+      aria-label={t('invitePerson.inviteAColleague')}
       onSubmit={handleSubmit(save)}
       sx={{ display: 'grid', gap: 1.5, maxWidth: 480 }}
     >
       <Typography variant="h3" component="h3" color="textSecondary">
-        Invite a colleague
+        {t('invitePerson.inviteAColleague')}
       </Typography>
       <TextField
-        label="Name"
+        label={t('invitePerson.name')}
         error={errors.name !== undefined}
-        helperText={errors.name && 'A name'}
+        helperText={errors.name && t('invitePerson.aName')}
         {...register('name')}
       />
       <TextField
-        label="E-mail, to sign in with"
+        label={t('invitePerson.eMailToSign')}
         type="email"
         autoComplete="off"
         error={errors.email !== undefined}
-        helperText={errors.email && 'Such as name@example.com'}
+        helperText={errors.email && t('invitePerson.suchAsNameExample')}
         {...register('email')}
       />
       <Choice
-        label="Role"
+        label={t('invitePerson.role')}
         options={ROLES.map((value) => ({ value, label: ROLE_WORDS[value] }))}
         value={role}
         onChange={(next) => next && setValue('role', next)}
@@ -65,12 +66,14 @@ export function InvitePerson() {
       {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
       <Box>
         <Button type="submit" variant="contained" disabled={isLoading}>
-          Add
+          {t('invitePerson.add')}
         </Button>
       </Box>
       {added && (
         <Box sx={{ display: 'grid', gap: 1 }}>
-          <Typography role="status">{added.name} is added. One more step:</Typography>
+          <Typography role="status">
+            {t('invitePerson.isAddedOneMore', { name: added.name })}
+          </Typography>
           <NewPasswordLink key={added.id} person={added} />
         </Box>
       )}

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { SavingField } from '../../shared/SavingField.tsx';
+import { t } from '../../words/shop.ts';
 
 export interface PricePartProps {
   prices: PriceList;
@@ -21,7 +22,7 @@ export function LabourForm({ prices, onChange }: PricePartProps) {
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       <Typography variant="h3" component="h3" color="textSecondary">
-        Work by the hour
+        {t('labourForm.workByTheHour')}
       </Typography>
       {labour.map((rate, at) => (
         <Box
@@ -34,22 +35,24 @@ export function LabourForm({ prices, onChange }: PricePartProps) {
           }}
         >
           <SavingField
-            label="Kind of work"
+            label={t('labourForm.kindOfWork')}
             value={rate.name}
-            check={(text) => (text.length > 60 ? 'At most 60 letters' : null)}
+            check={(text) => (text.length > 60 ? t('labourForm.atMost60Letters') : null)}
             onChange={(name) => name && set(at, { name })}
           />
           <SavingField
-            label={`Per hour, ${currency}`}
+            label={t('labourForm.perHour', { currency })}
             value={plainMoney(rate.hourMinor, currency)}
-            check={(text) => (parseMoney(text, currency) === null ? 'Such as 72.00' : null)}
+            check={(text) =>
+              parseMoney(text, currency) === null ? t('labourForm.suchAs7200') : null
+            }
             onChange={(text) => {
               const hourMinor = text === null ? null : parseMoney(text, currency);
               if (hourMinor !== null) set(at, { hourMinor });
             }}
           />
           <IconButton
-            aria-label={`Remove ${rate.name}`}
+            aria-label={t('labourForm.remove', { name: rate.name })}
             size="small"
             onClick={() => onChange({ labour: labour.filter((_, i) => i !== at) })}
           >
@@ -64,7 +67,7 @@ export function LabourForm({ prices, onChange }: PricePartProps) {
           disabled={labour.length >= MOST_RATES}
           onClick={() => onChange({ labour: [...labour, { name: 'Other work', hourMinor: 0 }] })}
         >
-          + Add a rate
+          {t('labourForm.addARate')}
         </Button>
       </Box>
     </Box>

@@ -8,20 +8,21 @@ import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
+import { t } from '../../words/shop.ts';
 
 const FIELDS = [
-  { key: 'legal', label: 'Legal limit here' },
-  { key: 'advise', label: 'Replace at, wet roads' },
-  { key: 'snow', label: 'Replace at, snow' },
+  { key: 'legal', label: t('limitsForm.legalLimitHere') },
+  { key: 'advise', label: t('limitsForm.replaceAtWetRoads') },
+  { key: 'snow', label: t('limitsForm.replaceAtSnow') },
 ] as const;
 
 const HOUSE_DEPTHS = [
-  { key: 'pair', label: 'Pair where they differ by' },
-  { key: 'awdMatch', label: 'All-wheel drive, apart at most' },
+  { key: 'pair', label: t('limitsForm.pairWhereTheyDiffer') },
+  { key: 'awdMatch', label: t('limitsForm.allWheelDriveApart') },
 ] as const;
 const HOUSE_AGES = [
-  { key: 'ageLook', label: 'Look closely from' },
-  { key: 'ageReplace', label: 'Replace from' },
+  { key: 'ageLook', label: t('limitsForm.lookCloselyFrom') },
+  { key: 'ageReplace', label: t('limitsForm.replaceFrom') },
 ] as const;
 
 /** Depths by which tires are judged in this shop; visits that are open keep theirs. */
@@ -32,10 +33,10 @@ export function LimitsForm({ settings, unit }: { settings: ShopSettings; unit: D
     <Box component="section" aria-labelledby="limits-title" sx={{ display: 'grid', gap: 2 }}>
       <Box>
         <Typography variant="h1" component="h2" id="limits-title">
-          Limits
+          {t('limitsForm.limits')}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          For new visits only; open visits do not change. Local law decides.
+          {t('limitsForm.forNewVisitsOnly')}
         </Typography>
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
@@ -56,22 +57,22 @@ export function LimitsForm({ settings, unit }: { settings: ShopSettings; unit: D
         ))}
       </Box>
       <LawButtons
-        title="By law of"
+        title={t('limitsForm.byLawOf')}
         laws={LEGAL_LIMITS}
         chosenMm={limits.legal}
         onChoose={(legal) => void keep({ limits: { ...limits, legal } })}
       />
       <LawButtons
-        title="Winter tires, where they are required, by law of"
+        title={t('limitsForm.winterTiresWhereThey')}
         laws={WINTER_LIMITS}
         chosenMm={limits.snow}
         onChoose={(snow) => void keep({ limits: { ...limits, snow } })}
       />
       <HouseRulesFields settings={settings} unit={unit} onKeep={(change) => void keep(change)} />
       {limits.advise < limits.legal && (
-        <Notice kind="caution">What is advised lies below the law; the law counts.</Notice>
+        <Notice kind="caution">{t('limitsForm.whatIsAdvisedLies')}</Notice>
       )}
-      {isError && <Notice kind="caution">Not saved; the limits are as before.</Notice>}
+      {isError && <Notice kind="caution">{t('limitsForm.notSavedTheLimits')}</Notice>}
     </Box>
   );
 }
@@ -89,7 +90,7 @@ function HouseRulesFields({ settings, unit, onKeep }: HouseRulesFieldsProps) {
   return (
     <Box component="fieldset" sx={{ m: 0, p: 0, border: 0 }}>
       <Typography variant="h3" component="legend" color="textSecondary" sx={{ mb: 1, p: 0 }}>
-        Rules of the house, where the car’s maker says nothing
+        {t('limitsForm.rulesOfTheHouse')}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
         {HOUSE_DEPTHS.map(({ key, label }) => (
@@ -109,7 +110,7 @@ function HouseRulesFields({ settings, unit, onKeep }: HouseRulesFieldsProps) {
           <Box key={key} sx={{ width: 250 }}>
             <NumberField
               label={label}
-              unit="years old"
+              unit={t('limitsForm.yearsOld')}
               decimals={0}
               min={1}
               max={30}
@@ -142,7 +143,7 @@ function LawButtons({ title, laws, chosenMm, onChoose }: LawButtonsProps) {
           <Button
             key={where}
             size="small"
-            title={`${source} (recalled from memory)`}
+            title={t('limitsForm.recalledFromMemory', { source })}
             variant={mm === chosenMm ? 'contained' : 'outlined'}
             aria-pressed={mm === chosenMm}
             onClick={() => onChoose(mm)}

@@ -7,6 +7,7 @@ import { failureOf } from '../../api/problem.ts';
 import { useMakePasswordLinkMutation } from '../../api/shopApi.ts';
 import { dateTime } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/shop.ts';
 
 /** A link by which a colleague chooses a password: handed over by the lead, good once. */
 export function NewPasswordLink({ person }: { person: Pick<StaffMember, 'id' | 'name'> }) {
@@ -16,24 +17,29 @@ export function NewPasswordLink({ person }: { person: Pick<StaffMember, 'id' | '
     <Box sx={{ display: 'grid', gap: 1 }}>
       <Box>
         <Button disabled={isLoading} onClick={() => void make(person.id)}>
-          {data ? 'Make another link' : 'Link to choose a password'}
+          {data ? t('newPasswordLink.makeAnotherLink') : t('newPasswordLink.linkToChooseA')}
         </Button>
       </Box>
       {address && (
         <>
           <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
             <TextField
-              label={`Password link for ${person.name}`}
+              label={t('newPasswordLink.passwordLinkFor', { name: person.name })}
               value={address}
               size="small"
               fullWidth
               slotProps={{ htmlInput: { readOnly: true } }}
               onFocus={({ target }) => target.select()}
             />
-            <Button onClick={() => void navigator.clipboard?.writeText(address)}>Copy</Button>
+            <Button onClick={() => void navigator.clipboard?.writeText(address)}>
+              {t('newPasswordLink.copy')}
+            </Button>
           </Box>
           <Typography variant="body2" color="textSecondary">
-            Give it to {person.name} yourself. It works once, until {dateTime(data.endsAt)}.
+            {t('newPasswordLink.giveItToYourself', {
+              name: person.name,
+              endsAt: dateTime(data.endsAt),
+            })}
           </Typography>
         </>
       )}

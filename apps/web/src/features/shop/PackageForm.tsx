@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import type { PricePartProps } from './LabourForm.tsx';
+import { t } from '../../words/shop.ts';
 
 const MOST_PACKAGES = 12;
 const NEW: PricePackage = {
@@ -30,13 +31,13 @@ export function PackageForm({ prices, onChange }: PricePartProps) {
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Typography variant="h3" component="h3" color="textSecondary">
-        Packages
+        {t('packageForm.packages')}
       </Typography>
       {packages.map((pack, at) => (
         <Box
           key={at}
           component="section"
-          aria-label={`Package ${pack.name}`}
+          aria-label={t('packageForm.package', { name: pack.name })}
           sx={{ borderTop: '1px solid var(--hairline)', pt: 1.5, display: 'grid', gap: 1 }}
         >
           <Box
@@ -48,13 +49,13 @@ export function PackageForm({ prices, onChange }: PricePartProps) {
             }}
           >
             <SavingField
-              label="Package"
+              label={t('packageForm.packageTitle')}
               value={pack.name}
-              check={(text) => (text.length > 60 ? 'At most 60 letters' : null)}
+              check={(text) => (text.length > 60 ? t('packageForm.atMost60Letters') : null)}
               onChange={(name) => name && set(at, { name })}
             />
             <NumberField
-              label="Discount"
+              label={t('packageForm.discount')}
               unit="%"
               decimals={1}
               min={0.1}
@@ -63,7 +64,7 @@ export function PackageForm({ prices, onChange }: PricePartProps) {
               onChange={(offPercent) => offPercent !== null && set(at, { offPercent })}
             />
             <IconButton
-              aria-label={`Remove ${pack.name}`}
+              aria-label={t('packageForm.remove', { name: pack.name })}
               size="small"
               onClick={() => onChange({ packages: packages.filter((_, i) => i !== at) })}
             >
@@ -92,7 +93,7 @@ export function PackageForm({ prices, onChange }: PricePartProps) {
           disabled={packages.length >= MOST_PACKAGES}
           onClick={() => onChange({ packages: [...packages, NEW] })}
         >
-          + One more package
+          {t('packageForm.oneMorePackage')}
         </Button>
       </Box>
     </Box>

@@ -9,8 +9,9 @@ import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
+import { t } from '../../words/shop.ts';
 
-const LANGUAGE_WORDS = { en: 'English', es: 'Spanish' } as const;
+const LANGUAGE_WORDS = { en: t('papersForm.english'), es: t('papersForm.spanish') } as const;
 
 /** What stands on every paper of the shop: logo, address, a sentence of its own. */
 export function PapersForm({ session }: { session: Session }) {
@@ -31,22 +32,22 @@ export function PapersForm({ session }: { session: Session }) {
   return (
     <Box component="section" aria-labelledby="papers-title" sx={{ display: 'grid', gap: 2 }}>
       <Typography variant="h1" component="h2" id="papers-title">
-        Papers
+        {t('papersForm.papers')}
       </Typography>
       <SavingField
-        label={`Address and telephone, under “${name}”`}
+        label={t('papersForm.addressAndTelephoneUnder', { name })}
         multiline
         value={settings.sheetHeader}
-        check={(text) => (text.length > 200 ? 'At most 200 letters' : null)}
+        check={(text) => (text.length > 200 ? t('papersForm.atMost200Letters') : null)}
         onChange={(sheetHeader) => void keep({ sheetHeader: sheetHeader ?? '' })}
       />
       {LANGUAGES.map((language) => (
         <SavingField
           key={language}
-          label={`Closing line in ${LANGUAGE_WORDS[language]}`}
+          label={t('papersForm.closingLineIn', { languageWords: LANGUAGE_WORDS[language] })}
           multiline
           value={settings.sheetNote[language]}
-          check={(text) => (text.length > 300 ? 'At most 300 letters' : null)}
+          check={(text) => (text.length > 300 ? t('papersForm.atMost300Letters') : null)}
           onChange={(text) =>
             void keep({ sheetNote: { ...settings.sheetNote, [language]: text ?? '' } })
           }
@@ -56,31 +57,27 @@ export function PapersForm({ session }: { session: Session }) {
         {hasLogo && (
           <img
             src={`/api/shop/logo?v=${version}`}
-            alt="The shop’s logo"
+            alt={t('papersForm.theShopsLogo')}
             style={{ maxHeight: 48, maxWidth: 140 }}
           />
         )}
         <FileButton
-          label="Logo"
+          label={t('papersForm.logo')}
           accept="image/png,image/jpeg"
           disabled={logo.isLoading}
           onFile={(file) => void take(file)}
         >
-          {hasLogo ? 'Change the logo' : 'Add a logo (PNG or JPEG)'}
+          {hasLogo ? t('papersForm.changeTheLogo') : t('papersForm.addALogoPng')}
         </FileButton>
         {hasLogo && (
           <Button variant="text" onClick={() => void take(null)}>
-            Without
+            {t('papersForm.without')}
           </Button>
         )}
       </Box>
-      {tooLarge && (
-        <Notice kind="caution">
-          The picture is larger than 200 kB; a smaller one prints as well.
-        </Notice>
-      )}
+      {tooLarge && <Notice kind="caution">{t('papersForm.thePictureIsLarger')}</Notice>}
       {logo.error && <Notice kind="caution">{failureOf(logo.error).text}</Notice>}
-      {keeping.isError && <Notice kind="caution">Not saved; the papers are as before.</Notice>}
+      {keeping.isError && <Notice kind="caution">{t('papersForm.notSavedThePapers')}</Notice>}
     </Box>
   );
 }

@@ -16,8 +16,12 @@ import { saveFile } from '../../shared/saveFile.ts';
 import { LabourForm } from './LabourForm.tsx';
 import { PackageForm } from './PackageForm.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
+import { t } from '../../words/shop.ts';
 
-const TAX_WORDS = { included: 'Tax is in them', added: 'Tax comes on top' } as const;
+const TAX_WORDS = {
+  included: t('priceForm.taxIsInThem'),
+  added: t('priceForm.taxComesOnTop'),
+} as const;
 const MOST_FAULTS = 4;
 const KNOWN = new Set(Intl.supportedValuesOf('currency'));
 
@@ -41,25 +45,25 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
     <Box component="section" aria-labelledby="prices-title" sx={{ display: 'grid', gap: 2 }}>
       <Box>
         <Typography variant="h1" component="h2" id="prices-title">
-          Prices
+          {t('priceForm.prices')}
         </Typography>
         <Typography color="textSecondary" sx={{ mt: 0.5 }}>
-          Decide and the estimates use these. A change leaves estimates already made as they are.
+          {t('priceForm.decideAndTheEstimates')}
         </Typography>
       </Box>
-      {isError && <Notice kind="caution">Not saved; the prices are as before.</Notice>}
+      {isError && <Notice kind="caution">{t('priceForm.notSavedThePrices')}</Notice>}
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
         <Box sx={{ width: 130 }}>
           <SavingField
-            label="Currency"
+            label={t('priceForm.currency')}
             value={prices.currency}
-            check={(text) => (KNOWN.has(text.toUpperCase()) ? null : 'A code such as EUR')}
+            check={(text) => (KNOWN.has(text.toUpperCase()) ? null : t('priceForm.aCodeSuchAs'))}
             onChange={(text) => text && set({ currency: text.toUpperCase() })}
           />
         </Box>
         <Box sx={{ width: 110 }}>
           <NumberField
-            label="Tax"
+            label={t('priceForm.tax')}
             unit="%"
             decimals={2}
             max={60}
@@ -68,7 +72,7 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
           />
         </Box>
         <Choice
-          label="In the prices"
+          label={t('priceForm.inThePrices')}
           options={TAX_MODES.toReversed().map((value) => ({ value, label: TAX_WORDS[value] }))}
           value={prices.taxMode}
           onChange={(taxMode) => taxMode && set({ taxMode })}
@@ -80,7 +84,9 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
             key={item}
             label={`${PRICE_WORDS[item]}, ${prices.currency}`}
             value={plainMoney(prices.items[item], prices.currency)}
-            check={(text) => (parseMoney(text, prices.currency) === null ? 'Such as 98.50' : null)}
+            check={(text) =>
+              parseMoney(text, prices.currency) === null ? t('priceForm.suchAs9850') : null
+            }
             onChange={(text) => {
               const minor = text === null ? 0 : parseMoney(text, prices.currency);
               if (minor !== null) setItem(item, minor);
@@ -90,10 +96,10 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
       </Box>
       {told && (
         <Notice {...(told.faults.length > 0 ? { kind: 'caution' as const } : {})}>
-          {told.read} prices were taken in.{' '}
+          {t('priceForm.pricesImported', { count: told.read })}{' '}
           {told.faults
             .slice(0, MOST_FAULTS)
-            .map(({ line, expected }) => `Line ${line}: expected ${expected}.`)
+            .map(({ line, expected }) => t('priceForm.lineExpected', { line, expected }))
             .join(' ')}
         </Notice>
       )}
@@ -101,14 +107,14 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
       <PackageForm prices={prices} onChange={set} />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <FileButton
-          label="Price table"
+          label={t('priceForm.priceTable')}
           accept=".csv,.txt,text/csv"
           onFile={(file) => void take(file)}
         >
-          Open a price table
+          {t('priceForm.openAPriceTable')}
         </FileButton>
         <Button onClick={() => saveFile('prices.csv', Papa.unparse(priceRows(prices)), 'text/csv')}>
-          Save as CSV
+          {t('priceForm.saveAsCsv')}
         </Button>
       </Box>
     </Box>

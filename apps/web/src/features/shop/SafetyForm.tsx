@@ -5,6 +5,7 @@ import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
+import { t } from '../../words/shop.ts';
 
 /** How leads sign in, and how long customers' data is stored. */
 export function SafetyForm({ settings }: { settings: ShopSettings }) {
@@ -15,26 +16,22 @@ export function SafetyForm({ settings }: { settings: ShopSettings }) {
   return (
     <Box component="section" aria-labelledby="safety-title" sx={{ display: 'grid', gap: 2 }}>
       <Typography variant="h1" component="h2" id="safety-title">
-        Sign-in and customers’ data
+        {t('safetyForm.signInAndCustomers')}
       </Typography>
       <Choice
-        label="Leads sign in with a second factor"
+        label={t('safetyForm.leadsSignInWith')}
         options={[
-          { value: 'yes', label: 'Required' },
-          { value: 'no', label: 'Their choice' },
+          { value: 'yes', label: t('safetyForm.required') },
+          { value: 'no', label: t('safetyForm.theirChoice') },
         ]}
         value={secondFactorForLeads ? 'yes' : 'no'}
         onChange={(next) => next && void save({ secondFactorForLeads: next === 'yes' })}
       />
-      <Typography color="textSecondary">
-        After a car’s last visit its customer can be erased by itself: name, telephone, plate, VIN,
-        words, signature, pictures and links. Readings stay, without a name. Leave a field empty to
-        store without end. Local law may ask for either.
-      </Typography>
+      <Typography color="textSecondary">{t('safetyForm.afterACarsLast')}</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
         <Box sx={{ width: 230 }}>
           <NumberField
-            label="Erase customers after"
+            label={t('safetyForm.eraseCustomersAfter')}
             unit="months"
             decimals={0}
             min={1}
@@ -45,7 +42,7 @@ export function SafetyForm({ settings }: { settings: ShopSettings }) {
         </Box>
         <Box sx={{ width: 230 }}>
           <NumberField
-            label="Delete pictures after"
+            label={t('safetyForm.deletePicturesAfter')}
             unit="months"
             decimals={0}
             min={1}
@@ -55,7 +52,7 @@ export function SafetyForm({ settings }: { settings: ShopSettings }) {
           />
         </Box>
       </Box>
-      {isError && <Notice kind="caution">Not saved; it is as before.</Notice>}
+      {isError && <Notice kind="caution">{t('safetyForm.notSavedItIs')}</Notice>}
     </Box>
   );
 }

@@ -13,8 +13,9 @@ import { PapersForm } from './PapersForm.tsx';
 import { PriceForm } from './PriceForm.tsx';
 import { SafetyForm } from './SafetyForm.tsx';
 import { StaffForm } from './StaffForm.tsx';
+import { t } from '../../words/shop.ts';
 
-const SHORTCUTS = [{ keys: ['T'], what: 'back to today' }];
+const SHORTCUTS = [{ keys: ['T'], what: t('shopPage.backToToday') }];
 
 /** What the shop settles for everybody: prices, papers, limits, people; and everything as files. */
 export function ShopPage() {
@@ -45,9 +46,7 @@ export function ShopPage() {
             {mayDo(session, 'useArchive') && <ArchiveForm />}
           </Box>
         ) : (
-          <Typography color="textSecondary">
-            Prices, limits, papers and people are changed by the lead of the shop.
-          </Typography>
+          <Typography color="textSecondary">{t('shopPage.pricesLimitsPapersAnd')}</Typography>
         )}
         <Box sx={{ display: 'grid', gap: 5 }}>
           {mayDo(session, 'changeShop') && (

@@ -10,6 +10,7 @@ import { UnitChoices } from '../../shared/UnitChoices.tsx';
 import { InvitePerson } from './InvitePerson.tsx';
 import { ROLE_WORDS } from './roleWords.ts';
 import { StaffRow } from './StaffRow.tsx';
+import { t } from '../../words/shop.ts';
 
 /** The people of the shop; the lead invites, changes roles, suspends. */
 export function StaffForm({ session }: { session: Session }) {
@@ -17,7 +18,7 @@ export function StaffForm({ session }: { session: Session }) {
   return (
     <Box component="section" aria-labelledby="staff-title" sx={{ display: 'grid', gap: 2 }}>
       <Typography variant="h1" component="h2" id="staff-title">
-        People
+        {t('staffForm.people')}
       </Typography>
       {manages ? <ManagedStaff ownId={session.person.id} /> : <PlainStaff session={session} />}
       {mayDo(session, 'changeShop') && <NewPersonUnits settings={session.shop.settings} />}
@@ -28,7 +29,11 @@ export function StaffForm({ session }: { session: Session }) {
 
 function PlainStaff({ session }: { session: Session }) {
   return (
-    <Box component="ul" aria-label="People of the shop" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+    <Box
+      component="ul"
+      aria-label={t('staffForm.peopleOfTheShop')}
+      sx={{ m: 0, p: 0, listStyle: 'none' }}
+    >
       {session.people
         .filter(({ suspended }) => !suspended)
         .map(({ id, name, role }) => (
@@ -56,7 +61,11 @@ function ManagedStaff({ ownId }: { ownId: string }) {
   }
   if (!data) return <Notice kind="caution">{failureOf(error).text}</Notice>;
   return (
-    <Box component="ul" aria-label="People of the shop" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+    <Box
+      component="ul"
+      aria-label={t('staffForm.peopleOfTheShop')}
+      sx={{ m: 0, p: 0, listStyle: 'none' }}
+    >
       {data.map((person) => (
         <StaffRow key={person.id} person={person} isSelf={person.id === ownId} />
       ))}
@@ -68,14 +77,12 @@ function ManagedStaff({ ownId }: { ownId: string }) {
 function NewPersonUnits({ settings }: { settings: ShopSettings }) {
   const [keep, { isError }] = useKeepSettingsMutation();
   return (
-    <Box role="group" aria-label="Units of the shop" sx={{ display: 'grid', gap: 1 }}>
-      <Typography color="textSecondary">
-        Units of the shop: new colleagues start with them and may choose their own.
-      </Typography>
+    <Box role="group" aria-label={t('staffForm.unitsOfTheShop')} sx={{ display: 'grid', gap: 1 }}>
+      <Typography color="textSecondary">{t('staffForm.unitsOfTheShopNew')}</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 1.5 }}>
         <UnitChoices units={settings.units} onChange={(units) => void keep({ units })} />
       </Box>
-      {isError && <Notice kind="caution">Not saved; the units are as before.</Notice>}
+      {isError && <Notice kind="caution">{t('staffForm.notSavedTheUnits')}</Notice>}
     </Box>
   );
 }

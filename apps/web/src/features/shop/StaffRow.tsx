@@ -10,6 +10,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NewPasswordLink } from './NewPasswordLink.tsx';
 import { ROLE_WORDS } from './roleWords.ts';
+import { t } from '../../words/shop.ts';
 
 /** One colleague on the lead's list; what can be done opens below. */
 export function StaffRow({ person, isSelf }: { person: StaffMember; isSelf: boolean }) {
@@ -37,10 +38,10 @@ export function StaffRow({ person, isSelf }: { person: StaffMember; isSelf: bool
         <Button
           variant="text"
           aria-expanded={isOpen}
-          aria-label={`Change ${person.name}`}
+          aria-label={t('staffRow.change', { name: person.name })}
           onClick={() => setOpen(!isOpen)}
         >
-          {isOpen ? 'Close' : 'Change'}
+          {isOpen ? t('staffRow.close') : t('staffRow.changeButton')}
         </Button>
       </Box>
       {isOpen && <Changes person={person} />}
@@ -52,8 +53,8 @@ function stateOf({ role, suspended, hasPassword, hasSecondFactor }: StaffMember)
   return [
     ROLE_WORDS[role],
     suspended && 'suspended',
-    !suspended && !hasPassword && 'no password yet',
-    hasSecondFactor && 'second factor',
+    !suspended && !hasPassword && t('staffRow.noPasswordYet'),
+    hasSecondFactor && t('staffRow.secondFactor'),
   ]
     .filter(Boolean)
     .join(', ');
@@ -65,7 +66,7 @@ function Changes({ person }: { person: StaffMember }) {
   return (
     <Box sx={{ display: 'grid', gap: 1.5, py: 1.5 }}>
       <Choice
-        label="Role"
+        label={t('staffRow.role')}
         options={ROLES.map((value) => ({ value, label: ROLE_WORDS[value] }))}
         value={person.role}
         onChange={(role) => role && role !== person.role && set({ role })}
@@ -73,17 +74,17 @@ function Changes({ person }: { person: StaffMember }) {
       />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button disabled={isLoading} onClick={() => set({ suspended: !person.suspended })}>
-          {person.suspended ? 'Let sign in again' : 'Suspend'}
+          {person.suspended ? t('staffRow.letSignInAgain') : t('staffRow.suspend')}
         </Button>
         {person.hasSecondFactor && (
           <Button disabled={isLoading} onClick={() => set({ hasSecondFactor: false })}>
-            Remove second factor
+            {t('staffRow.removeSecondFactor')}
           </Button>
         )}
       </Box>
       {!person.suspended && (
         <Typography variant="body2" color="textSecondary">
-          Suspending signs {person.name} out at once. What they entered stays under their name.
+          {t('staffRow.suspendingSignsOutAt', { name: person.name })}
         </Typography>
       )}
       <NewPasswordLink person={person} />

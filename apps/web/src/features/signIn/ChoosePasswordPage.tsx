@@ -10,6 +10,7 @@ import { failureOf } from '../../api/problem.ts';
 import { capital } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { Mark } from '../../shared/TopBar.tsx';
+import { t } from '../../words/signIn.ts';
 
 /** Where an invitation or a lost password leads: one chooses a password, once. */
 export function ChoosePasswordPage() {
@@ -21,20 +22,26 @@ export function ChoosePasswordPage() {
       sx={{ maxWidth: 460, mx: 'auto', p: { xs: 3, md: 5 }, display: 'grid', gap: 2 }}
     >
       <Mark size={40} />
-      {isLoading && <Typography role="status">Checking the link…</Typography>}
+      {isLoading && (
+        <Typography role="status">{t('choosePasswordPage.checkingTheLink')}</Typography>
+      )}
       {error && (
         <>
-          <Typography variant="h1">This link does not work.</Typography>
+          <Typography variant="h1">{t('choosePasswordPage.thisLinkDoesNot')}</Typography>
           <Notice kind="caution">
-            {failureOf(error).text}. Ask the lead of your shop for another.
+            {t('choosePasswordPage.askTheLeadOf', { text: failureOf(error).text })}
           </Notice>
         </>
       )}
       {owner && (
         <>
-          <Typography variant="h1">Choose your password</Typography>
+          <Typography variant="h1">{t('choosePasswordPage.chooseYourPassword')}</Typography>
           <Typography color="textSecondary">
-            {owner.name}, {owner.shopName}. You sign in with {owner.email}.
+            {t('choosePasswordPage.youSignInWith', {
+              name: owner.name,
+              shopName: owner.shopName,
+              email: owner.email,
+            })}
           </Typography>
           <Choose token={token} email={owner.email} />
         </>
@@ -49,9 +56,9 @@ function Choose({ token, email }: { token: string; email: string }) {
   if (isSuccess) {
     return (
       <>
-        <Typography role="status">Saved.</Typography>
+        <Typography role="status">{t('choosePasswordPage.saved')}</Typography>
         <Button component={Link} to="/sign-in" variant="contained">
-          Sign in
+          {t('choosePasswordPage.signIn')}
         </Button>
       </>
     );
@@ -71,7 +78,7 @@ function Choose({ token, email }: { token: string; email: string }) {
       {/* Password managers file the password under this. */}
       <input type="hidden" autoComplete="username" value={email} readOnly />
       <TextField
-        label="Password"
+        label={t('choosePasswordPage.password')}
         type="password"
         autoComplete="new-password"
         autoFocus
@@ -80,12 +87,12 @@ function Choose({ token, email }: { token: string; email: string }) {
         helperText={capital(
           fault ??
             failure?.text ??
-            `At least ${LEAST_PASSWORD} characters; three or four words will do`,
+            t('choosePasswordPage.atLeastCharactersThree', { leastPassword: LEAST_PASSWORD }),
         )}
         onChange={({ target }) => setPassword(target.value)}
       />
       <Button type="submit" variant="contained" disabled={isLoading}>
-        Save
+        {t('choosePasswordPage.save')}
       </Button>
     </Box>
   );

@@ -9,6 +9,7 @@ import { useSignInMutation } from '../../api/keenApi.ts';
 import { codeOf, failureOf } from '../../api/problem.ts';
 import { useLatched } from '../../shared/useLatched.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/signIn.ts';
 
 export function PasswordForm() {
   const [signIn, { isLoading, error }] = useSignInMutation();
@@ -28,33 +29,33 @@ export function PasswordForm() {
       sx={{ display: 'grid', gap: 1.5 }}
     >
       <TextField
-        label="Email"
+        label={t('passwordForm.email')}
         type="email"
         autoComplete="username"
         error={errors.email !== undefined}
-        helperText={errors.email && 'An email address, such as name@shop.example'}
+        helperText={errors.email && t('passwordForm.anEmailAddressSuch')}
         {...register('email')}
       />
       <TextField
-        label="Password"
+        label={t('passwordForm.password')}
         type="password"
         autoComplete="current-password"
         error={errors.password !== undefined}
-        helperText={errors.password && 'Your password'}
+        helperText={errors.password && t('passwordForm.yourPassword')}
         {...register('password')}
       />
       {needsCode && (
         <TextField
-          label="Code of your second factor"
+          label={t('passwordForm.codeOfYourSecond')}
           autoComplete="one-time-code"
           autoFocus
-          helperText="Six digits from the app, or a recovery code"
+          helperText={t('passwordForm.sixDigitsFromThe')}
           {...register('code')}
         />
       )}
       {error && code !== 'code_needed' && <Notice kind="caution">{failureOf(error).text}</Notice>}
       <Button type="submit" variant="contained" disabled={isLoading}>
-        Sign in
+        {t('passwordForm.signIn')}
       </Button>
     </Box>
   );

@@ -9,22 +9,38 @@ import { useForm } from 'react-hook-form';
 import { useSetUpMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/signIn.ts';
 
 const FIELDS = [
   {
     name: 'shopName',
-    label: 'Name of the shop',
+    label: t('setUpForm.nameOfTheShop'),
     autoComplete: 'organization',
-    fault: 'The shop’s name',
+    fault: t('setUpForm.theShopsName'),
   },
-  { name: 'town', label: 'Town', autoComplete: 'address-level2', fault: 'At most 80 characters' },
-  { name: 'name', label: 'Your name', autoComplete: 'name', fault: 'Your name' },
-  { name: 'email', label: 'Email', autoComplete: 'username', fault: 'An email address' },
+  {
+    name: 'town',
+    label: t('setUpForm.town'),
+    autoComplete: 'address-level2',
+    fault: t('setUpForm.atMost80Characters'),
+  },
+  {
+    name: 'name',
+    label: t('setUpForm.yourName'),
+    autoComplete: 'name',
+    fault: t('setUpForm.yourName'),
+  },
+  {
+    name: 'email',
+    label: t('setUpForm.email'),
+    autoComplete: 'username',
+    fault: t('setUpForm.anEmailAddress'),
+  },
   {
     name: 'password',
-    label: 'Password',
+    label: t('setUpForm.password'),
     autoComplete: 'new-password',
-    fault: 'At least ten characters',
+    fault: t('setUpForm.atLeastTenCharacters'),
   },
 ] as const;
 
@@ -42,9 +58,9 @@ export function SetUpForm() {
       onSubmit={handleSubmit((values) => void setUp(values))}
       sx={{ display: 'grid', gap: 1.5 }}
     >
-      <Typography variant="h2">Set up your shop</Typography>
+      <Typography variant="h2">{t('setUpForm.setUpYourShop')}</Typography>
       <Typography variant="body2" color="textSecondary">
-        You become its lead. This page is offered once, while there is no shop.
+        {t('setUpForm.youBecomeItsLead')}
       </Typography>
       {FIELDS.map(({ name, label, autoComplete, fault }) => (
         <TextField
@@ -59,7 +75,7 @@ export function SetUpForm() {
       ))}
       {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
       <Button type="submit" variant="contained" disabled={isLoading}>
-        Set up and come in
+        {t('setUpForm.setUpAndCome')}
       </Button>
     </Box>
   );

@@ -9,6 +9,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { Mark } from '../../shared/TopBar.tsx';
 import { PasswordForm } from './PasswordForm.tsx';
 import { SetUpForm } from './SetUpForm.tsx';
+import { t } from '../../words/signIn.ts';
 
 /** The front door: sign in, press a made-up person, or set up the first shop. */
 export function SignInPage() {
@@ -37,17 +38,17 @@ export function SignInPage() {
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mb: 3 }}>
           <Mark size={40} />
           <Typography className="condensed" sx={{ fontSize: '1.5rem', fontWeight: 700 }}>
-            Keen Groove
+            {t('signInPage.keenGroove')}
           </Typography>
         </Box>
         <Typography
           variant="h1"
           sx={{ fontSize: { xs: '2rem', md: '3.2rem' }, maxWidth: 620, fontStretch: '72%' }}
         >
-          Twelve depths. One honest answer.
+          {t('signInPage.twelveDepthsOneHonest')}
         </Typography>
         <Typography sx={{ mt: 2, maxWidth: 520, color: 'text.secondary', fontSize: '1.05rem' }}>
-          What wore these tires, how sure that is, and what to do before new ones go on.
+          {t('signInPage.whatWoreTheseTires')}
         </Typography>
         <SampleTread />
       </Box>
@@ -63,14 +64,14 @@ export function SignInPage() {
           gap: 3,
         }}
       >
-        {isLoading && <Typography role="status">Looking for the shop…</Typography>}
+        {isLoading && <Typography role="status">{t('signInPage.lookingForTheShop')}</Typography>}
         {error && <Notice kind="caution">{failureOf(error).text}</Notice>}
         {welcome?.needsSetup && <SetUpForm />}
         {welcome?.demo && (
           <>
             <DemoPeople demo={welcome.demo} />
             <Divider sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-              or with a password
+              {t('signInPage.orWithAPassword')}
             </Divider>
           </>
         )}
@@ -92,7 +93,7 @@ function DemoPeople({
         {demo.shopName}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
-        A made-up shop with made-up people and cars. Come in as one of them.
+        {t('signInPage.aMadeUpShop')}
       </Typography>
       <Box sx={{ display: 'grid', gap: 1 }}>
         {demo.people.map(({ id, name, role }) => (

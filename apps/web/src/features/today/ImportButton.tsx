@@ -10,6 +10,7 @@ import { useNavigate } from 'react-router';
 import { useImportVisitMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
+import { t } from '../../words/today.ts';
 
 const LARGEST_BYTES = 400_000;
 
@@ -30,30 +31,34 @@ export function ImportButton() {
     else {
       const failure = failureOf(result.error);
       const first = failure.refusals[0];
-      setFault(first ? `${first.path}: expected ${first.expected}` : failure.text);
+      setFault(
+        first
+          ? t('importButton.expected', { path: first.path, expected: first.expected })
+          : failure.text,
+      );
     }
   }
 
   return (
     <>
       <FileButton
-        label="Case file"
+        label={t('importButton.caseFile')}
         accept=".json,application/json"
         disabled={isLoading}
         onFile={(file) => void take(file)}
       >
-        Open a case file
+        {t('importButton.openACaseFile')}
       </FileButton>
       <Dialog open={fault !== null} onClose={() => setFault(null)}>
-        <DialogTitle variant="h2">This file was not taken in.</DialogTitle>
+        <DialogTitle variant="h2">{t('importButton.thisFileWasNot')}</DialogTitle>
         <DialogContent>
           <Box sx={{ fontFamily: 'inherit', overflowWrap: 'anywhere' }}>{fault}</Box>
           <Box sx={{ mt: 1, color: 'text.secondary' }}>
-            Nothing was changed. Fix the file and open it again.
+            {t('importButton.nothingWasChangedFix')}
           </Box>
         </DialogContent>
         <DialogActions>
-          <Button onClick={() => setFault(null)}>Understood</Button>
+          <Button onClick={() => setFault(null)}>{t('importButton.understood')}</Button>
         </DialogActions>
       </Dialog>
     </>
@@ -63,15 +68,21 @@ export function ImportButton() {
 type CaseOrFault = { ok: true; value: unknown } | { ok: false; text: string };
 
 async function readCase(file: File): Promise<CaseOrFault> {
-  if (file.size > LARGEST_BYTES) return { ok: false, text: 'It is too large for a case file.' };
+  if (file.size > LARGEST_BYTES) return { ok: false, text: t('importButton.itIsTooLarge') };
   let data: unknown;
   try {
     data = JSON.parse(await file.text());
   } catch {
-    return { ok: false, text: 'It is not JSON.' };
+    return { ok: false, text: t('importButton.itIsNotJson') };
   }
   const parsed = parseCaseFile(data);
   return parsed.ok
     ? { ok: true, value: parsed.value }
-    : { ok: false, text: `${parsed.error.path || 'The file'}: expected ${parsed.error.expected}` };
+    : {
+        ok: false,
+        text: t('importButton.expected', {
+          path: parsed.error.path || t('importButton.theFile'),
+          expected: parsed.error.expected,
+        }),
+      };
 }

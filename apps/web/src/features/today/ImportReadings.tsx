@@ -17,6 +17,8 @@ import { Notice } from '../../shared/Notice.tsx';
 import { ReadingColumns } from './ReadingColumns.tsx';
 import { readingMappings, readRows } from './readingFiles.ts';
 import { useKeepReadings } from './useKeepReadings.ts';
+import { Rich } from '../../shared/Rich.tsx';
+import { t } from '../../words/today.ts';
 
 const MOST_FAULTS = 30;
 
@@ -50,25 +52,22 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
       slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}
     >
       <DialogTitle id="readings-title" variant="h2">
-        Readings from a table
+        {t('importReadings.readingsFromATable')}
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         {!rows && (
           <>
-            <Typography color="textSecondary">
-              A line a car with a column a rib, or a line a reading with plate, wheel, rib and
-              depth. Open a CSV, or paste from a spreadsheet.
-            </Typography>
+            <Typography color="textSecondary">{t('importReadings.aLineACar')}</Typography>
             <FileButton
-              label="Table of readings"
+              label={t('importReadings.tableOfReadings')}
               accept=".csv,.tsv,.txt,text/csv"
               sx={{ justifySelf: 'start' }}
               onFile={(file) => void file.text().then(open)}
             >
-              Open a CSV
+              {t('importReadings.openACsv')}
             </FileButton>
             <TextField
-              label="Or paste here"
+              label={t('importReadings.orPasteHere')}
               multiline
               minRows={4}
               maxRows={8}
@@ -78,7 +77,9 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
             />
           </>
         )}
-        {fault && <Notice kind="caution">{fault} Nothing was changed.</Notice>}
+        {fault && (
+          <Notice kind="caution">{t('importReadings.nothingWasChanged', { fault })}</Notice>
+        )}
         {rows && mapping && (
           <ReadingColumns
             header={rows[0] ?? []}
@@ -88,9 +89,13 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
         )}
         {read && (
           <Typography role="status">
-            <strong>{showWhole(read.readings)}</strong> readings of{' '}
-            <strong>{showWhole(read.cars.length)}</strong> {read.cars.length === 1 ? 'car' : 'cars'}{' '}
-            can be saved.
+            <Rich
+              text={t('importReadings.canBeSaved', {
+                readings: showWhole(read.readings),
+                cars: showWhole(read.cars.length),
+                count: read.cars.length,
+              })}
+            />
           </Typography>
         )}
         {read && read.faults.length > 0 && (
@@ -98,14 +103,19 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
             <Box component="ul" sx={{ m: 0, pl: 2 }}>
               {read.faults.slice(0, MOST_FAULTS).map(({ line, column, expected }) => (
                 <li key={`${line}.${column}`}>
-                  Line {line}, {rows?.[0]?.[column] ?? `column ${column + 1}`}: expected {expected}
+                  {t('importReadings.lineExpected', {
+                    line,
+                    where:
+                      rows?.[0]?.[column] ?? t('importReadings.column', { column: column + 1 }),
+                    expected,
+                  })}
                 </li>
               ))}
               {read.faults.length > MOST_FAULTS && (
-                <li>and {read.faults.length - MOST_FAULTS} more</li>
+                <li>{t('importReadings.andMore', { length: read.faults.length - MOST_FAULTS })}</li>
               )}
             </Box>
-            These lines stay out; all others can be saved.
+            {t('importReadings.linesStayOut')}
           </Notice>
         )}
         {state.total > 0 && (
@@ -113,21 +123,26 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
             <LinearProgress
               variant="determinate"
               value={(100 * state.done) / state.total}
-              aria-label="Cars saved"
+              aria-label={t('importReadings.carsSaved')}
             />
             <Typography role="status" sx={{ mt: 0.5 }}>
-              {state.done} of {state.total} cars saved
-              {state.fault && `; stopped: ${state.fault}`}
-              {!state.isRunning && !state.fault && state.done < state.total && '; stopped by you'}
+              {t('importReadings.savedSoFar', { done: state.done, total: state.total })}
+              {state.fault && t('importReadings.stopped', { fault: state.fault })}
+              {!state.isRunning &&
+                !state.fault &&
+                state.done < state.total &&
+                t('importReadings.stoppedByYou')}
             </Typography>
           </Box>
         )}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         {state.isRunning ? (
-          <Button onClick={stop}>Stop</Button>
+          <Button onClick={stop}>{t('importReadings.stop')}</Button>
         ) : (
-          <Button onClick={onClose}>{state.done > 0 ? 'Close' : 'Cancel'}</Button>
+          <Button onClick={onClose}>
+            {state.done > 0 ? t('importReadings.close') : t('importReadings.cancel')}
+          </Button>
         )}
         {read && state.done < (state.total || 1) && (
           <Button
@@ -138,7 +153,7 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
               void keep(read.cars);
             }}
           >
-            {state.done > 0 ? 'Go on' : 'Save them'}
+            {state.done > 0 ? t('importReadings.goOn') : t('importReadings.saveThem')}
           </Button>
         )}
       </DialogActions>

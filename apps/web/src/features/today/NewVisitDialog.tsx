@@ -16,6 +16,7 @@ import { useStartVisitMutation, useVehiclesQuery } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { t } from '../../words/today.ts';
 
 const formSchema = newVehicleSchema.omit({ id: true });
 const samePlate = (a: string, b: string) => key(a) === key(b);
@@ -56,7 +57,7 @@ export function NewVisitDialog({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="new-visit">
       <Box component="form" noValidate onSubmit={handleSubmit(submit)}>
         <DialogTitle id="new-visit" variant="h2">
-          New visit
+          {t('newVisitDialog.newVisit')}
         </DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 2, pt: '8px !important' }}>
           <Controller
@@ -96,12 +97,12 @@ export function NewVisitDialog({ onClose }: { onClose: () => void }) {
                   <TextField
                     {...params}
                     autoFocus
-                    label="Plate"
+                    label={t('newVisitDialog.plate')}
                     error={formState.errors.plate !== undefined}
                     helperText={
                       formState.errors.plate
-                        ? 'The plate, at most 15 characters'
-                        : 'A plate we know brings its car along; so does a part of the name.'
+                        ? t('newVisitDialog.thePlateAtMost')
+                        : t('newVisitDialog.aPlateWeKnow')
                     }
                   />
                 )}
@@ -109,14 +110,14 @@ export function NewVisitDialog({ onClose }: { onClose: () => void }) {
             )}
           />
           <TextField
-            label="Car"
-            placeholder="Courier van, grey"
+            label={t('newVisitDialog.car')}
+            placeholder={t('newVisitDialog.courierVanGrey')}
             disabled={known !== null}
             {...register('label')}
             slotProps={{ inputLabel: { shrink: true } }}
           />
           <TextField
-            label="Customer"
+            label={t('newVisitDialog.customer')}
             disabled={known !== null}
             {...register('customer')}
             slotProps={{ inputLabel: { shrink: true } }}
@@ -125,10 +126,10 @@ export function NewVisitDialog({ onClose }: { onClose: () => void }) {
         </DialogContent>
         <DialogActions sx={{ px: 3, pb: 2 }}>
           <Button variant="text" onClick={onClose}>
-            Cancel
+            {t('newVisitDialog.cancel')}
           </Button>
           <Button type="submit" variant="contained" disabled={isLoading}>
-            Start the visit
+            {t('newVisitDialog.startTheVisit')}
           </Button>
         </DialogActions>
       </Box>

@@ -6,6 +6,7 @@ import Box from '@mui/material/Box';
 import { Choice } from '../../shared/Choice.tsx';
 import { ColumnSelect } from '../../shared/ColumnSelect.tsx';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { t } from '../../words/today.ts';
 
 interface ReadingColumnsProps {
   header: readonly string[];
@@ -30,17 +31,17 @@ export function ReadingColumns({ header, mapping, onChange }: ReadingColumnsProp
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
         <Choice
-          label="The table has"
+          label={t('readingColumns.theTableHas')}
           dense
           options={[
-            { value: 'wide', label: 'a line a car' },
-            { value: 'long', label: 'a line a reading' },
+            { value: 'wide', label: t('readingColumns.aLineACar') },
+            { value: 'long', label: t('readingColumns.aLineAReading') },
           ]}
           value={mapping.form}
           onChange={(form) => form && onChange({ form })}
         />
         <Choice
-          label="Depths without a unit are"
+          label={t('readingColumns.depthsWithoutAUnit')}
           dense
           options={[
             { value: 'mm', label: 'mm' },
@@ -57,14 +58,14 @@ export function ReadingColumns({ header, mapping, onChange }: ReadingColumnsProp
           gap: 1.25,
         }}
       >
-        {column('plate', 'Plate')}
-        {column('label', 'Car')}
-        {column('newDepth', 'New depth')}
+        {column('plate', t('readingColumns.plate'))}
+        {column('label', t('readingColumns.car'))}
+        {column('newDepth', t('readingColumns.newDepth'))}
         {mapping.form === 'long' && (
           <>
-            {column('wheel', 'Wheel')}
-            {column('rib', 'Rib')}
-            {column('depth', 'Depth')}
+            {column('wheel', t('readingColumns.wheel'))}
+            {column('rib', t('readingColumns.rib'))}
+            {column('depth', t('readingColumns.depth'))}
           </>
         )}
         {mapping.form === 'wide' &&

@@ -4,6 +4,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { lazy, Suspense, useState } from 'react';
 import { saveFile } from '../../shared/saveFile.ts';
+import { t } from '../../words/today.ts';
 
 const ImportReadings = lazy(async () => ({
   default: (await import('./ImportReadings.tsx')).ImportReadings,
@@ -26,7 +27,7 @@ export function TableMenu({ visits, unit }: { visits: readonly Visit[]; unit: De
         aria-expanded={anchor !== null}
         onClick={({ currentTarget }) => setAnchor(currentTarget)}
       >
-        Tables
+        {t('tableMenu.tables')}
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         <MenuItem
@@ -35,7 +36,7 @@ export function TableMenu({ visits, unit }: { visits: readonly Visit[]; unit: De
             setImporting(true);
           }}
         >
-          Readings from a table
+          {t('tableMenu.readingsFromATable')}
         </MenuItem>
         <MenuItem
           disabled={visits.length === 0}
@@ -44,7 +45,7 @@ export function TableMenu({ visits, unit }: { visits: readonly Visit[]; unit: De
             void saveReadings(visits, unit);
           }}
         >
-          Save these readings as CSV
+          {t('tableMenu.saveTheseReadingsAs')}
         </MenuItem>
       </Menu>
       {isImporting && (

@@ -25,15 +25,16 @@ import { ImportButton } from './ImportButton.tsx';
 import { matchesWords } from './matchesWords.ts';
 import { TableMenu } from './TableMenu.tsx';
 import { VisitRow } from './VisitRow.tsx';
+import { t } from '../../words/today.ts';
 
 const loadNewVisit = () => import('./NewVisitDialog.tsx');
 const NewVisitDialog = lazy(async () => ({ default: (await loadNewVisit()).NewVisitDialog }));
 
 const SHORTCUTS = [
-  { keys: ['N'], what: 'a car rolls in' },
-  { keys: ['/'], what: 'search' },
-  { keys: ['↑', '↓'], what: 'from car to car' },
-  { keys: ['Enter'], what: 'open' },
+  { keys: ['N'], what: t('todayPage.aCarRollsIn') },
+  { keys: ['/'], what: t('todayPage.search') },
+  { keys: ['↑', '↓'], what: t('todayPage.fromCarToCar') },
+  { keys: [t('todayPage.enter')], what: t('todayPage.open') },
 ];
 
 /** All visits are searched once typing has paused for this long. */
@@ -89,8 +90,7 @@ export function TodayPage() {
           {session.shop.name}, {session.shop.town}
           {session.shop.isDemo && (
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              {' '}
-              · demo data
+              {t('todayPage.demoData')}
             </Box>
           )}
         </Typography>
@@ -107,7 +107,7 @@ export function TodayPage() {
       >
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-end', mb: 2.5 }}>
           <Box sx={{ flex: '1 1 300px' }}>
-            <Typography variant="h1">{dayjs().format('dddd, D MMMM')}</Typography>
+            <Typography variant="h1">{dayjs().format(t('todayPage.ddddDMmmm'))}</Typography>
             <Typography color="textSecondary" sx={{ mt: 0.5 }}>
               {here.data ? headline(here.data) : ' '}
             </Typography>
@@ -115,7 +115,7 @@ export function TodayPage() {
           <TableMenu visits={shown ?? []} unit={session.preferences.units.depth} />
           <ImportButton />
           <Button variant="contained" onClick={() => setNew(true)} aria-keyshortcuts="n">
-            New visit
+            {t('todayPage.newVisit')}
             <Box
               component="span"
               aria-hidden
@@ -127,19 +127,19 @@ export function TodayPage() {
         </Box>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1, alignItems: 'center' }}>
           <Choice
-            label="Show"
+            label={t('todayPage.show')}
             hideLabel
             options={[
-              { value: 'here', label: 'Here now' },
-              { value: 'waiting', label: 'Waiting at the counter' },
-              { value: 'all', label: 'All visits' },
+              { value: 'here', label: t('todayPage.hereNow') },
+              { value: 'waiting', label: t('todayPage.waitingAtTheCounter') },
+              { value: 'all', label: t('todayPage.allVisits') },
             ]}
             value={scope}
             onChange={(next) => setScope(next ?? 'here')}
           />
           <SearchField
-            label="Search"
-            placeholder="Plate, car, customer, complaint"
+            label={t('todayPage.searchField')}
+            placeholder={t('todayPage.plateCarCustomerComplaint')}
             value={words}
             onChange={setWords}
             sx={{ flex: '1 1 240px', maxWidth: { md: 380 }, ml: { md: 'auto' } }}
@@ -148,7 +148,7 @@ export function TodayPage() {
         {error && (
           <Box sx={{ my: 2, display: 'flex', gap: 2, alignItems: 'center' }}>
             <Notice kind="caution">{failureOf(error).text}</Notice>
-            <Button onClick={() => void refetch()}>Try again</Button>
+            <Button onClick={() => void refetch()}>{t('todayPage.tryAgain')}</Button>
           </Box>
         )}
         {isLoading && <RowSkeletons />}
@@ -163,7 +163,7 @@ export function TodayPage() {
         <Box
           component="ul"
           ref={list}
-          aria-label="Visits"
+          aria-label={t('todayPage.visits')}
           aria-busy={all.isFetching && scope === 'all'}
           sx={{ listStyle: 'none', m: 0, p: 0 }}
         >
@@ -173,7 +173,7 @@ export function TodayPage() {
         </Box>
         {scope === 'all' && all.hasNextPage && (
           <MoreRows
-            label="Earlier visits"
+            label={t('todayPage.earlierVisits')}
             isLoading={all.isFetching}
             hasFailed={all.isError}
             onMore={() => void all.fetchNextPage()}
@@ -181,8 +181,7 @@ export function TodayPage() {
         )}
         {scope !== 'all' && here.data && here.data.before !== null && (
           <Typography color="textSecondary" sx={{ py: 2 }}>
-            These are the latest {here.data.visits.length} open visits; older ones are under All
-            visits. Close a visit once its car has gone.
+            {t('todayPage.theseAreTheLatest', { length: here.data.visits.length })}
           </Typography>
         )}
       </Box>
@@ -197,19 +196,19 @@ export function TodayPage() {
 
 function headline({ visits, before }: VisitPage): string {
   const waiting = visits.filter(({ waits }) => waits === 'counter').length;
-  if (visits.length === 0) return 'No car is here.';
+  if (visits.length === 0) return t('todayPage.noCarIsHere');
   const cars =
-    visits.length === 1
-      ? 'One car is here'
-      : `${before === null ? '' : 'More than '}${visits.length} cars are here`;
+    before === null
+      ? t('todayPage.carsAreHere', { count: visits.length })
+      : t('todayPage.moreCarsAreHere', { count: visits.length });
   return waiting === 0
-    ? `${cars}, nobody waits.`
-    : `${cars}, ${waiting} with somebody at the counter.`;
+    ? t('todayPage.nobodyWaits', { cars })
+    : t('todayPage.withSomebodyAtThe', { cars, waiting });
 }
 
 function RowSkeletons() {
   return (
-    <Box role="status" aria-label="Loading the visits">
+    <Box role="status" aria-label={t('todayPage.loadingTheVisits')}>
       {Array.from({ length: 8 }, (_, i) => (
         <Skeleton
           key={i}
@@ -224,8 +223,8 @@ function RowSkeletons() {
 
 function emptyWords(scope: Scope, isSearch: boolean): string {
   if (isSearch)
-    return scope === 'all' ? 'No visit fits this search.' : 'No car here fits this search.';
-  return scope === 'waiting' ? 'Nobody waits at the counter.' : 'No car is here yet.';
+    return scope === 'all' ? t('todayPage.noVisitFitsThis') : t('todayPage.noCarHereFits');
+  return scope === 'waiting' ? t('todayPage.nobodyWaitsAtThe') : t('todayPage.noCarIsHereYet');
 }
 
 interface EmptyProps {
@@ -243,8 +242,8 @@ function Empty({ title, canStart, onNew, onAll }: EmptyProps) {
       <Typography variant="h2" gutterBottom>
         {title}
       </Typography>
-      {canStart && <Button onClick={onNew}>New visit</Button>}
-      {onAll && <Button onClick={onAll}>Search all visits</Button>}
+      {canStart && <Button onClick={onNew}>{t('todayPage.newVisit')}</Button>}
+      {onAll && <Button onClick={onAll}>{t('todayPage.searchAllVisits')}</Button>}
     </Box>
   );
 }

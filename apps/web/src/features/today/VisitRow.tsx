@@ -7,19 +7,28 @@ import { memo } from 'react';
 import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { ListLink } from '../../shared/ListLink.tsx';
 import { dangerWords } from '../../shared/dangerWords.ts';
+import { t } from '../../words/today.ts';
 
 const NEXT_WORDS: Record<VisitStep, string> = {
-  arrive: 'Take the car in',
-  read: 'Read the tread',
-  inspect: 'Inspect',
-  explain: 'Explain',
-  decide: 'Decide',
-  measure: 'Measure the angles',
-  set: 'Set right',
-  'hand-over': 'Hand it over',
+  arrive: t('visitRow.takeTheCarIn'),
+  read: t('visitRow.readTheTread'),
+  inspect: t('visitRow.inspect'),
+  explain: t('visitRow.explain'),
+  decide: t('visitRow.decide'),
+  measure: t('visitRow.measureTheAngles'),
+  set: t('visitRow.setRight'),
+  'hand-over': t('visitRow.handItOver'),
 };
-const WAITS_WORDS = { counter: 'at the counter', phone: 'wants a call', later: 'comes back later' };
-const ANSWER_WORDS = { yes: 'said yes', no: 'said no', open: 'no answer yet' };
+const WAITS_WORDS = {
+  counter: t('visitRow.atTheCounter'),
+  phone: t('visitRow.wantsACall'),
+  later: t('visitRow.comesBackLater'),
+};
+const ANSWER_WORDS = {
+  yes: t('visitRow.saidYes'),
+  no: t('visitRow.saidNo'),
+  open: t('visitRow.noAnswerYet'),
+};
 
 /** A car as a row: its tread, its name, what stands next, who waits. */
 export const VisitRow = memo(function VisitRow({
@@ -118,7 +127,7 @@ function NextLine({
           {actionWords(visit.decision.action, visit.decision.replace.length > 0)}
         </Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-          Customer {ANSWER_WORDS[visit.decision.answer]}
+          {ANSWER_WORDS[visit.decision.answer]}
           {by && `, ${by}`}
         </Box>
       </Box>
@@ -129,7 +138,7 @@ function NextLine({
   return (
     <Box>
       <Box component="span" sx={{ color: 'text.secondary' }}>
-        Next:{' '}
+        {t('visitRow.next')}
       </Box>
       <Box component="span" sx={{ fontWeight: 550 }}>
         {NEXT_WORDS[next]}
@@ -145,8 +154,9 @@ function NextLine({
 
 function sinceWords(iso: string): string {
   const minutes = dayjs().diff(iso, 'minute');
-  if (minutes < 1) return 'just now';
+  if (minutes < 1) return t('visitRow.justNow');
   if (minutes < 60) return `${minutes} min`;
-  if (minutes < 20 * 60) return `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+  if (minutes < 20 * 60)
+    return t('visitRow.hMin', { floor: Math.floor(minutes / 60), minutes: minutes % 60 });
   return dayjs(iso).format('D MMM YY');
 }

@@ -3,6 +3,7 @@ import { depthFromMm, WIDE_COLUMNS } from '@keen/core';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { rememberedMapping } from '../../shared/rememberedMapping.ts';
+import { t } from '../../words/today.ts';
 
 const LARGEST_BYTES = 20_000_000;
 const MOST_ROWS = 100_000;
@@ -31,11 +32,11 @@ export type ReadRows = { ok: true; rows: string[][] } | { ok: false; text: strin
 
 /** Cells of a CSV file or of what was copied from a spreadsheet. */
 export function readRows(text: string): ReadRows {
-  if (text.length > LARGEST_BYTES) return { ok: false, text: 'It is too large: at most 20 MB.' };
+  if (text.length > LARGEST_BYTES) return { ok: false, text: t('readingFiles.itIsTooLarge') };
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
-  if (data.length < 2) return { ok: false, text: 'A heading and at least one line are needed.' };
+  if (data.length < 2) return { ok: false, text: t('readingFiles.aHeadingAndAt') };
   if (data.length > MOST_ROWS + 1) {
-    return { ok: false, text: `At most ${MOST_ROWS} lines at once.` };
+    return { ok: false, text: t('readingFiles.atMostLinesAt', { mostRows: MOST_ROWS }) };
   }
   return { ok: true, rows: data };
 }
@@ -56,7 +57,7 @@ export function readingsAsCsv(visits: readonly Visit[], unit: DepthUnit): string
   const heading = [
     'plate',
     'label',
-    'new depth',
+    t('readingFiles.newDepth'),
     ...WIDE_COLUMNS.map((name) => name.replace('.', ' ')),
   ];
   return Papa.unparse({ fields: heading, data: rows });

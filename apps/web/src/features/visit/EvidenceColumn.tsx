@@ -8,6 +8,7 @@ import type { Theme } from '@mui/material/styles';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { AxleSectionView } from '../../drawing/AxleSectionView.tsx';
 import { SidePane } from './SidePane.tsx';
+import { t } from '../../words/visit.ts';
 
 interface EvidenceColumnProps {
   draft: VisitDraft;
@@ -34,7 +35,7 @@ export const EvidenceColumn = memo(function EvidenceColumn(props: EvidenceColumn
   const legalMm = draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal;
   const shared = { tires, legalMm, unit, activeSlot, spokenOf, onPick };
   return (
-    <SidePane label="Tread">
+    <SidePane label={t('evidenceColumn.tread')}>
       {isNarrow ? (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
           <AxleSectionView axle="front" compact {...shared} />
@@ -43,7 +44,9 @@ export const EvidenceColumn = memo(function EvidenceColumn(props: EvidenceColumn
       ) : (
         <Box sx={{ display: 'grid', gap: 2.5 }}>
           <Typography variant="h3" component="h2" color="textSecondary">
-            Seen from behind, depths in {unit === 'mm' ? 'mm' : '32nds of an inch'}
+            {t('evidenceColumn.seenFromBehind', {
+              unit: unit === 'mm' ? 'mm' : t('evidenceColumn.ofAnInch'),
+            })}
           </Typography>
           <AxleSectionView axle="front" {...shared} />
           <AxleSectionView axle="rear" {...shared} />
@@ -62,8 +65,8 @@ export const EvidenceColumn = memo(function EvidenceColumn(props: EvidenceColumn
                 <line x1={0} x2={30} y1={6} y2={6} stroke="var(--ink)" strokeWidth={1.6} />
               </svg>
               {tried
-                ? 'what the settings tried would leave'
-                : 'what the named causes would leave, and how surely'}
+                ? t('evidenceColumn.whatTheSettingsTried')
+                : t('evidenceColumn.whatTheNamedCauses')}
             </Box>
           )}
         </Box>

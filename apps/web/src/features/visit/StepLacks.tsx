@@ -2,6 +2,7 @@ import type { VisitDraft } from '@keen/contract';
 import { lacksOf, VISIT_STEPS } from '@keen/core';
 import Box from '@mui/material/Box';
 import { memo } from 'react';
+import { t } from '../../words/visit.ts';
 
 interface StepLacksProps {
   draft: VisitDraft;
@@ -18,7 +19,7 @@ export const StepLacks = memo(function StepLacks({ draft, step, isDecided }: Ste
   return (
     <Box
       role="note"
-      aria-label="Still missing"
+      aria-label={t('stepLacks.stillMissing')}
       sx={{
         color: 'text.secondary',
         fontSize: '0.875rem',
@@ -28,7 +29,9 @@ export const StepLacks = memo(function StepLacks({ draft, step, isDecided }: Ste
       }}
     >
       <Box component="span" sx={{ fontWeight: 650, color: 'var(--ink)' }}>
-        Missing: {first.what.charAt(0).toLowerCase() + first.what.slice(1)}
+        {t('stepLacks.missing', {
+          charAt: first.what.charAt(0).toLowerCase() + first.what.slice(1),
+        })}
       </Box>{' '}
       ({first.why}){more.length > 0 && `, ${more.join(', ')}`}.
     </Box>

@@ -6,18 +6,23 @@ import { memo, useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { StateSquare } from '../../shared/StateSquare.tsx';
+import { t } from '../../words/visit.ts';
 
 const STEP_WORDS: Record<VisitStep, string> = {
-  arrive: 'Arrive',
-  read: 'Read',
-  inspect: 'Inspect',
-  explain: 'Explain',
-  decide: 'Decide',
-  measure: 'Measure',
-  set: 'Set right',
-  'hand-over': 'Hand over',
+  arrive: t('stepRail.arrive'),
+  read: t('stepRail.read'),
+  inspect: t('stepRail.inspect'),
+  explain: t('stepRail.explain'),
+  decide: t('stepRail.decide'),
+  measure: t('stepRail.measure'),
+  set: t('stepRail.setRight'),
+  'hand-over': t('stepRail.handOver'),
 };
-const STATE_WORDS: Record<StepState, string> = { done: 'done', partly: 'begun', open: 'open' };
+const STATE_WORDS: Record<StepState, string> = {
+  done: t('stepRail.done'),
+  partly: t('stepRail.begun'),
+  open: t('stepRail.open'),
+};
 
 /** Of the tread under the steps, px. */
 const RAIL_TREAD = 114;
@@ -47,7 +52,7 @@ export const StepRail = memo(function StepRail(props: StepRailProps) {
     <Box
       component="nav"
       ref={rail}
-      aria-label="Steps of the visit"
+      aria-label={t('stepRail.stepsOfTheVisit')}
       sx={{
         display: 'flex',
         flexDirection: { xs: 'row', md: 'column' },

@@ -21,27 +21,28 @@ import { StepRail } from './StepRail.tsx';
 import { SafetyStrip } from './SafetyStrip.tsx';
 import { useVisitDraft } from './useVisitDraft.ts';
 import { VisitTitle } from './VisitTitle.tsx';
+import { t } from '../../words/visit.ts';
 
 const SHORTCUTS = [
-  { keys: [']'], what: 'next step' },
-  { keys: ['['], what: 'step before' },
-  { keys: ['T'], what: 'back to today' },
-  { keys: ['←', '→'], what: 'in a row of answers: the one beside; its first letter presses it' },
-  { keys: ['Ctrl', 'Enter'], what: 'go on, out of a field too' },
-  { keys: ['B'], what: 'in Measure and Set right: bay mode, large and one thing at a time' },
-  { keys: ['N'], what: 'in bay mode: the next step of the plan' },
-  { keys: ['Ctrl', 'Z'], what: 'undo my last entry' },
-  { keys: ['Ctrl', 'Y'], what: 'redo it' },
-  { keys: ['0 – 9'], what: 'in Read: the depth, 53 is 5.3 mm' },
-  { keys: ['←', '→'], what: 'in Read: the rib before, the next one' },
-  { keys: ['Backspace'], what: 'in Read: one step back' },
-  { keys: ['/'], what: 'in Read: this rib cannot be read' },
-  { keys: ['O', 'S', 'I'], what: 'in Inspect: catches out, smooth, catches in' },
-  { keys: ['Enter'], what: 'in Inspect: nothing else found here, go on' },
-  { keys: ['↑', '↓'], what: 'in Inspect: the stop before, the next one' },
-  { keys: ['W'], what: 'in Inspect: waves; a damage by the letter on its button' },
-  { keys: ['←', '→'], what: 'in Inspect under the car: the part before, the next one' },
-  { keys: ['N', 'S', 'X'], what: 'in Inspect under the car: play none, some, too much' },
+  { keys: [']'], what: t('visitPage.nextStep') },
+  { keys: ['['], what: t('visitPage.stepBefore') },
+  { keys: ['T'], what: t('visitPage.backToToday') },
+  { keys: ['←', '→'], what: t('visitPage.inARowOf') },
+  { keys: [t('visitPage.ctrl'), t('visitPage.enter')], what: t('visitPage.goOnOutOf') },
+  { keys: ['B'], what: t('visitPage.inMeasureAndSet') },
+  { keys: ['N'], what: t('visitPage.inBayModeThe') },
+  { keys: [t('visitPage.ctrl'), 'Z'], what: t('visitPage.undoMyLastEntry') },
+  { keys: [t('visitPage.ctrl'), 'Y'], what: t('visitPage.redoIt') },
+  { keys: ['0 – 9'], what: t('visitPage.inReadTheDepth') },
+  { keys: ['←', '→'], what: t('visitPage.inReadTheRib') },
+  { keys: [t('visitPage.backspace')], what: t('visitPage.inReadOneStep') },
+  { keys: ['/'], what: t('visitPage.inReadThisRib') },
+  { keys: ['O', 'S', 'I'], what: t('visitPage.inInspectCatchesOut') },
+  { keys: [t('visitPage.enter')], what: t('visitPage.inInspectNothingElse') },
+  { keys: ['↑', '↓'], what: t('visitPage.inInspectTheStop') },
+  { keys: ['W'], what: t('visitPage.inInspectWavesA') },
+  { keys: ['←', '→'], what: t('visitPage.inInspectUnderThe') },
+  { keys: ['N', 'S', 'X'], what: t('visitPage.inInspectUnderTheCar') },
 ];
 
 /** Steps that draw what the model expects over the readings. */
@@ -71,16 +72,16 @@ export function VisitPage() {
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
       <TopBar session={session} shortcuts={SHORTCUTS} />
       {isLoading ? (
-        <Box role="status" aria-label="Loading the visit" sx={{ p: 3 }}>
+        <Box role="status" aria-label={t('visitPage.loadingTheVisit')} sx={{ p: 3 }}>
           <Skeleton variant="rectangular" height={420} sx={{ bgcolor: 'var(--hairline)' }} />
         </Box>
       ) : (
         <Box sx={{ p: 4 }} role="alert">
           <Typography variant="h1" gutterBottom>
-            This visit cannot be shown.
+            {t('visitPage.thisVisitCannotBe')}
           </Typography>
           <Typography sx={{ mb: 2 }}>{failureOf(error).text}</Typography>
-          <Button onClick={() => void refetch()}>Try again</Button>
+          <Button onClick={() => void refetch()}>{t('visitPage.tryAgain')}</Button>
         </Box>
       )}
     </Box>
@@ -165,7 +166,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
             <SavedState visitId={visit.id} />
             {hasWheels && (
               <Button variant="text" aria-pressed={isBay} onClick={() => setWantsBay(!wantsBay)}>
-                {isBay ? 'Leave bay mode' : 'Bay mode'}
+                {isBay ? t('visitPage.leaveBayMode') : t('visitPage.bayMode')}
               </Button>
             )}
           </Box>

@@ -1,8 +1,13 @@
 import type { Units, Visit, VisitDraft } from '@keen/contract';
 import Box from '@mui/material/Box';
 import { showDistance } from '../../shared/format.ts';
+import { t } from '../../words/visit.ts';
 
-const DRIVE_WORDS = { fwd: 'front drive', rwd: 'rear drive', awd: 'all-wheel drive' } as const;
+const DRIVE_WORDS = {
+  fwd: t('visitTitle.frontDrive'),
+  rwd: t('visitTitle.rearDrive'),
+  awd: t('visitTitle.allWheelDrive'),
+} as const;
 
 /** What the visit is about, in one line. */
 export function VisitTitle({
@@ -20,7 +25,10 @@ export function VisitTitle({
     drive && DRIVE_WORDS[drive],
     size,
     distance !== undefined &&
-      `${showDistance(distance, units.distance)} ${units.distance} on these tires`,
+      t('visitTitle.onTheseTires', {
+        distance: showDistance(distance, units.distance),
+        distance2: units.distance,
+      }),
   ].filter(Boolean);
   return (
     <Box
@@ -37,7 +45,7 @@ export function VisitTitle({
           textOverflow: 'ellipsis',
         }}
       >
-        {visit.vehicle.label || 'Car'}, {visit.vehicle.plate}
+        {visit.vehicle.label || t('visitTitle.car')}, {visit.vehicle.plate}
       </Box>
       <Box
         sx={{

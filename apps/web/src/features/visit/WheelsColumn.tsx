@@ -8,6 +8,7 @@ import { memo, useMemo } from 'react';
 import { AxleWheels } from '../../drawing/WheelsInSight.tsx';
 import type { AtHand } from '../../shared/visitContext.ts';
 import { SidePane } from './SidePane.tsx';
+import { t } from '../../words/visit.ts';
 
 interface WheelsColumnProps {
   draft: VisitDraft;
@@ -30,7 +31,7 @@ export const WheelsColumn = memo(function WheelsColumn({ draft, toe, atHand }: W
       showToe(degrees, toeScaleOf(draft, axle, toe), isTotal),
   });
   return (
-    <SidePane label="Wheels">
+    <SidePane label={t('wheelsColumn.wheels')}>
       {isNarrow ? (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
           <AxleWheels {...shared('front')} isSmall />
@@ -39,12 +40,12 @@ export const WheelsColumn = memo(function WheelsColumn({ draft, toe, atHand }: W
       ) : (
         <Box sx={{ display: 'grid', gap: 1.5 }}>
           <Typography variant="h3" component="h2" color="textSecondary">
-            From above and from behind; toe {times.toe} times larger, camber {times.camber} times
+            {t('wheelsColumn.fromAboveAndFrom', { toe: times.toe, camber: times.camber })}
           </Typography>
           <AxleWheels {...shared('front')} />
           <AxleWheels {...shared('rear')} />
           <Typography variant="body2" color="textSecondary" sx={{ fontSize: '0.8rem' }}>
-            Grey wedge: allowed · soft edge: how sure · dashed: as found · outline: measure again
+            {t('wheelsColumn.greyWedgeAllowedSoft')}
           </Typography>
         </Box>
       )}

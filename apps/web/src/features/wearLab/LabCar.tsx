@@ -11,6 +11,7 @@ import { labSections } from './labTires.ts';
 import type { Band } from './otherCars.ts';
 import { FURTHEST_KM } from './useLab.ts';
 import type { Driven } from './useLab.ts';
+import { t } from '../../words/wearLab.ts';
 
 interface LabCarProps {
   title: string;
@@ -76,8 +77,14 @@ export function LabCar({ title, driven, km, band, units, cost }: LabCarProps) {
         </Typography>
         <Box sx={{ color: 'text.secondary', ml: 'auto', textAlign: 'right' }}>
           {end
-            ? `legal limit at ${showFar(end.km, units.distance)} ${units.distance}`
-            : `no rib at the limit before ${showFar(FURTHEST_KM, units.distance)} ${units.distance}`}
+            ? t('labCar.legalLimitAt', {
+                km: showFar(end.km, units.distance),
+                distance: units.distance,
+              })
+            : t('labCar.noRibAtThe', {
+                furthestKm: showFar(FURTHEST_KM, units.distance),
+                distance: units.distance,
+              })}
           , {cost}
         </Box>
       </Box>
@@ -95,12 +102,15 @@ export function LabCar({ title, driven, km, band, units, cost }: LabCarProps) {
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
           <Box sx={{ width: 150 }}>
             <WornWaves
-              label={`${whereWords(waves[0])} from the side, with waves`}
+              label={t('labCar.fromTheSideWith', { whereWords: whereWords(waves[0]) })}
               depth={Math.min(MOST_WAVES, WAVE_SCALE * waves[1])}
             />
           </Box>
           <Box sx={{ color: 'text.secondary' }}>
-            {whereWords(waves[0])}: waves of {showDepth(waves[1], 'mm')} mm, crest to hollow
+            {t('labCar.wavesOfMmCrest', {
+              whereWords: whereWords(waves[0]),
+              depth: showDepth(waves[1], 'mm'),
+            })}
           </Box>
         </Box>
       )}

@@ -15,44 +15,49 @@ import { TrySlider } from '../../shared/TrySlider.tsx';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { fromTread, withWheel } from './labSetup.ts';
 import type { LabSetup } from './labSetup.ts';
+import { t } from '../../words/wearLab.ts';
 
-const DRIVE_WORDS: Record<Drive, string> = { fwd: 'Front', rwd: 'Rear', awd: 'All four' };
+const DRIVE_WORDS: Record<Drive, string> = {
+  fwd: t('labControls.front'),
+  rwd: t('labControls.rear'),
+  awd: t('labControls.allFour'),
+};
 const WHEEL_TOGGLES = [
-  { value: 'both', label: 'Both sides alike' },
-  { value: 'bounces', label: 'Bounces' },
+  { value: 'both', label: t('labControls.bothSidesAlike') },
+  { value: 'bounces', label: t('labControls.bounces') },
 ] as const;
 const degrees = (value: number) => showDegrees(value, 1);
 const percent = (value: number) => `${Math.round(100 * value)} %`;
 const times = (value: number) => `× ${value.toFixed(1)}`;
 
 const WHEEL_SLIDERS = [
-  { key: 'camber', label: 'Camber', step: 0.1, show: degrees },
+  { key: 'camber', label: t('labControls.camber'), step: 0.1, show: degrees },
   {
     key: 'toe',
-    label: 'Toe of this wheel',
+    label: t('labControls.toeOfThisWheel'),
     step: 0.05,
     show: (value: number) => showDegrees(value, 2),
   },
-  { key: 'pressure', label: 'Pressure, of the placard', step: 0.01, show: percent },
+  { key: 'pressure', label: t('labControls.pressureOfThePlacard'), step: 0.01, show: percent },
 ] as const;
 const AXLE_SLIDERS = [
   {
     key: 'play',
-    label: 'Play: toe wanders by',
+    label: t('labControls.playToeWandersBy'),
     step: 0.02,
     show: (value: number) => `${value.toFixed(2)}°`,
   },
-  { key: 'load', label: 'Load, of what the placard is for', step: 0.05, show: percent },
+  { key: 'load', label: t('labControls.loadOfWhatThe'), step: 0.05, show: percent },
   {
     key: 'height',
-    label: 'Body raised or lowered',
+    label: t('labControls.bodyRaisedOrLowered'),
     step: 5,
     show: (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value)} mm`,
   },
 ] as const;
 const CAR_SLIDERS = [
-  { key: 'cornering', label: 'Cornering, of the usual', step: 0.1, show: times },
-  { key: 'rate', label: 'Rate of wear, of the usual', step: 0.1, show: times },
+  { key: 'cornering', label: t('labControls.corneringOfTheUsual'), step: 0.1, show: times },
+  { key: 'rate', label: t('labControls.rateOfWearOf'), step: 0.1, show: times },
 ] as const;
 
 interface LabControlsProps {
@@ -75,7 +80,7 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
       <TextField
         select
-        label="Start from"
+        label={t('labControls.startFrom')}
         value={'tread' in setup.from ? setup.from.tread : 'visit'}
         onChange={({ target }) => onChange(fromTread(setup, target.value))}
       >
@@ -97,7 +102,7 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
         }}
       >
         <Choice
-          label="Wheel"
+          label={t('labControls.wheel')}
           hideLabel
           options={WHEEL_ORDER.map((value) => ({ value, label: WHEEL_LABELS[value] }))}
           value={wheel}
@@ -120,7 +125,7 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
           />
         ))}
         <ManyChoice
-          label="This wheel"
+          label={t('labControls.thisWheel')}
           hideLabel
           options={WHEEL_TOGGLES}
           values={[
@@ -136,7 +141,7 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
           }}
         />
       </Group>
-      <Group title={axle === 'front' ? 'Front axle' : 'Rear axle'}>
+      <Group title={axle === 'front' ? t('labControls.frontAxle') : t('labControls.rearAxle')}>
         {AXLE_SLIDERS.map(({ key, ...slider }) => (
           <TrySlider
             key={key}
@@ -151,7 +156,7 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
         {axle === 'front' && (
           <TrySlider
             stacked
-            label="Caster of this wheel"
+            label={t('labControls.casterOfThisWheel')}
             value={car.caster[side]}
             asIs={start.caster[side]}
             range={LAB_RANGES.caster}
@@ -165,7 +170,7 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
           />
         )}
       </Group>
-      <Group title="Car and driver">
+      <Group title={t('labControls.carAndDriver')}>
         {CAR_SLIDERS.map(({ key, ...slider }) => (
           <TrySlider
             key={key}
@@ -178,7 +183,7 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
           />
         ))}
         <Choice
-          label="Driven axle"
+          label={t('labControls.drivenAxle')}
           options={DRIVES.map((value) => ({ value, label: DRIVE_WORDS[value] }))}
           value={car.drive}
           onChange={(drive) => drive && set({ drive })}

@@ -8,6 +8,7 @@ import type { LabSetup } from './labSetup.ts';
 import { labSections } from './labTires.ts';
 import { inkOf, savePicture } from './savePicture.ts';
 import type { Driven } from './useLab.ts';
+import { t } from '../../words/wearLab.ts';
 
 const INKS = ['rubber', 'ink', 'soft', 'line', 'marker', 'paper'] as const;
 
@@ -37,10 +38,10 @@ export function LabFileButtons({ setup, asIs, unit, undo, redo }: LabFileButtons
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
       <Button disabled={!undo} onClick={() => undo?.()}>
-        Undo
+        {t('labFileButtons.undo')}
       </Button>
       <Button disabled={!redo} onClick={() => redo?.()}>
-        Redo
+        {t('labFileButtons.redo')}
       </Button>
       <Button
         onClick={() => {
@@ -53,22 +54,22 @@ export function LabFileButtons({ setup, asIs, unit, undo, redo }: LabFileButtons
           );
         }}
       >
-        Copy the link
+        {t('labFileButtons.copyTheLink')}
       </Button>
       <Button
         onClick={() =>
           saveFile('wear-lab.keen.json', labCaseText(asIs, setup.km), 'application/json')
         }
       >
-        Save as case file
+        {t('labFileButtons.saveAsCaseFile')}
       </Button>
       <Button onClick={() => saveFile('wear-lab.csv', labTable(asIs), 'text/csv')}>
-        Save as CSV
+        {t('labFileButtons.saveAsCsv')}
       </Button>
-      <Button onClick={picture}>Save as picture</Button>
+      <Button onClick={picture}>{t('labFileButtons.saveAsPicture')}</Button>
       <Box role="status" sx={{ color: 'text.secondary' }}>
-        {copied === 'yes' && 'The link is copied.'}
-        {copied === 'no' && 'Copy it from the address bar: the browser gives no clipboard here.'}
+        {copied === 'yes' && t('labFileButtons.theLinkIsCopied')}
+        {copied === 'no' && t('labFileButtons.copyItFromThe')}
       </Box>
     </Box>
   );

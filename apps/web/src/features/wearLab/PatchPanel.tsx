@@ -13,6 +13,7 @@ import { useMemo } from 'react';
 import { ContactPatchView } from '../../drawing/ContactPatchView.tsx';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import type { LabSetup } from './labSetup.ts';
+import { t } from '../../words/wearLab.ts';
 
 const PATCH_COLUMNS = 12;
 
@@ -33,7 +34,7 @@ export function PatchPanel({ setup, isWide = false }: { setup: LabSetup; isWide?
   return (
     <Box
       component="section"
-      aria-label="Contact patch"
+      aria-label={t('patchPanel.contactPatch')}
       sx={{
         display: 'grid',
         gridTemplateColumns: isWide ? { xs: '1fr', sm: '300px minmax(0, 1fr)' } : '1fr',
@@ -47,23 +48,22 @@ export function PatchPanel({ setup, isWide = false }: { setup: LabSetup; isWide?
       <ContactPatchView
         patch={patch}
         isLeft={sideOf(wheel) === 'left'}
-        label={`Contact patch of the ${whereWords(wheel)} from above. ${words}`}
+        label={t('patchPanel.contactPatchOfThe', { wheel: whereWords(wheel), words })}
       />
       <Box>
         <Typography variant="h2" component="h3" gutterBottom>
-          Where the {WHEEL_LABELS[wheel].toLowerCase()} tire meets the road
+          {t('patchPanel.whereTheTireMeets', { wheelLabels: WHEEL_LABELS[wheel].toLowerCase() })}
         </Typography>
         <Typography sx={{ maxWidth: '58ch' }}>{words}</Typography>
         {Math.abs(thrust) >= 0.05 && (
           <Typography sx={{ maxWidth: '58ch', mt: 1 }}>
-            The rear wheels point {Math.abs(thrust).toFixed(2)}° to the{' '}
-            {thrust > 0 ? 'right' : 'left'} together: the car rolls aslant and the steering wheel
-            stands off, but the tires share the toe between them.
+            {t(thrust > 0 ? 'patchPanel.rearPointRight' : 'patchPanel.rearPointLeft', {
+              degrees: Math.abs(thrust).toFixed(2),
+            })}
           </Typography>
         )}
         <Typography color="textSecondary" sx={{ mt: 1, fontSize: '0.88rem' }}>
-          Dark: pressure. Strokes: how far the tread is bent and which way, orange where it slides.
-          Bars: how fast each part wears, by our formula.
+          {t('patchPanel.darkPressureStrokesHow')}
         </Typography>
       </Box>
     </Box>

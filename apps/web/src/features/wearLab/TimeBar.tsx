@@ -6,12 +6,13 @@ import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { showDistance, showFar } from '../../shared/format.ts';
 import { MOST_EVENTS, MOST_KM } from './labSetup.ts';
+import { t } from '../../words/wearLab.ts';
 
 const EVENT_WORDS: Record<LabEventKind, { do: string; done: string }> = {
-  rotate: { do: 'Rotate here', done: 'rotated' },
-  align: { do: 'Align here', done: 'aligned' },
-  inflate: { do: 'Set pressures here', done: 'pressures set' },
-  parts: { do: 'New parts here', done: 'new joints and dampers' },
+  rotate: { do: t('timeBar.rotateHere'), done: t('timeBar.rotated') },
+  align: { do: t('timeBar.alignHere'), done: t('timeBar.aligned') },
+  inflate: { do: t('timeBar.setPressuresHere'), done: t('timeBar.pressuresSet') },
+  parts: { do: t('timeBar.newPartsHere'), done: t('timeBar.newJointsAndDampers') },
 };
 /** The step of the slider, km. */
 const STEP_KM = 250;
@@ -33,7 +34,7 @@ export function TimeBar({ km, events, units, isPlaying, onPlay, onKm, onEvents }
     onEvents([...events, event].toSorted((a, b) => a.atKm - b.atKm));
   };
   return (
-    <Box component="section" aria-label="Distance">
+    <Box component="section" aria-label={t('timeBar.distance')}>
       <Box
         sx={{
           display: 'grid',
@@ -46,12 +47,12 @@ export function TimeBar({ km, events, units, isPlaying, onPlay, onKm, onEvents }
           variant="contained"
           onClick={onPlay}
           sx={{ minWidth: 92 }}
-          aria-keyshortcuts="Space"
+          aria-keyshortcuts={t('timeBar.space')}
         >
-          {isPlaying ? 'Stop' : 'Drive'}
+          {isPlaying ? t('timeBar.stop') : t('timeBar.drive')}
         </Button>
         <Slider
-          aria-label="Distance driven"
+          aria-label={t('timeBar.distanceDriven')}
           value={km}
           min={0}
           max={MOST_KM}
@@ -102,7 +103,7 @@ export function TimeBar({ km, events, units, isPlaying, onPlay, onKm, onEvents }
       {events.length > 0 && (
         <Box
           component="ul"
-          aria-label="Done on the way"
+          aria-label={t('timeBar.doneOnTheWay')}
           sx={{
             listStyle: 'none',
             p: 0,
@@ -123,7 +124,11 @@ export function TimeBar({ km, events, units, isPlaying, onPlay, onKm, onEvents }
               <Button
                 variant="text"
                 sx={{ px: 0.75, minWidth: 0 }}
-                aria-label={`Take out: ${EVENT_WORDS[event.kind].done} at ${showFar(event.atKm, units.distance)} ${units.distance}`}
+                aria-label={t('timeBar.takeOutAt', {
+                  done: EVENT_WORDS[event.kind].done,
+                  atKm: showFar(event.atKm, units.distance),
+                  distance: units.distance,
+                })}
                 onClick={() => onEvents(events.filter((one) => one !== event))}
               >
                 ×

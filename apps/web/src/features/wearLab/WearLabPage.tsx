@@ -24,19 +24,20 @@ import { useLabVisit } from './useLabVisit.ts';
 import { useLabWorker } from './useLabWorker.ts';
 import { usePlay } from './usePlay.ts';
 import { useSetup } from './useSetup.ts';
+import { t } from '../../words/wearLab.ts';
 
 const SHORTCUTS = [
-  { keys: ['Space'], what: 'drive, stop' },
-  { keys: [',', '.'], what: 'back and on by 1000 km' },
-  { keys: ['1', '2', '3', '4'], what: 'wheel: left front, right front, left rear, right rear' },
-  { keys: ['C'], what: 'put right beside it, or alone' },
-  { keys: ['Ctrl', 'Z'], what: 'undo' },
-  { keys: ['T'], what: 'back to today' },
+  { keys: [t('wearLabPage.space')], what: t('wearLabPage.driveStop') },
+  { keys: [',', '.'], what: t('wearLabPage.backAndOnBy') },
+  { keys: ['1', '2', '3', '4'], what: t('wearLabPage.wheelLeftFrontRight') },
+  { keys: ['C'], what: t('wearLabPage.putRightBesideIt') },
+  { keys: [t('wearLabPage.ctrl'), 'Z'], what: t('wearLabPage.undo') },
+  { keys: ['T'], what: t('wearLabPage.backToToday') },
 ];
 const WORLD_CHOICES = [
-  { value: 'own', label: 'Our formula' },
-  { value: 'other', label: 'Another formula' },
-  { value: 'patch', label: 'First principles' },
+  { value: 'own', label: t('wearLabPage.ourFormula') },
+  { value: 'other', label: t('wearLabPage.anotherFormula') },
+  { value: 'patch', label: t('wearLabPage.firstPrinciples') },
 ] as const;
 
 /** Move the angles and watch the tread wear. */
@@ -73,7 +74,7 @@ function WearLab({ session }: { session: Session }) {
   const { prices } = session.shop.settings;
   const costs = useMemo(() => labCosts(asIs, putRight, prices), [asIs, putRight, prices]);
   const perThousand = (minor: number) =>
-    `${formatMoney(minor, prices.currency)} of tires per 1 000 km`;
+    t('wearLabPage.ofTiresPer1', { minor: formatMoney(minor, prices.currency) });
   const isWaiting =
     'visit' in setup.from && work.mean === null && failure === null && work.failure === null;
   return (
@@ -81,7 +82,7 @@ function WearLab({ session }: { session: Session }) {
       sx={{ height: { md: '100%' }, minHeight: '100%', display: 'flex', flexDirection: 'column' }}
     >
       <TopBar session={session} shortcuts={SHORTCUTS}>
-        <PageTitle>Wear lab</PageTitle>
+        <PageTitle>{t('wearLabPage.wearLab')}</PageTitle>
       </TopBar>
       <Box
         component="main"
@@ -95,7 +96,7 @@ function WearLab({ session }: { session: Session }) {
       >
         <Box
           component="section"
-          aria-label="Settings"
+          aria-label={t('wearLabPage.settings')}
           sx={{
             order: { xs: 2, md: 0 },
             borderRight: { md: '1px solid var(--line)' },
@@ -125,14 +126,14 @@ function WearLab({ session }: { session: Session }) {
         >
           {faults.length > 0 && (
             <Notice kind="caution">
-              {`Part of this link could not be read and stands as usual: ${faults.join(', ')}.`}
+              {t('wearLabPage.partOfThisLink', { faults: faults.join(', ') })}
             </Notice>
           )}
           {(failure ?? work.failure) !== null && (
             <Notice kind="caution">{failure ?? work.failure}</Notice>
           )}
           <Typography variant="h1" component="h2" aria-live="polite" aria-busy={isWaiting}>
-            {isWaiting ? 'Reading the tread of this visit…' : headlineOf(asIs, putRight, units)}
+            {isWaiting ? t('wearLabPage.readingTheTreadOf') : headlineOf(asIs, putRight, units)}
           </Typography>
           <TimeBar
             km={setup.km}
@@ -157,7 +158,7 @@ function WearLab({ session }: { session: Session }) {
             }}
           >
             <LabCar
-              title="As it is"
+              title={t('wearLabPage.asItIs')}
               driven={asIs}
               km={setup.km}
               band={work.band}
@@ -166,7 +167,7 @@ function WearLab({ session }: { session: Session }) {
             />
             {setup.compares ? (
               <LabCar
-                title="Put right"
+                title={t('wearLabPage.putRight')}
                 driven={putRight}
                 km={setup.km}
                 band={null}
@@ -180,28 +181,29 @@ function WearLab({ session }: { session: Session }) {
           <Box sx={{ color: 'text.secondary', maxWidth: '76ch' }}>
             {work.band && (
               <>
-                Grey band: most of{' '}
-                {visit && setup.world === 'own'
-                  ? 'the cars that this tread allows'
-                  : 'forty other cars, of other makes and drivers, that stand like this one'}
-                .{' '}
+                {t('wearLabPage.greyBand', {
+                  cars:
+                    visit && setup.world === 'own'
+                      ? t('wearLabPage.theCarsThatThis')
+                      : t('wearLabPage.fortyOtherCarsOf'),
+                })}{' '}
               </>
             )}
             {setup.compares && workWords(costs, prices.currency, units)}
           </Box>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'end' }}>
             <Choice
-              label="Worn by"
+              label={t('wearLabPage.wornBy')}
               options={WORLD_CHOICES}
               value={setup.world}
               onChange={(world) => world && set({ ...setup, world })}
               dense
             />
             <Choice
-              label="Beside it"
+              label={t('wearLabPage.besideIt')}
               options={[
-                { value: 'right', label: 'The car put right' },
-                { value: 'patch', label: 'The contact patch' },
+                { value: 'right', label: t('wearLabPage.theCarPutRight') },
+                { value: 'patch', label: t('wearLabPage.theContactPatch') },
               ]}
               value={setup.compares ? 'right' : 'patch'}
               onChange={(beside) => beside && set({ ...setup, compares: beside === 'right' })}
@@ -211,8 +213,7 @@ function WearLab({ session }: { session: Session }) {
           {setup.compares && <PatchPanel setup={setup} isWide />}
           <LabFileButtons setup={setup} asIs={asIs} unit={units.depth} undo={undo} redo={redo} />
           <Typography color="textSecondary" sx={{ fontSize: '0.85rem', maxWidth: '80ch' }}>
-            A made-up car and a formula, to learn from. What a lowered body or a load does differs
-            from car to car; the vehicle maker’s data, local law and a licensed technician decide.
+            {t('wearLabPage.aMadeUpCar')}
           </Typography>
         </Box>
       </Box>

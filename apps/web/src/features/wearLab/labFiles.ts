@@ -6,6 +6,8 @@ import { labCase, tiresAt } from '@keen/core/lab';
 import Papa from 'papaparse';
 import { MOST_KM } from './labSetup.ts';
 import type { Driven } from './useLab.ts';
+import { t } from '../../words/wearLab.ts';
+import { term } from '../../words/terms.ts';
 
 const TABLE_STEP_KM = 1000;
 const PICTURE = { width: 408, height: 186, gap: 16, scale: 2 } as const;
@@ -47,8 +49,12 @@ export function labPicture(
       legalMm: DEFAULT_LIMITS_MM.legal,
     });
     const words = {
-      titles: [`Left ${axle}`, `Right ${axle}`] as const,
-      ribs: { inner: 'inner', centre: 'centre', outer: 'outer' },
+      titles: [t('labFiles.left', { axle }), t('labFiles.right', { axle })] as const,
+      ribs: {
+        inner: term('rib.inner'),
+        centre: term('rib.centre'),
+        outer: term('rib.outer'),
+      },
       decimal: '.',
     };
     // Each is a picture of its own; here they stand one under the other.

@@ -4,6 +4,7 @@ import { capital, showFar } from '../../shared/format.ts';
 import type { LabCosts } from './labCosts.ts';
 import { FURTHEST_KM } from './useLab.ts';
 import type { Driven } from './useLab.ts';
+import { t } from '../../words/wearLab.ts';
 
 /** A set that lives this much longer is worth a word, km. */
 const LONGER_KM = 1000;
@@ -11,10 +12,16 @@ const LONGER_KM = 1000;
 /** Where the tires end, in a sentence. */
 export function headlineOf({ end }: Driven, putRight: Driven, { distance }: Units): string {
   const far = (km: number) => `${showFar(km, distance)} ${distance}`;
-  if (!end) return `No rib is at the legal limit before ${far(FURTHEST_KM)}.`;
-  const first = `${capital(whereWords(end.wheel))}, ${end.rib}: at the legal limit after ${far(end.km)}`;
+  if (!end) return t('labWords.noRibIsAt', { furthestKm: far(FURTHEST_KM) });
+  const first = t('labWords.atTheLegalLimit', {
+    capital: capital(whereWords(end.wheel)),
+    rib: end.rib,
+    km: far(end.km),
+  });
   const after = putRight.end?.km ?? FURTHEST_KM;
-  return after > end.km + LONGER_KM ? `${first}; put right, ${far(after)}.` : `${first}.`;
+  return after > end.km + LONGER_KM
+    ? t('labWords.putRight', { first, after: far(after) })
+    : `${first}.`;
 }
 
 /** What putting it right costs, and when that is earned back. */
@@ -26,6 +33,10 @@ export function workWords(
   if (work === 0) return '';
   const price = formatMoney(work, currency, 'en', true);
   return paidAfterKm === null || paidAfterKm > FURTHEST_KM
-    ? `Putting it right costs ${price} and does not pay for itself in tires.`
-    : `Putting it right costs ${price} once and has paid for itself in tires after ${showFar(paidAfterKm, distance)} ${distance}.`;
+    ? t('labWords.puttingItRightCosts', { price })
+    : t('labWords.puttingItRightCostsOnce', {
+        price,
+        paidAfterKm: showFar(paidAfterKm, distance),
+        distance,
+      });
 }

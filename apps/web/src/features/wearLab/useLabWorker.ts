@@ -4,6 +4,7 @@ import type { WorldName } from '@keen/simulator/lab';
 import { useEffect, useRef, useState } from 'react';
 import type { LabQuestion, LabReply } from './labBand.worker.ts';
 import type { Band, MeanCar } from './otherCars.ts';
+import { t } from '../../words/wearLab.ts';
 
 interface LabWork {
   /** What other cars have left; the last one known while a newer one is worked out. */
@@ -44,7 +45,8 @@ export function useLabWorker(
         tell.current(data.mean);
       } else setWork((was) => ({ ...was, failure: data.text }));
     };
-    started.onerror = () => setWork((was) => ({ ...was, failure: 'The lab’s worker stopped' }));
+    started.onerror = () =>
+      setWork((was) => ({ ...was, failure: t('useLabWorker.theLabsWorkerStopped') }));
     return () => {
       started.terminate();
       worker.current = null;

@@ -1,0 +1,2 @@
+/** The app in Spanish, room by room. */
+export const SPANISH = {};

@@ -1,0 +1,60 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+
+const WORDS = dirname(fileURLToPath(import.meta.url));
+const SOURCE = dirname(WORDS);
+const NO_ROOMS = ['i18n', 'pageLanguage'];
+
+interface Messages {
+  readonly [name: string]: string | Messages;
+}
+
+const rooms = readdirSync(WORDS)
+  .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
+  .map((file) => file.replace('.ts', ''))
+  .filter((room) => !NO_ROOMS.includes(room));
+const sources = readdirSync(SOURCE, { recursive: true, encoding: 'utf8' })
+  .filter((file) => /(?<!\.test)\.tsx?$/.test(file) && !file.startsWith('words/'))
+  .map((file) => readFileSync(join(SOURCE, file), 'utf8'));
+
+async function english(room: string): Promise<Messages> {
+  const { english: messages } = (await import(`./${room}.ts`)) as { english: Messages };
+  return messages;
+}
+
+/** Dotted names with their texts. */
+function flat(messages: Messages, at = ''): [name: string, text: string][] {
+  return Object.entries(messages).flatMap(([name, inner]) =>
+    typeof inner === 'string' ? [[at + name, inner] as const] : flat(inner, `${at}${name}.`),
+  );
+}
+
+describe.each(rooms)('the messages of %s', (room) => {
+  it('are all used', async () => {
+    const readers = sources.filter((source) => source.includes(`/words/${room}.ts'`));
+    const isUsed = (name: string) => {
+      const key = name.replace(/_(one|other)$/, '');
+      const group = key.slice(0, key.lastIndexOf('.'));
+      return readers.some(
+        (source) =>
+          source.includes(`'${key}'`) ||
+          // Called by a name that is put together.
+          source.includes(`\`${group}.$`) ||
+          source.includes(`\`${key.replace(/\d+$/, '')}$`),
+      );
+    };
+    const unused = flat(await english(room)).map(([name]) => name);
+    expect(unused.filter((name) => !isUsed(name))).toEqual([]);
+  });
+
+  it('say something, in whole plurals', async () => {
+    const messages = flat(await english(room));
+    expect(messages.filter(([, text]) => text.trim() === '')).toEqual([]);
+    const names = new Set(messages.map(([name]) => name));
+    for (const name of names) {
+      if (name.endsWith('_one')) expect(names).toContain(name.replace('_one', '_other'));
+    }
+  });
+});
