@@ -45,6 +45,7 @@ export default tseslint.config(
         {
           framework: 'react',
           mode: 'jsx-only',
+          'should-validate-template': true,
           'jsx-attributes': {
             include: [
               'label',
@@ -63,7 +64,7 @@ export default tseslint.config(
               '^[^\\p{L}]*(mm|km|mi|kPa|psi|in|Hz|N·m|min|VIN|N|Keen Groove)[^\\p{L}]*$',
             ],
           },
-          callees: { exclude: ['t', 'term', 'faultAt', 'format', 'Error', 'includes'] },
+          callees: { exclude: ['t', 'term', 'faultAt', 'format', 'Error', 'includes', 'register'] },
           message: 'what people read stands in words/',
         },
       ],

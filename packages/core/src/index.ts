@@ -214,6 +214,7 @@ export type { DepthLaw } from './visit/fitment/legalLimits.ts';
 export { FITTING_SOURCES, brokenRules } from './visit/fitment/fittingRules.ts';
 export type { BrokenRule, FittingRule } from './visit/fitment/fittingRules.ts';
 export type { Texts } from './words/texts.ts';
+export { sureIn } from './words/texts.ts';
 export { textsOf } from './words/textsOf.ts';
 export { customerPaper } from './steps/handOver/customerPaper.ts';
 export { technicianPaper } from './steps/handOver/technicianPaper.ts';

@@ -1,6 +1,5 @@
 import type { LedgerState } from '@keen/contract';
 import type { LedgerRow } from '@keen/core';
-import { whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
@@ -8,6 +7,7 @@ import { ToleranceScale } from '../drawing/ToleranceScale.tsx';
 import { useRowWords } from './useAngleWords.ts';
 import type { RowWords } from './useAngleWords.ts';
 import { t } from '../words/angles.ts';
+import { whereWords } from '../words/pageTexts.ts';
 
 const STATE_WORDS: Record<LedgerState, string> = {
   in: t('angleLedger.in'),

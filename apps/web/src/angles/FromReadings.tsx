@@ -1,5 +1,5 @@
 import type { Axle, GaugeCalculator, Method, Wheel } from '@keen/contract';
-import { sideOf, whereWords } from '@keen/core';
+import { sideOf } from '@keen/core';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Choice } from '../shared/Choice.tsx';
@@ -20,6 +20,7 @@ import type { Found } from './gaugeFields.ts';
 import { PlateReadings } from './PlateReadings.tsx';
 import { useReadings } from './useReadings.ts';
 import { t } from '../words/angles.ts';
+import { whereWords } from '../words/pageTexts.ts';
 
 interface FromReadingsProps {
   calculator: GaugeCalculator;

@@ -2,9 +2,8 @@ import { createTheme } from '@mui/material/styles';
 import type { Theme } from '@mui/material/styles';
 import { TOKENS } from './tokens.ts';
 import type { Scheme } from './tokens.ts';
-import { t } from '../words/app.ts';
 
-const FONT = t('theme.archivoVariableArchivoHelvetica');
+const FONT = "'Archivo Variable', 'Archivo', 'Helvetica Neue', Arial, sans-serif";
 /** Touch targets of gloved hands. */
 const CONTROL_HEIGHT = 44;
 

@@ -1,9 +1,10 @@
 import type { Axle, DepthUnit, Rib, Wheel } from '@keen/contract';
-import { axleSection, WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import { axleSection, WHEELS_OF_AXLE } from '@keen/core';
 import type { Bar, SectionTire, Slot } from '@keen/core';
 import { memo, useId } from 'react';
 import { showDepth } from '../shared/format.ts';
 import { t } from '../words/drawing.ts';
+import { whereWords } from '../words/pageTexts.ts';
 
 interface AxleSectionViewProps {
   axle: Axle;

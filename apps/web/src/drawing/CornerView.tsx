@@ -1,7 +1,8 @@
 import type { Part, Play, Wheel } from '@keen/contract';
-import { axleOf, PART_FACTS, partsAt, PLAY_WORDS, sideOf, whereWords } from '@keen/core';
+import { axleOf, PART_FACTS, partsAt, PLAY_WORDS, sideOf } from '@keen/core';
 import Box from '@mui/material/Box';
 import { t } from '../words/drawing.ts';
+import { whereWords } from '../words/pageTexts.ts';
 
 const WIDTH = 600;
 const HEIGHT = 352;

@@ -1,8 +1,9 @@
 import type { RotationPlan } from '@keen/core';
-import { WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import { WHEELS_OF_AXLE } from '@keen/core';
 import type { Wheel } from '@keen/contract';
 import { WHEELS } from '@keen/contract';
 import { t } from '../words/drawing.ts';
+import { whereWords } from '../words/pageTexts.ts';
 
 const WIDTH = 300;
 const HEIGHT = 190;

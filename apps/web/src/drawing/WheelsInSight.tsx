@@ -1,5 +1,4 @@
 import type { DrawnAngle, DrawnAxle, DrawnWheel } from '@keen/core';
-import { whereWords } from '@keen/core';
 import { showDegrees } from '../shared/format.ts';
 import { AngleFigure } from './AngleFigure.tsx';
 import { CamberArrow, ToeArrow } from './handArrows.tsx';
@@ -7,6 +6,7 @@ import type { MarkedAngle } from './handArrows.tsx';
 import { TurnedWheel } from './TurnedWheel.tsx';
 import { t } from '../words/drawing.ts';
 import { term } from '../words/terms.ts';
+import { whereWords } from '../words/pageTexts.ts';
 
 interface AxleWheelsProps {
   axle: DrawnAxle;

@@ -1,4 +1,4 @@
-import { textsOf } from '@keen/core';
+import { papers } from '../words/pageTexts.ts';
 
 /** What a driver says, as a key to press: the same words as on the papers. */
-export const COMPLAINT_WORDS = textsOf('en').papers.complaints;
+export const COMPLAINT_WORDS = papers.complaints;

@@ -3,9 +3,9 @@ import { messagesOf } from './i18n.ts';
 export const english = {
   crashPage: {
     thisScreenBroke: 'This screen broke.',
-    whatYouTypedIs:
-      'What you typed is kept, here and on the server. Load the page again; if it breaks the same way, tell whoever looks after this installation.',
     loadAgain: 'Load again',
+    whatYouTypedIs:
+      'What you typed is saved, here and on the server. Load the page again; if it breaks the same way, tell whoever looks after this installation.',
   },
   notFoundPage: {
     thereIsNothingAt: 'There is nothing at this address.',
@@ -15,10 +15,6 @@ export const english = {
     loading: 'Loading',
     noConnectionToThe: 'No connection to the shop’s server.',
     tryAgain: 'Try again',
-  },
-  theme: {
-    archivoVariableArchivoHelvetica:
-      "'Archivo Variable', 'Archivo', 'Helvetica Neue', Arial, sans-serif",
   },
 } as const;
 

@@ -68,8 +68,6 @@ export const english = {
     yes: 'Yes',
     no: 'No',
     unknown: 'Unknown',
-    front: 'Front',
-    rear: 'Rear',
     driven: 'Driven',
     gently: 'Gently',
     asUsual: 'As usual',
@@ -86,6 +84,8 @@ export const english = {
     depthsMayDifferBy: 'Depths may differ by at most',
     allWheelDriveThe:
       'All-wheel drive: the maker’s limit. Two to three 32nds are usual where it is not known.',
+    frontSuspension: 'Front suspension',
+    rearSuspension: 'Rear suspension',
   },
   customerData: {
     whatIsStoredOf: 'What is stored of this customer',

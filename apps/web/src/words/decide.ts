@@ -82,6 +82,7 @@ export const english = {
     saveTheDecision: 'Save the decision',
     unsafe: 'unsafe',
     soon: 'soon',
+    isAdvised: '{{action}} (advised)',
   },
   decisionList: {
     customerSaidYes: 'customer said yes',

@@ -1,3 +1,4 @@
+import dayjs from 'dayjs';
 import i18next from 'i18next';
 import type { Language } from '@keen/contract/words';
 import { pageLanguage } from './pageLanguage.ts';
@@ -64,6 +65,9 @@ await i18next.init({
   // React writes text, not markup.
   interpolation: { escapeValue: false },
 });
+
+// Its locale comes along with the translations.
+dayjs.locale(pageLanguage);
 
 /**
  * The messages of a room in the language of the page.

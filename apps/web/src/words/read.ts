@@ -54,6 +54,8 @@ export const english = {
     leastDepth: 'Least depth over the places, {{unit}}. Dashed: the legal limit.',
     linesLeftOut_one: '{{count}} line was left out.',
     linesLeftOut_other: '{{count}} lines were left out.',
+    places_one: '{{count}} place',
+    places_other: '{{count}} places',
   },
   readStep: {
     theGaugeStoodOff: 'The gauge stood off the tread. Set it down in the groove and press again.',

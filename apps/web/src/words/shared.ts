@@ -123,10 +123,6 @@ export const english = {
     tiresChangePlaces: 'Tires change places',
     anglesChecked: 'Angles checked',
   },
-  languages: {
-    english: 'English',
-    español: 'Español',
-  },
   nameOf: {
     somebodyWhoLeft: 'Somebody who left',
   },

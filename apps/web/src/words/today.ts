@@ -4,13 +4,13 @@ export const english = {
   importButton: {
     openACaseFile: 'Open a case file',
     caseFile: 'Case file',
-    thisFileWasNot: 'This file was not taken in.',
     nothingWasChangedFix: 'Nothing was changed. Fix the file and open it again.',
-    understood: 'Understood',
     itIsTooLarge: 'It is too large for a case file.',
     itIsNotJson: 'It is not JSON.',
     expected: '{{path}}: expected {{expected}}',
     theFile: 'The file',
+    thisFileWasNot: 'This file was not imported.',
+    understood: 'Understood',
   },
   importReadings: {
     readingsFromATable: 'Readings from a table',
@@ -65,7 +65,6 @@ export const english = {
     saveTheseReadingsAs: 'Save these readings as CSV',
   },
   todayPage: {
-    aCarRollsIn: 'a car rolls in',
     fromCarToCar: 'from car to car',
     enter: 'Enter',
     demoData: ' · demo data',
@@ -96,6 +95,7 @@ export const english = {
     carsAreHere_other: '{{count}} cars are here',
     moreCarsAreHere: 'More than {{count}} cars are here',
     searchField: 'Search',
+    aCarRollsIn: 'new visit',
   },
   visitRow: {
     takeTheCarIn: 'Take the car in',

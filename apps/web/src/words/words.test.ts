@@ -2,10 +2,11 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
+import { SPANISH } from './es/index.ts';
 
 const WORDS = dirname(fileURLToPath(import.meta.url));
 const SOURCE = dirname(WORDS);
-const NO_ROOMS = ['i18n', 'pageLanguage'];
+const NO_ROOMS = ['i18n', 'pageLanguage', 'pageTexts'];
 
 interface Messages {
   readonly [name: string]: string | Messages;
@@ -30,6 +31,27 @@ function flat(messages: Messages, at = ''): [name: string, text: string][] {
     typeof inner === 'string' ? [[at + name, inner] as const] : flat(inner, `${at}${name}.`),
   );
 }
+
+/** Values and tags of a message, in any order. */
+function marks(text: string): string[] {
+  return (text.match(/\{\{\w+\}\}|<\/?\w+>/g) ?? []).toSorted();
+}
+
+describe('the messages in Spanish', () => {
+  it('are there for every room', () => {
+    expect(Object.keys(SPANISH).toSorted()).toEqual(rooms.toSorted());
+  });
+
+  it.each(rooms)('say of %s what the English ones say, with the same values', async (room) => {
+    const own = new Map(flat(await english(room)));
+    const spanish = flat((SPANISH as Record<string, Messages>)[room]!);
+    expect(spanish.map(([name]) => name).toSorted()).toEqual([...own.keys()].toSorted());
+    for (const [name, text] of spanish) {
+      expect(text.trim(), name).not.toBe('');
+      expect(marks(text), name).toEqual(marks(own.get(name)!));
+    }
+  });
+});
 
 describe.each(rooms)('the messages of %s', (room) => {
   it('are all used', async () => {

@@ -2,7 +2,7 @@ import type { CaseFile } from '@keen/contract';
 import type { Answer } from '@keen/core';
 import { useEffect, useRef, useState } from 'react';
 import type { Question, Reply } from './diagnosis.worker.ts';
-import { t } from '../words/workers.ts';
+import { t } from '../words/shared.ts';
 
 export interface Diagnosing {
   /** The newest answer; while a newer one is worked out, the one before stays. */
@@ -67,7 +67,7 @@ export function useDiagnosis(file: CaseFile | null): Diagnosing {
       }
     };
     at.onerror = () => {
-      setResult({ ...IDLE, state: 'failed', failure: t('useDiagnosis.theDiagnosisStopped') });
+      setResult({ ...IDLE, state: 'failed', failure: t('answerOne.stopped') });
     };
     const message: Question = { id, file: asked };
     at.postMessage(message);

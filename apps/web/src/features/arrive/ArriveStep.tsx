@@ -8,7 +8,6 @@ import {
   pressureToKpa,
   WHEEL_ORDER,
   WHEELS_OF_AXLE,
-  whereWords,
 } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -35,6 +34,7 @@ import { NewDepthField } from './TireNumbers.tsx';
 import { TireDistances, useGrain } from './TireDistances.tsx';
 import { useTakenAlong } from './useTakenAlong.ts';
 import { t } from '../../words/arrive.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** A tire after some kilometres of road (common practice, no source). */
 const USUAL_WARM_K = 20;

@@ -22,8 +22,8 @@ const KNOWN_OPTIONS: readonly { value: Known; label: string }[] = [
   { value: 'unknown', label: t('carFacts.unknown') },
 ];
 const AXLES = [
-  { axle: 'front', words: t('carFacts.front'), kinds: ['camber', 'caster', 'toe'] },
-  { axle: 'rear', words: t('carFacts.rear'), kinds: ['camber', 'toe'] },
+  { axle: 'front', kinds: ['camber', 'caster', 'toe'] },
+  { axle: 'rear', kinds: ['camber', 'toe'] },
 ] as const;
 
 /** How the car is built, loaded and driven: what measuring and setting will ask for. */
@@ -71,16 +71,16 @@ export function CarFacts() {
           onChange={(value) => enter('visit.car.rack', value)}
         />
       </Box>
-      {AXLES.map(({ axle, words, kinds }) => (
+      {AXLES.map(({ axle, kinds }) => (
         <Box
           key={axle}
           role="group"
-          aria-label={`${words} suspension`}
+          aria-label={t(axle === 'front' ? 'carFacts.frontSuspension' : 'carFacts.rearSuspension')}
           sx={{ display: 'grid', gap: 1.25, borderTop: '1px solid var(--hairline)', pt: 1.25 }}
         >
           <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5 }}>
             <Choice
-              label={`${words} suspension`}
+              label={t(axle === 'front' ? 'carFacts.frontSuspension' : 'carFacts.rearSuspension')}
               dense
               options={SUSPENSION_OPTIONS}
               value={car.suspension?.[axle] ?? null}

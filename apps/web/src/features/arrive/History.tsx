@@ -1,4 +1,3 @@
-import { actionWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
@@ -8,6 +7,7 @@ import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { showDistance } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/arrive.ts';
+import { actionWords } from '../../words/pageTexts.ts';
 
 const ANSWER_WORDS = {
   yes: t('history.done'),

@@ -1,9 +1,10 @@
-import { actionWords, formatMoney } from '@keen/core';
+import { formatMoney } from '@keen/core';
 import type { Weighing } from '@keen/core';
 import Typography from '@mui/material/Typography';
 import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
+import { actionWords } from '../../words/pageTexts.ts';
 
 /** A lead of less than this part of the whole cost is a close call. */
 const CLOSE = 0.03;

@@ -1,11 +1,12 @@
 import type { Action, EstimateLine } from '@keen/contract';
-import { actionWords, formatMoney, sumEstimate } from '@keen/core';
+import { formatMoney, sumEstimate } from '@keen/core';
 import type { Weighing } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
+import { actionWords } from '../../words/pageTexts.ts';
 
 const MOST_ALTERNATIVES = 3;
 

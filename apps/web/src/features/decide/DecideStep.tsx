@@ -1,5 +1,4 @@
 import type { Diagnosis } from '@keen/contract';
-import { actionWords, whereWords } from '@keen/core';
 import type { Weighing } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -16,6 +15,7 @@ import { OutlookChart } from './OutlookChart.tsx';
 import { Rotation } from './Rotation.tsx';
 import { useWeighing } from '../../shared/useWeighing.ts';
 import { t } from '../../words/decide.ts';
+import { actionWords, whereWords } from '../../words/pageTexts.ts';
 
 /** What is advised and why, what is chosen, what the customer says; all of it is kept. */
 export function DecideStep() {

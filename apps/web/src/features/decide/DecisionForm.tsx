@@ -1,6 +1,6 @@
 import type { Action, Diagnosis, NewDecision, Wheel } from '@keen/contract';
 import { ACTIONS, ANSWERS } from '@keen/contract';
-import { actionWords, WHEEL_ORDER, whereWords } from '@keen/core';
+import { WHEEL_ORDER } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Radio from '@mui/material/Radio';
@@ -19,6 +19,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { FittingRules } from './FittingRules.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
+import { actionWords, whereWords } from '../../words/pageTexts.ts';
 
 const ANSWER_WORDS = {
   yes: t('decisionForm.yes'),
@@ -103,7 +104,11 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
                 key={one}
                 value={one}
                 control={<Radio size="small" />}
-                label={`${actionWords(one, replace.length > 0)}${one === advised ? ' (advised)' : ''}`}
+                label={
+                  one === advised
+                    ? t('decisionForm.isAdvised', { action: actionWords(one, replace.length > 0) })
+                    : actionWords(one, replace.length > 0)
+                }
               />
             ))}
           </RadioGroup>

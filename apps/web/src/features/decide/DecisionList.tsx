@@ -1,9 +1,9 @@
-import { actionWords, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
+import { actionWords, whereWords } from '../../words/pageTexts.ts';
 
 const ANSWER_WORDS = {
   yes: t('decisionList.customerSaidYes'),

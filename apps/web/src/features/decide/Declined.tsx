@@ -1,5 +1,5 @@
 import type { Diagnosis } from '@keen/contract';
-import { actionWords, declinedBefore, formatMoney, WHEEL_ORDER, whereWords } from '@keen/core';
+import { declinedBefore, formatMoney, WHEEL_ORDER } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
@@ -7,6 +7,7 @@ import { DEPTH_UNIT_WORDS, showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/decide.ts';
+import { actionWords, whereWords } from '../../words/pageTexts.ts';
 
 /** Rubber below this is not worth a figure of its own, mm. */
 const SHOWN_FROM_MM = 0.3;

@@ -1,5 +1,5 @@
 import type { Wheel } from '@keen/contract';
-import { brokenRules, FITTING_SOURCES, whereWords } from '@keen/core';
+import { brokenRules, FITTING_SOURCES } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -7,6 +7,7 @@ import dayjs from 'dayjs';
 import { capital } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 interface FittingRulesProps {
   replace: readonly Wheel[];

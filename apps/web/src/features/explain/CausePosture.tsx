@@ -1,5 +1,5 @@
 import type { Axle, Diagnosis, Wheel } from '@keen/contract';
-import { axleOf, WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import { axleOf, WHEELS_OF_AXLE } from '@keen/core';
 import type { CauseGroup } from '@keen/core';
 import Box from '@mui/material/Box';
 import { TireContact } from '../../drawing/TireContact.tsx';
@@ -7,6 +7,7 @@ import { WornWaves } from '../../drawing/WornWaves.tsx';
 import { WheelPosture } from '../../drawing/WheelPosture.tsx';
 import { showDegrees } from '../../shared/format.ts';
 import { t } from '../../words/explain.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** The wheels as this cause has them standing, with the number and its interval; the place that took most. */
 export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosis: Diagnosis }) {

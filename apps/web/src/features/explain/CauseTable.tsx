@@ -1,5 +1,5 @@
 import type { Diagnosis } from '@keen/contract';
-import { causeGroups, causeWords, sureWords, whereWords } from '@keen/core';
+import { causeGroups } from '@keen/core';
 import type { CauseGroup } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -8,6 +8,7 @@ import { showDepth, showPercent } from '../../shared/format.ts';
 import { SureSquares } from '../../shared/SureSquares.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/explain.ts';
+import { causeWords, sureWords, whereWords } from '../../words/pageTexts.ts';
 
 /** Causes below this are folded away. */
 const SHOWN_FROM = 0.08;

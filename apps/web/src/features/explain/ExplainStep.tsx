@@ -1,5 +1,5 @@
 import type { CaseFile, RankedCause, Wheel } from '@keen/contract';
-import { causeGroups, explainedWear, spokenRibs, verdictOf, WHEELS_OF_AXLE } from '@keen/core';
+import { causeGroups, explainedWear, spokenRibs, WHEELS_OF_AXLE } from '@keen/core';
 import type { Answer, CauseGroup, Verdict } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -23,6 +23,7 @@ import { StartsFrom } from './StartsFrom.tsx';
 import { WearRates } from './WearRates.tsx';
 import { WhatIf } from './WhatIf.tsx';
 import { t } from '../../words/explain.ts';
+import { verdictOf } from '../../words/pageTexts.ts';
 
 /** Which angle, pressure or part made this pattern, how sure that is, and why. */
 export function ExplainStep() {

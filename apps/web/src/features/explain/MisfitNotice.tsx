@@ -1,5 +1,5 @@
 import type { CaseFile, Oddity, Wheel } from '@keen/contract';
-import { misfits, whereWords } from '@keen/core';
+import { misfits } from '@keen/core';
 import type { Answer } from '@keen/core';
 import Button from '@mui/material/Button';
 import { showDepth } from '../../shared/format.ts';
@@ -7,6 +7,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/explain.ts';
 import { term } from '../../words/terms.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** Says where the answer does not explain the tread, what that may be, and what to do about it. */
 export function MisfitNotice({ answer, file }: { answer: Answer; file: CaseFile }) {

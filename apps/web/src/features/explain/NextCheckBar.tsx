@@ -1,5 +1,5 @@
 import type { NextCheck, Wheel } from '@keen/contract';
-import { formatMoney, WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import { formatMoney, WHEELS_OF_AXLE } from '@keen/core';
 import type { CheckWorth } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/explain.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** A check that would tell less than this is not worth asking for, bits. */
 const ASK_FROM_BITS = 0.04;

@@ -1,8 +1,8 @@
 import type { RankedCause } from '@keen/contract';
-import { causeWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { t } from '../../words/explain.ts';
+import { causeWords } from '../../words/pageTexts.ts';
 
 /** What speaks for and against a cause, from this car's own numbers. */
 export function ReasonLists({ cause }: { cause: RankedCause }) {

@@ -1,13 +1,5 @@
 import type { Session } from '@keen/contract';
-import {
-  actionWords,
-  causeWords,
-  distanceToKm,
-  formatMoney,
-  neededBy,
-  SAID_FROM,
-  whereWords,
-} from '@keen/core';
+import { distanceToKm, formatMoney, neededBy, SAID_FROM } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
@@ -32,6 +24,7 @@ import { fleetAsCsv } from './fleetAsCsv.ts';
 import { useFleet } from './useFleet.ts';
 import type { Fleet, FleetCar } from './useFleet.ts';
 import { t } from '../../words/garage.ts';
+import { actionWords, causeWords, whereWords } from '../../words/pageTexts.ts';
 
 const NeedsChart = lazy(async () => ({ default: (await import('./NeedsChart.tsx')).NeedsChart }));
 

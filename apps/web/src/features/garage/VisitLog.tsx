@@ -1,5 +1,5 @@
 import type { Person, Units, Visit } from '@keen/contract';
-import { actionWords, workDone } from '@keen/core';
+import { workDone } from '@keen/core';
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
@@ -10,6 +10,7 @@ import { showDegrees, showDistance } from '../../shared/format.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { angleChanges } from './angleChanges.ts';
 import { t } from '../../words/garage.ts';
+import { actionWords } from '../../words/pageTexts.ts';
 
 const ANSWER_WORDS = {
   yes: t('visitLog.agreed'),

@@ -1,9 +1,10 @@
 import type { Session } from '@keen/contract';
-import { actionWords, causeWords, neededBy, WEAR_PARTS, whereWords } from '@keen/core';
+import { neededBy, WEAR_PARTS } from '@keen/core';
 import Papa from 'papaparse';
 import { WEAR_PART_WORDS } from './causeCosts.ts';
 import type { FleetCar } from './useFleet.ts';
 import { t } from '../../words/garage.ts';
+import { actionWords, causeWords, whereWords } from '../../words/pageTexts.ts';
 
 /** The fleet as a table for other programs: km, whole days, money in whole units. */
 export function fleetAsCsv(rows: readonly FleetCar[], session: Session, today: string): string {

@@ -1,5 +1,5 @@
 import type { Play, Wheel } from '@keen/contract';
-import { PART_FACTS, whereWords } from '@keen/core';
+import { PART_FACTS } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -11,6 +11,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Photos } from './Photos.tsx';
 import { t } from '../../words/inspect.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 const FINDINGS: readonly { value: Play; label: string; key: string }[] = [
   { value: 'none', label: t('cornerStop.none'), key: 'N' },

@@ -1,5 +1,5 @@
 import type { VisitDraft } from '@keen/contract';
-import { nothingFound, stopState, WALK, whereWords } from '@keen/core';
+import { nothingFound, stopState, WALK } from '@keen/core';
 import type { Stop } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -19,6 +19,7 @@ import { TireStop } from './TireStop.tsx';
 import { TouchGuides } from './TouchGuides.tsx';
 import { WornParts } from './WornParts.tsx';
 import { t } from '../../words/inspect.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 const ON_THE_GROUND = WALK.filter(({ kind }) => kind === 'tire');
 const LIFTED = WALK.filter(({ kind }) => kind === 'corner');

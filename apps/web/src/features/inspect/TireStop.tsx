@@ -7,7 +7,6 @@ import {
   sectionTires,
   sideOf,
   stopState,
-  whereWords,
   ZONE_WORDS,
 } from '@keen/core';
 import Box from '@mui/material/Box';
@@ -26,6 +25,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Photos } from './Photos.tsx';
 import { t } from '../../words/inspect.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 type Felt = Exclude<Feather, 'unknown'>;
 

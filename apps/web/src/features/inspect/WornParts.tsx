@@ -1,8 +1,9 @@
-import { whereWords, wornParts } from '@keen/core';
+import { wornParts } from '@keen/core';
 import Box from '@mui/material/Box';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/inspect.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** What holds the alignment back, why, and what it does to the answer. */
 export function WornParts() {

@@ -1,4 +1,4 @@
-import { explainedWear, verdictOf } from '@keen/core';
+import { explainedWear } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -6,6 +6,7 @@ import { ExplainedBy } from '../../shared/ExplainedBy.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/measure.ts';
+import { verdictOf } from '../../words/pageTexts.ts';
 
 /** What the tread says now that the angles stand beside it, and how much of the wear they explain. */
 export function AgainstTheTread() {

@@ -1,4 +1,4 @@
-import { camberInTurn, camberInTurns, whereWords } from '@keen/core';
+import { camberInTurn, camberInTurns } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { FrontCamberInTurns } from '../../drawing/bench/charts.tsx';
@@ -6,6 +6,7 @@ import { Folded } from '../../shared/Folded.tsx';
 import { showDegrees } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/measure.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** Inclination where it was not read (common practice, no source), degrees. */
 const USUAL_SAI = 13;

@@ -1,4 +1,3 @@
-import { whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Folded } from '../../shared/Folded.tsx';
@@ -6,6 +5,7 @@ import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { TwoAngles } from './TwoAngles.tsx';
 import { t } from '../../words/measure.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** What is measured less often: setback, and how the front wheels follow one another in a turn. */
 export function MoreAngles() {

@@ -1,5 +1,4 @@
 import type { RigReading } from '@keen/contract';
-import { whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -16,6 +15,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { AngleTable } from './AngleTable.tsx';
 import { takeAngles } from './takeAngles.ts';
 import { t } from '../../words/measure.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 const LOOK_EVERY_MS = 1_000;
 

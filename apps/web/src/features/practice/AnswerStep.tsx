@@ -1,6 +1,6 @@
 import type { Action, Axle, Cause, PracticeAnswer, Wheel } from '@keen/contract';
 import { ACTIONS, AXLE_CAUSES, AXLES, WHEEL_CAUSES } from '@keen/contract';
-import { actionWords, causeWords, WHEEL_ORDER, whereWords } from '@keen/core';
+import { WHEEL_ORDER } from '@keen/core';
 import { usualChance } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -16,6 +16,7 @@ import { ManyChoice } from '../../shared/ManyChoice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { usePractice } from './practiceContext.ts';
 import { t } from '../../words/practice.ts';
+import { actionWords, causeWords, whereWords } from '../../words/pageTexts.ts';
 
 type Place = Wheel | Axle;
 interface Named {

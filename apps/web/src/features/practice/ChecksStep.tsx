@@ -1,6 +1,6 @@
 import type { PracticeCheck, VisitDraft } from '@keen/contract';
 import { PRACTICE_CHECKS, WHEELS } from '@keen/contract';
-import { byWheel, formatMoney, PLAY_WORDS, WAVE_WORDS, whereWords } from '@keen/core';
+import { byWheel, formatMoney, PLAY_WORDS, WAVE_WORDS } from '@keen/core';
 import { PRACTICE_CHECK_WORDS } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -11,6 +11,7 @@ import { useEnter } from '../../shared/useEnter.ts';
 import { usePractice } from './practiceContext.ts';
 import { Strokes } from './Strokes.tsx';
 import { t } from '../../words/practice.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** What can be looked at beside the depths: each costs time, some the customer's money. */
 export function ChecksStep() {

@@ -1,5 +1,4 @@
 import type { Drill, DrillQuestion } from '@keen/contract';
-import { whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -25,6 +24,7 @@ import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { useEnter } from '../../shared/useEnter.ts';
 import { t } from '../../words/practice.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 const SHORTCUTS = [
   { keys: ['1', '2', '3', '4'], what: t('drillPage.chooseAnAnswer') },

@@ -1,10 +1,11 @@
 import type { Rib, Wheel } from '@keen/contract';
-import { readingConflicts, whereWords } from '@keen/core';
+import { readingConflicts } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/read.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** Ribs that two people read without seeing one another's reading: both stand until one is chosen. */
 export function Conflicts() {

@@ -1,12 +1,12 @@
 import type { DepthUnit } from '@keen/contract';
 import type { Oddity, Slot } from '@keen/core';
-import { whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { showDepth } from '../../shared/format.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/read.ts';
 import { term } from '../../words/terms.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** A reading that is asked about, once. */
 export interface Asked {

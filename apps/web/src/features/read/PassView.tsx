@@ -58,7 +58,7 @@ export function PassView({ pass, leftOut, onDone }: PassViewProps) {
               <Box sx={{ display: 'flex', justifyContent: 'space-between' }}>
                 <strong>{WHEEL_LABELS[wheel]}</strong>
                 <Box component="span" sx={{ color: 'text.secondary' }}>
-                  {places ? `${places.length} places` : t('passView.notSeen')}
+                  {places ? t('passView.places', { count: places.length }) : t('passView.notSeen')}
                 </Box>
               </Box>
               {profiles && <ProfileView wheel={wheel} profiles={profiles} legalMm={legalMm} />}

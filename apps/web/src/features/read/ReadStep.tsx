@@ -1,6 +1,6 @@
 import type { Wheel } from '@keen/contract';
 import { MAX_STATIONS } from '@keen/contract';
-import { oddReading, readDepthText, readingOrder, whereWords } from '@keen/core';
+import { oddReading, readDepthText, readingOrder } from '@keen/core';
 import type { Slot } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -23,6 +23,7 @@ import type { GaugeSource } from '../../devices/useGauge.ts';
 import { useFastEntry } from './useFastEntry.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/read.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 const OFF_THE_TREAD = t('readStep.theGaugeStoodOff');
 

@@ -1,7 +1,8 @@
 import type { DepthUnit, VisitDraft, Wheel } from '@keen/contract';
-import { depthFromMm, sectionTires, WHEEL_ORDER, whereWords } from '@keen/core';
+import { depthFromMm, sectionTires, WHEEL_ORDER } from '@keen/core';
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { t } from '../../words/read.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** A difference across a tire worth a word, mm. */
 const TELLING_MM = 0.6;

@@ -1,5 +1,5 @@
 import type { Adjuster, ShopSettings } from '@keen/contract';
-import { shimPack, whereWords } from '@keen/core';
+import { shimPack } from '@keen/core';
 import type { PlanStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,6 +13,7 @@ import { startFor } from './adjusters.ts';
 import { keepCarTexts, keptCarTexts } from './carTexts.ts';
 import { ThreadLeft } from './ThreadLeft.tsx';
 import { t } from '../../words/setRight.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 interface AdjusterDialogProps {
   step: PlanStep;

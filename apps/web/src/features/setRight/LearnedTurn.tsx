@@ -1,5 +1,5 @@
 import type { Adjuster, TurnMade } from '@keen/contract';
-import { angleSd, learnTurn, parseMeasure, turnLeft, whereWords } from '@keen/core';
+import { angleSd, learnTurn, parseMeasure, turnLeft } from '@keen/core';
 import type { PlanStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -14,6 +14,7 @@ import { FromEarlier } from './FromEarlier.tsx';
 import { amountWords, unitOf } from './turnWords.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/setRight.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 const MOST = 100;
 

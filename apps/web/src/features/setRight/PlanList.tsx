@@ -1,6 +1,6 @@
 import type { AngleKind, Axle, VisitDraft, Wheel } from '@keen/contract';
 import type { PlanStep } from '@keen/core';
-import { setRightPlan, WHEELS_OF_AXLE, whereWords } from '@keen/core';
+import { setRightPlan, WHEELS_OF_AXLE } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
@@ -9,6 +9,7 @@ import { useAngleWords } from '../../angles/useAngleWords.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { StepAtHand } from './StepAtHand.tsx';
 import { t } from '../../words/setRight.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** The plan as a list: what is done, the step at hand opened, and what comes after it. */
 export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBegun: boolean }) {

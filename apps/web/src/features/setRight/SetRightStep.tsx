@@ -1,5 +1,5 @@
 import type { CrookedWheel } from '@keen/contract';
-import { alignmentState, angleLedger, whereWords } from '@keen/core';
+import { alignmentState, angleLedger } from '@keen/core';
 import type { LedgerRow } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -16,6 +16,7 @@ import { LeaveIt } from './LeaveIt.tsx';
 import { PlanList } from './PlanList.tsx';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/setRight.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** The plan: what to set, in order, with the arithmetic of each adjuster; before and after. */
 export function SetRightStep() {

@@ -6,7 +6,6 @@ import {
   reachOf,
   usualAdjuster,
   WHEELS_OF_AXLE,
-  whereWords,
 } from '@keen/core';
 import type { PlanStep, Reach } from '@keen/core';
 import Box from '@mui/material/Box';
@@ -25,6 +24,7 @@ import { adviceFor, calculatorFor } from './adjusters.ts';
 import { LearnedTurn } from './LearnedTurn.tsx';
 import { LeaveIt } from './LeaveIt.tsx';
 import { t } from '../../words/setRight.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 interface StepAtHandProps {
   step: PlanStep;

@@ -1,5 +1,5 @@
 import type { Person, Visit } from '@keen/contract';
-import { actionWords, nextStep, stepStates } from '@keen/core';
+import { nextStep, stepStates } from '@keen/core';
 import type { VisitStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import dayjs from 'dayjs';
@@ -8,6 +8,7 @@ import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { ListLink } from '../../shared/ListLink.tsx';
 import { dangerWords } from '../../shared/dangerWords.ts';
 import { t } from '../../words/today.ts';
+import { actionWords } from '../../words/pageTexts.ts';
 
 const NEXT_WORDS: Record<VisitStep, string> = {
   arrive: t('visitRow.takeTheCarIn'),

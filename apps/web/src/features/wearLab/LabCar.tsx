@@ -1,5 +1,5 @@
 import type { Units } from '@keen/contract';
-import { DEFAULT_LIMITS_MM, whereWords } from '@keen/core';
+import { DEFAULT_LIMITS_MM } from '@keen/core';
 import { tiresAt } from '@keen/core/lab';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
@@ -12,6 +12,7 @@ import type { Band } from './otherCars.ts';
 import { FURTHEST_KM } from './useLab.ts';
 import type { Driven } from './useLab.ts';
 import { t } from '../../words/wearLab.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 interface LabCarProps {
   title: string;

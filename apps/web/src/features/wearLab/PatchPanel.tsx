@@ -1,4 +1,4 @@
-import { axleOf, sideOf, WHEEL_ORDER, whereWords } from '@keen/core';
+import { axleOf, sideOf, WHEEL_ORDER } from '@keen/core';
 import {
   contactPatch,
   labState,
@@ -14,6 +14,7 @@ import { ContactPatchView } from '../../drawing/ContactPatchView.tsx';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import type { LabSetup } from './labSetup.ts';
 import { t } from '../../words/wearLab.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 const PATCH_COLUMNS = 12;
 

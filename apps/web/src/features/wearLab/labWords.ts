@@ -1,10 +1,11 @@
 import type { Units } from '@keen/contract';
-import { formatMoney, whereWords } from '@keen/core';
+import { formatMoney } from '@keen/core';
 import { capital, showFar } from '../../shared/format.ts';
 import type { LabCosts } from './labCosts.ts';
 import { FURTHEST_KM } from './useLab.ts';
 import type { Driven } from './useLab.ts';
 import { t } from '../../words/wearLab.ts';
+import { whereWords } from '../../words/pageTexts.ts';
 
 /** A set that lives this much longer is worth a word, km. */
 const LONGER_KM = 1000;

@@ -1,2 +1,69 @@
+import 'dayjs/locale/es.js';
+import { account } from './account.ts';
+import { angles } from './angles.ts';
+import { api } from './api.ts';
+import { app } from './app.ts';
+import { arrive } from './arrive.ts';
+import { bench } from './bench.ts';
+import { decide } from './decide.ts';
+import { devices } from './devices.ts';
+import { devicesPage } from './devicesPage.ts';
+import { drawing } from './drawing.ts';
+import { due } from './due.ts';
+import { explain } from './explain.ts';
+import { garage } from './garage.ts';
+import { gauges } from './gauges.ts';
+import { handOver } from './handOver.ts';
+import { howItWorks } from './howItWorks.ts';
+import { insights } from './insights.ts';
+import { inspect } from './inspect.ts';
+import { measure } from './measure.ts';
+import { practice } from './practice.ts';
+import { read } from './read.ts';
+import { setRight } from './setRight.ts';
+import { shared } from './shared.ts';
+import { sharedSheet } from './sharedSheet.ts';
+import { sheets } from './sheets.ts';
+import { shop } from './shop.ts';
+import { signIn } from './signIn.ts';
+import { terms } from './terms.ts';
+import { today } from './today.ts';
+import { tools } from './tools.ts';
+import { visit } from './visit.ts';
+import { wearLab } from './wearLab.ts';
+
 /** The app in Spanish, room by room. */
-export const SPANISH = {};
+export const SPANISH = {
+  account,
+  angles,
+  api,
+  app,
+  arrive,
+  bench,
+  decide,
+  devices,
+  devicesPage,
+  drawing,
+  due,
+  explain,
+  garage,
+  gauges,
+  handOver,
+  howItWorks,
+  insights,
+  inspect,
+  measure,
+  practice,
+  read,
+  setRight,
+  shared,
+  sharedSheet,
+  sheets,
+  shop,
+  signIn,
+  terms,
+  today,
+  tools,
+  visit,
+  wearLab,
+};

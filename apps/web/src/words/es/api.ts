@@ -1,0 +1,13 @@
+import type { english } from '../api.ts';
+import type { Translation } from '../i18n.ts';
+
+export const api: Translation<typeof english> = {
+  problem: {
+    theServerIsNot:
+      'El servidor no responde. Lo que escribió está guardado en este dispositivo y se envía cuando vuelva.',
+    somethingWentWrongNothing: 'Algo salió mal; no se cambió nada',
+  },
+  keenApi: {
+    notUnderstood: 'El servidor respondió algo que esta página no entiende; vuelva a cargarla',
+  },
+};

@@ -1,0 +1,73 @@
+import type { english } from '../visit.ts';
+import type { Translation } from '../i18n.ts';
+
+export const visit: Translation<typeof english> = {
+  evidenceColumn: {
+    tread: 'Dibujo',
+    ofAnInch: '32avos de pulgada',
+    whatTheSettingsTried: 'lo que dejarían los ajustes probados',
+    whatTheNamedCauses: 'lo que dejarían las causas nombradas, y con qué seguridad',
+    seenFromBehind: 'Visto desde atrás, profundidades en {{unit}}',
+  },
+  stepLacks: {
+    stillMissing: 'Todavía falta',
+    missing: 'Falta: {{charAt}}',
+  },
+  stepRail: {
+    arrive: 'Llegada',
+    read: 'Leer',
+    inspect: 'Inspeccionar',
+    explain: 'Explicar',
+    decide: 'Decidir',
+    measure: 'Medir',
+    setRight: 'Corregir',
+    handOver: 'Entregar',
+    stepsOfTheVisit: 'Pasos de la visita',
+    done: 'hecho',
+    begun: 'empezado',
+    open: 'abierto',
+  },
+  visitPage: {
+    nextStep: 'paso siguiente',
+    stepBefore: 'paso anterior',
+    backToToday: 'volver a Hoy',
+    inARowOf: 'en una fila de respuestas: la de al lado; su primera letra la pulsa',
+    ctrl: 'Ctrl',
+    enter: 'Intro',
+    goOnOutOf: 'seguir, también desde un campo',
+    inMeasureAndSet: 'en Medir y Corregir: modo taller, grande y una cosa a la vez',
+    inBayModeThe: 'en modo taller: el paso siguiente del plan',
+    undoMyLastEntry: 'deshacer mi último dato',
+    redoIt: 'rehacerlo',
+    inReadTheDepth: 'en Leer: la profundidad, 53 son 5.3 mm',
+    inReadTheRib: 'en Leer: la banda anterior, la siguiente',
+    backspace: 'Retroceso',
+    inReadOneStep: 'en Leer: un paso atrás',
+    inReadThisRib: 'en Leer: esta banda no se puede leer',
+    inInspectCatchesOut: 'en Inspeccionar: engancha hacia fuera, liso, engancha hacia dentro',
+    inInspectNothingElse: 'en Inspeccionar: nada más aquí, seguir',
+    inInspectTheStop: 'en Inspeccionar: la parada anterior, la siguiente',
+    inInspectWavesA: 'en Inspeccionar: ondas; un daño por la letra de su botón',
+    inInspectUnderThe: 'en Inspeccionar bajo el coche: la pieza anterior, la siguiente',
+    inInspectUnderTheCar: 'en Inspeccionar bajo el coche: holgura ninguna, alguna, demasiada',
+    loadingTheVisit: 'Cargando la visita',
+    thisVisitCannotBe: 'Esta visita no se puede mostrar.',
+    tryAgain: 'Reintentar',
+    leaveBayMode: 'Salir del modo taller',
+    bayMode: 'Modo taller',
+  },
+  visitTitle: {
+    frontDrive: 'tracción delantera',
+    rearDrive: 'tracción trasera',
+    allWheelDrive: 'tracción total',
+    onTheseTires: '{{distance}} {{distance2}} con estos neumáticos',
+    car: 'Coche',
+  },
+  wheelsColumn: {
+    wheels: 'Ruedas',
+    fromAboveAndFrom:
+      'Desde arriba y desde atrás; convergencia ampliada {{toe}} veces, caída {{camber}} veces',
+    greyWedgeAllowedSoft:
+      'Cuña gris: permitido · borde suave: cuán seguro · línea de trazos: como se encontró · contorno: medir de nuevo',
+  },
+};

@@ -1,0 +1,33 @@
+import type { CaseFile, Diagnosis } from '@keen/contract';
+import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
+import { actionWords as actionIn, sureIn, textsOf, verdictOf as verdictIn } from '@keen/core';
+import type { Verdict } from '@keen/core';
+import { pageLanguage } from './pageLanguage.ts';
+
+/** What the core says, in the language of the page; papers for customers ask for the customer's. */
+export const { texts, papers } = textsOf(pageLanguage);
+
+/** A wheel or axle in words. */
+export function whereWords(where: Wheel | Axle): string {
+  return texts.places[where];
+}
+
+/** A cause in the trade's words. */
+export function causeWords(cause: Cause): string {
+  return texts.causes[cause];
+}
+
+/** How sure, in words that keep to the same bands everywhere. */
+export function sureWords(probability: number): string {
+  return sureIn(texts, probability);
+}
+
+/** What is advised; where new tires go on it is said beside them. */
+export function actionWords(action: Action, fitsTires: boolean): string {
+  return actionIn(action, fitsTires, texts);
+}
+
+/** What a diagnosis comes to, in sentences. */
+export function verdictOf(diagnosis: Diagnosis, file: CaseFile): Verdict {
+  return verdictIn(diagnosis, file, { texts });
+}
