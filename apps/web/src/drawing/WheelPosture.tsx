@@ -1,5 +1,6 @@
 import type { Axle, Cause } from '@keen/contract';
 import { t } from '../words/drawing.ts';
+import { term } from '../words/terms.ts';
 
 interface PostureProps {
   axle: Axle;
@@ -103,8 +104,8 @@ export function WheelPosture(props: PostureProps) {
       ))}
       <text x={WIDTH / 2} y={HEIGHT - 2} fontSize={11} fill="var(--soft)" textAnchor="middle">
         {fromAbove
-          ? t('wheelPosture.axleFromAbove', { axle })
-          : t('wheelPosture.axleFromBehind', { axle })}
+          ? t('wheelPosture.axleFromAbove', { axle: term(`axle.${axle}`) })
+          : t('wheelPosture.axleFromBehind', { axle: term(`axle.${axle}`) })}
       </text>
     </svg>
   );

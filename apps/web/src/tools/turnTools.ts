@@ -5,6 +5,7 @@ import { SIDES, SWING_CAUTION } from './choices.ts';
 import { tool } from './tool.ts';
 import type { BenchTool, Field } from './tool.ts';
 import { t } from '../words/tools.ts';
+import { term } from '../words/terms.ts';
 
 /** What a steered front wheel shows: caster by the swing, camber in turns. */
 export const TURN_TOOLS: readonly BenchTool[] = [
@@ -72,16 +73,21 @@ export const TURN_TOOLS: readonly BenchTool[] = [
         {
           kind: 'number',
           path: `${side}.camber`,
-          label: t('turnTools.camber', { side }),
+          label: t('turnTools.camber', { side: term(`side.${side}`) }),
           unit: '°',
         },
         {
           kind: 'number',
           path: `${side}.caster`,
-          label: t('turnTools.casterOfSide', { side }),
+          label: t('turnTools.casterOfSide', { side: term(`side.${side}`) }),
           unit: '°',
         },
-        { kind: 'number', path: `${side}.sai`, label: t('turnTools.sai', { side }), unit: '°' },
+        {
+          kind: 'number',
+          path: `${side}.sai`,
+          label: t('turnTools.sai', { side: term(`side.${side}`) }),
+          unit: '°',
+        },
       ]),
       { kind: 'choice', path: 'turning', label: t('turnTools.turning'), options: SIDES },
       { kind: 'number', path: 'inside', label: t('turnTools.insideWheelSteers'), unit: '°' },

@@ -1,6 +1,7 @@
 import { Block, drawnDegrees, Frame, FRAME, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
 import { t } from '../../words/drawing.ts';
+import { term } from '../../words/terms.ts';
 
 /** Rods, cams and shims. */
 
@@ -116,7 +117,7 @@ export function ShimClockDrawing({
   return (
     <Frame
       label={t('adjusters.rearHubFromOutside', {
-        side: input.side,
+        side: term(`side.${input.side}`),
         clock: output.clock.toFixed(0),
       })}
     >
@@ -159,7 +160,7 @@ export function ShimClockDrawing({
         {t('adjusters.isAtOclock', { hour: input.side === 'left' ? '9' : '3' })}
       </Words>
       <Words x={FRAME.width / 2} y={228}>
-        {t('adjusters.rearHubSeenFrom', { side: input.side })}
+        {t('adjusters.rearHubSeenFrom', { side: term(`side.${input.side}`) })}
       </Words>
     </Frame>
   );

@@ -23,7 +23,7 @@ export function LevelDrawing({
   return (
     <Frame
       label={t('fromBehind.wheelFromBehindCamber', {
-        side: input.side,
+        side: term(`side.${input.side}`),
         camber: showDegrees(output.camber, 2),
       })}
     >
@@ -68,7 +68,7 @@ export function LevelDrawing({
           t('fromBehind.floorHighOnThe', { high: term(`side.${input.floorSlope.high}`) })}
       </Words>
       <Words x={FRAME.width / 2} y={226}>
-        {t('fromBehind.wheelFromBehindDrawn', { side: input.side })}
+        {t('fromBehind.wheelFromBehindDrawn', { side: term(`side.${input.side}`) })}
       </Words>
     </Frame>
   );
@@ -133,7 +133,7 @@ export function FloorDrawing({
     <Frame
       label={t('fromBehind.aFloorDegreesHigh', {
         degrees: output.degrees.toFixed(2),
-        high: output.high,
+        high: term(`side.${output.high}`),
       })}
     >
       <line
@@ -161,7 +161,10 @@ export function FloorDrawing({
         fill="var(--marker)"
       />
       <Words x={FRAME.width / 2} y={16} strong>
-        {t('fromBehind.highOnThe', { degrees: output.degrees.toFixed(2), high: output.high })}
+        {t('fromBehind.highOnThe', {
+          degrees: output.degrees.toFixed(2),
+          high: term(`side.${output.high}`),
+        })}
       </Words>
       <Words x={FRAME.width / 2} y={34} marked>
         {t(isLeftHigh ? 'fromBehind.underRight' : 'fromBehind.underLeft', { tile })}

@@ -2,6 +2,7 @@ import { showDegrees } from '../../shared/format.ts';
 import { Block, drawnDegrees, Frame, FRAME, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
 import { t } from '../../words/drawing.ts';
+import { term } from '../../words/terms.ts';
 
 interface CamberInTurns {
   camber: { left: number; right: number };
@@ -23,7 +24,7 @@ export function CamberInTurnsDrawing({
   return (
     <Frame
       label={t('inTurns.turningLeftRightOf', {
-        turning: input.turning,
+        turning: term(`side.${input.turning}`),
         left: showDegrees(output.camber.left, 1),
         right: showDegrees(output.camber.right, 1),
       })}

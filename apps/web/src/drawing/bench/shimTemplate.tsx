@@ -1,5 +1,6 @@
 import type { Side } from '@keen/contract';
 import { t } from '../../words/drawing.ts';
+import { term } from '../../words/terms.ts';
 
 const WIDTH_MM = 170;
 const HEIGHT_MM = 200;
@@ -32,7 +33,11 @@ export function ShimTemplate({ side, clock, taper, words, clockWords }: ShimTemp
       viewBox={`0 0 ${WIDTH_MM} ${HEIGHT_MM}`}
       style={{ width: `${WIDTH_MM}mm`, height: `${HEIGHT_MM}mm`, display: 'block' }}
       role="img"
-      aria-label={t('shimTemplate.rearHubFromOutside', { side, taper, clockWords })}
+      aria-label={t('shimTemplate.rearHubFromOutside', {
+        side: term(`side.${side}`),
+        taper,
+        clockWords,
+      })}
       fontFamily="inherit"
     >
       <circle
@@ -98,7 +103,7 @@ export function ShimTemplate({ side, clock, taper, words, clockWords }: ShimTemp
         textAnchor="middle"
         fill="var(--ink)"
       >
-        {t('shimTemplate.rearThisFaceOut', { side })}
+        {t('shimTemplate.rearThisFaceOut', { side: term(`side.${side}`) })}
       </text>
       <text x={CENTRE.x} y={CENTRE.y + 1} fontSize={6} textAnchor="middle" fill="var(--ink)">
         {t('shimTemplate.taper', { taper })}

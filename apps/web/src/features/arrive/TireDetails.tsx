@@ -13,6 +13,7 @@ import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { t } from '../../words/arrive.ts';
+import { term } from '../../words/terms.ts';
 
 const SEASON_OPTIONS: readonly { value: Season; label: string }[] = [
   { value: 'summer', label: t('tireDetails.summer') },
@@ -35,7 +36,7 @@ export function TireDetails() {
         {(['front', 'rear'] as const).map((axle) => (
           <SavingField
             key={axle}
-            label={t('tireDetails.sizeOnThePlacard', { axle })}
+            label={t('tireDetails.sizeOnThePlacard', { axle: term(`axle.${axle}`) })}
             placeholder="205/55R16 91V"
             value={car?.placard?.[axle] ?? ''}
             onChange={(size) => enter(`visit.car.placard.${axle}`, size)}

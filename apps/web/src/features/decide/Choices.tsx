@@ -6,6 +6,7 @@ import { dangerWords } from '../../shared/dangerWords.ts';
 import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
+import { term } from '../../words/terms.ts';
 
 const SCALE_WIDTH = 150;
 const THOUSAND = 1000;
@@ -130,7 +131,7 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
                 <Box className="small">
                   {t('choices.first', {
                     wheel: whereWords(outlook.first.wheel),
-                    rib: outlook.first.rib,
+                    rib: term(`rib.${outlook.first.rib}`),
                   })}
                 </Box>
                 {course === 'fitOnly' && !fitsTires && oldKm && (

@@ -8,6 +8,7 @@ import { WheelPosture } from '../../drawing/WheelPosture.tsx';
 import { showDegrees } from '../../shared/format.ts';
 import { t } from '../../words/explain.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { term } from '../../words/terms.ts';
 
 /** The wheels as this cause has them standing, with the number and its interval; the place that took most. */
 export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosis: Diagnosis }) {
@@ -32,7 +33,7 @@ export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosi
           toeDeg={{ left: mean / 2, right: mean / 2 }}
           sdDeg={{ left: sd / 2, right: sd / 2 }}
           eaten={cause.cause}
-          label={t('causePosture.wheelsFromAbove', { axle, text })}
+          label={t('causePosture.wheelsFromAbove', { axle: term(`axle.${axle}`), text })}
         />
       </Figure>
     );
@@ -72,7 +73,7 @@ export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosi
         sdDeg={{ left: camber(left).sd, right: camber(right).sd }}
         eaten={cause.cause}
         only={isAt(left) && isAt(right) ? null : isAt(left) ? 'left' : isAt(right) ? 'right' : null}
-        label={t('causePosture.wheelsFromBehind', { axle, text })}
+        label={t('causePosture.wheelsFromBehind', { axle: term(`axle.${axle}`), text })}
       />
     </Figure>
   );

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import { showWhole } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/explain.ts';
+import { term } from '../../words/terms.ts';
 
 /** Wear is told for this distance, in the reader's unit. */
 const PER_DISTANCE = 10_000;
@@ -47,7 +48,7 @@ export function WearRates() {
             {t('wearRates.eachAtThe', {
               perDistance: showWhole(PER_DISTANCE),
               distance: units.distance,
-              axle,
+              axle: term(`axle.${axle}`),
             })}
           </Box>
         </Box>

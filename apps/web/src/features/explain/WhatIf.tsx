@@ -13,6 +13,7 @@ import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { TrySlider } from '../../shared/TrySlider.tsx';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/explain.ts';
+import { term } from '../../words/terms.ts';
 
 interface WhatIfProps {
   answer: Answer;
@@ -65,7 +66,7 @@ export function WhatIf({ answer, file, startAt }: WhatIfProps) {
           }
         />
         <TrySlider
-          label={t('whatIf.totalToe', { axle })}
+          label={t('whatIf.totalToe', { axle: term(`axle.${axle}`) })}
           value={shown.totalToe[axle]}
           asIs={asIs.totalToe[axle]}
           range={[-1.5, 1.5]}

@@ -12,6 +12,7 @@ import { capital } from '../../shared/format.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { CHANGE_WORDS, rateUnit, showRate, WORK_WORDS } from './rateWords.ts';
 import { t } from '../../words/garage.ts';
+import { term } from '../../words/terms.ts';
 
 /** A rate with a larger error than this part of it says nothing. */
 const LEAST_SEEN = 0.25;
@@ -78,7 +79,10 @@ function headline(story: CarStory, told: readonly WheelStory[], units: Units): s
     day,
   });
   const tireOf = ({ wheel, change }: WheelStory) =>
-    t('wearStory.theSRib', { wheelLabels: WHEEL_LABELS[wheel].toLowerCase(), rib: change!.rib });
+    t('wearStory.theSRib', {
+      wheelLabels: WHEEL_LABELS[wheel].toLowerCase(),
+      rib: term(`rib.${change!.rib}`),
+    });
   const changed = told.filter(
     ({ change }) => change!.kind === 'slower' || change!.kind === 'faster',
   );

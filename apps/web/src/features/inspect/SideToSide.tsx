@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { Choice } from '../../shared/Choice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/inspect.ts';
+import { term } from '../../words/terms.ts';
 
 /** One side against the other: the straight wheel is fine, the crooked one's side needs the work. */
 export function SideToSide() {
@@ -44,7 +45,9 @@ export function SideToSide() {
         />
       </Box>
       {(crookedWheel === 'left' || crookedWheel === 'right') && (
-        <Typography>{t('sideToSide.theSideNeedsThe', { crookedWheel })}</Typography>
+        <Typography>
+          {t('sideToSide.theSideNeedsThe', { crookedWheel: term(`side.${crookedWheel}`) })}
+        </Typography>
       )}
       {(thread === 'leftMore' || thread === 'rightMore') && (
         <Typography>{t('sideToSide.theRodsAreNot')}</Typography>

@@ -6,6 +6,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { TwoAngles } from './TwoAngles.tsx';
 import { t } from '../../words/measure.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { term } from '../../words/terms.ts';
 
 /** What is measured less often: setback, and how the front wheels follow one another in a turn. */
 export function MoreAngles() {
@@ -53,7 +54,7 @@ function Turn({ side }: { side: 'left' | 'right' }) {
   const [inner, outer] = side === 'left' ? (['lf', 'rf'] as const) : (['rf', 'lf'] as const);
   return (
     <TwoAngles
-      title={t('moreAngles.turning', { side })}
+      title={t('moreAngles.turning', { side: term(`side.${side}`) })}
       labels={[
         t('moreAngles.inside', { inner: whereWords(inner) }),
         t('moreAngles.outside', { outer: whereWords(outer) }),

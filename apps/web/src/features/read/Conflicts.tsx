@@ -6,6 +6,7 @@ import { showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/read.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { term } from '../../words/terms.ts';
 
 /** Ribs that two people read without seeing one another's reading: both stand until one is chosen. */
 export function Conflicts() {
@@ -25,7 +26,11 @@ export function Conflicts() {
             sx={{ borderLeft: '3px solid var(--marker)', pl: 1.25, display: 'grid', gap: 0.75 }}
           >
             <Box>
-              {t('conflicts.readTwiceDifferentlyWhich', { wheel: whereWords(wheel), rib, place })}
+              {t('conflicts.readTwiceDifferentlyWhich', {
+                wheel: whereWords(wheel),
+                rib: term(`rib.${rib}`),
+                place,
+              })}
             </Box>
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
               {readings.map(({ id, value, personId }) => (

@@ -30,7 +30,10 @@ export function OddReading({ asked, unit, onKeep, onAgain }: OddReadingProps) {
   const why =
     oddity.kind === 'deeperThanNew'
       ? t('oddReading.deeperThanTheIt', { newMm: showDepth(oddity.newMm, unit), unitWords })
-      : t('oddReading.farFromTheOf', { mm: showDepth(oddity.mm, unit), rib: oddity.rib });
+      : t('oddReading.farFromTheOf', {
+          mm: showDepth(oddity.mm, unit),
+          rib: term(`rib.${oddity.rib}`),
+        });
   return (
     <Box
       role="alert"

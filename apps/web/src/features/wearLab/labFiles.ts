@@ -49,7 +49,10 @@ export function labPicture(
       legalMm: DEFAULT_LIMITS_MM.legal,
     });
     const words = {
-      titles: [t('labFiles.left', { axle }), t('labFiles.right', { axle })] as const,
+      titles: [
+        t('labFiles.left', { axle: term(`axle.${axle}`) }),
+        t('labFiles.right', { axle: term(`axle.${axle}`) }),
+      ] as const,
       ribs: {
         inner: term('rib.inner'),
         centre: term('rib.centre'),

@@ -6,6 +6,7 @@ import { FURTHEST_KM } from './useLab.ts';
 import type { Driven } from './useLab.ts';
 import { t } from '../../words/wearLab.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { term } from '../../words/terms.ts';
 
 /** A set that lives this much longer is worth a word, km. */
 const LONGER_KM = 1000;
@@ -16,7 +17,7 @@ export function headlineOf({ end }: Driven, putRight: Driven, { distance }: Unit
   if (!end) return t('labWords.noRibIsAt', { furthestKm: far(FURTHEST_KM) });
   const first = t('labWords.atTheLegalLimit', {
     capital: capital(whereWords(end.wheel)),
-    rib: end.rib,
+    rib: term(`rib.${end.rib}`),
     km: far(end.km),
   });
   const after = putRight.end?.km ?? FURTHEST_KM;

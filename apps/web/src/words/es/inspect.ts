@@ -101,10 +101,10 @@ export const inspect: Translation<typeof english> = {
     thePunctureIsIn: 'El pinchazo está en el',
     fineCracksAreAge:
       'Las grietas finas son edad; las que se abren al doblar el flanco llegan a los cables: cambiar.',
-    tire: 'neumático {{wheel}}',
+    tire: 'rueda {{wheel}}',
     notSafeToDrive:
       'No es seguro circular. El coche se queda hasta que se cambie este neumático; decide la ley local.',
-    theTreadOf: 'El dibujo del neumático {{name}}: {{state}}',
+    theTreadOf: 'El dibujo de la rueda {{name}}: {{state}}',
     notFelt: 'sin palpar',
   },
   touchGuides: {

@@ -93,7 +93,7 @@ export const read: Translation<typeof english> = {
   soFar: {
     aTireWithAll: 'Un neumático con las tres bandas dice más.',
     noTireSlopesBy: 'Ningún neumático está muy inclinado de borde a borde.',
-    lowerOuter: 'El {{where}} está {{shown}} {{unit}} más bajo en su borde exterior.',
-    lowerInner: 'El {{where}} está {{shown}} {{unit}} más bajo en su borde interior.',
+    lowerOuter: 'La rueda {{where}} está {{shown}} {{unit}} más baja en su borde exterior.',
+    lowerInner: 'La rueda {{where}} está {{shown}} {{unit}} más baja en su borde interior.',
   },
 };
