@@ -4,7 +4,7 @@ import { showDegrees } from '../shared/format.ts';
 import { LENGTH_UNITS, SIDES } from './choices.ts';
 import { tool } from './tool.ts';
 import type { BenchTool } from './tool.ts';
-import { t } from '../words/tools.ts';
+import { t } from '../words/floorTools.ts';
 
 /** What the floor and the axles do to every reading. */
 export const FLOOR_TOOLS: readonly BenchTool[] = [
@@ -13,80 +13,80 @@ export const FLOOR_TOOLS: readonly BenchTool[] = [
     { degrees: number; high: 'left' | 'right'; levelError: number | null; tile: number }
   >({
     name: 'floorSlope',
-    title: t('floorTools.floorAcrossTheCar'),
-    question: t('floorTools.howFarTheFloor'),
+    title: t('floorAcrossTheCar'),
+    question: t('howFarTheFloor'),
     fields: [
-      { kind: 'number', path: 'over', label: t('floorTools.overTheTrack'), unit: '', isSize: true },
-      { kind: 'choice', path: 'unit', label: t('floorTools.allIn'), options: LENGTH_UNITS },
+      { kind: 'number', path: 'over', label: t('overTheTrack'), unit: '', isSize: true },
+      { kind: 'choice', path: 'unit', label: t('allIn'), options: LENGTH_UNITS },
       {
         kind: 'number',
         path: 'rise',
-        label: t('floorTools.riseOverIt'),
+        label: t('riseOverIt'),
         unit: '',
-        hint: t('floorTools.byAWaterHose'),
+        hint: t('byAWaterHose'),
         optional: true,
       },
       {
         kind: 'choice',
         path: 'high',
-        label: t('floorTools.highOnThe'),
+        label: t('highOnThe'),
         options: SIDES,
         optional: true,
       },
       {
         kind: 'number',
         path: 'first',
-        label: t('floorTools.orALevelAcross'),
+        label: t('orALevelAcross'),
         unit: '°',
         optional: true,
       },
       {
         kind: 'number',
         path: 'turned',
-        label: t('floorTools.theSameTurnedEnd'),
+        label: t('theSameTurnedEnd'),
         unit: '°',
-        hint: t('floorTools.tellsTheFloorFrom'),
+        hint: t('tellsTheFloorFrom'),
         optional: true,
       },
     ],
     example: { over: 1500, unit: 'mm', rise: 6, high: 'left' },
-    exampleWords: t('floorTools.mmOverAM'),
+    exampleWords: t('mmOverAM'),
     results: ({ degrees, high, levelError, tile }, { unit }) => [
       {
-        label: t('floorTools.slope'),
-        value: t(high === 'left' ? 'floorTools.highOnLeft' : 'floorTools.highOnRight', {
+        label: t('slope'),
+        value: t(high === 'left' ? 'highOnLeft' : 'highOnRight', {
           degrees: degrees.toFixed(2),
         }),
         isMain: true,
       },
       {
-        label: t(high === 'left' ? 'floorTools.underRight' : 'floorTools.underLeft'),
+        label: t(high === 'left' ? 'underRight' : 'underLeft'),
         value: `${tile.toFixed(unit === 'mm' ? 1 : 3)} ${unit}`,
       },
       ...(levelError === null
         ? []
-        : [{ label: t('floorTools.theLevelsOwnError'), value: showDegrees(levelError, 2) }]),
+        : [{ label: t('theLevelsOwnError'), value: showDegrees(levelError, 2) }]),
     ],
-    formula: t('floorTools.slopeAtanRiseTrack'),
-    source: t('floorTools.plainGeometryReversingA'),
-    caution: t('floorTools.tilesUnderWheelsMust'),
+    formula: t('slopeAtanRiseTrack'),
+    source: t('plainGeometryReversingA'),
+    caution: t('tilesUnderWheelsMust'),
     Drawing: FloorDrawing,
   }),
   tool<'axleSquare', { angle: number; difference: number }>({
     name: 'axleSquare',
-    title: t('floorTools.axlesByTwoTapes'),
-    question: t('floorTools.hubToHubOn'),
+    title: t('axlesByTwoTapes'),
+    question: t('hubToHubOn'),
     fields: [
-      { kind: 'number', path: 'left', label: t('floorTools.wheelbaseLeft'), unit: 'mm' },
-      { kind: 'number', path: 'right', label: t('floorTools.wheelbaseRight'), unit: 'mm' },
-      { kind: 'number', path: 'track', label: t('floorTools.track'), unit: 'mm' },
+      { kind: 'number', path: 'left', label: t('wheelbaseLeft'), unit: 'mm' },
+      { kind: 'number', path: 'right', label: t('wheelbaseRight'), unit: 'mm' },
+      { kind: 'number', path: 'track', label: t('track'), unit: 'mm' },
     ],
     example: { left: 2660, right: 2650, track: 1500 },
-    exampleWords: t('floorTools.mmLongerOnThe'),
+    exampleWords: t('mmLongerOnThe'),
     results: ({ angle, difference }) => [
-      { label: t('floorTools.rearAxleAgainstThe'), value: thrustWords(angle), isMain: true },
+      { label: t('rearAxleAgainstThe'), value: thrustWords(angle), isMain: true },
       {
-        label: t('floorTools.difference'),
+        label: t('difference'),
         value:
           difference === 0
             ? 'none'
@@ -94,15 +94,15 @@ export const FLOOR_TOOLS: readonly BenchTool[] = [
       },
     ],
     formula: 'angle = atan( (right − left) / track )',
-    source: t('floorTools.plainGeometryTheTapes'),
-    caution: t('floorTools.frontWheelsStraightAhead'),
+    source: t('plainGeometryTheTapes'),
+    caution: t('frontWheelsStraightAhead'),
     Drawing: AxleSquareDrawing,
   }),
 ];
 
 function thrustWords(angle: number): string {
-  if (Math.abs(angle) < 0.005) return t('floorTools.square');
-  return t(angle > 0 ? 'floorTools.toTheRight' : 'floorTools.toTheLeft', {
+  if (Math.abs(angle) < 0.005) return t('square');
+  return t(angle > 0 ? 'toTheRight' : 'toTheLeft', {
     degrees: Math.abs(angle).toFixed(2),
   });
 }

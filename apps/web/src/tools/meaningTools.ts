@@ -9,7 +9,7 @@ import { showDegrees } from '../shared/format.ts';
 import { tool } from './tool.ts';
 import type { BenchTool } from './tool.ts';
 import { RACKS, TOE_UNITS } from './choices.ts';
-import { t } from '../words/tools.ts';
+import { t } from '../words/meaningTools.ts';
 
 const UNIT_SIGN = { deg: '°', min: '′', mm: ' mm', in: ' in' } as const;
 
@@ -17,32 +17,32 @@ const UNIT_SIGN = { deg: '°', min: '′', mm: ' mm', in: ' in' } as const;
 export const MEANING_TOOLS: readonly BenchTool[] = [
   tool<'toeConvert', { value: number }>({
     name: 'toeConvert',
-    title: t('meaningTools.toeInOtherUnits'),
-    question: t('meaningTools.oneWheelsToeBetween'),
+    title: t('toeInOtherUnits'),
+    question: t('oneWheelsToeBetween'),
     fields: [
-      { kind: 'number', path: 'value', label: t('meaningTools.toeOfOneWheel'), unit: '' },
-      { kind: 'choice', path: 'from', label: t('meaningTools.from'), options: TOE_UNITS },
-      { kind: 'choice', path: 'to', label: t('meaningTools.to'), options: TOE_UNITS },
+      { kind: 'number', path: 'value', label: t('toeOfOneWheel'), unit: '' },
+      { kind: 'choice', path: 'from', label: t('from'), options: TOE_UNITS },
+      { kind: 'choice', path: 'to', label: t('to'), options: TOE_UNITS },
       {
         kind: 'number',
         path: 'diameter',
-        label: t('meaningTools.diameterItIsMeasured'),
+        label: t('diameterItIsMeasured'),
         unit: 'mm',
-        hint: t('meaningTools.neededBetweenAnAngle'),
+        hint: t('neededBetweenAnAngle'),
         optional: true,
       },
     ],
     example: { value: 0.15, from: 'deg', to: 'mm', diameter: 635 },
-    exampleWords: t('meaningTools.onOneWheelIs'),
+    exampleWords: t('onOneWheelIs'),
     results: ({ value }, { to }) => [
       {
-        label: t('meaningTools.toeOfOneWheel'),
+        label: t('toeOfOneWheel'),
         value: `${value.toFixed(to === 'min' || to === 'mm' ? 2 : 3)}${UNIT_SIGN[to]}`,
         isMain: true,
       },
     ],
     formula: 'length = diameter × sin(angle)',
-    source: t('meaningTools.theDefinitionOfToe'),
+    source: t('theDefinitionOfToe'),
     Drawing: ({ input, output }) =>
       createElement(OneWheelDrawing, {
         toeDeg: Math.sign(input.value || output.value) * 1,
@@ -51,17 +51,17 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
   }),
   tool<'slip', { metresPerKm: number; feetPerMile: number }>({
     name: 'slip',
-    title: t('meaningTools.sidewaysDrag'),
-    question: t('meaningTools.howFarToeDrags'),
-    fields: [{ kind: 'number', path: 'toe', label: t('meaningTools.toeOfOneWheel'), unit: '°' }],
+    title: t('sidewaysDrag'),
+    question: t('howFarToeDrags'),
+    fields: [{ kind: 'number', path: 'toe', label: t('toeOfOneWheel'), unit: '°' }],
     example: { toe: 0.15 },
-    exampleWords: t('meaningTools.ofToeDragsA'),
+    exampleWords: t('ofToeDragsA'),
     results: ({ metresPerKm, feetPerMile }) => [
-      { label: t('meaningTools.inAKilometre'), value: `${metresPerKm.toFixed(2)} m`, isMain: true },
-      { label: t('meaningTools.inAMile'), value: `${feetPerMile.toFixed(1)} ft` },
+      { label: t('inAKilometre'), value: `${metresPerKm.toFixed(2)} m`, isMain: true },
+      { label: t('inAMile'), value: `${feetPerMile.toFixed(1)} ft` },
     ],
     formula: 'sideways = distance × sin(toe)',
-    source: t('meaningTools.plainGeometryTheTrades'),
+    source: t('plainGeometryTheTrades'),
     Drawing: ({ input, output }) =>
       createElement(OneWheelDrawing, {
         toeDeg: input.toe,
@@ -71,113 +71,113 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
   }),
   tool<'thrust', { thrustAngle: number; totalToe: number; steeringWheelOffset?: number }>({
     name: 'thrust',
-    title: t('meaningTools.thrust'),
-    question: t('meaningTools.whereTheRearAxle'),
+    title: t('thrust'),
+    question: t('whereTheRearAxle'),
     fields: [
-      { kind: 'number', path: 'toeLr', label: t('meaningTools.toeLeftRear'), unit: '°' },
-      { kind: 'number', path: 'toeRr', label: t('meaningTools.toeRightRear'), unit: '°' },
+      { kind: 'number', path: 'toeLr', label: t('toeLeftRear'), unit: '°' },
+      { kind: 'number', path: 'toeRr', label: t('toeRightRear'), unit: '°' },
       {
         kind: 'number',
         path: 'steeringRatio',
-        label: t('meaningTools.steeringRatio'),
+        label: t('steeringRatio'),
         unit: ': 1',
-        hint: t('meaningTools.forTheSteeringWheel'),
+        hint: t('forTheSteeringWheel'),
         optional: true,
       },
     ],
     example: { toeLr: 0.3, toeRr: 0.1, steeringRatio: 16 },
-    exampleWords: t('meaningTools.moreToeInOn'),
+    exampleWords: t('moreToeInOn'),
     results: ({ thrustAngle, totalToe, steeringWheelOffset }) => [
       {
-        label: t('meaningTools.thrust'),
+        label: t('thrust'),
         value: sideWords(showDegrees(thrustAngle, 2), thrustAngle),
         isMain: true,
       },
-      { label: t('meaningTools.totalToeRear'), value: showDegrees(totalToe, 2) },
+      { label: t('totalToeRear'), value: showDegrees(totalToe, 2) },
       ...(steeringWheelOffset === undefined
         ? []
         : [
             {
-              label: t('meaningTools.steeringWheelStands'),
+              label: t('steeringWheelStands'),
               value: sideWords(`${Math.abs(steeringWheelOffset).toFixed(1)}°`, steeringWheelOffset),
               isMain: true,
             },
           ]),
     ],
-    formula: t('meaningTools.thrustLeftRight2'),
-    source: t('meaningTools.aCarThatCrabs'),
+    formula: t('thrustLeftRight2'),
+    source: t('aCarThatCrabs'),
     Drawing: ThrustDrawing,
   }),
   tool<'tireSize', TireSize>({
     name: 'tireSize',
-    title: t('meaningTools.tireSize'),
-    question: t('meaningTools.whatASizeOn'),
+    title: t('tireSize'),
+    question: t('whatASizeOn'),
     fields: [
       {
         kind: 'text',
         path: 'size',
-        label: t('meaningTools.asMouldedOnThe'),
-        hint: t('meaningTools.sizeHint'),
+        label: t('asMouldedOnThe'),
+        hint: t('sizeHint'),
       },
     ],
     example: { size: '205/55R16 91V' },
-    exampleWords: t('meaningTools.mmWideASidewall'),
+    exampleWords: t('mmWideASidewall'),
     results: (out) => [
-      { label: t('meaningTools.diameter'), value: `${out.diameter.toFixed(0)} mm`, isMain: true },
-      { label: t('meaningTools.sectionWidth'), value: `${out.sectionWidth.toFixed(0)} mm` },
-      { label: t('meaningTools.sidewall'), value: `${out.sidewall.toFixed(1)} mm` },
-      { label: t('meaningTools.rim'), value: `${out.rimDiameter.toFixed(1)} mm` },
-      { label: t('meaningTools.turnsAKmUnloaded'), value: out.revsPerKm.toFixed(1) },
+      { label: t('diameter'), value: `${out.diameter.toFixed(0)} mm`, isMain: true },
+      { label: t('sectionWidth'), value: `${out.sectionWidth.toFixed(0)} mm` },
+      { label: t('sidewall'), value: `${out.sidewall.toFixed(1)} mm` },
+      { label: t('rim'), value: `${out.rimDiameter.toFixed(1)} mm` },
+      { label: t('turnsAKmUnloaded'), value: out.revsPerKm.toFixed(1) },
     ],
     formula: 'sidewall = width × aspect / 100; diameter = rim + 2 sidewalls',
-    source: t('meaningTools.sizeDesignationsOfIso'),
+    source: t('sizeDesignationsOfIso'),
     Drawing: TireSizeDrawing,
   }),
   tool<'rideHeight', { camberChange: number; toeChange: number }>({
     name: 'rideHeight',
-    title: t('meaningTools.changedRideHeight'),
-    question: t('meaningTools.whatLiftingOrLowering'),
+    title: t('changedRideHeight'),
+    question: t('whatLiftingOrLowering'),
     fields: [
-      { kind: 'number', path: 'change', label: t('meaningTools.bodyUpOrDown'), unit: 'mm' },
+      { kind: 'number', path: 'change', label: t('bodyUpOrDown'), unit: 'mm' },
       {
         kind: 'point',
         path: 'points.lowerInner',
-        label: t('meaningTools.lowerArmInnerJoint'),
+        label: t('lowerArmInnerJoint'),
         unit: 'mm',
       },
       {
         kind: 'point',
         path: 'points.lowerOuter',
-        label: t('meaningTools.lowerArmOuterJoint'),
+        label: t('lowerArmOuterJoint'),
         unit: 'mm',
       },
       {
         kind: 'point',
         path: 'points.upperInner',
-        label: t('meaningTools.upperArmInnerJoint'),
+        label: t('upperArmInnerJoint'),
         unit: 'mm',
       },
       {
         kind: 'point',
         path: 'points.upperOuter',
-        label: t('meaningTools.upperArmOuterJoint'),
+        label: t('upperArmOuterJoint'),
         unit: 'mm',
       },
-      { kind: 'point', path: 'points.strutTop', label: t('meaningTools.orStrutTop'), unit: 'mm' },
+      { kind: 'point', path: 'points.strutTop', label: t('orStrutTop'), unit: 'mm' },
       {
         kind: 'point',
         path: 'points.tieInner',
-        label: t('meaningTools.tieRodInnerEnd'),
+        label: t('tieRodInnerEnd'),
         unit: 'mm',
       },
       {
         kind: 'point',
         path: 'points.tieOuter',
-        label: t('meaningTools.tieRodOuterEnd'),
+        label: t('tieRodOuterEnd'),
         unit: 'mm',
       },
-      { kind: 'number', path: 'steeringArm', label: t('meaningTools.steeringArm'), unit: 'mm' },
-      { kind: 'choice', path: 'rack', label: t('meaningTools.rack'), options: RACKS },
+      { kind: 'number', path: 'steeringArm', label: t('steeringArm'), unit: 'mm' },
+      { kind: 'choice', path: 'rack', label: t('rack'), options: RACKS },
     ],
     example: {
       change: -30,
@@ -191,144 +191,144 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
       steeringArm: 130,
       rack: 'behind',
     },
-    exampleWords: t('meaningTools.thisStrutLoweredBy'),
+    exampleWords: t('thisStrutLoweredBy'),
     results: ({ camberChange, toeChange }) => [
       {
-        label: t('meaningTools.camberChangesBy'),
+        label: t('camberChangesBy'),
         value: showDegrees(camberChange, 2),
         isMain: true,
       },
-      { label: t('meaningTools.toeOfThisWheel'), value: showDegrees(toeChange, 2), isMain: true },
+      { label: t('toeOfThisWheel'), value: showDegrees(toeChange, 2), isMain: true },
     ],
-    formula: t('meaningTools.jointsOnTheirArcs'),
-    source: t('meaningTools.planeGeometryOfThe'),
-    caution: t('meaningTools.theMakersRideHeight'),
+    formula: t('jointsOnTheirArcs'),
+    source: t('planeGeometryOfThe'),
+    caution: t('theMakersRideHeight'),
     Drawing: RideHeightSheet,
   }),
   tool<'casterWithHeight', { caster: number; casterChange: number }>({
     name: 'casterWithHeight',
-    title: t('meaningTools.casterAfterAChange'),
-    question: t('meaningTools.whatLiftingOrLoweringDoes'),
+    title: t('casterAfterAChange'),
+    question: t('whatLiftingOrLoweringDoes'),
     fields: [
-      { kind: 'number', path: 'change', label: t('meaningTools.bodyUpOrDown'), unit: 'mm' },
-      { kind: 'number', path: 'caster', label: t('meaningTools.casterBefore'), unit: '°' },
+      { kind: 'number', path: 'change', label: t('bodyUpOrDown'), unit: 'mm' },
+      { kind: 'number', path: 'caster', label: t('casterBefore'), unit: '°' },
       {
         kind: 'choice',
         path: 'upper',
-        label: t('meaningTools.aboveTheLowerArm'),
+        label: t('aboveTheLowerArm'),
         options: [
-          { value: 'strut', label: t('meaningTools.aStrut') },
-          { value: 'arm', label: t('meaningTools.anUpperArm') },
+          { value: 'strut', label: t('aStrut') },
+          { value: 'arm', label: t('anUpperArm') },
         ],
       },
       {
         kind: 'number',
         path: 'height',
-        label: t('meaningTools.strutTopOrUpper'),
+        label: t('strutTopOrUpper'),
         unit: 'mm',
       },
       {
         kind: 'number',
         path: 'lowerAxis',
-        label: t('meaningTools.lowerArmsAxisRises'),
+        label: t('lowerArmsAxisRises'),
         unit: '°',
-        hint: t('meaningTools.levelWhereNobodyKnows'),
+        hint: t('levelWhereNobodyKnows'),
         optional: true,
       },
       {
         kind: 'number',
         path: 'upperAxis',
-        label: t('meaningTools.upperArmsAxisRises'),
+        label: t('upperArmsAxisRises'),
         unit: '°',
         optional: true,
       },
     ],
     example: { change: -30, caster: 5, height: 640, upper: 'strut' },
-    exampleWords: t('meaningTools.aStrutLoweredBy'),
+    exampleWords: t('aStrutLoweredBy'),
     results: ({ caster, casterChange }) => [
-      { label: t('meaningTools.casterAfter'), value: showDegrees(caster, 2), isMain: true },
-      { label: t('meaningTools.changesBy'), value: showDegrees(casterChange, 2) },
+      { label: t('casterAfter'), value: showDegrees(caster, 2), isMain: true },
+      { label: t('changesBy'), value: showDegrees(casterChange, 2) },
     ],
-    formula: t('meaningTools.casterAtanAheadAbove'),
-    source: t('meaningTools.planeGeometryOfTheSide'),
-    caution: t('meaningTools.theMakersRideHeight'),
+    formula: t('casterAtanAheadAbove'),
+    source: t('planeGeometryOfTheSide'),
+    caution: t('theMakersRideHeight'),
     Drawing: CasterHeightDrawing,
   }),
   tool<'wheelFit', WheelFit>({
     name: 'wheelFit',
-    title: t('meaningTools.otherWheels'),
-    question: t('meaningTools.whereTheEdgesOf'),
+    title: t('otherWheels'),
+    question: t('whereTheEdgesOf'),
     fields: [
-      { kind: 'number', path: 'old.width', label: t('meaningTools.oldRimWidth'), unit: 'in' },
+      { kind: 'number', path: 'old.width', label: t('oldRimWidth'), unit: 'in' },
       {
         kind: 'number',
         path: 'old.offset',
-        label: t('meaningTools.oldRimOffsetEt'),
+        label: t('oldRimOffsetEt'),
         unit: 'mm',
-        hint: t('meaningTools.plusSetsTheWheel'),
+        hint: t('plusSetsTheWheel'),
       },
-      { kind: 'number', path: 'new.width', label: t('meaningTools.newRimWidth'), unit: 'in' },
-      { kind: 'number', path: 'new.offset', label: t('meaningTools.newRimOffsetEt'), unit: 'mm' },
+      { kind: 'number', path: 'new.width', label: t('newRimWidth'), unit: 'in' },
+      { kind: 'number', path: 'new.offset', label: t('newRimOffsetEt'), unit: 'mm' },
       {
         kind: 'number',
         path: 'spacer',
-        label: t('meaningTools.spacer'),
+        label: t('spacer'),
         unit: 'mm',
         optional: true,
       },
       {
         kind: 'text',
         path: 'old.size',
-        label: t('meaningTools.oldTireSize'),
-        hint: t('meaningTools.forDiameterAndSpeed'),
+        label: t('oldTireSize'),
+        hint: t('forDiameterAndSpeed'),
         optional: true,
       },
-      { kind: 'text', path: 'new.size', label: t('meaningTools.newTireSize'), optional: true },
+      { kind: 'text', path: 'new.size', label: t('newTireSize'), optional: true },
     ],
     example: {
       old: { width: 6.5, offset: 45, size: '205/55R16' },
       new: { width: 8, offset: 35, size: '225/45R17' },
     },
-    exampleWords: t('meaningTools.oneAndAHalf'),
+    exampleWords: t('oneAndAHalf'),
     results: (fit) => [
       {
-        label: t('meaningTools.outerEdge'),
+        label: t('outerEdge'),
         value: movedWords(fit.outerMoves, 'furtherOut', 'furtherIn'),
         isMain: true,
       },
       {
-        label: t('meaningTools.innerEdge'),
+        label: t('innerEdge'),
         value: movedWords(fit.innerMoves, 'furtherIn', 'furtherOut'),
         isMain: true,
       },
       {
-        label: t('meaningTools.track'),
+        label: t('track'),
         value: movedWords(fit.trackChange, 'wider', 'narrower', 'asItWas'),
       },
       {
-        label: t('meaningTools.scrubRadius'),
+        label: t('scrubRadius'),
         value: movedWords(fit.scrubChange, 'furtherOut', 'furtherIn', 'asItWas'),
       },
       {
-        label: t('meaningTools.tiresForTheRim'),
+        label: t('tiresForTheRim'),
         value: `about ${fit.tireWidths.map((mm) => (5 * Math.round(mm / 5)).toFixed(0)).join(' to ')} mm wide`,
       },
       ...(fit.heightChange === null || fit.speedShownPercent === null
         ? []
         : [
             {
-              label: t('meaningTools.axle'),
+              label: t('axle'),
               value: movedWords(fit.heightChange, 'higher', 'lower', 'asItWas'),
             },
             {
-              label: t('meaningTools.speedometer'),
+              label: t('speedometer'),
               value: `shows ${Math.abs(fit.speedShownPercent).toFixed(1)} % ${fit.speedShownPercent < 0 ? 'less' : 'more'} than before`,
             },
           ]),
     ],
-    formula: t('meaningTools.outerEdgeWidth2'),
-    source: t('meaningTools.theDefinitionOfWheel'),
-    caution: t('meaningTools.clearanceIsLookedAt'),
+    formula: t('outerEdgeWidth2'),
+    source: t('theDefinitionOfWheel'),
+    caution: t('clearanceIsLookedAt'),
     Drawing: WheelFitDrawing,
   }),
 ];
@@ -342,12 +342,12 @@ function movedWords(
   unmoved: 'whereItWas' | 'asItWas' = 'whereItWas',
 ): string {
   return Math.abs(mm) < 0.05
-    ? t(`meaningTools.${unmoved}`)
-    : t(`meaningTools.${mm > 0 ? way : back}`, { mm: Math.abs(mm).toFixed(1) });
+    ? t(`moved.${unmoved}`)
+    : t(`moved.${mm > 0 ? way : back}`, { mm: Math.abs(mm).toFixed(1) });
 }
 
 /** An angle with the side that it is to; positive is right. */
 function sideWords(angle: string, value: number): string {
   if (value === 0) return angle;
-  return t(value > 0 ? 'meaningTools.right' : 'meaningTools.left', { angle });
+  return t(value > 0 ? 'right' : 'left', { angle });
 }

@@ -12,25 +12,25 @@ import { showDegrees } from '../shared/format.ts';
 import { tool } from './tool.ts';
 import type { BenchTool, Field, ResultLine } from './tool.ts';
 import { ADJUSTERS, LIFT_CAUTION, RACKS, SIDES } from './choices.ts';
-import { t } from '../words/tools.ts';
+import { t } from '../words/settingTools.ts';
 
 const ROD_FIELDS: readonly Field[] = [
   {
     kind: 'number',
     path: 'steeringArm',
-    label: t('settingTools.steeringArm'),
+    label: t('steeringArm'),
     unit: 'mm',
-    hint: t('settingTools.steeringAxisToThe'),
+    hint: t('steeringAxisToThe'),
   },
   {
     kind: 'number',
     path: 'threadPitch',
-    label: t('settingTools.threadPitch'),
+    label: t('threadPitch'),
     unit: 'mm',
-    hint: t('settingTools.threadsPerInchAs'),
+    hint: t('threadsPerInchAs'),
   },
-  { kind: 'choice', path: 'rack', label: t('settingTools.rack'), options: RACKS },
-  { kind: 'choice', path: 'adjuster', label: t('settingTools.rodHas'), options: ADJUSTERS },
+  { kind: 'choice', path: 'rack', label: t('rack'), options: RACKS },
+  { kind: 'choice', path: 'adjuster', label: t('rodHas'), options: ADJUSTERS },
 ];
 
 /** Angles are shown to hundredths of a degree. */
@@ -43,31 +43,25 @@ interface Rod {
 }
 
 const rodWords = ({ turns, action }: Rod) =>
-  action === 'none'
-    ? t('settingTools.leaveIt')
-    : t('settingTools.turns', { turns: turns.toFixed(2), action });
+  action === 'none' ? t('leaveIt') : t('turns', { turns: turns.toFixed(2), action });
 
 /** What no shim in stock gives; nothing where it is less than is shown. */
 function missingWords(camber: number, toe: number): ResultLine[] {
   const missing = [
-    Math.abs(camber) < SHOWN_DEG
-      ? null
-      : t('settingTools.ofCamber', { camber: showDegrees(camber, 2) }),
-    Math.abs(toe) < SHOWN_DEG ? null : t('settingTools.ofToe', { toe: showDegrees(toe, 2) }),
+    Math.abs(camber) < SHOWN_DEG ? null : t('ofCamber', { camber: showDegrees(camber, 2) }),
+    Math.abs(toe) < SHOWN_DEG ? null : t('ofToe', { toe: showDegrees(toe, 2) }),
   ].filter((words) => words !== null);
-  return missing.length === 0
-    ? []
-    : [{ label: t('settingTools.remainingError'), value: missing.join(', ') }];
+  return missing.length === 0 ? [] : [{ label: t('remainingError'), value: missing.join(', ') }];
 }
 
 /** Turns, bolt angles and shims that set an angle right. */
 export const SETTING_TOOLS: readonly BenchTool[] = [
   tool<'tieRod', Rod>({
     name: 'tieRod',
-    title: t('settingTools.tieRod'),
-    question: t('settingTools.howManyTurnsChange'),
+    title: t('tieRod'),
+    question: t('howManyTurnsChange'),
     fields: [
-      { kind: 'number', path: 'toeChange', label: t('settingTools.changeOfThisWheel'), unit: '°' },
+      { kind: 'number', path: 'toeChange', label: t('changeOfThisWheel'), unit: '°' },
       ...ROD_FIELDS,
     ],
     example: {
@@ -77,30 +71,30 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
       rack: 'behind',
       adjuster: 'single',
     },
-    exampleWords: t('settingTools.aQuarterDegreeOn'),
+    exampleWords: t('aQuarterDegreeOn'),
     results: (rod) => [
-      { label: t('settingTools.turn'), value: rodWords(rod), isMain: true },
-      { label: t('settingTools.length'), value: `${rod.lengthChange.toFixed(2)} mm` },
+      { label: t('turn'), value: rodWords(rod), isMain: true },
+      { label: t('length'), value: `${rod.lengthChange.toFixed(2)} mm` },
       ...(rod.action === 'none'
         ? []
-        : [{ label: t('settingTools.fromTheWheel'), value: `${rodTurn(rod.action)}, looking in` }]),
+        : [{ label: t('fromTheWheel'), value: `${rodTurn(rod.action)}, looking in` }]),
     ],
-    formula: t('settingTools.lengthSteeringArmSin'),
-    source: t('settingTools.plainGeometryATurnbuckles'),
-    caution: t('settingTools.freeTheJamNut'),
+    formula: t('lengthSteeringArmSin'),
+    source: t('plainGeometryATurnbuckles'),
+    caution: t('freeTheJamNut'),
     Drawing: TieRodDrawing,
   }),
   tool<'steeringWheelCentre', { lf: Rod & { toeChange: number }; rf: Rod & { toeChange: number } }>(
     {
       name: 'steeringWheelCentre',
-      title: t('settingTools.steeringWheelStraight'),
-      question: t('settingTools.theWheelStandsOff'),
+      title: t('steeringWheelStraight'),
+      question: t('theWheelStandsOff'),
       fields: [
-        { kind: 'number', path: 'offset', label: t('settingTools.standsOffToThe'), unit: '°' },
+        { kind: 'number', path: 'offset', label: t('standsOffToThe'), unit: '°' },
         {
           kind: 'number',
           path: 'steeringRatio',
-          label: t('settingTools.steeringRatio'),
+          label: t('steeringRatio'),
           unit: ': 1',
         },
         ...ROD_FIELDS,
@@ -113,47 +107,47 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
         rack: 'behind',
         adjuster: 'single',
       },
-      exampleWords: t('settingTools.offAtIsHalf'),
+      exampleWords: t('offAtIsHalf'),
       results: ({ lf, rf }) => [
-        { label: t('settingTools.leftRod'), value: rodWords(lf), isMain: true },
-        { label: t('settingTools.rightRod'), value: rodWords(rf), isMain: true },
+        { label: t('leftRod'), value: rodWords(lf), isMain: true },
+        { label: t('rightRod'), value: rodWords(rf), isMain: true },
         {
-          label: t('settingTools.toeOfEachWheel'),
+          label: t('toeOfEachWheel'),
           value: `${showDegrees(lf.toeChange, 2)} left, ${showDegrees(rf.toeChange, 2)} right`,
         },
       ],
-      formula: t('settingTools.leftOffsetRatioRight'),
-      source: t('settingTools.plainGeometryRearThrust'),
-      caution: t('settingTools.lockTheWheelStraight'),
+      formula: t('leftOffsetRatioRight'),
+      source: t('plainGeometryRearThrust'),
+      caution: t('lockTheWheelStraight'),
       Drawing: SteeringWheelDrawing,
     },
   ),
   tool<'rearShim', { angle: number; clock: number; camberAchieved: number; toeAchieved: number }>({
     name: 'rearShim',
-    title: t('settingTools.rearHubShim'),
-    question: t('settingTools.oneTaperedShimFrom'),
+    title: t('rearHubShim'),
+    question: t('oneTaperedShimFrom'),
     fields: [
       {
         kind: 'number',
         path: 'camberChange',
-        label: t('settingTools.camberWantedChange'),
+        label: t('camberWantedChange'),
         unit: '°',
       },
-      { kind: 'number', path: 'toeChange', label: t('settingTools.toeWantedChangeToe'), unit: '°' },
-      { kind: 'choice', path: 'side', label: t('settingTools.wheel'), options: SIDES },
+      { kind: 'number', path: 'toeChange', label: t('toeWantedChangeToe'), unit: '°' },
+      { kind: 'choice', path: 'side', label: t('wheel'), options: SIDES },
       {
         kind: 'list',
         path: 'stock',
-        label: t('settingTools.tapersInStock'),
+        label: t('tapersInStock'),
         unit: '°',
-        hint: t('settingTools.apartBySemicolons'),
+        hint: t('apartBySemicolons'),
       },
     ],
     example: { camberChange: 0.4, toeChange: 0.3, side: 'left', stock: [0.25, 0.5, 0.75, 1] },
-    exampleWords: t('settingTools.aHalfDegreeTaper'),
+    exampleWords: t('aHalfDegreeTaper'),
     results: ({ angle, clock, camberAchieved, toeAchieved }, { camberChange, toeChange }) => [
       {
-        label: t('settingTools.shim'),
+        label: t('shim'),
         value:
           angle === 0
             ? 'none'
@@ -161,77 +155,77 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
         isMain: true,
       },
       {
-        label: t('settingTools.gives'),
+        label: t('gives'),
         value: `camber ${showDegrees(camberAchieved, 2)}, toe ${showDegrees(toeAchieved, 2)}`,
       },
       ...missingWords(camberChange - camberAchieved, toeChange - toeAchieved),
     ],
-    formula: t('settingTools.camberACosC'),
-    source: t('settingTools.geometryOfAFull'),
-    caution: t('settingTools.takeOldShimsOut', { liftCaution: LIFT_CAUTION }),
+    formula: t('camberACosC'),
+    source: t('geometryOfAFull'),
+    caution: t('takeOldShimsOut', { liftCaution: LIFT_CAUTION }),
     Drawing: ShimClockDrawing,
   }),
   tool<'eccentric', { turn: number; reachable: boolean; range: [number, number] }>({
     name: 'eccentric',
-    title: t('settingTools.camBolt'),
-    question: t('settingTools.howFarAnEccentric'),
+    title: t('camBolt'),
+    question: t('howFarAnEccentric'),
     fields: [
-      { kind: 'number', path: 'change', label: t('settingTools.changeWanted'), unit: '°' },
-      { kind: 'number', path: 'offset', label: t('settingTools.boltCentreToCam'), unit: 'mm' },
+      { kind: 'number', path: 'change', label: t('changeWanted'), unit: '°' },
+      { kind: 'number', path: 'offset', label: t('boltCentreToCam'), unit: 'mm' },
       {
         kind: 'number',
         path: 'leverArm',
-        label: t('settingTools.camToThePoint'),
+        label: t('camToThePoint'),
         unit: 'mm',
       },
     ],
     example: { change: 0.5, offset: 5, leverArm: 300 },
-    exampleWords: t('settingTools.halfADegreeOn'),
+    exampleWords: t('halfADegreeOn'),
     results: ({ turn, reachable, range }) => [
       {
-        label: t('settingTools.turnFromMidTravel'),
-        value: reachable ? `${turn.toFixed(1)}°` : t('settingTools.outOfReach'),
+        label: t('turnFromMidTravel'),
+        value: reachable ? `${turn.toFixed(1)}°` : t('outOfReach'),
         isMain: true,
       },
       ...(reachable
-        ? [{ label: t('settingTools.theSameOnThe'), value: `${(180 - turn).toFixed(1)}°` }]
-        : [{ label: t('settingTools.atItsEndStop'), value: `${turn.toFixed(0)}°` }]),
+        ? [{ label: t('theSameOnThe'), value: `${(180 - turn).toFixed(1)}°` }]
+        : [{ label: t('atItsEndStop'), value: `${turn.toFixed(0)}°` }]),
       {
-        label: t('settingTools.itReaches'),
-        value: t('settingTools.fromTo', {
+        label: t('itReaches'),
+        value: t('fromTo', {
           from: showDegrees(range[0], 2),
           to: showDegrees(range[1], 2),
         }),
       },
     ],
-    formula: t('settingTools.changeAtanOffsetSin'),
-    source: t('settingTools.plainGeometryTwoBolt'),
-    caution: t('settingTools.clampBoltsFirstCam', { liftCaution: LIFT_CAUTION }),
+    formula: t('changeAtanOffsetSin'),
+    source: t('plainGeometryTwoBolt'),
+    caution: t('clampBoltsFirstCam', { liftCaution: LIFT_CAUTION }),
     Drawing: CamDrawing,
   }),
   tool<'wishboneShims', { front: number; rear: number }>({
     name: 'wishboneShims',
-    title: t('settingTools.upperArmShims'),
-    question: t('settingTools.thicknessToAddOr'),
+    title: t('upperArmShims'),
+    question: t('thicknessToAddOr'),
     fields: [
       {
         kind: 'number',
         path: 'camberChange',
-        label: t('settingTools.camberWantedChange'),
+        label: t('camberWantedChange'),
         unit: '°',
       },
       {
         kind: 'number',
         path: 'casterChange',
-        label: t('settingTools.casterWantedChange'),
+        label: t('casterWantedChange'),
         unit: '°',
       },
-      { kind: 'number', path: 'boltSpacing', label: t('settingTools.betweenTheBolts'), unit: 'mm' },
-      { kind: 'number', path: 'armLength', label: t('settingTools.boltsToTheBall'), unit: 'mm' },
+      { kind: 'number', path: 'boltSpacing', label: t('betweenTheBolts'), unit: 'mm' },
+      { kind: 'number', path: 'armLength', label: t('boltsToTheBall'), unit: 'mm' },
       {
         kind: 'number',
         path: 'armHeight',
-        label: t('settingTools.upperJointAboveLower'),
+        label: t('upperJointAboveLower'),
         unit: 'mm',
       },
     ],
@@ -242,42 +236,42 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
       armLength: 250,
       armHeight: 230,
     },
-    exampleWords: t('settingTools.moreNegativeCamberAnd'),
+    exampleWords: t('moreNegativeCamberAnd'),
     results: ({ front, rear }) => [
-      { label: t('settingTools.frontBolt'), value: shimWords(front), isMain: true },
-      { label: t('settingTools.rearBolt'), value: shimWords(rear), isMain: true },
+      { label: t('frontBolt'), value: shimWords(front), isMain: true },
+      { label: t('rearBolt'), value: shimWords(rear), isMain: true },
     ],
-    formula: t('settingTools.inFrontRear2'),
-    source: t('settingTools.plainGeometryForShims'),
+    formula: t('inFrontRear2'),
+    source: t('plainGeometryForShims'),
     caution: LIFT_CAUTION,
     Drawing: WishboneDrawing,
   }),
   tool<'twoCams', { front: Cam; rear: Cam }>({
     name: 'twoCams',
-    title: t('settingTools.twoCamsOnOne'),
-    question: t('settingTools.aLowerArmOn'),
+    title: t('twoCamsOnOne'),
+    question: t('aLowerArmOn'),
     fields: [
       {
         kind: 'number',
         path: 'camberChange',
-        label: t('settingTools.camberWantedChange'),
+        label: t('camberWantedChange'),
         unit: '°',
       },
       {
         kind: 'number',
         path: 'casterChange',
-        label: t('settingTools.casterWantedChange'),
+        label: t('casterWantedChange'),
         unit: '°',
       },
-      { kind: 'number', path: 'camSpacing', label: t('settingTools.betweenTheCams'), unit: 'mm' },
-      { kind: 'number', path: 'armLength', label: t('settingTools.camsToTheBall'), unit: 'mm' },
+      { kind: 'number', path: 'camSpacing', label: t('betweenTheCams'), unit: 'mm' },
+      { kind: 'number', path: 'armLength', label: t('camsToTheBall'), unit: 'mm' },
       {
         kind: 'number',
         path: 'armHeight',
-        label: t('settingTools.upperJointAboveLower'),
+        label: t('upperJointAboveLower'),
         unit: 'mm',
       },
-      { kind: 'number', path: 'offset', label: t('settingTools.boltCentreToCam'), unit: 'mm' },
+      { kind: 'number', path: 'offset', label: t('boltCentreToCam'), unit: 'mm' },
     ],
     example: {
       camberChange: -0.4,
@@ -287,14 +281,14 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
       armHeight: 250,
       offset: 6,
     },
-    exampleWords: t('settingTools.aLittleCamberAnd'),
+    exampleWords: t('aLittleCamberAnd'),
     results: ({ front, rear }) => [
-      { label: t('settingTools.frontCam'), value: camWords(front), isMain: true },
-      { label: t('settingTools.rearCam'), value: camWords(rear), isMain: true },
+      { label: t('frontCam'), value: camWords(front), isMain: true },
+      { label: t('rearCam'), value: camWords(rear), isMain: true },
     ],
-    formula: t('settingTools.outFrontRear2'),
-    source: t('settingTools.plainGeometryBothCams'),
-    caution: t('settingTools.clampBoltsFirstCams', { liftCaution: LIFT_CAUTION }),
+    formula: t('outFrontRear2'),
+    source: t('plainGeometryBothCams'),
+    caution: t('clampBoltsFirstCams', { liftCaution: LIFT_CAUTION }),
     Drawing: TwoCamsDrawing,
   }),
 ];
@@ -308,15 +302,15 @@ interface Cam {
 function camWords({ turn, moves, reachable }: Cam): string {
   const mm = Math.abs(moves).toFixed(1);
   if (!reachable) {
-    return t(moves > 0 ? 'settingTools.outOfReachOut' : 'settingTools.outOfReachIn', { mm });
+    return t(moves > 0 ? 'outOfReachOut' : 'outOfReachIn', { mm });
   }
-  if (Math.abs(moves) < 0.005) return t('settingTools.leave');
+  if (Math.abs(moves) < 0.005) return t('leave');
   const degrees = Math.abs(turn).toFixed(0);
-  return t(moves > 0 ? 'settingTools.camOut' : 'settingTools.camIn', { degrees, mm });
+  return t(moves > 0 ? 'camOut' : 'camIn', { degrees, mm });
 }
 
 function shimWords(value: number): string {
-  if (Math.abs(value) < 0.005) return t('settingTools.leave');
+  if (Math.abs(value) < 0.005) return t('leave');
   const mm = Math.abs(value).toFixed(1);
-  return t(value > 0 ? 'settingTools.addMm' : 'settingTools.takeOutMm', { mm });
+  return t(value > 0 ? 'addMm' : 'takeOutMm', { mm });
 }

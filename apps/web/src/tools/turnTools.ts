@@ -4,57 +4,55 @@ import { showDegrees } from '../shared/format.ts';
 import { SIDES, SWING_CAUTION } from './choices.ts';
 import { tool } from './tool.ts';
 import type { BenchTool, Field } from './tool.ts';
-import { t } from '../words/tools.ts';
+import { t } from '../words/turnTools.ts';
 import { term } from '../words/terms.ts';
 
 /** What a steered front wheel shows: caster by the swing, camber in turns. */
 export const TURN_TOOLS: readonly BenchTool[] = [
   tool<'casterFromSwing', { caster: number }>({
     name: 'casterFromSwing',
-    title: t('turnTools.casterBySwing'),
-    question: t('turnTools.camberReadWithThe'),
+    title: t('casterBySwing'),
+    question: t('camberReadWithThe'),
     fields: [
       {
         kind: 'number',
         path: 'camberTurnedOut',
-        label: t('turnTools.camberFrontTurnedAway'),
+        label: t('camberFrontTurnedAway'),
         unit: '°',
       },
       {
         kind: 'number',
         path: 'camberTurnedIn',
-        label: t('turnTools.camberFrontTurnedToward'),
+        label: t('camberFrontTurnedToward'),
         unit: '°',
       },
-      { kind: 'number', path: 'angle', label: t('turnTools.turnedByEachWay'), unit: '°' },
+      { kind: 'number', path: 'angle', label: t('turnedByEachWay'), unit: '°' },
     ],
     example: { camberTurnedOut: 1.2, camberTurnedIn: -2.2, angle: 20 },
-    exampleWords: t('turnTools.ofCamberBetweenOut'),
-    results: ({ caster }) => [
-      { label: t('turnTools.caster'), value: showDegrees(caster, 2), isMain: true },
-    ],
-    formula: t('turnTools.casterTurnedOutTurned'),
-    source: t('turnTools.theCasterSwingLinear'),
+    exampleWords: t('ofCamberBetweenOut'),
+    results: ({ caster }) => [{ label: t('caster'), value: showDegrees(caster, 2), isMain: true }],
+    formula: t('casterTurnedOutTurned'),
+    source: t('theCasterSwingLinear'),
     caution: SWING_CAUTION,
     Drawing: SwingDrawing,
   }),
   tool<'camberInTurn', { camber: number }>({
     name: 'camberInTurn',
-    title: t('turnTools.camberInATurn'),
-    question: t('turnTools.whatCasterAndSai'),
+    title: t('camberInATurn'),
+    question: t('whatCasterAndSai'),
     fields: [
-      { kind: 'number', path: 'camber', label: t('turnTools.camberStraightAhead'), unit: '°' },
-      { kind: 'number', path: 'caster', label: t('turnTools.caster'), unit: '°' },
-      { kind: 'number', path: 'sai', label: t('turnTools.steeringAxisInclinationSai'), unit: '°' },
-      { kind: 'number', path: 'steer', label: t('turnTools.steeredToFrontToward'), unit: '°' },
+      { kind: 'number', path: 'camber', label: t('camberStraightAhead'), unit: '°' },
+      { kind: 'number', path: 'caster', label: t('caster'), unit: '°' },
+      { kind: 'number', path: 'sai', label: t('steeringAxisInclinationSai'), unit: '°' },
+      { kind: 'number', path: 'steer', label: t('steeredToFrontToward'), unit: '°' },
     ],
     example: { camber: -1, caster: 4, sai: 13, steer: 20 },
-    exampleWords: t('turnTools.at20OfSteer'),
+    exampleWords: t('at20OfSteer'),
     results: ({ camber }) => [
-      { label: t('turnTools.camberThen'), value: showDegrees(camber, 2), isMain: true },
+      { label: t('camberThen'), value: showDegrees(camber, 2), isMain: true },
     ],
-    formula: t('turnTools.theSpinAxisTurned'),
-    source: t('turnTools.rigidRotationExactThe'),
+    formula: t('theSpinAxisTurned'),
+    source: t('rigidRotationExactThe'),
     Drawing: CamberInTurnDrawing,
   }),
   tool<
@@ -66,53 +64,53 @@ export const TURN_TOOLS: readonly BenchTool[] = [
     }
   >({
     name: 'camberInTurns',
-    title: t('turnTools.bothWheelsInA'),
-    question: t('turnTools.camberOfEachFront'),
+    title: t('bothWheelsInA'),
+    question: t('camberOfEachFront'),
     fields: [
       ...(['left', 'right'] as const).flatMap((side): Field[] => [
         {
           kind: 'number',
           path: `${side}.camber`,
-          label: t('turnTools.camber', { side: term(`side.${side}`) }),
+          label: t('camber', { side: term(`side.${side}`) }),
           unit: '°',
         },
         {
           kind: 'number',
           path: `${side}.caster`,
-          label: t('turnTools.casterOfSide', { side: term(`side.${side}`) }),
+          label: t('casterOfSide', { side: term(`side.${side}`) }),
           unit: '°',
         },
         {
           kind: 'number',
           path: `${side}.sai`,
-          label: t('turnTools.sai', { side: term(`side.${side}`) }),
+          label: t('sai', { side: term(`side.${side}`) }),
           unit: '°',
         },
       ]),
-      { kind: 'choice', path: 'turning', label: t('turnTools.turning'), options: SIDES },
-      { kind: 'number', path: 'inside', label: t('turnTools.insideWheelSteers'), unit: '°' },
-      { kind: 'number', path: 'outside', label: t('turnTools.outsideWheelSteers'), unit: '°' },
+      { kind: 'choice', path: 'turning', label: t('turning'), options: SIDES },
+      { kind: 'number', path: 'inside', label: t('insideWheelSteers'), unit: '°' },
+      { kind: 'number', path: 'outside', label: t('outsideWheelSteers'), unit: '°' },
       {
         kind: 'number',
         path: 'steeringRatio',
-        label: t('turnTools.steeringRatio'),
+        label: t('steeringRatio'),
         unit: ': 1',
         optional: true,
       },
       {
         kind: 'number',
         path: 'radius',
-        label: t('turnTools.tireLoadedRadius'),
+        label: t('tireLoadedRadius'),
         unit: 'mm',
-        hint: t('turnTools.withTheScrubRadius'),
+        hint: t('withTheScrubRadius'),
         optional: true,
       },
       {
         kind: 'number',
         path: 'scrub',
-        label: t('turnTools.scrubRadius'),
+        label: t('scrubRadius'),
         unit: 'mm',
-        hint: t('turnTools.plusTheAxisMeets'),
+        hint: t('plusTheAxisMeets'),
         optional: true,
       },
     ],
@@ -126,15 +124,15 @@ export const TURN_TOOLS: readonly BenchTool[] = [
       radius: 320,
       scrub: 25,
     },
-    exampleWords: t('turnTools.muchCasterSwingsThe'),
+    exampleWords: t('muchCasterSwingsThe'),
     results: ({ camber, steeringWheelTurns, rise }, { turning }) => [
       {
-        label: t('turnTools.insideWheel'),
+        label: t('insideWheel'),
         value: showDegrees(camber[turning], 2),
         isMain: true,
       },
       {
-        label: t('turnTools.outsideWheel'),
+        label: t('outsideWheel'),
         value: showDegrees(camber[turning === 'left' ? 'right' : 'left'], 2),
         isMain: true,
       },
@@ -142,7 +140,7 @@ export const TURN_TOOLS: readonly BenchTool[] = [
         ? []
         : [
             {
-              label: t('turnTools.steeringWheel'),
+              label: t('steeringWheel'),
               value: `${steeringWheelTurns.toFixed(2)} turns`,
             },
           ]),
@@ -150,13 +148,13 @@ export const TURN_TOOLS: readonly BenchTool[] = [
         ? []
         : [
             {
-              label: t('turnTools.bodyAtTheCorners'),
+              label: t('bodyAtTheCorners'),
               value: `inside ${riseWords(rise.inside)}, outside ${riseWords(rise.outside)}`,
             },
           ]),
     ],
-    formula: t('turnTools.eachSpinAxisTurned'),
-    source: t('turnTools.rigidRotationTheSteering'),
+    formula: t('eachSpinAxisTurned'),
+    source: t('rigidRotationTheSteering'),
     caution: SWING_CAUTION,
     Drawing: CamberInTurnsDrawing,
   }),
@@ -164,6 +162,6 @@ export const TURN_TOOLS: readonly BenchTool[] = [
 
 function riseWords(mm: number): string {
   return Math.abs(mm) < 0.5
-    ? t('turnTools.asItWas')
-    : t(mm > 0 ? 'turnTools.up' : 'turnTools.down', { mm: Math.abs(mm).toFixed(0) });
+    ? t('asItWas')
+    : t(mm > 0 ? 'up' : 'down', { mm: Math.abs(mm).toFixed(0) });
 }

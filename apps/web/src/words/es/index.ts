@@ -11,16 +11,20 @@ import { devicesPage } from './devicesPage.ts';
 import { drawing } from './drawing.ts';
 import { due } from './due.ts';
 import { explain } from './explain.ts';
+import { floorTools } from './floorTools.ts';
 import { garage } from './garage.ts';
 import { gauges } from './gauges.ts';
 import { handOver } from './handOver.ts';
 import { howItWorks } from './howItWorks.ts';
 import { insights } from './insights.ts';
 import { inspect } from './inspect.ts';
+import { meaningTools } from './meaningTools.ts';
 import { measure } from './measure.ts';
+import { measureTools } from './measureTools.ts';
 import { practice } from './practice.ts';
 import { read } from './read.ts';
 import { setRight } from './setRight.ts';
+import { settingTools } from './settingTools.ts';
 import { shared } from './shared.ts';
 import { sharedSheet } from './sharedSheet.ts';
 import { sheets } from './sheets.ts';
@@ -29,6 +33,7 @@ import { signIn } from './signIn.ts';
 import { terms } from './terms.ts';
 import { today } from './today.ts';
 import { tools } from './tools.ts';
+import { turnTools } from './turnTools.ts';
 import { visit } from './visit.ts';
 import { wearLab } from './wearLab.ts';
 
@@ -46,16 +51,20 @@ export const SPANISH = {
   drawing,
   due,
   explain,
+  floorTools,
   garage,
   gauges,
   handOver,
   howItWorks,
   insights,
   inspect,
+  meaningTools,
   measure,
+  measureTools,
   practice,
   read,
   setRight,
+  settingTools,
   shared,
   sharedSheet,
   sheets,
@@ -64,6 +73,7 @@ export const SPANISH = {
   terms,
   today,
   tools,
+  turnTools,
   visit,
   wearLab,
 };

@@ -1,0 +1,127 @@
+import type { english } from '../meaningTools.ts';
+import type { Translation } from '../i18n.ts';
+
+export const meaningTools: Translation<typeof english> = {
+  toeInOtherUnits: 'Convergencia en otras unidades',
+  oneWheelsToeBetween: 'La convergencia de una rueda entre grados, minutos, milímetros y pulgadas.',
+  toeOfOneWheel: 'Convergencia de una rueda',
+  from: 'De',
+  to: 'A',
+  diameterItIsMeasured: 'Diámetro al que se mide',
+  neededBetweenAnAngle: 'Hace falta entre un ángulo y una longitud',
+  onOneWheelIs: '0.15° en una rueda son 1.66 mm en el borde de un neumático de 635 mm.',
+  theDefinitionOfToe:
+    'La definición de convergencia como longitud. Para un total, convierta la mitad y doble.',
+  sidewaysDrag: 'Arrastre lateral',
+  howFarToeDrags:
+    'Cuánto arrastra de lado la convergencia a un neumático en un kilómetro o una milla.',
+  ofToeDragsA: '0.15° de convergencia arrastran un neumático 2.6 m de lado en cada kilómetro.',
+  inAKilometre: 'En un kilómetro',
+  inAMile: 'En una milla',
+  plainGeometryTheTrades:
+    'Geometría sencilla. Los 28 ft por milla del oficio para 1/8 in en un neumático de 24 in cuentan ambas ruedas.',
+  thrust: 'Empuje',
+  whereTheRearAxle: 'Hacia dónde apunta el eje trasero, y cuánto gira eso el volante.',
+  toeLeftRear: 'Convergencia, trasera izquierda',
+  toeRightRear: 'Convergencia, trasera derecha',
+  steeringRatio: 'Relación de dirección',
+  forTheSteeringWheel: 'Para el volante; se puede omitir',
+  moreToeInOn:
+    'Más convergencia en la trasera izquierda empuja a la derecha: el volante queda 1.6° a la derecha.',
+  totalToeRear: 'Convergencia total, detrás',
+  steeringWheelStands: 'El volante queda',
+  thrustLeftRight2: 'empuje = (izquierda − derecha) / 2; volante = empuje × relación',
+  aCarThatCrabs:
+    'Un coche que va cruzado lleva las ruedas delanteras por la línea de empuje. El empuje se ve en el volante, no en el desgaste.',
+  tireSize: 'Medida del neumático',
+  whatASizeOn: 'Qué significa en milímetros la medida del flanco.',
+  asMouldedOnThe: 'Como está moldeada en el flanco',
+  sizeHint: '205/55R16 91V, 33x12.50R15LT, 18x8.50-8',
+  mmWideASidewall:
+    '205 mm de ancho, un flanco del 55 % de eso, en una llanta de 16 pulgadas: 632 mm de diámetro.',
+  diameter: 'Diámetro',
+  sectionWidth: 'Ancho de sección',
+  sidewall: 'Flanco',
+  rim: 'Llanta',
+  turnsAKmUnloaded: 'Vueltas por km, sin carga',
+  sizeDesignationsOfIso:
+    'Denominaciones de ISO 4000-1 y del manual de normas ETRTO. Con carga, un neumático da un 3 % más de vueltas.',
+  changedRideHeight: 'Altura cambiada',
+  whatLiftingOrLowering:
+    'Qué hace elevar o rebajar con la caída y la convergencia de una rueda, a partir de sus articulaciones.',
+  bodyUpOrDown: 'Carrocería arriba (+) o abajo (−)',
+  lowerArmInnerJoint: 'Brazo inferior, punto interior',
+  lowerArmOuterJoint: 'Brazo inferior, punto exterior',
+  upperArmInnerJoint: 'Brazo superior, punto interior',
+  upperArmOuterJoint: 'Brazo superior, punto exterior',
+  orStrutTop: 'o cabeza del amortiguador',
+  tieRodInnerEnd: 'Bieleta, extremo interior',
+  tieRodOuterEnd: 'Bieleta, extremo exterior',
+  steeringArm: 'Brazo de dirección',
+  rack: 'Cremallera',
+  thisStrutLoweredBy:
+    'Esta suspensión, rebajada 30 mm, gana 0.5° de caída negativa y 0.28° de convergencia por rueda.',
+  camberChangesBy: 'La caída cambia',
+  toeOfThisWheel: 'La convergencia de esta rueda',
+  jointsOnTheirArcs:
+    'articulaciones en sus arcos, la mangueta y la bieleta tan largas como antes; convergencia = asin(d / brazo de dirección)',
+  planeGeometryOfThe:
+    'Geometría plana de la vista frontal. Los puntos son hacia fuera; hacia arriba, desde el centro del coche y el suelo.',
+  theMakersRideHeight:
+    'Decide la altura del fabricante; las piezas que la cambian necesitan su propia homologación.',
+  casterAfterAChange: 'Avance tras un cambio de altura',
+  whatLiftingOrLoweringDoes: 'Qué hace elevar o rebajar con el avance, visto de lado.',
+  casterBefore: 'Avance antes',
+  aboveTheLowerArm: 'Sobre el brazo inferior',
+  aStrut: 'Un McPherson',
+  anUpperArm: 'Un brazo superior',
+  strutTopOrUpper: 'Cabeza o articulación superior por encima de la inferior',
+  lowerArmsAxisRises: 'El eje del brazo inferior sube hacia delante',
+  levelWhereNobodyKnows: 'Nivelado si nadie lo sabe',
+  upperArmsAxisRises: 'El eje del brazo superior sube hacia delante',
+  aStrutLoweredBy: 'Un McPherson rebajado 30 mm gana un cuarto de grado.',
+  casterAfter: 'Avance después',
+  changesBy: 'Cambia',
+  casterAtanAheadAbove:
+    'avance = atan(adelanto / altura); McPherson: altura + cambio; adelanto + cambio × tan(eje inferior) − cambio × tan(eje superior)',
+  planeGeometryOfTheSide: 'Geometría plana de la vista lateral; positivo se inclina hacia atrás.',
+  otherWheels: 'Otras llantas',
+  whereTheEdgesOf:
+    'Dónde quedan los bordes de otras llantas, y qué hace eso con la vía, el radio de pivotamiento y el velocímetro.',
+  oldRimWidth: 'Llanta anterior, ancho',
+  oldRimOffsetEt: 'Llanta anterior, bombeo (ET)',
+  plusSetsTheWheel: 'Más lleva la rueda hacia dentro',
+  newRimWidth: 'Llanta nueva, ancho',
+  newRimOffsetEt: 'Llanta nueva, bombeo (ET)',
+  spacer: 'Separador',
+  oldTireSize: 'Medida anterior',
+  forDiameterAndSpeed: 'Para diámetro y velocidad',
+  newTireSize: 'Medida nueva',
+  oneAndAHalf:
+    'Pulgada y media más ancha y 10 mm menos de bombeo: 29 mm más afuera, 9 mm más adentro.',
+  outerEdge: 'Borde exterior',
+  innerEdge: 'Borde interior',
+  track: 'Vía',
+  scrubRadius: 'Radio de pivotamiento',
+  tiresForTheRim: 'Neumáticos para la llanta',
+  axle: 'Eje',
+  speedometer: 'Velocímetro',
+  outerEdgeWidth2:
+    'borde exterior = ancho / 2 − bombeo, borde interior = ancho / 2 + bombeo, desde la cara atornillada',
+  theDefinitionOfWheel:
+    'La definición de bombeo de la llanta, geometría sencilla. Las pestañas suman igual en la anterior y la nueva.',
+  clearanceIsLookedAt:
+    'La holgura se mira en el coche, con toda la dirección y todo el recorrido; deciden el índice de carga y lo que permiten la ley y el fabricante.',
+  right: '{{angle}} a la derecha',
+  left: '{{angle}} a la izquierda',
+  moved: {
+    whereItWas: 'donde estaba',
+    asItWas: 'como estaba',
+    furtherOut: '{{mm}} mm más afuera',
+    furtherIn: '{{mm}} mm más adentro',
+    wider: '{{mm}} mm más ancha',
+    narrower: '{{mm}} mm más estrecha',
+    higher: '{{mm}} mm más alto',
+    lower: '{{mm}} mm más bajo',
+  },
+};
