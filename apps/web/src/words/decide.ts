@@ -90,7 +90,7 @@ export const english = {
     customerWillThinkAbout: 'customer will think about it',
     savedDecisions: 'Saved decisions',
     decided: 'Decided',
-    new: ', new: {{replace}}',
+    new: ', new: {{tires}}',
     advisedWasReasonGiven: 'Advised was: {{advised}}. Reason given: {{reason}}',
   },
   declined: {

@@ -201,7 +201,7 @@ export const english = {
     setTo: ' set to {{set}}',
     aligned: 'Aligned',
     advised: 'Advised: {{advised}}',
-    new: ', new: {{replace}}',
+    new: ', new: {{tires}}',
     at: ', at {{odometer}} {{distance}}',
     agreed: 'agreed',
     declined: 'declined',

@@ -243,7 +243,7 @@ export const english = {
     cameBack: 'Came back',
     holdsAt: 'Holds at {{withinKm}} {{distance}}',
     tooFewToTell: 'too few to tell',
-    to: ' ({{replace}} to {{replace2}})',
+    to: ' ({{low}} to {{high}})',
   },
   adviceWords: {
     noWorkBesideTires: 'No work beside tires',

@@ -109,7 +109,7 @@ export const english = {
   repeatFirst: {
     repeatabilityCheck: 'Repeatability check',
     readOneFrontToe:
-      'Read one front toe, turn lock to lock, come back straight, read again. Moved by more than {{replace}}, which is all that {{title}} may differ by, something is worn. Hands and feet clear of the wheels.',
+      'Read one front toe, turn lock to lock, come back straight, read again. Moved by more than {{allowed}}, which is all that {{title}} may differ by, something is worn. Hands and feet clear of the wheels.',
     toeBefore: 'Toe before',
     toeAfter: 'Toe after',
     theSecondReading: 'The second reading',

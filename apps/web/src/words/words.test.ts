@@ -53,6 +53,9 @@ describe('the messages in Spanish', () => {
   });
 });
 
+/** Values by these names would be taken for settings of the translator. */
+const SETTINGS = ['replace', 'context', 'ordinal', 'lng', 'ns', 'defaultValue', 'joinArrays'];
+
 describe.each(rooms)('the messages of %s', (room) => {
   it('are all used', async () => {
     const readers = sources.filter((source) => source.includes(`/words/${room}.ts'`));
@@ -74,6 +77,8 @@ describe.each(rooms)('the messages of %s', (room) => {
   it('say something, in whole plurals', async () => {
     const messages = flat(await english(room));
     expect(messages.filter(([, text]) => text.trim() === '')).toEqual([]);
+    const values = messages.flatMap(([, text]) => marks(text));
+    expect(values.filter((mark) => SETTINGS.includes(mark.slice(2, -2)))).toEqual([]);
     const names = new Set(messages.map(([name]) => name));
     for (const name of names) {
       if (name.endsWith('_one')) expect(names).toContain(name.replace('_one', '_other'));

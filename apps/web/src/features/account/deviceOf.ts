@@ -2,17 +2,17 @@ import { t } from '../../words/account.ts';
 
 const SYSTEMS = [
   [/iPad|iPhone/, t('deviceOf.ipadOrIphone')],
-  [/Android/, t('deviceOf.android')],
-  [/Windows/, t('deviceOf.windows')],
-  [/Mac OS X/, t('deviceOf.mac')],
-  [/CrOS/, t('deviceOf.chromebook')],
-  [/Linux/, t('deviceOf.linux')],
+  [/Android/, 'Android'],
+  [/Windows/, 'Windows'],
+  [/Mac OS X/, 'Mac'],
+  [/CrOS/, 'Chromebook'],
+  [/Linux/, 'Linux'],
 ] as const;
 const BROWSERS = [
-  [/Edg\//, t('deviceOf.edge')],
-  [/Firefox\//, t('deviceOf.firefox')],
-  [/Chrome\//, t('deviceOf.chrome')],
-  [/Safari\//, t('deviceOf.safari')],
+  [/Edg\//, 'Edge'],
+  [/Firefox\//, 'Firefox'],
+  [/Chrome\//, 'Chrome'],
+  [/Safari\//, 'Safari'],
 ] as const;
 
 /** A browser by what it says of itself, as its owner would call it. */

@@ -28,7 +28,7 @@ export function DecisionList() {
             <strong>{actionWords(decision.action, decision.replace.length > 0)}</strong>,{' '}
             {ANSWER_WORDS[decision.answer]}
             {decision.replace.length > 0 &&
-              t('decisionList.new', { replace: decision.replace.map(whereWords).join(', ') })}
+              t('decisionList.new', { tires: decision.replace.map(whereWords).join(', ') })}
             {advised !== decision.action && (
               <Box>
                 {t('decisionList.advisedWasReasonGiven', {

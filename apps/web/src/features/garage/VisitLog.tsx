@@ -118,7 +118,7 @@ function Decided({ visit, people }: { visit: Visit; people: readonly Person[] })
       {decision.answer === 'yes' && decision.replace.length > 0 && (
         <>
           {t('visitLog.new', {
-            replace: decision.replace.map((wheel) => WHEEL_LABELS[wheel].toLowerCase()).join(', '),
+            tires: decision.replace.map((wheel) => WHEEL_LABELS[wheel].toLowerCase()).join(', '),
           })}
         </>
       )}

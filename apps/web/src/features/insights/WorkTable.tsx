@@ -42,8 +42,8 @@ export function WorkTable({ data, units }: { data: Comebacks; units: Units }) {
                   <strong>{percent(held.part)}</strong>
                   <Box component="span" sx={{ color: 'text.secondary' }}>
                     {t('workTable.to', {
-                      replace: percent(held.low).replace(' %', ''),
-                      replace2: percent(held.high).replace(' %', ''),
+                      low: percent(held.low).replace(' %', ''),
+                      high: percent(held.high).replace(' %', ''),
                     })}
                   </Box>
                 </>

@@ -50,7 +50,7 @@ export function RepeatFirst() {
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 1 }}>
         {t('repeatFirst.readOneFrontToe', {
-          replace: showToe(repeatOf([0, 0], method.toe).allowed, scale, isTotal).replace('+', ''),
+          allowed: showToe(repeatOf([0, 0], method.toe).allowed, scale, isTotal).replace('+', ''),
           title: METHOD_FACTS[method.toe].title.toLowerCase(),
         })}
       </Typography>

@@ -93,7 +93,7 @@ export const decide: Translation<typeof english> = {
     customerWillThinkAbout: 'el cliente lo pensará',
     savedDecisions: 'Decisiones guardadas',
     decided: 'Decidido',
-    new: ', nuevos: {{replace}}',
+    new: ', nuevos: {{tires}}',
     advisedWasReasonGiven: 'Se recomendó: {{advised}}. Motivo dado: {{reason}}',
   },
   declined: {

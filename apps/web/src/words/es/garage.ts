@@ -205,7 +205,7 @@ export const garage: Translation<typeof english> = {
     setTo: ' ajustado a {{set}}',
     aligned: 'Alineado',
     advised: 'Recomendado: {{advised}}',
-    new: ', nuevos: {{replace}}',
+    new: ', nuevos: {{tires}}',
     at: ', a los {{odometer}} {{distance}}',
     agreed: 'aceptado',
     declined: 'rechazado',

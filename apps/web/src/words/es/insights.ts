@@ -251,7 +251,7 @@ export const insights: Translation<typeof english> = {
     cameBack: 'Volvieron',
     holdsAt: 'Se mantiene a los {{withinKm}} {{distance}}',
     tooFewToTell: 'muy pocos para saberlo',
-    to: ' (de {{replace}} a {{replace2}})',
+    to: ' (de {{low}} a {{high}})',
   },
   adviceWords: {
     noWorkBesideTires: 'Ningún trabajo además de neumáticos',

@@ -110,7 +110,7 @@ export const measure: Translation<typeof english> = {
   repeatFirst: {
     repeatabilityCheck: 'Comprobación de repetibilidad',
     readOneFrontToe:
-      'Lea una convergencia delantera, gire de tope a tope, vuelva a recto y lea otra vez. Si se movió más de {{replace}}, que es todo lo que puede diferir {{title}}, algo está gastado. Manos y pies lejos de las ruedas.',
+      'Lea una convergencia delantera, gire de tope a tope, vuelva a recto y lea otra vez. Si se movió más de {{allowed}}, que es todo lo que puede diferir {{title}}, algo está gastado. Manos y pies lejos de las ruedas.',
     toeBefore: 'Convergencia antes',
     toeAfter: 'Convergencia después',
     theSecondReading: 'La segunda lectura',
