@@ -1,14 +1,4 @@
+import { api } from './en/api.ts';
 import { messagesOf } from './i18n.ts';
 
-export const english = {
-  problem: {
-    theServerIsNot:
-      'The server is not answering. What you typed is saved on this device and sent when it is back.',
-    somethingWentWrongNothing: 'Something went wrong; nothing was changed',
-  },
-  keenApi: {
-    notUnderstood: 'The server answered something this page does not understand; reload it',
-  },
-} as const;
-
-export const t = messagesOf('api', english);
+export const t = messagesOf('api', api);

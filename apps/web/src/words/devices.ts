@@ -1,27 +1,4 @@
+import { devices } from './en/devices.ts';
 import { messagesOf } from './i18n.ts';
 
-export const english = {
-  gaugeBar: {
-    thisBrowserHasNo: 'This browser has no serial interface. A gauge that types needs none.',
-    noPortWasChosen: 'No port was chosen.',
-    connectTheGauge: 'Connect the gauge',
-    disconnect: 'Disconnect',
-    serialLine: 'Serial line',
-    aGaugeThatTypes: 'A gauge that types, such as 5.30 and Enter, works as it is.',
-    playIt: 'Play it',
-    callingTheGauge: 'Calling the gauge …',
-    theGaugeBrokeOff: 'The gauge broke off; it is called again. The keys work meanwhile.',
-    theSerialLineBroke:
-      'The serial line broke off. Plug it in, disconnect and connect again; the keys work meanwhile.',
-    itsBatteryIsLow: '{{device}}: its battery is low, {{percent}} %.',
-    isReadySetIt: '{{device}} is ready: set it down and press.',
-  },
-  typeText: {
-    enter: 'Enter',
-  },
-  useGauge: {
-    theGaugeOnThe: 'The gauge on the serial line',
-  },
-} as const;
-
-export const t = messagesOf('devices', english);
+export const t = messagesOf('devices', devices);

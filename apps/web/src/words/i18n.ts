@@ -1,57 +1,8 @@
 import dayjs from 'dayjs';
 import i18next from 'i18next';
 import type { Language } from '@keen/contract/words';
+import type { Messages, Translate } from './messages.ts';
 import { pageLanguage } from './pageLanguage.ts';
-
-/** The messages of a room of the app: texts by name, in groups as deep as one likes. */
-interface Messages {
-  readonly [name: string]: string | Messages;
-}
-
-/** The same messages in another language: the types say what is missing. */
-export type Translation<T> = {
-  readonly [K in keyof T]: T[K] extends string ? string : Translation<T[K]>;
-};
-
-type Count = 'one' | 'other';
-type Bare<K extends string> = K extends `${infer B}_${Count}` ? B : K;
-
-/** Dotted names of the messages; one that counts is named without what it is counted by. */
-type Key<T> = {
-  [K in keyof T & string]: T[K] extends string ? Bare<K> : `${K}.${Key<T[K]>}`;
-}[keyof T & string];
-
-type MessageAt<T, K extends string> = K extends `${infer G}.${infer Rest}`
-  ? G extends keyof T
-    ? MessageAt<T[G], Rest>
-    : never
-  : K extends keyof T
-    ? T[K]
-    : `${K}_other` extends keyof T
-      ? T[`${K}_other`]
-      : never;
-
-type NamesIn<M> = M extends `${string}{{${infer Name}}}${infer Rest}`
-  ? Name | NamesIn<Rest>
-  : never;
-
-type IsCounted<T, K extends string> = K extends `${infer G}.${infer Rest}`
-  ? G extends keyof T
-    ? IsCounted<T[G], Rest>
-    : false
-  : `${K}_other` extends keyof T
-    ? true
-    : false;
-
-type Names<T, K extends string> =
-  NamesIn<MessageAt<T, K>> | (IsCounted<T, K> extends true ? 'count' : never);
-
-/** What goes into a message; one that counts goes by a number. */
-type Values<T, K extends string> = [Names<T, K>] extends [never]
-  ? []
-  : [values: { [N in Names<T, K>]: N extends 'count' ? number : string | number }];
-
-export type Translate<T> = <K extends Key<T>>(key: K, ...values: Values<T, K>) => string;
 
 async function translations(language: Language): Promise<Record<string, Messages>> {
   return language === 'es' ? (await import('./es/index.ts')).SPANISH : {};
@@ -76,5 +27,16 @@ dayjs.locale(pageLanguage);
  */
 export function messagesOf<const T extends Messages>(room: string, english: T): Translate<T> {
   i18next.addResourceBundle('en', room, english);
-  return i18next.getFixedT(null, room) as unknown as Translate<T>;
+  const fixed = i18next.getFixedT(null, room);
+  // A look-up costs some 20 µs and a page has hundreds; the language stays, so a plain text does too.
+  const plain = new Map<string, string>();
+  const translate = (key: string, values?: Record<string, string | number>): string => {
+    if (values !== undefined) return fixed(key, values);
+    const known = plain.get(key);
+    if (known !== undefined) return known;
+    const text = fixed(key);
+    plain.set(key, text);
+    return text;
+  };
+  return translate;
 }

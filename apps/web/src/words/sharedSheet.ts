@@ -1,13 +1,4 @@
+import { sharedSheet } from './en/sharedSheet.ts';
 import { messagesOf } from './i18n.ts';
 
-export const english = {
-  sharedSheetPage: {
-    loadingTheSheet: 'Loading the sheet',
-    thisSheetCannotBe: 'This sheet cannot be shown. No se puede mostrar esta hoja.',
-    tryAgain: 'Try again',
-    itsLinkHasEnded:
-      'Its link has ended. Ask the shop for a new one. El enlace ha terminado; pida otro al taller.',
-  },
-} as const;
-
-export const t = messagesOf('sharedSheet', english);
+export const t = messagesOf('sharedSheet', sharedSheet);

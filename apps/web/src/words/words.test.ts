@@ -3,26 +3,19 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { SPANISH } from './es/index.ts';
+import type { Messages } from './messages.ts';
 
 const WORDS = dirname(fileURLToPath(import.meta.url));
 const SOURCE = dirname(WORDS);
-const NO_ROOMS = ['i18n', 'pageLanguage', 'pageTexts'];
 
-interface Messages {
-  readonly [name: string]: string | Messages;
-}
-
-const rooms = readdirSync(WORDS)
-  .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
-  .map((file) => file.replace('.ts', ''))
-  .filter((room) => !NO_ROOMS.includes(room));
+const rooms = readdirSync(join(WORDS, 'en')).map((file) => file.replace('.ts', ''));
 const sources = readdirSync(SOURCE, { recursive: true, encoding: 'utf8' })
   .filter((file) => /(?<!\.test)\.tsx?$/.test(file) && !file.startsWith('words/'))
   .map((file) => readFileSync(join(SOURCE, file), 'utf8'));
 
 async function english(room: string): Promise<Messages> {
-  const { english: messages } = (await import(`./${room}.ts`)) as { english: Messages };
-  return messages;
+  const messages = (await import(`./en/${room}.ts`)) as Record<string, Messages>;
+  return messages[room]!;
 }
 
 /** Dotted names with their texts. */

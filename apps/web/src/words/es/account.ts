@@ -1,5 +1,5 @@
-import type { english } from '../account.ts';
-import type { Translation } from '../i18n.ts';
+import type { account as english } from '../en/account.ts';
+import type { Translation } from '../messages.ts';
 
 export const account: Translation<typeof english> = {
   accountPage: {

@@ -1,5 +1,5 @@
-import type { english } from '../angles.ts';
-import type { Translation } from '../i18n.ts';
+import type { angles as english } from '../en/angles.ts';
+import type { Translation } from '../messages.ts';
 
 export const angles: Translation<typeof english> = {
   angleLedger: {

@@ -1,5 +1,5 @@
-import type { english } from '../api.ts';
-import type { Translation } from '../i18n.ts';
+import type { api as english } from '../en/api.ts';
+import type { Translation } from '../messages.ts';
 
 export const api: Translation<typeof english> = {
   problem: {

@@ -1,5 +1,5 @@
-import type { english } from '../app.ts';
-import type { Translation } from '../i18n.ts';
+import type { app as english } from '../en/app.ts';
+import type { Translation } from '../messages.ts';
 
 export const app: Translation<typeof english> = {
   crashPage: {

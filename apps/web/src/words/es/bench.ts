@@ -1,5 +1,5 @@
-import type { english } from '../bench.ts';
-import type { Translation } from '../i18n.ts';
+import type { bench as english } from '../en/bench.ts';
+import type { Translation } from '../messages.ts';
 
 export const bench: Translation<typeof english> = {
   benchPage: {

@@ -1,5 +1,5 @@
-import type { english } from '../decide.ts';
-import type { Translation } from '../i18n.ts';
+import type { decide as english } from '../en/decide.ts';
+import type { Translation } from '../messages.ts';
 
 export const decide: Translation<typeof english> = {
   adviceInMoney: {

@@ -1,5 +1,5 @@
-import type { english } from '../devices.ts';
-import type { Translation } from '../i18n.ts';
+import type { devices as english } from '../en/devices.ts';
+import type { Translation } from '../messages.ts';
 
 export const devices: Translation<typeof english> = {
   gaugeBar: {

@@ -1,5 +1,5 @@
-import type { english } from '../devicesPage.ts';
-import type { Translation } from '../i18n.ts';
+import type { devicesPage as english } from '../en/devicesPage.ts';
+import type { Translation } from '../messages.ts';
 
 export const devicesPage: Translation<typeof english> = {
   devicesPage: {

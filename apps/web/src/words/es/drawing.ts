@@ -1,5 +1,5 @@
-import type { english } from '../drawing.ts';
-import type { Translation } from '../i18n.ts';
+import type { drawing as english } from '../en/drawing.ts';
+import type { Translation } from '../messages.ts';
 
 export const drawing: Translation<typeof english> = {
   angleFigure: {

@@ -1,5 +1,5 @@
-import type { english } from '../due.ts';
-import type { Translation } from '../i18n.ts';
+import type { due as english } from '../en/due.ts';
+import type { Translation } from '../messages.ts';
 
 export const due: Translation<typeof english> = {
   duePage: {

@@ -1,5 +1,5 @@
-import type { english } from '../explain.ts';
-import type { Translation } from '../i18n.ts';
+import type { explain as english } from '../en/explain.ts';
+import type { Translation } from '../messages.ts';
 
 export const explain: Translation<typeof english> = {
   answerState: {

@@ -1,5 +1,5 @@
-import type { english } from '../floorTools.ts';
-import type { Translation } from '../i18n.ts';
+import type { floorTools as english } from '../en/floorTools.ts';
+import type { Translation } from '../messages.ts';
 
 export const floorTools: Translation<typeof english> = {
   floorAcrossTheCar: 'El suelo de lado a lado',

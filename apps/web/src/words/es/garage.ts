@@ -1,5 +1,5 @@
-import type { english } from '../garage.ts';
-import type { Translation } from '../i18n.ts';
+import type { garage as english } from '../en/garage.ts';
+import type { Translation } from '../messages.ts';
 
 export const garage: Translation<typeof english> = {
   angleYears: {

@@ -1,5 +1,5 @@
-import type { english } from '../gauges.ts';
-import type { Translation } from '../i18n.ts';
+import type { gauges as english } from '../en/gauges.ts';
+import type { Translation } from '../messages.ts';
 
 export const gauges: Translation<typeof english> = {
   checkDialog: {

@@ -1,5 +1,5 @@
-import type { english } from '../howItWorks.ts';
-import type { Translation } from '../i18n.ts';
+import type { howItWorks as english } from '../en/howItWorks.ts';
+import type { Translation } from '../messages.ts';
 
 export const howItWorks: Translation<typeof english> = {
   factTables: {

@@ -1,5 +1,5 @@
-import type { english } from '../insights.ts';
-import type { Translation } from '../i18n.ts';
+import type { insights as english } from '../en/insights.ts';
+import type { Translation } from '../messages.ts';
 
 export const insights: Translation<typeof english> = {
   adviceAnswers: {

@@ -1,5 +1,5 @@
-import type { english } from '../inspect.ts';
-import type { Translation } from '../i18n.ts';
+import type { inspect as english } from '../en/inspect.ts';
+import type { Translation } from '../messages.ts';
 
 export const inspect: Translation<typeof english> = {
   cornerStop: {

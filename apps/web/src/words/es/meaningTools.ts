@@ -1,5 +1,5 @@
-import type { english } from '../meaningTools.ts';
-import type { Translation } from '../i18n.ts';
+import type { meaningTools as english } from '../en/meaningTools.ts';
+import type { Translation } from '../messages.ts';
 
 export const meaningTools: Translation<typeof english> = {
   toeInOtherUnits: 'Convergencia en otras unidades',

@@ -1,5 +1,5 @@
-import type { english } from '../practice.ts';
-import type { Translation } from '../i18n.ts';
+import type { practice as english } from '../en/practice.ts';
+import type { Translation } from '../messages.ts';
 
 export const practice: Translation<typeof english> = {
   answerStep: {

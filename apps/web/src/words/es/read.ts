@@ -1,5 +1,5 @@
-import type { english } from '../read.ts';
-import type { Translation } from '../i18n.ts';
+import type { read as english } from '../en/read.ts';
+import type { Translation } from '../messages.ts';
 
 export const read: Translation<typeof english> = {
   conflicts: {

@@ -1,5 +1,5 @@
-import type { english } from '../setRight.ts';
-import type { Translation } from '../i18n.ts';
+import type { setRight as english } from '../en/setRight.ts';
+import type { Translation } from '../messages.ts';
 
 export const setRight: Translation<typeof english> = {
   adjusterDialog: {

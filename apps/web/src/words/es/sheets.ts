@@ -1,5 +1,5 @@
-import type { english } from '../sheets.ts';
-import type { Translation } from '../i18n.ts';
+import type { sheets as english } from '../en/sheets.ts';
+import type { Translation } from '../messages.ts';
 
 export const sheets: Translation<typeof english> = {
   sheetForm: {

@@ -1,5 +1,5 @@
-import type { english } from '../shop.ts';
-import type { Translation } from '../i18n.ts';
+import type { shop as english } from '../en/shop.ts';
+import type { Translation } from '../messages.ts';
 
 export const shop: Translation<typeof english> = {
   archiveForm: {

@@ -1,5 +1,5 @@
-import type { english } from '../signIn.ts';
-import type { Translation } from '../i18n.ts';
+import type { signIn as english } from '../en/signIn.ts';
+import type { Translation } from '../messages.ts';
 
 export const signIn: Translation<typeof english> = {
   choosePasswordPage: {

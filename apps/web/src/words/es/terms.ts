@@ -1,5 +1,5 @@
-import type { english } from '../terms.ts';
-import type { Translation } from '../i18n.ts';
+import type { terms as english } from '../en/terms.ts';
+import type { Translation } from '../messages.ts';
 
 export const terms: Translation<typeof english> = {
   side: {

@@ -1,5 +1,5 @@
-import type { english } from '../turnTools.ts';
-import type { Translation } from '../i18n.ts';
+import type { turnTools as english } from '../en/turnTools.ts';
+import type { Translation } from '../messages.ts';
 
 export const turnTools: Translation<typeof english> = {
   casterBySwing: 'Avance por giro',

@@ -1,5 +1,5 @@
-import type { english } from '../visit.ts';
-import type { Translation } from '../i18n.ts';
+import type { visit as english } from '../en/visit.ts';
+import type { Translation } from '../messages.ts';
 
 export const visit: Translation<typeof english> = {
   evidenceColumn: {

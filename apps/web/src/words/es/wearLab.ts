@@ -1,5 +1,5 @@
-import type { english } from '../wearLab.ts';
-import type { Translation } from '../i18n.ts';
+import type { wearLab as english } from '../en/wearLab.ts';
+import type { Translation } from '../messages.ts';
 
 export const wearLab: Translation<typeof english> = {
   labCar: {

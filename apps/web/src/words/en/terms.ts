@@ -1,0 +1,8 @@
+/** Single words that labels and tables are made of. */
+export const terms = {
+  side: { left: 'left', right: 'right' },
+  axle: { front: 'front', rear: 'rear' },
+  rib: { inner: 'inner', centre: 'centre', outer: 'outer' },
+  angle: { camber: 'camber', toe: 'toe' },
+  unit: { degrees: 'degrees', minutes: 'minutes', inches: 'inches' },
+} as const;
