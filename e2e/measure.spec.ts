@@ -82,7 +82,7 @@ test.describe('measuring', () => {
       await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     }
     await expect(total).toContainText('+0.26°');
-    await expect(headline(page)).toHaveText(/Cannot tell yet|Angles are in/);
+    await expect(headline(page)).toHaveText(/Can’t tell yet|Angles are in/);
   });
 
   test('from a rig’s own table, its signs and units said once, to the ledger', async ({ page }) => {

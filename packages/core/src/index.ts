@@ -55,18 +55,18 @@ export { readingOrder } from './steps/read/readingOrder.ts';
 export type { Slot } from './steps/read/readingOrder.ts';
 export { WALK, nothingFound, partsAt, stopState } from './steps/inspect/walk.ts';
 export type { Stop, StopState } from './steps/inspect/walk.ts';
-export {
-  DAMAGE_WORDS,
-  FEATHER_WORDS,
-  PLAY_WORDS,
-  WAVE_WORDS,
-  ZONE_WORDS,
-} from './words/inspectWords.ts';
 export { createTypedLine } from './steps/read/typedLine.ts';
 export { readDigits } from './steps/read/digitEntry.ts';
 export type { DigitEntry } from './steps/read/digitEntry.ts';
-export { ALL_RIBS, VISIT_STEPS, missingArrival, nextStep, stepStates } from './steps/visitSteps.ts';
-export type { StepState, VisitStep } from './steps/visitSteps.ts';
+export {
+  ALL_RIBS,
+  VISIT_STEPS,
+  missingArrival,
+  nextStep,
+  noteWords,
+  stepStates,
+} from './steps/visitSteps.ts';
+export type { StepNote, StepProgress, StepState, VisitStep } from './steps/visitSteps.ts';
 export {
   TOE_UNIT_WORDS,
   toeScaleOf,
@@ -102,7 +102,7 @@ export type { CauseGroup } from './steps/explain/causeGroups.ts';
 export { SAID_FROM, actionWords, verdictOf } from './steps/explain/verdict.ts';
 export type { Verdict } from './steps/explain/verdict.ts';
 export { spokenRibs } from './steps/explain/spokenRibs.ts';
-export { angleLedger } from './steps/measure/angleLedger.ts';
+export { angleLedger, rowTitle } from './steps/measure/angleLedger.ts';
 export type { Angles, LedgerRow } from './steps/measure/angleLedger.ts';
 export { whatAnglesMean } from './steps/measure/angleMeaning.ts';
 export { bentParts } from './steps/measure/bentPart.ts';
@@ -130,8 +130,13 @@ export {
 export type { NewReading, Reading, ReadingPair } from './steps/measure/readings.ts';
 export { MAKES_STALE, staleAngles } from './steps/measure/stale.ts';
 export type { StaleAngles } from './steps/measure/stale.ts';
-export { alignmentState, namesOf } from './steps/setRight/alignmentState.ts';
-export type { AlignmentState } from './steps/setRight/alignmentState.ts';
+export {
+  alignmentState,
+  alignmentWords,
+  namesOf,
+  planReason,
+} from './steps/setRight/alignmentState.ts';
+export type { AlignmentState, AlignmentWords } from './steps/setRight/alignmentState.ts';
 export { leaveRows, leftRows } from './steps/setRight/leftRows.ts';
 export { learnTurn, turnLeft } from './steps/setRight/learnedTurn.ts';
 export type { LearnedTurn, TurnLeft } from './steps/setRight/learnedTurn.ts';
@@ -139,16 +144,16 @@ export { steeringOpen } from './steps/setRight/steeringWheel.ts';
 export {
   measuredToday,
   methodsToday,
+  invalidated,
   setupDoubts,
   setupList,
-  undermined,
 } from './steps/measure/setupList.ts';
 export type { SetupItem } from './steps/measure/setupList.ts';
 export { setRightPlan, wrongWheel } from './steps/setRight/setRightPlan.ts';
-export type { PlanStep } from './steps/setRight/setRightPlan.ts';
-export { reachOf, usualAdjuster } from './steps/setRight/reach.ts';
+export type { PlanReason, PlanStep } from './steps/setRight/setRightPlan.ts';
+export { reachOf, reachPartWords, usualAdjuster } from './steps/setRight/reach.ts';
 export type { Reach } from './steps/setRight/reach.ts';
-export { STARTING_POINTS } from './steps/measure/startingPoints.ts';
+export { STARTING_POINTS, startingSheet } from './steps/measure/startingPoints.ts';
 export type { StartingPoint } from './steps/measure/startingPoints.ts';
 export { explainedWear } from './steps/measure/explainedWear.ts';
 export type { ExplainedWear } from './steps/measure/explainedWear.ts';
@@ -159,8 +164,8 @@ export { threadLeft } from './calculators/adjustment/threadLeft.ts';
 export type { WheelFit } from './calculators/adjustment/wheelFit.ts';
 export { shimPack } from './calculators/adjustment/shimPack.ts';
 export type { ShimPack } from './calculators/adjustment/shimPack.ts';
-export { closingList, isSetAtHome } from './steps/setRight/closingList.ts';
-export type { ClosingItem } from './steps/setRight/closingList.ts';
+export { closingList, closingWords, isSetAtHome } from './steps/setRight/closingList.ts';
+export type { ClosingItem, ClosingWords } from './steps/setRight/closingList.ts';
 export { FRONT_LAYOUTS } from './calculators/adjustment/frontLayouts.ts';
 export type { FrontLayout } from './calculators/adjustment/frontLayouts.ts';
 export { PART_FACTS, playAt, wheelsOf, wornParts } from './visit/wornParts.ts';
@@ -172,7 +177,7 @@ export { distanceRun, usualDistance } from './visit/distanceRun.ts';
 export { readDateCode, tireAgeYears } from './engine/tires/dateCode.ts';
 export { coldPressure } from './engine/tires/coldPressure.ts';
 export { checkVin, plainVin } from './engine/vehicle/vin.ts';
-export { batteryVerdict } from './engine/vehicle/battery.ts';
+export { WEAK_BATTERY_BELOW, batteryVerdict } from './engine/vehicle/battery.ts';
 export { oddReading } from './steps/read/oddReading.ts';
 export type { Oddity } from './steps/read/oddReading.ts';
 export { readDepthText } from './steps/read/depthText.ts';
@@ -211,8 +216,9 @@ export { nextLooks } from './steps/handOver/nextLooks.ts';
 export type { NextLook } from './steps/handOver/nextLooks.ts';
 export { LEGAL_LIMITS, WINTER_LIMITS } from './visit/fitment/legalLimits.ts';
 export type { DepthLaw } from './visit/fitment/legalLimits.ts';
-export { FITTING_SOURCES, brokenRules } from './visit/fitment/fittingRules.ts';
-export type { BrokenRule, FittingRule } from './visit/fitment/fittingRules.ts';
+export { brokenRules } from './visit/fitment/fittingRules.ts';
+export type { BrokenRule, FittingFault, FittingRule } from './visit/fitment/fittingRules.ts';
+export { fittingWords, placardWords } from './words/fittingWords.ts';
 export type { Texts } from './words/texts.ts';
 export { sureIn } from './words/texts.ts';
 export { textsOf } from './words/textsOf.ts';

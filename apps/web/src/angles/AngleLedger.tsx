@@ -1,3 +1,4 @@
+import { rowTitle } from '@keen/core';
 import type { LedgerState } from '@keen/contract';
 import type { LedgerRow } from '@keen/core';
 import Box from '@mui/material/Box';
@@ -8,6 +9,7 @@ import { useRowWords } from './useAngleWords.ts';
 import type { RowWords } from './useAngleWords.ts';
 import { t } from '../words/angles.ts';
 import { whereWords } from '../words/pageTexts.ts';
+import { measureTexts } from '../words/core/measure.ts';
 
 const STATE_WORDS: Record<LedgerState, string> = {
   in: t('angleLedger.in'),
@@ -62,7 +64,7 @@ export function AngleLedger({
           {rows.map((row) => (
             <tr key={row.key}>
               <Box component="td" sx={{ whiteSpace: { sm: 'nowrap' } }}>
-                <strong>{row.title}</strong>{' '}
+                <strong>{rowTitle(row.key, measureTexts)}</strong>{' '}
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   {row.where ? whereWords(row.where) : ''}
                 </Box>

@@ -23,6 +23,7 @@ import { ReadingsField } from './ReadingsField.tsx';
 import { useReadings } from './useReadings.ts';
 import { Rich } from '../shared/Rich.tsx';
 import { t } from '../words/angles.ts';
+import { measureTexts } from '../words/core/measure.ts';
 
 interface MeasureHereProps {
   kind: AngleKind;
@@ -94,11 +95,13 @@ function ByGauge({ kind, where, method, change }: MeasureHereProps) {
       sx={{ display: 'grid', gap: 1 }}
     >
       <Box sx={{ fontWeight: 600, fontSize: '0.85rem' }}>
-        {t('measureHere.measureAgainHereBy', { title: METHOD_FACTS[method].title.toLowerCase() })}
+        {t('measureHere.measureAgainHereBy', {
+          title: measureTexts.methods[method].title.toLowerCase(),
+        })}
       </Box>
       {isShort ? (
         <Button sx={{ justifySelf: 'start' }} onClick={() => setSettingUp(true)}>
-          {t('measureHere.setUp', { title: METHOD_FACTS[method].title.toLowerCase() })}
+          {t('measureHere.setUp', { title: measureTexts.methods[method].title.toLowerCase() })}
         </Button>
       ) : (
         <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'flex-end', flexWrap: 'wrap' }}>

@@ -1,7 +1,6 @@
 import type { AngleKind, Axle, Method, Wheel } from '@keen/contract';
 import {
   axleOf,
-  METHOD_FACTS,
   parseMeasure,
   plainToe,
   readingInUse,
@@ -23,6 +22,7 @@ import type { AtHand } from '../shared/visitContext.ts';
 import { useToeScale } from './useAngleWords.ts';
 import { useReadings } from './useReadings.ts';
 import { t } from '../words/angles.ts';
+import { measureTexts } from '../words/core/measure.ts';
 
 const MOST_DEG = 30;
 const MOST_READINGS = 12;
@@ -134,9 +134,9 @@ function Others({ pairs, share }: { pairs: readonly ReadingPair[]; share: number
     <Box key={other.method} sx={{ fontSize: '0.8rem', mt: 0.5, lineHeight: 1.3 }}>
       <Box component="span" sx={{ color: 'text.secondary' }}>
         {t('readingsField.isUsedRead', {
-          title: METHOD_FACTS[used.method].title,
+          title: measureTexts.methods[used.method].title,
           degrees: showDegrees(used.value * share, 2),
-          title2: METHOD_FACTS[other.method].title.toLowerCase(),
+          title2: measureTexts.methods[other.method].title.toLowerCase(),
           degrees2: showDegrees(other.value * share, 2),
         })}
       </Box>

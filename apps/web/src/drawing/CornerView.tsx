@@ -1,8 +1,9 @@
 import type { Part, Play, Wheel } from '@keen/contract';
-import { axleOf, PART_FACTS, partsAt, PLAY_WORDS, sideOf } from '@keen/core';
+import { axleOf, partsAt, sideOf } from '@keen/core';
 import Box from '@mui/material/Box';
 import { t } from '../words/drawing.ts';
 import { whereWords } from '../words/pageTexts.ts';
+import { inspectTexts } from '../words/core/inspect.ts';
 
 const WIDTH = 600;
 const HEIGHT = 352;
@@ -43,7 +44,7 @@ export function cornerPoints(wheel: Wheel): CornerPoint[] {
 }
 
 export function pointTitle(point: CornerPoint): string {
-  return point === 'shaken' ? t('cornerView.playWhenShaken') : PART_FACTS[point].title;
+  return point === 'shaken' ? t('cornerView.playWhenShaken') : inspectTexts.parts[point].title;
 }
 
 interface CornerViewProps {
@@ -72,7 +73,8 @@ export function CornerView({ wheel, findings, at, onPick }: CornerViewProps) {
       {cornerPoints(wheel).map((point) => {
         const [x, y] = places[point] ?? [0, 0];
         const finding = findings[point] ?? 'unknown';
-        const words = finding === 'unknown' ? t('cornerView.notChecked') : PLAY_WORDS[finding];
+        const words =
+          finding === 'unknown' ? t('cornerView.notChecked') : inspectTexts.play[finding];
         return (
           <Box
             key={point}

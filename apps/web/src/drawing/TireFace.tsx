@@ -1,8 +1,9 @@
 import type { Cupping, Damage, DamageZone, Wheel } from '@keen/contract';
-import { axleOf, axleSection, DAMAGE_WORDS, sideOf } from '@keen/core';
+import { axleOf, axleSection, sideOf } from '@keen/core';
 import type { SectionTire } from '@keen/core';
 import { useId } from 'react';
 import { t } from '../words/drawing.ts';
+import { inspectTexts } from '../words/core/inspect.ts';
 
 const WIDTH = 600;
 const HEIGHT = 218;
@@ -176,7 +177,7 @@ export function TireFace({ wheel, tires, legalMm, cupping, damageAt, label }: Ti
               strokeWidth={4}
               paintOrder="stroke"
             >
-              {DAMAGE_WORDS[kind]}
+              {inspectTexts.damage[kind]}
             </text>
           </g>
         );

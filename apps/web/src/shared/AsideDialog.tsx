@@ -11,6 +11,17 @@ import { useApiDispatch, useApiSelector } from '../api/hooks.ts';
 import { outbox } from '../api/outboxSlice.ts';
 import { valueWords } from './valueWords.ts';
 import { t } from '../words/shared.ts';
+import { fieldsTexts } from '../words/core/fields.ts';
+import { inspectTexts } from '../words/core/inspect.ts';
+import { measureTexts } from '../words/core/measure.ts';
+import { setRightTexts } from '../words/core/setRight.ts';
+
+const FIELD_TEXTS = {
+  fields: fieldsTexts,
+  inspect: inspectTexts,
+  measure: measureTexts,
+  setRight: setRightTexts,
+};
 
 /** Entries that the server would not take: each is tried again, typed anew in its visit, or dismissed. */
 export function AsideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
@@ -31,7 +42,7 @@ export function AsideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () 
               sx={{ borderTop: '1px solid var(--hairline)', py: 1.25 }}
             >
               <Typography sx={{ fontWeight: 600 }}>
-                {fieldLabel(entry.path)}: {valueWords(entry.value)}
+                {fieldLabel(entry.path, FIELD_TEXTS)}: {valueWords(entry.value)}
               </Typography>
               <Typography color="textSecondary">{reason}</Typography>
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.75 }}>

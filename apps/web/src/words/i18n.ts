@@ -4,14 +4,24 @@ import type { Language } from '@keen/contract/words';
 import type { Messages, Translate } from './messages.ts';
 import { pageLanguage } from './pageLanguage.ts';
 
-async function translations(language: Language): Promise<Record<string, Messages>> {
-  return language === 'es' ? (await import('./es/index.ts')).SPANISH : {};
+interface Translations {
+  messages: Record<string, Messages>;
+  /** What the core says. */
+  screens: Record<string, unknown>;
 }
+
+async function translations(language: Language): Promise<Translations> {
+  if (language === 'en') return { messages: {}, screens: {} };
+  const { SPANISH, SPANISH_SCREENS } = await import('./es/index.ts');
+  return { messages: SPANISH, screens: SPANISH_SCREENS };
+}
+
+const { messages, screens } = await translations(pageLanguage);
 
 await i18next.init({
   lng: pageLanguage,
   fallbackLng: 'en',
-  resources: { [pageLanguage]: await translations(pageLanguage) },
+  resources: { [pageLanguage]: messages },
   showSupportNotice: false,
   // React writes text, not markup.
   interpolation: { escapeValue: false },
@@ -39,4 +49,13 @@ export function messagesOf<const T extends Messages>(room: string, english: T): 
     return text;
   };
   return translate;
+}
+
+/**
+ * What the core says of a room, in the language of the page.
+ * @param room - its name, the same in every language
+ * @param english - where the page is in English
+ */
+export function screensOf<T>(room: string, english: T): T {
+  return (screens[room] as T | undefined) ?? english;
 }

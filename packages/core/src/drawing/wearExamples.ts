@@ -3,11 +3,14 @@ import { byWheel, DEFAULT_TOLERANCES } from '../engine/case/resolveCase.ts';
 import { tirePath } from '../engine/wear/paths.ts';
 import { healthyState, STATE } from '../engine/wear/state.ts';
 import { tireLoss } from '../engine/wear/tireLoss.ts';
+import type { LabTexts } from '../words/screens/index.ts';
 import type { SectionTire } from './axleSection.ts';
+
+type ExampleName = keyof LabTexts['examples'];
 
 /** One setting and the tread that it leaves. */
 export interface WearExample {
-  title: string;
+  name: ExampleName;
   tires: Record<Wheel, SectionTire>;
 }
 
@@ -15,21 +18,15 @@ const NEW_MM = 8;
 const THOUSAND_KM = 20;
 const FRONT = [0, 1];
 
-const EXAMPLES: readonly (readonly [title: string, change: (state: Float64Array) => void])[] = [
-  ['In tolerance', () => undefined],
-  ['Toe-in, 0.8° in total', (state) => (state[STATE.toe] = 0.8)],
-  ['Toe-out, 0.8° in total', (state) => (state[STATE.toe] = -0.8)],
-  ['Camber −3° both', (state) => FRONT.forEach((wheel) => (state[STATE.camber + wheel] = -3))],
-  [
-    'Pressure 25 % low',
-    (state) => FRONT.forEach((wheel) => (state[STATE.pressure + wheel] = 0.75)),
-  ],
-  [
-    'Pressure 25 % high',
-    (state) => FRONT.forEach((wheel) => (state[STATE.pressure + wheel] = 1.25)),
-  ],
-  ['Loose joints, 0.3° of wander', (state) => (state[STATE.looseness] = 0.3)],
-  ['Hard cornering, 2.5 times the usual', (state) => (state[STATE.cornering] = 2.5)],
+const EXAMPLES: readonly (readonly [name: ExampleName, change: (state: Float64Array) => void])[] = [
+  ['healthy', () => undefined],
+  ['toeIn', (state) => (state[STATE.toe] = 0.8)],
+  ['toeOut', (state) => (state[STATE.toe] = -0.8)],
+  ['camber', (state) => FRONT.forEach((wheel) => (state[STATE.camber + wheel] = -3))],
+  ['soft', (state) => FRONT.forEach((wheel) => (state[STATE.pressure + wheel] = 0.75))],
+  ['hard', (state) => FRONT.forEach((wheel) => (state[STATE.pressure + wheel] = 1.25))],
+  ['loose', (state) => (state[STATE.looseness] = 0.3)],
+  ['cornering', (state) => (state[STATE.cornering] = 2.5)],
 ];
 
 /** Front-drive cars after 20,000 km, each with one thing out, worn by the engine's own formula. */
@@ -37,7 +34,7 @@ export function wearExamples(): WearExample[] {
   const middle = ([low, high]: readonly [number, number]) => (low + high) / 2;
   const { camber, totalToe } = DEFAULT_TOLERANCES;
   const loss = new Float64Array(3);
-  return EXAMPLES.map(([title, change]) => {
+  return EXAMPLES.map(([name, change]) => {
     const state = healthyState(
       [middle(camber.front), middle(camber.rear)],
       [middle(totalToe.front), middle(totalToe.rear)],
@@ -58,6 +55,6 @@ export function wearExamples(): WearExample[] {
         feather: 'unknown' as const,
       };
     });
-    return { title, tires };
+    return { name, tires };
   });
 }

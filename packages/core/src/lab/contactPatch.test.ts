@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../tests/englishScreens.ts';
 import { tirePath } from '../engine/wear/paths.ts';
 import { tireLoss } from '../engine/wear/tireLoss.ts';
 import { contactPatch } from './contactPatch.ts';
@@ -52,7 +53,7 @@ describe('contactPatch', () => {
 describe('patchWords', () => {
   const words = (change: (car: LabCar) => void) => {
     const { car, patch } = patchOf(change);
-    return patchWords(patch, car.camber.lf, car.pressure.lf);
+    return patchWords(patch, car.camber.lf, car.pressure.lf, ENGLISH_SCREENS.lab.patch);
   };
 
   it('says that nothing is the matter where nothing is', () => {

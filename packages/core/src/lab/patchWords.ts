@@ -1,4 +1,7 @@
+import type { LabTexts } from '../words/screens/index.ts';
 import type { ContactPatch } from './contactPatch.ts';
+
+type PatchTexts = LabTexts['patch'];
 
 const degrees = (value: number) => `${Math.abs(value).toFixed(2)}°`;
 const times = (value: number) => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
@@ -14,54 +17,58 @@ const NO_SOFTNESS = 0.03;
  * Why a tire wears as it does, in a few sentences for the settings at hand.
  * @param camberDeg - as it stands, top outward positive
  * @param pressureRatio - over what its load needs
+ * @param say - texts in the language of the page
  */
-export function patchWords(patch: ContactPatch, camberDeg: number, pressureRatio: number): string {
+export function patchWords(
+  patch: ContactPatch,
+  camberDeg: number,
+  pressureRatio: number,
+  say: PatchTexts,
+): string {
   const { pressure, work, parts } = patch;
   const last = pressure.length - 1;
   const sentences = [
-    toeWords(parts),
-    camberWords(camberDeg, patch),
-    pressureWords(pressureRatio),
-    ...(parts.play > NO_PLAY_DEG
-      ? [
-          `Play lets the wheel wander ${degrees(parts.play)}: it slips that much more both ways and wears all three ribs alike.`,
-        ]
-      : []),
-    edgeWords(work[0]!, work[last]!, work[last >> 1]!),
+    toeWords(parts, say),
+    camberWords(camberDeg, patch, say),
+    pressureWords(pressureRatio, say),
+    ...(parts.play > NO_PLAY_DEG ? [say.play(degrees(parts.play))] : []),
+    edgeWords(work[0]!, work[last]!, work[last >> 1]!, say),
   ];
   return sentences.filter((sentence) => sentence !== '').join(' ');
 }
 
-function toeWords({ driving, toe }: ContactPatch['parts']): string {
+function toeWords({ driving, toe }: ContactPatch['parts'], say: PatchTexts): string {
   const more = (driving * driving + toe * toe) / (driving * driving);
-  if (more < LITTLE_MORE) {
-    return `Driving itself slips ${degrees(driving)}; toe adds next to nothing.`;
-  }
-  const side = toe > 0 ? 'outer' : 'inner';
-  return `Toe drags the whole width ${degrees(toe)} sideways at every turn of the wheel. With the ${degrees(driving)} that driving needs, the work is ${times(more)} times as much, and the drag presses the ${side} edge down, so that edge goes first.`;
+  if (more < LITTLE_MORE) return say.noToe(degrees(driving));
+  return say.toe({
+    toe: degrees(toe),
+    driving: degrees(driving),
+    times: times(more),
+    edge: toe > 0 ? 'outer' : 'inner',
+  });
 }
 
-function camberWords(camberDeg: number, { pressure, parts }: ContactPatch): string {
+function camberWords(
+  camberDeg: number,
+  { pressure, parts }: ContactPatch,
+  say: PatchTexts,
+): string {
   if (Math.abs(camberDeg) < NO_CAMBER_DEG) return '';
-  const side = camberDeg > 0 ? 'outer' : 'inner';
-  const [inner, outer] = [pressure[0]!, pressure.at(-1)!];
-  const loaded = Math.max(inner, outer);
-  return `Camber leans the load on the ${side} edge: ${times(loaded)} times the mean pressure there. But it hardly makes the tread slip, ${degrees(parts.camberAtEdge)} at the edges and nothing in the middle, so it eats far less than toe of the same size.`;
+  const loaded = Math.max(pressure[0]!, pressure.at(-1)!);
+  const edge = camberDeg > 0 ? 'outer' : 'inner';
+  return say.camber(edge, times(loaded), degrees(parts.camberAtEdge));
 }
 
-function pressureWords(ratio: number): string {
+function pressureWords(ratio: number, say: PatchTexts): string {
   if (Math.abs(ratio - 1) < NO_SOFTNESS) return '';
-  const size = Math.round(100 * Math.abs(ratio - 1));
-  return ratio < 1
-    ? `Pressure ${size} % below what the load needs lifts the centre: both shoulders carry more.`
-    : `Pressure ${size} % above what the load needs rounds the tread: the centre carries more.`;
+  const percent = Math.round(100 * Math.abs(ratio - 1));
+  return ratio < 1 ? say.soft(percent) : say.hard(percent);
 }
 
-function edgeWords(inner: number, outer: number, centre: number): string {
+function edgeWords(inner: number, outer: number, centre: number, say: PatchTexts): string {
   const most = Math.max(inner, outer, centre);
   const least = Math.min(inner, outer, centre);
-  if (most / least < EVEN_TIMES) return 'So the tread wears evenly.';
-  const where = most === centre ? 'centre' : most === inner ? 'inner edge' : 'outer edge';
-  const against = least === centre ? 'centre' : least === inner ? 'inner edge' : 'outer edge';
-  return `So the ${where} wears ${times(most / least)} times as fast as the ${against}.`;
+  if (most / least < EVEN_TIMES) return say.even;
+  const at = (work: number) => (work === centre ? 'centre' : work === inner ? 'inner' : 'outer');
+  return say.uneven(at(most), times(most / least), at(least));
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../tests/englishScreens.ts';
 import { DEFAULT_PRICES } from '@keen/contract';
 import { PRACTICE_CHECKS, PRACTICE_LESSONS } from '@keen/contract/words';
 import { exampleCase } from '../../tests/exampleCase.ts';
@@ -10,7 +11,6 @@ import { STATE } from '../engine/wear/state.ts';
 import { diagnose } from '../steps/explain/diagnose.ts';
 import { workPrices } from '../steps/decide/weighVisit.ts';
 import { checkCost, seenOf } from './checkCosts.ts';
-import { LESSON_WORDS } from './lessonWords.ts';
 import { moneyInTruth } from './moneyInTruth.ts';
 import { answerChances, brierScore, diagnosisChances, pointsOf } from './scoreAnswer.ts';
 import { USUAL_CHANCES } from './usualChances.ts';
@@ -139,7 +139,7 @@ describe('checks', () => {
 describe('lessons', () => {
   it('each have a title, something to begin with and three things to take along', () => {
     for (const lesson of PRACTICE_LESSONS) {
-      const { title, about, said } = LESSON_WORDS[lesson];
+      const { title, about, said } = ENGLISH_SCREENS.practice.lessons[lesson];
       expect(new Set([title, about, ...said]).size).toBe(5);
     }
   });

@@ -1,13 +1,14 @@
 import type { VisitDraft } from '@keen/contract';
 import { WHEELS } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../tests/englishScreens.ts';
 import { foldEntries } from '../visit/foldEntries.ts';
 import { nothingFound, WALK } from './inspect/walk.ts';
 import { lacksOf } from './lacks.ts';
 import { VISIT_STEPS } from './visitSteps.ts';
 
 const names = (draft: VisitDraft, step: (typeof VISIT_STEPS)[number]) =>
-  lacksOf(draft, step, false).map(({ what }) => what);
+  lacksOf(draft, step, false, ENGLISH_SCREENS.visit.lacks).map(({ what }) => what);
 
 const everyTire = (tire: object): VisitDraft => ({
   tires: Object.fromEntries(WHEELS.map((wheel) => [wheel, tire])),
@@ -15,11 +16,11 @@ const everyTire = (tire: object): VisitDraft => ({
 
 describe('lacksOf', () => {
   it('names what an empty arrival lacks, with what is assumed in its place', () => {
-    expect(lacksOf({}, 'arrive', false)).toEqual([
+    expect(lacksOf({}, 'arrive', false, ENGLISH_SCREENS.visit.lacks)).toEqual([
       { what: 'Drive', why: expect.stringContaining('front drive assumed') as string },
       {
         what: 'Distance on the tires',
-        why: expect.stringContaining('30 000 km assumed') as string,
+        why: expect.stringContaining('30\u00a0000 km assumed') as string,
       },
       { what: 'New depth', why: expect.stringContaining('8 mm assumed') as string },
       { what: 'Pressures found', why: expect.any(String) as string },
@@ -46,7 +47,7 @@ describe('lacksOf', () => {
       }),
     };
     const walked = WALK.reduce((so, stop) => foldEntries(so, nothingFound(so, stop)), whole);
-    expect(lacksOf(walked, 'explain', false)).toEqual([]);
+    expect(lacksOf(walked, 'explain', false, ENGLISH_SCREENS.visit.lacks)).toEqual([]);
   });
 
   it('counts the tires not felt and the ribs not read', () => {
@@ -71,7 +72,8 @@ describe('lacksOf', () => {
 
   it('gives a reason for every lack', () => {
     for (const step of VISIT_STEPS) {
-      for (const { why } of lacksOf({}, step, false)) expect(why.length).toBeGreaterThan(10);
+      for (const { why } of lacksOf({}, step, false, ENGLISH_SCREENS.visit.lacks))
+        expect(why.length).toBeGreaterThan(10);
     }
   });
 });

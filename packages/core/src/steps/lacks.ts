@@ -5,6 +5,7 @@ import { playAt } from '../visit/wornParts.ts';
 import { measuredToday } from './measure/setupList.ts';
 import { alignmentState } from './setRight/alignmentState.ts';
 import { closingList } from './setRight/closingList.ts';
+import type { VisitTexts } from '../words/screens/index.ts';
 import { axleOf } from '../engine/case/wheels.ts';
 import { ALL_RIBS } from './visitSteps.ts';
 import type { VisitStep } from './visitSteps.ts';
@@ -15,114 +16,90 @@ export interface Lack {
   why: string;
 }
 
+type LackTexts = VisitTexts['lacks'];
+
 /**
  * What a step still lacks, the most telling first; empty when it has everything.
  * @param isDecided - whether the customer's decision is saved
+ * @param say - texts in the language of the page
  */
-export function lacksOf(draft: VisitDraft, step: VisitStep, isDecided: boolean): Lack[] {
+export function lacksOf(
+  draft: VisitDraft,
+  step: VisitStep,
+  isDecided: boolean,
+  say: LackTexts,
+): Lack[] {
   switch (step) {
     case 'arrive':
-      return arrival(draft);
+      return arrival(draft, say);
     case 'read':
-      return reading(draft);
+      return reading(draft, say);
     case 'inspect':
-      return touch(draft);
+      return touch(draft, say);
     case 'explain':
-      return [...reading(draft), ...arrival(draft), ...touch(draft)];
+      return [...reading(draft, say), ...arrival(draft, say), ...touch(draft, say)];
     case 'decide':
-      return isDecided
-        ? []
-        : [{ what: 'The customer’s answer', why: 'the estimate and a refusal are saved with it' }];
+      return isDecided ? [] : [say.decision];
     case 'measure':
-      return measuring(draft);
+      return measuring(draft, say);
     case 'set':
-      return setting(draft);
+      return setting(draft, say);
     case 'hand-over':
-      return handingOver(draft);
+      return handingOver(draft, say);
   }
 }
 
-function arrival(draft: VisitDraft): Lack[] {
+function arrival(draft: VisitDraft, say: LackTexts): Lack[] {
   const tires = WHEELS.map((wheel) => draft.tires?.[wheel]);
   const without = (has: (tire: (typeof tires)[number]) => boolean) =>
     tires.filter((tire) => !has(tire)).length;
   const lacks: Lack[] = [];
   if (!draft.vehicle?.drive) {
-    lacks.push({
-      what: 'Drive',
-      why: 'front drive assumed; driven tires wear faster',
-    });
+    lacks.push(say.drive);
   }
   if (without((tire) => tire?.distance !== undefined) > 0) {
-    lacks.push({
-      what: 'Distance on the tires',
-      why: `${ASSUMED.distanceKm.toLocaleString('en').replace(',', ' ')} km assumed; fast wear and slow wear look alike`,
-    });
+    const km = ASSUMED.distanceKm.toLocaleString('en').replace(',', '\u00a0');
+    lacks.push({ what: say.distance.what, why: say.distance.why(km) });
   }
   if (without((tire) => tire?.newDepth !== undefined) > 0) {
-    lacks.push({
-      what: 'New depth',
-      why: `${ASSUMED.newDepthMm} mm assumed; how much is gone is a guess`,
-    });
+    lacks.push({ what: say.newDepth.what, why: say.newDepth.why(ASSUMED.newDepthMm) });
   }
   if (without((tire) => tire?.pressure?.measured !== undefined) > 0) {
-    lacks.push({
-      what: 'Pressures found',
-      why: 'without them only the tread can show low pressure',
-    });
+    lacks.push(say.pressures);
   } else if (without((tire) => tire?.pressure?.target !== undefined) > 0) {
-    lacks.push({ what: 'Placard pressure', why: 'what was found has nothing to compare with' });
+    lacks.push(say.placard);
   }
   return lacks;
 }
 
-function reading(draft: VisitDraft): Lack[] {
+function reading(draft: VisitDraft, say: LackTexts): Lack[] {
   const read = countRead(draft);
   if (read === ALL_RIBS) return [];
-  const left = ALL_RIBS - read;
-  return [
-    {
-      what: left === ALL_RIBS ? 'The depths' : `${left} of ${ALL_RIBS} ribs`,
-      why: 'an edge nobody read cannot be judged',
-    },
-  ];
+  return [{ what: say.ribs.what(ALL_RIBS - read, ALL_RIBS), why: say.ribs.why }];
 }
 
-function touch(draft: VisitDraft): Lack[] {
+function touch(draft: VisitDraft, say: LackTexts): Lack[] {
   const felt = (field: 'feather' | 'cupping') =>
     WHEELS.filter((wheel) => (draft.tires?.[wheel]?.[field] ?? 'unknown') !== 'unknown').length;
   const lacks: Lack[] = [];
   if (felt('feather') < 4) {
-    lacks.push({
-      what: `Feel of the tread on ${tires(4 - felt('feather'))}`,
-      why: 'it tells toe from camber',
-    });
+    lacks.push({ what: say.feather.what(4 - felt('feather')), why: say.feather.why });
   }
   if (felt('cupping') < 4) {
-    lacks.push({ what: `Waves on ${tires(4 - felt('cupping'))}`, why: 'they point to dampers' });
+    lacks.push({ what: say.waves.what(4 - felt('cupping')), why: say.waves.why });
   }
   const shaken = WHEELS.filter((wheel) => playAt(draft, wheel) !== undefined).length;
   if (shaken < 4) {
-    lacks.push({
-      what: shaken === 0 ? 'Play in the joints' : `Play at ${4 - shaken} of 4 wheels`,
-      why: 'an alignment on loose parts does not hold',
-    });
+    lacks.push({ what: say.play.what(4 - shaken), why: say.play.why });
   }
   return lacks;
 }
 
-function tires(count: number): string {
-  return count === 4 ? 'all four tires' : count === 1 ? 'one tire' : `${count} tires`;
-}
-
-function measuring(draft: VisitDraft): Lack[] {
+function measuring(draft: VisitDraft, say: LackTexts): Lack[] {
   const { kinds, axles } = measuredToday(draft);
   const lacks: Lack[] = [];
   if (!draft.visit?.measure?.repeat) {
-    lacks.push({
-      what: 'The lock-to-lock repeat',
-      why: 'readings that do not come back mean a worn part',
-    });
+    lacks.push(say.repeat);
   }
   const missing = WHEELS.filter((wheel) => axles.includes(axleOf(wheel))).flatMap((wheel) =>
     (['camber', 'toe'] as const).filter(
@@ -130,38 +107,28 @@ function measuring(draft: VisitDraft): Lack[] {
     ),
   ).length;
   if (missing > 0) {
-    lacks.push({
-      what: missing === 1 ? 'One angle' : `${missing} angles`,
-      why: 'an angle that was not read cannot be set',
-    });
+    lacks.push({ what: say.angles.what(missing), why: say.angles.why });
   }
   if (!draft.visit?.sheet) {
-    lacks.push({ what: 'The car’s sheet', why: 'usual limits are used, not this car’s own' });
+    lacks.push(say.sheet);
   }
   return lacks;
 }
 
-function setting(draft: VisitDraft): Lack[] {
+function setting(draft: VisitDraft, say: LackTexts): Lack[] {
   const { setRight } = draft.visit ?? {};
   if (!setRight?.before) return [];
   const { plan, kind } = alignmentState(draft);
   // Before that the headline says what is open.
   if (plan.length > 0 || kind !== 'done') return [];
   const open = closingList(draft).filter(({ point }) => !setRight.closing?.[point]).length;
-  return open > 0
-    ? [
-        {
-          what: open === 1 ? 'One point before it is given back' : `${open} points of the list`,
-          why: 'the car is not given back before they are answered',
-        },
-      ]
-    : [];
+  return open > 0 ? [{ what: say.closing.what(open), why: say.closing.why }] : [];
 }
 
-function handingOver(draft: VisitDraft): Lack[] {
+function handingOver(draft: VisitDraft, say: LackTexts): Lack[] {
   const { given, next } = draft.visit?.handOver ?? {};
   const lacks: Lack[] = [];
-  if (!given) lacks.push({ what: 'The sheet', why: 'the customer has not got it yet' });
-  if (!next) lacks.push({ what: 'The next check', why: 'no reminder is set' });
+  if (!given) lacks.push(say.paper);
+  if (!next) lacks.push(say.next);
   return lacks;
 }

@@ -7,6 +7,7 @@ import {
   visitTakes,
 } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../tests/englishScreens.ts';
 import { FIELD_SAMPLES } from '../../tests/fieldSamples.ts';
 import { fieldLabel } from '../words/fieldLabels.ts';
 import { caseToChanges } from './caseToChanges.ts';
@@ -57,11 +58,17 @@ describe('the fields of a visit', () => {
   });
 
   it('have a name that people use', () => {
-    for (const { path } of SAMPLES) expect(fieldLabel(path)).not.toBe(path);
-    expect(fieldLabel('tires.lf.stations.0.inner')).toBe('Tread depth, left front, place 1, inner');
-    expect(fieldLabel('visit.setRight.adjuster.toe-lf')).toBe('Adjuster, toe, left front');
-    expect(fieldLabel('visit.inspect.parts.rf.ballJoint')).toMatch(/^Part, right front, ball/);
-    expect(fieldLabel('nowhere.at.all')).toBe('nowhere.at.all');
+    for (const { path } of SAMPLES) expect(fieldLabel(path, ENGLISH_SCREENS)).not.toBe(path);
+    expect(fieldLabel('tires.lf.stations.0.inner', ENGLISH_SCREENS)).toBe(
+      'Tread depth, left front, place 1, inner',
+    );
+    expect(fieldLabel('visit.setRight.adjuster.toe-lf', ENGLISH_SCREENS)).toBe(
+      'Adjuster, toe, left front',
+    );
+    expect(fieldLabel('visit.inspect.parts.rf.ballJoint', ENGLISH_SCREENS)).toMatch(
+      /^Part, right front, ball/,
+    );
+    expect(fieldLabel('nowhere.at.all', ENGLISH_SCREENS)).toBe('nowhere.at.all');
   });
 
   it('come along to the next visit only where they say something of the car', () => {

@@ -198,11 +198,11 @@ describe('visit steps', () => {
   });
 
   it('say what is missing and how far the reading is', () => {
-    expect(missingArrival({ vehicle: { drive: 'fwd' } })).toEqual(['distance', 'new depth']);
+    expect(missingArrival({ vehicle: { drive: 'fwd' } })).toEqual(['noDistance', 'noNewDepth']);
     const { read } = stepStates(
       { tires: { lf: { stations: [{ inner: 5, outer: 'unreadable' }] } } },
       false,
     );
-    expect(read).toEqual({ state: 'partly', note: '2 of 12' });
+    expect(read).toEqual({ state: 'partly', note: { kind: 'of', done: 2, all: 12 } });
   });
 });

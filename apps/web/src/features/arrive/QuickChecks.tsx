@@ -1,4 +1,4 @@
-import { batteryVerdict } from '@keen/core';
+import { batteryVerdict, WEAK_BATTERY_BELOW } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -7,6 +7,7 @@ import { NumberField } from '../../shared/NumberField.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/arrive.ts';
+import { visitTexts } from '../../words/core/visit.ts';
 
 /** The walk-round: facts beside the tires that the sheet carries too. */
 export function QuickChecks() {
@@ -74,7 +75,7 @@ export function QuickChecks() {
       </Box>
       {quick.battery && (
         <Typography>
-          {t('quickChecks.batteryAt', { words: batteryVerdict(quick.battery).words })}
+          {t('quickChecks.batteryAt', { words: batteryWords(quick.battery) })}
         </Typography>
       )}
       <Choice
@@ -88,4 +89,13 @@ export function QuickChecks() {
       />
     </Box>
   );
+}
+
+/** How a battery's test came out. */
+function batteryWords(battery: { rated: number; measured: number }): string {
+  const { share, isWeak } = batteryVerdict(battery);
+  const percent = Math.round(100 * share);
+  return isWeak
+    ? visitTexts.battery.weak(percent, 100 * WEAK_BATTERY_BELOW)
+    : visitTexts.battery.good(percent);
 }

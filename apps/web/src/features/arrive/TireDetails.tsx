@@ -1,5 +1,12 @@
 import type { Season, Wheel } from '@keen/contract';
-import { belowPlacard, InputError, readDateCode, tireAgeYears, WHEEL_ORDER } from '@keen/core';
+import {
+  belowPlacard,
+  InputError,
+  readDateCode,
+  tireAgeYears,
+  WHEEL_ORDER,
+  placardWords,
+} from '@keen/core';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
@@ -14,6 +21,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { t } from '../../words/arrive.ts';
 import { term } from '../../words/terms.ts';
+import { visitTexts } from '../../words/core/visit.ts';
 
 const SEASON_OPTIONS: readonly { value: Season; label: string }[] = [
   { value: 'summer', label: t('tireDetails.summer') },
@@ -28,7 +36,10 @@ export function TireDetails() {
   const placardSaid = (['front', 'rear'] as const).flatMap((axle) => {
     const placard = car?.placard?.[axle];
     const fitted = draft.tires?.[axle === 'front' ? 'lf' : 'lr']?.size;
-    return placard && fitted ? belowPlacard(fitted, placard).map((said) => `${axle}: ${said}`) : [];
+    if (!placard || !fitted) return [];
+    return belowPlacard(fitted, placard).map(
+      (below) => `${term(`axle.${axle}`)}: ${placardWords(below, visitTexts)}`,
+    );
   });
   return (
     <Box sx={{ display: 'grid', gap: 2, pb: 1 }}>

@@ -1,5 +1,5 @@
 import type { Wheel } from '@keen/contract';
-import { brokenRules, FITTING_SOURCES } from '@keen/core';
+import { brokenRules, fittingWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -8,6 +8,7 @@ import { capital } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { visitTexts } from '../../words/core/visit.ts';
 
 interface FittingRulesProps {
   replace: readonly Wheel[];
@@ -25,13 +26,14 @@ export function FittingRules({ replace, onAlso }: FittingRulesProps) {
     session.shop.settings.houseRules,
   );
   if (broken.length === 0) return null;
+  const rules = broken.map((one) => ({ ...one, ...fittingWords(one.fault, visitTexts) }));
   return (
     <Box
       component="ul"
       aria-label={t('fittingRules.rulesOfFitting')}
       sx={{ m: 0, p: 0, listStyle: 'none' }}
     >
-      {broken.map(({ rule, wheels, words, keeps, alsoReplace }) => (
+      {rules.map(({ rule, wheels, words, keeps, alsoReplace }) => (
         <Box
           component="li"
           key={rule + words}
@@ -52,7 +54,7 @@ export function FittingRules({ replace, onAlso }: FittingRulesProps) {
             {t('fittingRules.whatWouldKeepIt', { keeps })}
           </Box>
           <Typography sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
-            {capital(FITTING_SOURCES[rule])}.
+            {capital(visitTexts.fittingSources[rule])}.
           </Typography>
           {alsoReplace.length > 0 && (
             <Button onClick={() => onAlso(alsoReplace)}>

@@ -17,6 +17,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { limitWords, showError } from './gaugeWords.ts';
 import { numberIn } from './numberIn.ts';
 import { t } from '../../words/gauges.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 interface Fields {
   points: { known: string; read: string }[];
@@ -34,7 +35,8 @@ export function CheckDialog({
   const { id, name, kind, block } = instrument;
   const [checkId] = useState(newId);
   const [keep, { isLoading, error }] = useKeepCheckMutation();
-  const { unit, checkedAgainst } = INSTRUMENT_FACTS[kind];
+  const { unit } = INSTRUMENT_FACTS[kind];
+  const { checkedAgainst } = measureTexts.instruments[kind];
   const known = block.length > 0 ? block : [0];
   const { register, handleSubmit, formState, control } = useForm<Fields>({
     defaultValues: { points: known.map((value) => ({ known: String(value), read: '' })), note: '' },

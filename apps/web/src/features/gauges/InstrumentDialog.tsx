@@ -20,6 +20,7 @@ import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { numberIn, numbersIn } from './numberIn.ts';
 import { t } from '../../words/gauges.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 interface Fields {
   name: string;
@@ -88,7 +89,7 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
               >
                 {INSTRUMENT_KINDS.map((each) => (
                   <MenuItem key={each} value={each}>
-                    {INSTRUMENT_FACTS[each].title}
+                    {measureTexts.instruments[each].title}
                   </MenuItem>
                 ))}
               </TextField>
@@ -112,7 +113,7 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
             helperText={
               errors.block?.message ??
               t('instrumentDialog.whatIsKnownTo', {
-                checkedAgainst: INSTRUMENT_FACTS[kind].checkedAgainst,
+                checkedAgainst: measureTexts.instruments[kind].checkedAgainst,
               })
             }
             slotProps={{ inputLabel: { shrink: true } }}

@@ -1,5 +1,5 @@
 import type { Instrument, Session } from '@keen/contract';
-import { instrumentRecord, INSTRUMENT_FACTS } from '@keen/core';
+import { instrumentRecord } from '@keen/core';
 import type { InstrumentRecord } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -17,6 +17,7 @@ import { limitWords, showError, showSize } from './gaugeWords.ts';
 import { InstrumentDialog } from './InstrumentDialog.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { t } from '../../words/gauges.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 type Open = { what: 'check' | 'change'; instrument: Instrument } | { what: 'new' } | null;
 
@@ -121,7 +122,9 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
         <Box>
           <strong>{name}</strong>{' '}
           <Box component="span" sx={{ color: 'text.secondary' }}>
-            {name === INSTRUMENT_FACTS[kind].title ? '' : INSTRUMENT_FACTS[kind].title}
+            {name === measureTexts.instruments[kind].title
+              ? ''
+              : measureTexts.instruments[kind].title}
             {retired ? t('instrumentList.putAway') : ''}
           </Box>
         </Box>

@@ -1,6 +1,7 @@
 import type { Instrument } from '@keen/contract';
 import { INSTRUMENT_FACTS } from '@keen/core';
 import Papa from 'papaparse';
+import { measureTexts } from '../../words/core/measure.ts';
 
 /** Every place of every check as a table for other programs. */
 export function checksAsCsv(instruments: readonly Instrument[]): string {
@@ -9,7 +10,7 @@ export function checksAsCsv(instruments: readonly Instrument[]): string {
       checks.flatMap(({ at, by, points, note }) =>
         points.map(({ known, read }) => ({
           gauge: name,
-          kind: INSTRUMENT_FACTS[kind].title,
+          kind: measureTexts.instruments[kind].title,
           at,
           by,
           unit: INSTRUMENT_FACTS[kind].unit === 'mm' ? 'mm' : 'degrees',

@@ -2,6 +2,7 @@ import type { ConstantFact, Fact } from '@keen/core/engine';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { t } from '../../words/howItWorks.ts';
+import { labTexts } from '../../words/core/lab.ts';
 
 const CELL = { borderTop: '1px solid var(--hairline)', py: 0.6, pr: 2, verticalAlign: 'top' };
 
@@ -34,18 +35,18 @@ export function ConstantTable({ facts }: { facts: readonly ConstantFact[] }) {
           </tr>
         </Box>
         <tbody>
-          {facts.map(({ symbol, meaning, value, spread, anchor }) => (
-            <tr key={meaning}>
+          {facts.map(({ name, value, spread }) => (
+            <tr key={name}>
               <Box component="td" sx={{ fontWeight: 600, whiteSpace: 'nowrap' }}>
-                {symbol}
+                {labTexts.constants[name].symbol}
               </Box>
-              <td>{meaning}</td>
+              <td>{labTexts.constants[name].meaning}</td>
               <Box component="td" sx={{ whiteSpace: 'nowrap', fontWeight: 600 }}>
                 {value}
               </Box>
               <td>{spread}</td>
               <Box component="td" sx={{ color: 'text.secondary' }}>
-                {anchor}
+                {labTexts.constants[name].anchor}
               </Box>
             </tr>
           ))}
@@ -55,8 +56,15 @@ export function ConstantTable({ facts }: { facts: readonly ConstantFact[] }) {
   );
 }
 
+interface FactTableProps<Name extends string> {
+  title: string;
+  facts: readonly Fact<Name>[];
+  /** What each fact is. */
+  words: Readonly<Record<Name, string>>;
+}
+
 /** Plain facts with their figures. */
-export function FactTable({ title, facts }: { title: string; facts: readonly Fact[] }) {
+export function FactTable<Name extends string>({ title, facts, words }: FactTableProps<Name>) {
   return (
     <Box>
       <Typography variant="h3" component="h4" color="textSecondary" sx={{ mb: 0.5 }}>
@@ -64,9 +72,9 @@ export function FactTable({ title, facts }: { title: string; facts: readonly Fac
       </Typography>
       <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', '& td': CELL }}>
         <tbody>
-          {facts.map(({ what, value }) => (
-            <tr key={what}>
-              <td>{what}</td>
+          {facts.map(({ name, value }) => (
+            <tr key={name}>
+              <td>{words[name]}</td>
               <Box component="td" sx={{ fontWeight: 600, textAlign: 'right', pr: '0 !important' }}>
                 {value}
               </Box>

@@ -12,6 +12,7 @@ import { ConstantTable, FactTable } from './FactTables.tsx';
 import { Formula } from './Formula.tsx';
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { t } from '../../words/howItWorks.ts';
+import { labTexts } from '../../words/core/lab.ts';
 
 const EXAMPLES = wearExamples();
 
@@ -55,10 +56,10 @@ export function HowItWorksPage() {
               rowGap: 3,
             }}
           >
-            {EXAMPLES.map(({ title, tires }) => (
-              <Box component="figure" key={title} sx={{ m: 0 }}>
+            {EXAMPLES.map(({ name, tires }) => (
+              <Box component="figure" key={name} sx={{ m: 0 }}>
                 <Box component="figcaption" sx={{ fontWeight: 600, mb: 0.5 }}>
-                  {title}
+                  {labTexts.examples[name]}
                 </Box>
                 <AxleSectionView
                   axle="front"
@@ -72,7 +73,7 @@ export function HowItWorksPage() {
           </Box>
         </Section>
         <Section title={t('howItWorksPage.itsConstants')}>
-          <ConstantTable facts={constantFacts()} />
+          <ConstantTable facts={constantFacts(labTexts.rateUnit)} />
         </Section>
         <Section title={t('howItWorksPage.backFromTreadTo')}>
           <Typography sx={{ maxWidth: '68ch' }}>
@@ -89,8 +90,16 @@ export function HowItWorksPage() {
               mt: 2,
             }}
           >
-            <FactTable title={t('howItWorksPage.theCarsThatCome')} facts={priorFacts()} />
-            <FactTable title={t('howItWorksPage.howFarTheFormula')} facts={noiseFacts()} />
+            <FactTable
+              title={t('howItWorksPage.theCarsThatCome')}
+              facts={priorFacts()}
+              words={labTexts.priors}
+            />
+            <FactTable
+              title={t('howItWorksPage.howFarTheFormula')}
+              facts={noiseFacts()}
+              words={labTexts.noise}
+            />
           </Box>
         </Section>
         <Section title={t('howItWorksPage.fromCausesToAdvice')}>

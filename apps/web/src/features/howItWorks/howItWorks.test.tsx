@@ -1,3 +1,4 @@
+import { priors } from '@keen/core/screens/en/lab';
 import { constantFacts, priorFacts } from '@keen/core/engine';
 import { render, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
@@ -11,7 +12,7 @@ describe('How it works', () => {
   });
 
   it('shows the constants that the engine runs on', () => {
-    render(<ConstantTable facts={constantFacts()} />);
+    render(<ConstantTable facts={constantFacts('mm')} />);
     const row = screen.getByRole('row', {
       name: /part of the pressure that a degree of one wheel’s toe/,
     });
@@ -21,7 +22,7 @@ describe('How it works', () => {
   });
 
   it('shows the cars that come in', () => {
-    render(<FactTable title="Cars" facts={priorFacts()} />);
+    render(<FactTable title="Cars" facts={priorFacts()} words={priors} />);
     expect(screen.getByRole('row', { name: /front toe out of tolerance/ })).toHaveTextContent(
       '30 %',
     );

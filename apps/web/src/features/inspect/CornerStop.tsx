@@ -1,5 +1,4 @@
 import type { Play, Wheel } from '@keen/contract';
-import { PART_FACTS } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -12,6 +11,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { Photos } from './Photos.tsx';
 import { t } from '../../words/inspect.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { inspectTexts } from '../../words/core/inspect.ts';
 
 const FINDINGS: readonly { value: Play; label: string; key: string }[] = [
   { value: 'none', label: t('cornerStop.none'), key: 'N' },
@@ -67,7 +67,9 @@ export function CornerStop({ wheel }: { wheel: Wheel }) {
       {at === 'shaken' && (
         <Typography color="textSecondary">{t('cornerStop.handsAtTheTop')}</Typography>
       )}
-      {isWorn && at !== 'shaken' && <Typography>{sentence(PART_FACTS[at].then)}</Typography>}
+      {isWorn && at !== 'shaken' && (
+        <Typography>{sentence(inspectTexts.parts[at].then)}</Typography>
+      )}
       {at === 'shaken' && found === 'excessive' && (
         <Notice kind="caution">{t('cornerStop.aJointSoLoose')}</Notice>
       )}

@@ -1,14 +1,6 @@
 import type { Cupping, Damage, DamageZone, Feather, PuncturePlace, Wheel } from '@keen/contract';
 import { DAMAGE_ZONES, DAMAGES, UNSAFE_DAMAGES } from '@keen/contract';
-import {
-  DAMAGE_WORDS,
-  DEFAULT_LIMITS_MM,
-  FEATHER_WORDS,
-  sectionTires,
-  sideOf,
-  stopState,
-  ZONE_WORDS,
-} from '@keen/core';
+import { DEFAULT_LIMITS_MM, sectionTires, sideOf, stopState } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -26,6 +18,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { Photos } from './Photos.tsx';
 import { t } from '../../words/inspect.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { inspectTexts } from '../../words/core/inspect.ts';
 
 type Felt = Exclude<Feather, 'unknown'>;
 
@@ -177,14 +170,16 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             damageAt={extras.damageAt ?? {}}
             label={t('tireStop.theTreadOf', {
               name,
-              state: stopState(draft, { kind: 'tire', wheel }).words || t('tireStop.notFelt'),
+              state:
+                stopState(draft, { kind: 'tire', wheel }, inspectTexts).words ||
+                t('tireStop.notFelt'),
             })}
           />
         </Box>
         {placing && (
           <Box
             role="group"
-            aria-label={t('tireStop.whereIsThe', { damageWords: DAMAGE_WORDS[placing] })}
+            aria-label={t('tireStop.whereIsThe', { damageWords: inspectTexts.damage[placing] })}
             sx={{
               position: 'absolute',
               inset: 0,
@@ -197,7 +192,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
                 key={zone}
                 component="button"
                 type="button"
-                aria-label={ZONE_WORDS[zone]}
+                aria-label={inspectTexts.zones[zone]}
                 autoFocus={i === 0}
                 onClick={() => place(zone)}
                 sx={{
@@ -213,7 +208,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
       </Box>
       <Typography color="textSecondary" sx={{ fontSize: '0.9rem' }} aria-live="polite">
         {placing
-          ? t('tireStop.whereIsThePress', { damageWords: DAMAGE_WORDS[placing] })
+          ? t('tireStop.whereIsThePress', { damageWords: inspectTexts.damage[placing] })
           : t('tireStop.swipeAcrossTheTread')}
       </Typography>
       <ChoiceGroup label={t('tireStop.acrossTheRibs')}>
@@ -226,7 +221,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             sx={{ gap: 1, px: 1.25 }}
           >
             <ToothMark felt={felt} side={side} />
-            {sentence(FEATHER_WORDS[felt])}
+            {sentence(inspectTexts.feather[felt])}
             <KeyHint>{key.toUpperCase()}</KeyHint>
           </ToggleButton>
         ))}
@@ -247,7 +242,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             onChange={() => toggle(kind)}
             sx={{ gap: 0.75, px: 1.25 }}
           >
-            {kind === 'heelToe' ? t('tireStop.heelAndToe') : sentence(DAMAGE_WORDS[kind])}
+            {kind === 'heelToe' ? t('tireStop.heelAndToe') : sentence(inspectTexts.damage[kind])}
             <KeyHint>{DAMAGE_KEYS[kind].toUpperCase()}</KeyHint>
           </ToggleButton>
         ))}
@@ -258,7 +253,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             .filter((kind) => HAS_PLACE(kind) && !extras.damageAt?.[kind] && kind !== placing)
             .map((kind) => (
               <Button key={kind} variant="text" onClick={() => setPlacing(kind)}>
-                {t('tireStop.whereIsThe', { damageWords: DAMAGE_WORDS[kind] })}
+                {t('tireStop.whereIsThe', { damageWords: inspectTexts.damage[kind] })}
               </Button>
             ))}
         </Box>

@@ -4,6 +4,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/inspect.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { inspectTexts } from '../../words/core/inspect.ts';
 
 /** What holds the alignment back, why, and what it does to the answer. */
 export function WornParts() {
@@ -17,11 +18,12 @@ export function WornParts() {
         {isHeld ? t('wornParts.partsComeFirstAn') : t('wornParts.lookedAtAgainBefore')}
       </strong>
       <Box component="ul" sx={{ m: 0, mt: 0.5, pl: 2.25 }}>
-        {worn.map(({ part, title, wheel, finding, then }) => (
+        {worn.map(({ part, wheel, finding }) => (
           <li key={`${part} ${wheel}`}>
-            {title}
+            {inspectTexts.parts[part].title}
             {wheel && `, ${whereWords(wheel)}`},{' '}
-            {finding === 'excessive' ? t('wornParts.tooMuch') : t('wornParts.some')}: {then}.
+            {finding === 'excessive' ? t('wornParts.tooMuch') : t('wornParts.some')}:{' '}
+            {inspectTexts.parts[part].then}.
           </li>
         ))}
       </Box>

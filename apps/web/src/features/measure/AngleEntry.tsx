@@ -24,6 +24,7 @@ import { ToeUnit } from './ToeUnit.tsx';
 import { InstrumentLine } from './InstrumentLine.tsx';
 import { useMethods } from './useMethods.ts';
 import { t } from '../../words/measure.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 const STEPS = RESOLUTIONS.map((step) => ({ value: String(step), label: `${step}°` }));
 const TOTALS: readonly { where: Axle; label: string }[] = [
@@ -72,7 +73,7 @@ export function AngleEntry() {
               {KIND_WORDS[kind]}{' '}
               <Box component="span" sx={{ color: 'text.secondary', fontWeight: 450 }}>
                 {t('angleEntry.byEach', {
-                  title: facts.title.toLowerCase(),
+                  title: measureTexts.methods[method[kind]].title.toLowerCase(),
                   draft: showUncertainty(draft, method[kind], kind),
                 })}
               </Box>

@@ -18,6 +18,7 @@ import { MappingFields } from './MappingFields.tsx';
 import { angleMappings } from './keptMapping.ts';
 import { takeAngles } from './takeAngles.ts';
 import { t } from '../../words/measure.ts';
+import { tablesTexts } from '../../words/core/tables.ts';
 
 /** Takes angles from a rig's file: ours as it is, a foreign table by saying what its columns are. */
 export function AngleFileButton() {
@@ -94,7 +95,7 @@ function TableBody({ rows, onClose }: { rows: string[][]; onClose: () => void })
   const [mapping, setMapping] = useState<AngleMapping>(
     () => angleMappings.find(header) ?? guessAngleMapping(header),
   );
-  const { angles, faults } = readAngleTable(rows, mapping);
+  const { angles, faults } = readAngleTable(rows, mapping, tablesTexts);
   return (
     <>
       <DialogContent sx={{ display: 'grid', gap: 2.5 }}>

@@ -14,14 +14,15 @@ import { SetupList } from './SetupList.tsx';
 import { SheetBar } from './SheetBar.tsx';
 import { WhatToday } from './WhatToday.tsx';
 import { t } from '../../words/measure.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 /** The angles by the shop's own method: set up, repeat, read, and what they mean. */
 export function MeasureStep() {
   const { draft, goTo } = useVisit();
   const measure = draft.visit?.measure ?? {};
   const rows = angleLedger(draft);
-  const sentences = whatAnglesMean(rows, draft);
-  const doubts = setupDoubts(draft);
+  const sentences = whatAnglesMean(rows, draft, measureTexts);
+  const doubts = setupDoubts(draft, measureTexts);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, maxWidth: 760 }}>
       <Box>

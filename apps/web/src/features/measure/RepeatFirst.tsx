@@ -16,6 +16,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { useMethods } from './useMethods.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/measure.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 /** In whatever unit: no toe is larger. */
 const MOST = 1_800;
@@ -51,7 +52,7 @@ export function RepeatFirst() {
       <Typography color="textSecondary" sx={{ mb: 1 }}>
         {t('repeatFirst.readOneFrontToe', {
           allowed: showToe(repeatOf([0, 0], method.toe).allowed, scale, isTotal).replace('+', ''),
-          title: METHOD_FACTS[method.toe].title.toLowerCase(),
+          title: measureTexts.methods[method.toe].title.toLowerCase(),
         })}
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
@@ -91,7 +92,7 @@ export function RepeatFirst() {
             text={t('repeatFirst.movedBy', {
               difference: showToe(judged.difference, scale, isTotal),
               allowed: showToe(judged.allowed, scale, isTotal).replace('+', ''),
-              method: METHOD_FACTS[method.toe].title.toLowerCase(),
+              method: measureTexts.methods[method.toe].title.toLowerCase(),
             })}
           />
         </Typography>

@@ -1,5 +1,5 @@
 import type { SetupPoint, SetupState } from '@keen/contract';
-import { setupList, undermined } from '@keen/core';
+import { setupList, invalidated } from '@keen/core';
 import type { SetupItem } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -11,6 +11,7 @@ import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { FloorFields } from './FloorFields.tsx';
 import { t } from '../../words/measure.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 const STATES = [
   { value: 'done', label: t('setupList.done') },
@@ -23,7 +24,7 @@ export function SetupList() {
   const { draft, enter } = useVisit();
   const measure = draft.visit?.measure ?? {};
   const { setup = {}, skipped = {} } = measure;
-  const worthless = undermined(draft);
+  const worthless = invalidated(draft);
   const items = setupList(draft);
   const open = items.filter(({ point }) => setup[point] === undefined);
   const [isOpen, setOpen] = useState(open.length > 0 && draft.angles === undefined);
@@ -110,23 +111,24 @@ interface SetupRowProps {
 }
 
 function SetupRow({ item, state, reason, isWorthless, onChange, onReason }: SetupRowProps) {
+  const { words, otherwise, caution } = measureTexts.setup[item.point];
   return (
     <AnswerRow>
       <Box>
-        {item.words}
+        {words}
         {item.point === 'load' && <FuelAndLoad />}
         {item.point === 'floor' && <FloorFields />}
-        {item.caution && (
+        {caution && (
           <Box sx={{ fontSize: '0.85rem' }}>
             <Box component="strong" sx={{ color: 'var(--marker)' }}>
               {t('setupList.caution')}
             </Box>{' '}
-            {item.caution}
+            {caution}
           </Box>
         )}
         {state === 'skipped' && (
           <Box sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>
-            {t('setupList.then', { otherwise: item.otherwise })}
+            {t('setupList.then', { otherwise })}
           </Box>
         )}
         {isWorthless && state !== 'skipped' && (
@@ -135,14 +137,7 @@ function SetupRow({ item, state, reason, isWorthless, onChange, onReason }: Setu
           </Box>
         )}
       </Box>
-      <Choice
-        label={item.words}
-        hideLabel
-        dense
-        options={STATES}
-        value={state}
-        onChange={onChange}
-      />
+      <Choice label={words} hideLabel dense options={STATES} value={state} onChange={onChange} />
       {state === 'skipped' && (
         <Box sx={{ gridColumn: '1 / -1', maxWidth: 420, pb: 0.5 }}>
           <SavingField label={t('setupList.whyItIsSkipped')} value={reason} onChange={onReason} />

@@ -1,5 +1,5 @@
 import type { KeptSheet, SpecSheet, UsedSheet } from '@keen/contract';
-import { STARTING_POINTS } from '@keen/core';
+import { STARTING_POINTS, startingSheet } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -16,6 +16,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { SheetLines } from '../../shared/SheetLines.tsx';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/measure.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 interface SheetChooserProps {
   used: UsedSheet | null;
@@ -29,7 +30,10 @@ export function SheetChooser({ used, onChoose, onClose }: SheetChooserProps) {
   const [words, setWords] = useState('');
   const matches = (name: string) => name.toLowerCase().includes(words.trim().toLowerCase());
   const own = (data ?? []).filter(({ retired, sheet }) => !retired && matches(sheet.name));
-  const points = STARTING_POINTS.filter(({ sheet }) => matches(sheet.name));
+  const points = STARTING_POINTS.map((point) => ({
+    id: point.id,
+    sheet: startingSheet(point, measureTexts.startingPoints),
+  })).filter(({ sheet }) => matches(sheet.name));
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="chooser-title">
       <DialogTitle id="chooser-title" variant="h2">

@@ -1,6 +1,6 @@
 import type { AngleKind } from '@keen/contract';
 import { ANGLE_KINDS } from '@keen/contract';
-import { measuredToday, METHOD_FACTS, methodsFor } from '@keen/core';
+import { measuredToday, methodsFor } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Choice } from '../../shared/Choice.tsx';
@@ -9,6 +9,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { KIND_WORDS } from './kindWords.ts';
 import { useMethods } from './useMethods.ts';
 import { t } from '../../words/measure.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 const AXLES = [
   { value: 'both', label: t('whatToday.allFourWheels') },
@@ -47,7 +48,7 @@ export function WhatToday() {
         />
       </Box>
       {kinds.map((kind) => {
-        const { blindTo } = METHOD_FACTS[method[kind]];
+        const { limits } = measureTexts.methods[method[kind]];
         return (
           <Box key={kind} sx={{ display: 'grid', gap: 0.5 }}>
             <Choice
@@ -55,14 +56,14 @@ export function WhatToday() {
               dense
               options={methodsFor(kind).map((value) => ({
                 value,
-                label: METHOD_FACTS[value].title,
+                label: measureTexts.methods[value].title,
               }))}
               value={method[kind]}
               onChange={(next) => next && choose(kind, next)}
             />
-            {blindTo && (
+            {limits && (
               <Typography variant="body2" color="textSecondary">
-                {blindTo}
+                {limits}
               </Typography>
             )}
           </Box>

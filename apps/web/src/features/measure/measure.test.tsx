@@ -43,7 +43,7 @@ describe('MeasureStep', () => {
       }),
     });
     expect(
-      screen.getByText(/Camber of \+1\.40° at the front, left: it eats the outer/),
+      screen.getByText(/Camber of \+1\.40° at the left front: it wears the outer/),
     ).toBeVisible();
     expect(screen.getByText(/^Skipped: rolled back and forth/)).toBeVisible();
   });

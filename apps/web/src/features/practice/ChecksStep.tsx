@@ -1,7 +1,6 @@
 import type { PracticeCheck, VisitDraft } from '@keen/contract';
 import { PRACTICE_CHECKS, WHEELS } from '@keen/contract';
-import { byWheel, formatMoney, PLAY_WORDS, WAVE_WORDS } from '@keen/core';
-import { PRACTICE_CHECK_WORDS } from '@keen/core/practice';
+import { byWheel, formatMoney } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -12,6 +11,8 @@ import { usePractice } from './practiceContext.ts';
 import { Strokes } from './Strokes.tsx';
 import { t } from '../../words/practice.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { practiceTexts } from '../../words/core/practice.ts';
+import { inspectTexts } from '../../words/core/inspect.ts';
 
 /** What can be looked at beside the depths: each costs time, some the customer's money. */
 export function ChecksStep() {
@@ -48,7 +49,7 @@ export function ChecksStep() {
                 alignItems: 'center',
               }}
             >
-              <Box sx={{ fontWeight: 600 }}>{PRACTICE_CHECK_WORDS[check]}</Box>
+              <Box sx={{ fontWeight: 600 }}>{practiceTexts.checks[check]}</Box>
               {check === 'stroke' && car.felt && (
                 <Box sx={{ gridColumn: { sm: '1 / -1' }, order: 1 }}>
                   <Strokes
@@ -100,7 +101,7 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
         each((wheel) => {
           const waves = tire(wheel)?.cupping;
           return waves && waves !== 'none' && waves !== 'unknown'
-            ? WAVE_WORDS[waves].toLowerCase()
+            ? inspectTexts.waves[waves].toLowerCase()
             : null;
         }),
         t('checksStep.noWaves'),
@@ -126,7 +127,7 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
         each((wheel) => {
           const play = draft.play?.[wheel];
           return play && play !== 'none' && play !== 'unknown'
-            ? PLAY_WORDS[play].toLowerCase()
+            ? inspectTexts.play[play].toLowerCase()
             : null;
         }),
         t('checksStep.allTight'),

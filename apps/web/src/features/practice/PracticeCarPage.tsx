@@ -1,7 +1,6 @@
 import type { PracticeCar, Session } from '@keen/contract';
 import { ALL_RIBS, countRead, DEFAULT_LIMITS_MM, draftToCase, sectionTires } from '@keen/core';
 import type { Slot } from '@keen/core';
-import { LESSON_WORDS } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Theme } from '@mui/material/styles';
@@ -23,6 +22,7 @@ import type { PracticeContext } from './practiceContext.ts';
 import { practiceVisit } from './practiceVisit.ts';
 import { usePracticeCar } from './usePracticeCar.ts';
 import { t } from '../../words/practice.ts';
+import { practiceTexts } from '../../words/core/practice.ts';
 
 const SHORTCUTS = [
   { keys: ['0–9'], what: t('practiceCarPage.theDepthThatThe') },
@@ -47,7 +47,9 @@ export function PracticeCarPage() {
     >
       <TopBar session={session} shortcuts={SHORTCUTS}>
         <PageTitle>
-          {query.data ? LESSON_WORDS[query.data.lesson].title : t('practiceCarPage.practice')}
+          {query.data
+            ? practiceTexts.lessons[query.data.lesson].title
+            : t('practiceCarPage.practice')}
         </PageTitle>
       </TopBar>
       <Loaded answer={query} label={t('practiceCarPage.loadingThePracticeCar')} height={400}>
@@ -155,7 +157,7 @@ function Car({ car, session }: { car: PracticeCar; session: Session }) {
         }}
       >
         <Box sx={{ color: 'text.secondary', gridColumn: '1 / -1' }}>
-          {LESSON_WORDS[car.lesson].about}
+          {practiceTexts.lessons[car.lesson].about}
         </Box>
         {(['front', 'rear'] as const).map((axle) => (
           <AxleSectionView

@@ -1,6 +1,5 @@
 import type { NewPractice, PracticeBoard, PracticeLesson, Session } from '@keen/contract';
 import { PRACTICE_LESSONS } from '@keen/contract';
-import { LESSON_WORDS } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -23,6 +22,7 @@ import { TopBar } from '../../shared/TopBar.tsx';
 import { PracticeProgress } from './PracticeProgress.tsx';
 import { showPoints } from './showPoints.ts';
 import { t } from '../../words/practice.ts';
+import { practiceTexts } from '../../words/core/practice.ts';
 
 const SHORTCUTS = [
   { keys: ['D'], what: t('practicePage.todaysCar') },
@@ -151,7 +151,7 @@ interface LessonRowProps {
 }
 
 function LessonRow({ lesson, board, isBusy, onStart }: LessonRowProps) {
-  const { title, about } = LESSON_WORDS[lesson];
+  const { title, about } = practiceTexts.lessons[lesson];
   const own = board.tries.filter((one) => one.lesson === lesson);
   const open = own.find(({ finishedAt }) => finishedAt === null);
   const points = own.flatMap((one) => one.points ?? []);

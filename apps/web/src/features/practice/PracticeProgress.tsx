@@ -1,6 +1,5 @@
 import type { PracticeBoard, PracticeProgress as ProgressOf, Session } from '@keen/contract';
 import { formatMoney, LEAST_CARS } from '@keen/core';
-import { LESSON_WORDS } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -17,6 +16,7 @@ import { saveFile } from '../../shared/saveFile.ts';
 import { showPoints } from './showPoints.ts';
 import { Skills } from './Skills.tsx';
 import { t } from '../../words/practice.ts';
+import { practiceTexts } from '../../words/core/practice.ts';
 
 const AgainstChart = lazy(async () => ({
   default: (await import('../../shared/AgainstChart.tsx')).AgainstChart,
@@ -95,7 +95,7 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
                   to={`/practice/${one.id}/${one.finishedAt ? 'result' : 'read'}`}
                   sx={{ color: 'inherit', flex: 1, minHeight: 28, display: 'inline-block' }}
                 >
-                  {LESSON_WORDS[one.lesson].title}
+                  {practiceTexts.lessons[one.lesson].title}
                 </Box>
                 <Box sx={{ color: 'text.secondary' }}>{dayjs(one.startedAt).format('D MMM')}</Box>
                 <Box sx={{ minWidth: 170, textAlign: 'right' }}>

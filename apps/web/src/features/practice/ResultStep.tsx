@@ -1,7 +1,7 @@
 import type { Action, Axle, Cause, PracticeResult, Wheel } from '@keen/contract';
 import { WHEEL_ORDER } from '@keen/core';
 import { actionWords, causeWords, formatMoney, whereWords } from '@keen/core';
-import { LESSON_WORDS, PRACTICE_CHECK_WORDS, usualChance } from '@keen/core/practice';
+import { usualChance } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -10,6 +10,7 @@ import { capital, showPercent } from '../../shared/format.ts';
 import { showPoints } from './showPoints.ts';
 import { usePractice } from './practiceContext.ts';
 import { t } from '../../words/practice.ts';
+import { practiceTexts } from '../../words/core/practice.ts';
 
 /** How an answer went: the truth, the best answer from the same evidence, the money, the checks. */
 export function ResultStep() {
@@ -66,7 +67,7 @@ export function ResultStep() {
           >
             {result.checks.map(({ check, minor, points, worthMinor }) => (
               <li key={check}>
-                {PRACTICE_CHECK_WORDS[check]}:{' '}
+                {practiceTexts.checks[check]}:{' '}
                 {minor > 0 ? t('resultStep.cost', { minor: money(minor) }) : ''}
                 {worthMinor === null
                   ? ''
@@ -84,7 +85,7 @@ export function ResultStep() {
           {t('resultStep.whatToRemember')}
         </Typography>
         <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.5 }}>
-          {LESSON_WORDS[lesson].said.map((sentence) => (
+          {practiceTexts.lessons[lesson].said.map((sentence) => (
             <li key={sentence}>{sentence}</li>
           ))}
         </Box>

@@ -1,10 +1,10 @@
 import type { PracticeSkills } from '@keen/contract';
 import { formatMoney } from '@keen/core';
-import { DRILL_KIND_WORDS, PRACTICE_SKILL_WORDS } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { showPoints } from './showPoints.ts';
 import { t } from '../../words/practice.ts';
+import { practiceTexts } from '../../words/core/practice.ts';
 
 interface SkillsProps {
   skills: PracticeSkills;
@@ -25,7 +25,7 @@ export function Skills({ skills, currency }: SkillsProps) {
         >
           {causes.map(({ skill, points, bestPoints, cars }) => (
             <tr key={skill}>
-              <th scope="row">{PRACTICE_SKILL_WORDS[skill]}</th>
+              <th scope="row">{practiceTexts.skills[skill]}</th>
               <td>{showPoints(points)}</td>
               <td>{showPoints(bestPoints)}</td>
               <td>{cars}</td>
@@ -50,7 +50,7 @@ export function Skills({ skills, currency }: SkillsProps) {
         >
           {drills.map(({ kind, right, asked }) => (
             <tr key={kind}>
-              <th scope="row">{DRILL_KIND_WORDS[kind]}</th>
+              <th scope="row">{practiceTexts.drillKinds[kind]}</th>
               <td>{right}</td>
               <td>{asked}</td>
             </tr>

@@ -1,5 +1,5 @@
 import type { Feather, Felt, Wheel } from '@keen/contract';
-import { FEATHER_WORDS, WHEEL_ORDER } from '@keen/core';
+import { WHEEL_ORDER } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -7,6 +7,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { capital } from '../../shared/format.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { t } from '../../words/practice.ts';
+import { inspectTexts } from '../../words/core/inspect.ts';
 
 interface StrokesProps {
   felt: Record<Wheel, Felt>;
@@ -20,7 +21,7 @@ const WAYS = [
 ] as const;
 const FEATHERS = (['none', 'catchesOutward', 'catchesInward'] as const).map((value) => ({
   value,
-  label: capital(FEATHER_WORDS[value]),
+  label: capital(inspectTexts.feather[value]),
 }));
 
 /** Each tread under the hand: moved both ways it is sharp or smooth, and the learner says what that is. */

@@ -4,6 +4,7 @@ import { readProfileTable } from '@keen/core';
 import type { ProfileFault } from '@keen/core';
 import Papa from 'papaparse';
 import { t } from '../../words/read.ts';
+import { tablesTexts } from '../../words/core/tables.ts';
 
 const LARGEST_BYTES = 5_000_000;
 
@@ -33,7 +34,7 @@ export function readProfileFile(text: string, now: Date): ReadProfile {
     };
   }
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: false });
-  const { pass, faults } = readProfileTable(data, now.toISOString());
+  const { pass, faults } = readProfileTable(data, now.toISOString(), tablesTexts);
   if (pass) return { ok: true, pass, faults };
   const [first] = faults;
   return {

@@ -14,6 +14,7 @@ import { textsOf } from '../../tools/toolInput.ts';
 import type { Worked } from '../../tools/toolInput.ts';
 import { TOOLS } from '../../tools/tools.ts';
 import { t } from '../../words/setRight.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 const TOOL = TOOLS.find(({ name }) => name === 'rideHeight')!;
 const USUAL_CHANGE_MM = -30;
@@ -41,7 +42,10 @@ export function ChangedHeight() {
         {change < 0 && <Notice kind="caution">{LOWERED}</Notice>}
         <Choice
           label={t('changedHeight.frontSuspension')}
-          options={FRONT_LAYOUTS.map(({ id, title }) => ({ value: id, label: title }))}
+          options={FRONT_LAYOUTS.map(({ id }) => ({
+            value: id,
+            label: measureTexts.frontLayouts[id],
+          }))}
           value={null}
           onChange={(id) => setLayout(FRONT_LAYOUTS.find((one) => one.id === id) ?? null)}
         />

@@ -1,6 +1,6 @@
+import {} from '@keen/contract/words';
 import type { ClosingPoint, Complaint, SetupState } from '@keen/contract';
-import { CLOSING_POINTS } from '@keen/contract';
-import { closingList } from '@keen/core';
+import { closingList, closingWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { AnswerRow } from '../../shared/AnswerRow.tsx';
@@ -10,6 +10,7 @@ import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/setRight.ts';
+import { setRightTexts } from '../../words/core/setRight.ts';
 
 const STATES = [
   { value: 'done', label: t('closing.done') },
@@ -22,7 +23,8 @@ const USUAL_RECHECK_KM = 100;
 export function Closing() {
   const { draft, enter } = useVisit();
   const { closing = {}, complaintGone = {}, recheckKm = null } = draft.visit?.setRight ?? {};
-  const open = CLOSING_POINTS.filter((point) => !closing[point]).length;
+  const items = closingList(draft);
+  const open = items.filter(({ point }) => !closing[point]).length;
   const set = (point: ClosingPoint, state: SetupState | null) =>
     enter(`visit.setRight.closing.${point}`, state);
   return (
@@ -34,37 +36,39 @@ export function Closing() {
         <Typography color="textSecondary" role="status">
           {open === 0
             ? t('closing.allAnswered')
-            : t('closing.ofOpen', { open, length: CLOSING_POINTS.length })}
+            : t('closing.ofOpen', { open, length: items.length })}
         </Typography>
       </Box>
-      {closingList(draft).map(({ point, words, details, caution }) => (
-        <AnswerRow key={point}>
-          <Box>
-            {words}
-            {details.map((detail) => (
-              <Box key={detail} sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-                {detail}
-              </Box>
-            ))}
-            {caution && (
-              <Box sx={{ fontSize: '0.85rem' }}>
-                <Box component="strong" sx={{ color: 'var(--marker)' }}>
-                  {t('closing.caution')}
-                </Box>{' '}
-                {caution}
-              </Box>
-            )}
-          </Box>
-          <Choice
-            label={words}
-            hideLabel
-            dense
-            options={STATES}
-            value={(closing[point] as (typeof STATES)[number]['value'] | undefined) ?? null}
-            onChange={(state) => set(point, state)}
-          />
-        </AnswerRow>
-      ))}
+      {items
+        .map((item) => ({ point: item.point, ...closingWords(item, setRightTexts) }))
+        .map(({ point, words, details, caution }) => (
+          <AnswerRow key={point}>
+            <Box>
+              {words}
+              {details.map((detail) => (
+                <Box key={detail} sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+                  {detail}
+                </Box>
+              ))}
+              {caution && (
+                <Box sx={{ fontSize: '0.85rem' }}>
+                  <Box component="strong" sx={{ color: 'var(--marker)' }}>
+                    {t('closing.caution')}
+                  </Box>{' '}
+                  {caution}
+                </Box>
+              )}
+            </Box>
+            <Choice
+              label={words}
+              hideLabel
+              dense
+              options={STATES}
+              value={(closing[point] as (typeof STATES)[number]['value'] | undefined) ?? null}
+              onChange={(state) => set(point, state)}
+            />
+          </AnswerRow>
+        ))}
       {(draft.complaints ?? []).map((complaint: Complaint) => (
         <AnswerRow key={complaint}>
           <Box>

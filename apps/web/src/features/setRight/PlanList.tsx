@@ -10,6 +10,8 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { StepAtHand } from './StepAtHand.tsx';
 import { t } from '../../words/setRight.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { setRightTexts } from '../../words/core/setRight.ts';
+import { term } from '../../words/terms.ts';
 
 /** The plan as a list: what is done, the step at hand opened, and what comes after it. */
 export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBegun: boolean }) {
@@ -70,7 +72,7 @@ export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBeg
               >
                 <Square isDone={false} />
                 <Box>
-                  {step.title} {placeOf(step)}
+                  {setRightTexts.stepTitles[step.title]} {placeOf(step)}
                 </Box>
                 <Box sx={{ ml: 'auto', color: 'text.secondary', whiteSpace: 'nowrap' }}>
                   {shortly(step, angleWords)}
@@ -86,7 +88,7 @@ export function PlanList({ plan, hasBegun }: { plan: readonly PlanStep[]; hasBeg
             <Box component="li" key={key} sx={ROW}>
               <Square isDone />
               <Box sx={{ color: 'text.secondary' }}>
-                {title} {place}
+                {setRightTexts.stepTitles[title]} {place}
               </Box>
               <Box sx={{ ml: 'auto', color: 'text.secondary', whiteSpace: 'nowrap' }}>
                 {angleWords(was, kind, where)} → {angleWords(now, kind, where)}
@@ -128,7 +130,7 @@ function Square({ isDone }: { isDone: boolean }) {
 }
 
 function placeOf({ where, axle }: PlanStep): string {
-  return where ? whereWords(where) : axle ? axle : '';
+  return where ? whereWords(where) : axle ? term(`axle.${axle}`) : '';
 }
 
 /** What is to be done at a step, on one line. */
@@ -145,7 +147,7 @@ function shortly(
 
 interface DoneStep {
   key: string;
-  title: string;
+  title: PlanStep['title'];
   place: string;
   kind: AngleKind;
   where: Wheel | Axle;

@@ -1,5 +1,5 @@
 import type { CrookedWheel } from '@keen/contract';
-import { alignmentState, angleLedger } from '@keen/core';
+import { alignmentState, angleLedger, alignmentWords, rowTitle } from '@keen/core';
 import type { LedgerRow } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -17,6 +17,8 @@ import { PlanList } from './PlanList.tsx';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/setRight.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { setRightTexts } from '../../words/core/setRight.ts';
+import { measureTexts } from '../../words/core/measure.ts';
 
 /** The plan: what to set, in order, with the arithmetic of each adjuster; before and after. */
 export function SetRightStep() {
@@ -24,6 +26,10 @@ export function SetRightStep() {
   const angles = draft.angles ?? {};
   const { before } = draft.visit?.setRight ?? {};
   const state = alignmentState(draft);
+  const { headline, detail } = alignmentWords(draft, state, {
+    measure: measureTexts,
+    setRight: setRightTexts,
+  });
   const { rows, plan } = state;
   const rowWords = useRowWords();
   if (rows.length === 0) {
@@ -52,11 +58,11 @@ export function SetRightStep() {
       >
         <Box role="status">
           <Typography variant="h1" component="h2">
-            {state.headline}
+            {headline}
           </Typography>
-          {state.detail && (
+          {detail && (
             <Typography color="textSecondary" sx={{ mt: 0.75 }}>
-              {state.detail}
+              {detail}
             </Typography>
           )}
         </Box>
@@ -120,7 +126,7 @@ function OpenRows({ rows, title, words }: OpenRowsProps) {
           }}
         >
           <Box>
-            {row.title} {row.where ? whereWords(row.where) : ''}
+            {rowTitle(row.key, measureTexts)} {row.where ? whereWords(row.where) : ''}
           </Box>
           <Box className="condensed" sx={{ fontWeight: 700 }}>
             {words(row.value, row)}

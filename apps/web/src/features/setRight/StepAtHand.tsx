@@ -1,9 +1,10 @@
 import type { SteeringWheel as SteeringWheelState } from '@keen/contract';
 import {
-  ADJUSTER_FACTS,
   METHOD_FACTS,
   methodOf,
+  planReason,
   reachOf,
+  reachPartWords,
   usualAdjuster,
   WHEELS_OF_AXLE,
 } from '@keen/core';
@@ -25,6 +26,9 @@ import { LearnedTurn } from './LearnedTurn.tsx';
 import { LeaveIt } from './LeaveIt.tsx';
 import { t } from '../../words/setRight.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { setRightTexts } from '../../words/core/setRight.ts';
+import { measureTexts } from '../../words/core/measure.ts';
+import { term } from '../../words/terms.ts';
 
 interface StepAtHandProps {
   step: PlanStep;
@@ -42,18 +46,24 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
   const calculator = adjuster && calculatorFor(step, adjuster);
   const advice = adjuster && adviceFor(step, adjuster, draft, plan);
   const also =
-    adjuster && step.kind && ADJUSTER_FACTS[adjuster].alsoMoves(step.kind, step.axle ?? 'front');
+    adjuster &&
+    step.kind &&
+    setRightTexts.adjusters[adjuster].alsoMoves(step.kind, step.axle ?? 'front');
   const tool = TOOLS.find(({ name }) => name === calculator);
   // A step that only reads again is set with nothing yet.
   const isSet = step.needs === 'set' || step.change !== null;
   const reach = adjuster && reachOf(draft, step, adjuster);
-  const place = step.where ? whereWords(step.where) : (step.axle ?? '');
+  const place = step.where
+    ? whereWords(step.where)
+    : step.axle === null
+      ? ''
+      : term(`axle.${step.axle}`);
   const words = useStepWords(step);
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
         <Typography variant="h2" component="h3" sx={{ fontSize: '1.5rem' }}>
-          {step.title} {place}
+          {setRightTexts.stepTitles[step.title]} {place}
         </Typography>
         {step.now !== null && step.target !== null && (
           <Box className="condensed" sx={{ fontSize: '1.5rem', fontWeight: 700 }}>
@@ -64,7 +74,9 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
           </Box>
         )}
       </Box>
-      <Box sx={{ color: 'text.secondary' }}>{step.why}</Box>
+      <Box sx={{ color: 'text.secondary' }}>
+        {planReason(step.why, { measure: measureTexts, setRight: setRightTexts })}
+      </Box>
       {reach && (
         <ReachWords
           reach={reach}
@@ -82,10 +94,13 @@ export function StepAtHand({ step, plan, hasBegun }: StepAtHandProps) {
       {step.key === 'steeringWheel' && <SteeringWheel />}
       {isSet && step.adjusters.length > 1 && (
         <Choice
-          label={t('stepAtHand.isSetWith', { title: step.title })}
+          label={t('stepAtHand.isSetWith', { title: setRightTexts.stepTitles[step.title] })}
           hideLabel
           dense
-          options={step.adjusters.map((value) => ({ value, label: ADJUSTER_FACTS[value].title }))}
+          options={step.adjusters.map((value) => ({
+            value,
+            label: setRightTexts.adjusters[value].title,
+          }))}
           value={adjuster}
           onChange={(value) => value && enter(`visit.setRight.adjuster.${step.key}`, value)}
         />
@@ -203,9 +218,9 @@ function ReachWords({ reach, isFitted, bolt }: ReachWordsProps) {
           })
         : t('stepAtHand.nothingIsFittedTo')}
       {t('stepAtHand.whatWouldBringIt', {
-        part,
+        part: reachPartWords(part, setRightTexts),
         stock: bolt === null ? '' : t('stepAtHand.inStockAnOffset', { bolt }),
-        otherwise,
+        otherwise: setRightTexts.reachOtherwise[otherwise],
       })}
     </Notice>
   );

@@ -3,6 +3,7 @@ import type { PlanStep } from '@keen/core';
 import { ADJUSTER_FACTS, wrongWheel } from '@keen/core';
 import type { Texts } from '../../tools/toolInput.ts';
 import { t } from '../../words/setRight.ts';
+import { setRightTexts } from '../../words/core/setRight.ts';
 
 /** The calculator of an adjuster at a step, where there is arithmetic to it. */
 export function calculatorFor(step: PlanStep, adjuster: Adjuster): CalculatorName | null {
@@ -61,7 +62,7 @@ export function adviceFor(
         ? t('adjusters.loosenTheTowerNuts')
         : t('adjusters.loosenTheStrutBolts', { abs: Math.abs(step.change ?? 0).toFixed(2) });
     default:
-      return ADJUSTER_FACTS[adjuster].how;
+      return setRightTexts.adjusters[adjuster].how;
   }
 }
 

@@ -96,7 +96,7 @@ describe('SetRightStep', () => {
     });
     const [first] = screen.getAllByRole('listitem');
     expect(within(first!).getByRole('alert')).toHaveTextContent(
-      /Out of reach.*Nothing is fitted.*an adjustable camber arm.*the inner edge goes on wearing/,
+      /Out of reach.*Nothing is fitted.*an adjustable camber arm.*the inner edge keeps wearing/,
     );
   });
 

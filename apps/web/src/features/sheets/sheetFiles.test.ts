@@ -1,10 +1,11 @@
-import { STARTING_POINTS } from '@keen/core';
+import { STARTING_POINTS, startingSheet } from '@keen/core';
+import { startingPoints } from '@keen/core/screens/en/measure';
 import { describe, expect, it } from 'vitest';
 import { readSheets, sheetsAsCsv } from './sheetFiles.ts';
 import { sheetOfTexts, textsOfSheet } from './sheetValues.ts';
 
-const SHEETS = STARTING_POINTS.map(({ sheet }) => ({
-  ...sheet,
+const SHEETS = STARTING_POINTS.map((point) => ({
+  ...startingSheet(point, startingPoints),
   conditions: 'Full tank, “curb”; height 620 mm',
   reach: { camber: { front: 0 } },
   torque: [{ fastener: 'Wheel nuts', newtonMetres: 120.5 }],

@@ -9,6 +9,7 @@ import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { t } from '../../words/shop.ts';
+import { visitTexts } from '../../words/core/visit.ts';
 
 const FIELDS = [
   { key: 'legal', label: t('limitsForm.legalLimitHere') },
@@ -139,16 +140,18 @@ function LawButtons({ title, laws, chosenMm, onChoose }: LawButtonsProps) {
         {title}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
-        {laws.map(({ where, mm, source }) => (
+        {laws.map(({ place, mm, source }) => (
           <Button
-            key={where}
+            key={place}
             size="small"
-            title={t('limitsForm.recalledFromMemory', { source })}
+            title={t('limitsForm.recalledFromMemory', {
+              source: source ?? visitTexts.laws.nationalLaw,
+            })}
             variant={mm === chosenMm ? 'contained' : 'outlined'}
             aria-pressed={mm === chosenMm}
             onClick={() => onChoose(mm)}
           >
-            {where}
+            {visitTexts.laws.places[place]}
           </Button>
         ))}
       </Box>

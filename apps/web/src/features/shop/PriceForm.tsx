@@ -17,6 +17,7 @@ import { LabourForm } from './LabourForm.tsx';
 import { PackageForm } from './PackageForm.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { t } from '../../words/shop.ts';
+import { tablesTexts } from '../../words/core/tables.ts';
 
 const TAX_WORDS = {
   included: t('priceForm.taxIsInThem'),
@@ -36,7 +37,7 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
 
   async function take(file: File): Promise<void> {
     const { data } = Papa.parse<string[]>((await file.text()).trim());
-    const { list, read, faults } = readPriceRows(data, prices);
+    const { list, read, faults } = readPriceRows(data, prices, tablesTexts);
     setTold({ read, faults });
     if (read > 0) set({ items: list.items });
   }

@@ -19,6 +19,7 @@ import { readingMappings, readRows } from './readingFiles.ts';
 import { useKeepReadings } from './useKeepReadings.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/today.ts';
+import { tablesTexts } from '../../words/core/tables.ts';
 
 const MOST_FAULTS = 30;
 
@@ -28,7 +29,7 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
   const [fault, setFault] = useState<string | null>(null);
   const [mapping, setMapping] = useState<ReadingMapping | null>(null);
   const read = useMemo(
-    () => (rows && mapping ? readReadingTable(rows, mapping) : null),
+    () => (rows && mapping ? readReadingTable(rows, mapping, tablesTexts) : null),
     [rows, mapping],
   );
   const { state, keep, stop } = useKeepReadings();

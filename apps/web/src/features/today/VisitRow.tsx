@@ -1,5 +1,5 @@
 import type { Person, Visit } from '@keen/contract';
-import { nextStep, stepStates } from '@keen/core';
+import { nextStep, stepStates, noteWords } from '@keen/core';
 import type { VisitStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import dayjs from 'dayjs';
@@ -9,6 +9,7 @@ import { ListLink } from '../../shared/ListLink.tsx';
 import { dangerWords } from '../../shared/dangerWords.ts';
 import { t } from '../../words/today.ts';
 import { actionWords } from '../../words/pageTexts.ts';
+import { visitTexts } from '../../words/core/visit.ts';
 
 const NEXT_WORDS: Record<VisitStep, string> = {
   arrive: t('visitRow.takeTheCarIn'),
@@ -146,7 +147,7 @@ function NextLine({
       </Box>
       {note && (
         <Box component="span" sx={{ color: 'text.secondary' }}>
-          , {note}
+          , {noteWords(note, visitTexts)}
         </Box>
       )}
     </Box>

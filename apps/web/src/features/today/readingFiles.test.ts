@@ -1,3 +1,4 @@
+import { tables } from '@keen/core/screens/en/tables';
 import type { Visit } from '@keen/contract';
 import { foldEntries, guessReadingMapping, readReadingTable } from '@keen/core';
 import { describe, expect, it } from 'vitest';
@@ -16,7 +17,7 @@ describe('readings as a table', () => {
     const read = readRows(readingsAsCsv([visit], unit));
     const rows = read.ok ? read.rows : [];
     const mapping = guessReadingMapping(rows[0]!, unit);
-    const { cars, faults } = readReadingTable(rows, mapping);
+    const { cars, faults } = readReadingTable(rows, mapping, tables);
     expect(faults).toEqual([]);
     expect(cars).toHaveLength(1);
     const back = foldEntries({}, cars[0]!.changes);

@@ -3,6 +3,7 @@ import { lacksOf, VISIT_STEPS } from '@keen/core';
 import Box from '@mui/material/Box';
 import { memo } from 'react';
 import { t } from '../../words/visit.ts';
+import { visitTexts } from '../../words/core/visit.ts';
 
 interface StepLacksProps {
   draft: VisitDraft;
@@ -13,7 +14,7 @@ interface StepLacksProps {
 /** One line: what the step at hand still lacks, and why that matters. */
 export const StepLacks = memo(function StepLacks({ draft, step, isDecided }: StepLacksProps) {
   const known = VISIT_STEPS.find((one) => one === step);
-  const [first, ...rest] = known ? lacksOf(draft, known, isDecided) : [];
+  const [first, ...rest] = known ? lacksOf(draft, known, isDecided, visitTexts.lacks) : [];
   if (!first) return null;
   const more = rest.map(({ what }) => what.charAt(0).toLowerCase() + what.slice(1));
   return (

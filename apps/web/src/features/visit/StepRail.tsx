@@ -1,5 +1,5 @@
 import type { VisitDraft } from '@keen/contract';
-import { stepStates, VISIT_STEPS } from '@keen/core';
+import { stepStates, VISIT_STEPS, noteWords } from '@keen/core';
 import type { StepState, VisitStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import { memo, useEffect, useRef } from 'react';
@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
 import { StateSquare } from '../../shared/StateSquare.tsx';
 import { t } from '../../words/visit.ts';
+import { visitTexts } from '../../words/core/visit.ts';
 
 const STEP_WORDS: Record<VisitStep, string> = {
   arrive: t('stepRail.arrive'),
@@ -111,7 +112,7 @@ export const StepRail = memo(function StepRail(props: StepRailProps) {
                     display: { xs: 'none', md: 'block' },
                   }}
                 >
-                  {note}
+                  {noteWords(note, visitTexts)}
                 </Box>
               )}
             </Box>

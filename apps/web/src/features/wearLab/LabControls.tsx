@@ -16,6 +16,7 @@ import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { fromTread, withWheel } from './labSetup.ts';
 import type { LabSetup } from './labSetup.ts';
 import { t } from '../../words/wearLab.ts';
+import { labTexts } from '../../words/core/lab.ts';
 
 const DRIVE_WORDS: Record<Drive, string> = {
   fwd: t('labControls.front'),
@@ -89,9 +90,9 @@ export function LabControls({ setup, start, onChange, visitTitle }: LabControlsP
             {visitTitle}
           </MenuItem>
         )}
-        {NAMED_TREADS.map(({ name, title }) => (
+        {NAMED_TREADS.map(({ name }) => (
           <MenuItem key={name} value={name}>
-            {title}
+            {labTexts.namedTreads[name]}
           </MenuItem>
         ))}
       </TextField>

@@ -15,6 +15,7 @@ import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import type { LabSetup } from './labSetup.ts';
 import { t } from '../../words/wearLab.ts';
 import { whereWords } from '../../words/pageTexts.ts';
+import { labTexts } from '../../words/core/lab.ts';
 
 const PATCH_COLUMNS = 12;
 
@@ -30,6 +31,7 @@ export function PatchPanel({ setup, isWide = false }: { setup: LabSetup; isWide?
     patch,
     standingCamber(car, wheel),
     car.pressure[wheel] / neededPressure(car.load[axle]),
+    labTexts.patch,
   );
   const thrust = axle === 'rear' ? thrustDeg(car) : 0;
   return (

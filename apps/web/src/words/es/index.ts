@@ -1,4 +1,5 @@
 import 'dayjs/locale/es.js';
+export { SPANISH_SCREENS } from '@keen/core/screens/es';
 import { account } from './account.ts';
 import { angles } from './angles.ts';
 import { api } from './api.ts';

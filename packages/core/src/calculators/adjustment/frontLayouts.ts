@@ -3,7 +3,6 @@ import type { FrontView } from './rideHeight.ts';
 /** A front suspension as seen from the front, to start from where nobody measured the car's own. */
 export interface FrontLayout {
   id: 'strut' | 'longArms' | 'truckArms';
-  title: string;
   /** Joints [outward, up] of one side, mm. */
   points: FrontView;
   /** mm. */
@@ -15,7 +14,6 @@ export interface FrontLayout {
 export const FRONT_LAYOUTS: readonly FrontLayout[] = [
   {
     id: 'strut',
-    title: 'Strut',
     points: {
       lowerInner: [350, 180],
       lowerOuter: [700, 170],
@@ -28,7 +26,6 @@ export const FRONT_LAYOUTS: readonly FrontLayout[] = [
   },
   {
     id: 'longArms',
-    title: 'Two arms, upper one shorter',
     points: {
       lowerInner: [330, 190],
       lowerOuter: [700, 180],
@@ -42,7 +39,6 @@ export const FRONT_LAYOUTS: readonly FrontLayout[] = [
   },
   {
     id: 'truckArms',
-    title: 'Truck, arms sloping down',
     points: {
       lowerInner: [380, 330],
       lowerOuter: [800, 270],

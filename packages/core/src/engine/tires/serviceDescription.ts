@@ -45,18 +45,22 @@ export function serviceDescription(size: string): ServiceDescription | null {
   return { loadIndex, loadKg, speedSymbol, speedKmh };
 }
 
-/** What of a fitted tire falls below the placard, in words; empty where nothing does or nobody knows. */
-export function belowPlacard(fitted: string, placard: string): string[] {
+/** What of a fitted tire falls below the placard. */
+export type BelowPlacard =
+  | { kind: 'load'; loadIndex: number; loadKg: number; askedKg: number }
+  | { kind: 'speed'; symbol: string; asked: string };
+
+/** What of a fitted tire falls below the placard; empty where nothing does or nobody knows. */
+export function belowPlacard(fitted: string, placard: string): BelowPlacard[] {
   const [has, needs] = [serviceDescription(fitted), serviceDescription(placard)];
   if (!has || !needs) return [];
-  const said: string[] = [];
+  const below: BelowPlacard[] = [];
   if (has.loadKg < needs.loadKg) {
-    said.push(
-      `load index ${has.loadIndex} carries ${has.loadKg} kg, the placard asks ${needs.loadKg} kg`,
-    );
+    const { loadIndex, loadKg } = has;
+    below.push({ kind: 'load', loadIndex, loadKg, askedKg: needs.loadKg });
   }
   if (has.speedKmh < needs.speedKmh) {
-    said.push(`speed symbol ${has.speedSymbol} is below the placard’s ${needs.speedSymbol}`);
+    below.push({ kind: 'speed', symbol: has.speedSymbol, asked: needs.speedSymbol });
   }
-  return said;
+  return below;
 }

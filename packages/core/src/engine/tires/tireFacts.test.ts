@@ -42,8 +42,8 @@ describe('serviceDescription (ISO 4000-1, UN ECE R30, recalled)', () => {
   it('says what falls below the placard, H above U', () => {
     expect(belowPlacard('205/55R16 91H', '205/55R16 91U')).toEqual([]);
     expect(belowPlacard('205/55R16 88T', '205/55R16 91V')).toEqual([
-      'load index 88 carries 560 kg, the placard asks 615 kg',
-      'speed symbol T is below the placard’s V',
+      { kind: 'load', loadIndex: 88, loadKg: 560, askedKg: 615 },
+      { kind: 'speed', symbol: 'T', asked: 'V' },
     ]);
     expect(belowPlacard('205/55R16', '205/55R16 91V')).toEqual([]);
   });

@@ -44,6 +44,6 @@ describe('checkVin (ISO 3779, 49 CFR 565.15, recalled)', () => {
 describe('batteryVerdict', () => {
   it('calls a battery weak below four fifths of its rating (common practice, no source)', () => {
     expect(batteryVerdict({ rated: 600, measured: 480 })).toMatchObject({ isWeak: false });
-    expect(batteryVerdict({ rated: 600, measured: 479 }).words).toMatch(/^80 %.*weak/);
+    expect(batteryVerdict({ rated: 600, measured: 479 })).toMatchObject({ isWeak: true });
   });
 });

@@ -1,4 +1,5 @@
 import type { PriceItem, PriceList } from '@keen/contract';
+import type { TableTexts } from '../../words/screens/index.ts';
 import { parseMoney, plainMoney } from './money.ts';
 
 /** What is wrong with a line of a price table. */
@@ -20,11 +21,13 @@ export function priceRows({ items, currency }: PriceList): string[][] {
  * Reads a price table: `item`, `price` and, where it is there, `currency`, one item a line. Items that
  * are not in it keep their price.
  * @param rows - cells as text, the heading first
+ * @param say - what a line should have been, in the language of the page
  * @returns the list with what was read, and every line that was left out with its reason
  */
 export function readPriceRows(
   rows: readonly (readonly string[])[],
   list: PriceList,
+  say: TableTexts,
 ): { list: PriceList; read: number; faults: PriceFault[] } {
   const [heading = [], ...lines] = rows;
   const names = heading.map((cell) => cell.trim().toLowerCase());
@@ -32,7 +35,7 @@ export function readPriceRows(
     names.indexOf(name),
   ) as [number, number, number];
   if (itemAt < 0 || priceAt < 0) {
-    return { list, read: 0, faults: [{ line: 1, expected: 'a heading with item and price' }] };
+    return { list, read: 0, faults: [{ line: 1, expected: say.priceHeading }] };
   }
   const items = { ...list.items };
   const faults: PriceFault[] = [];
@@ -44,11 +47,11 @@ export function readPriceRows(
     const currency = currencyAt < 0 ? '' : (cells[currencyAt]?.trim().toUpperCase() ?? '');
     const minor = parseMoney(cells[priceAt] ?? '', list.currency);
     if (!(item in items)) {
-      faults.push({ line, expected: `an item of the list: ${Object.keys(items).join(', ')}` });
+      faults.push({ line, expected: say.priceItem(Object.keys(items).join(', ')) });
     } else if (currency !== '' && currency !== list.currency) {
-      faults.push({ line, expected: `a price in ${list.currency}` });
+      faults.push({ line, expected: say.priceCurrency(list.currency) });
     } else if (minor === null) {
-      faults.push({ line, expected: `a price such as ${plainMoney(9850, list.currency)}` });
+      faults.push({ line, expected: say.price(plainMoney(9850, list.currency)) });
     } else {
       items[item as PriceItem] = minor;
       read += 1;

@@ -1,6 +1,7 @@
 import type { VisitDraft } from '@keen/contract';
 import { entryValueSchema } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
 import { foldEntries } from '../../visit/foldEntries.ts';
 import { nothingFound, stopState, WALK } from './walk.ts';
 
@@ -24,11 +25,16 @@ describe('the walk round the car', () => {
   it('is done at every stop, without a finding, after one press at each', () => {
     const draft = WALK.reduce(pressed, {});
     for (const at of WALK.filter(({ kind }) => kind !== 'heights')) {
-      expect(stopState(draft, at)).toMatchObject({ state: 'done', isOdd: false });
+      expect(stopState(draft, at, ENGLISH_SCREENS.inspect)).toMatchObject({
+        state: 'done',
+        isOdd: false,
+      });
     }
-    expect(stopState(draft, stop('tire', 'lf')).words).toBe('smooth, no waves, no damage');
-    expect(stopState(draft, stop('corner', 'rr')).words).toBe('all OK');
-    expect(stopState(draft, stop('sides')).words).toBe('alike');
+    expect(stopState(draft, stop('tire', 'lf'), ENGLISH_SCREENS.inspect).words).toBe(
+      'smooth, no waves, no damage',
+    );
+    expect(stopState(draft, stop('corner', 'rr'), ENGLISH_SCREENS.inspect).words).toBe('all OK');
+    expect(stopState(draft, stop('sides'), ENGLISH_SCREENS.inspect).words).toBe('alike');
   });
 
   it('enters only what the visit takes', () => {
@@ -47,23 +53,31 @@ describe('the walk round the car', () => {
       },
     };
     const after = WALK.reduce(pressed, draft);
-    expect(stopState(after, stop('tire', 'lf'))).toEqual({
+    expect(stopState(after, stop('tire', 'lf'), ENGLISH_SCREENS.inspect)).toEqual({
       state: 'done',
       words: 'smooth, heavy waves, cut (outer sidewall)',
       isOdd: true,
     });
-    expect(stopState(after, stop('corner', 'lf')).words).toBe(
+    expect(stopState(after, stop('corner', 'lf'), ENGLISH_SCREENS.inspect).words).toBe(
       'play when shaken: some, ball joint: too much',
     );
-    expect(stopState(after, stop('sides')).words).toBe('more thread left');
+    expect(stopState(after, stop('sides'), ENGLISH_SCREENS.inspect).words).toBe('more thread left');
   });
 
   it('says nothing of a stop that nobody has been to', () => {
     for (const at of WALK) {
-      expect(stopState({}, at)).toEqual({ state: 'open', words: '', isOdd: false });
+      expect(stopState({}, at, ENGLISH_SCREENS.inspect)).toEqual({
+        state: 'open',
+        words: '',
+        isOdd: false,
+      });
     }
-    expect(stopState({ tires: { lf: { feather: 'unknown' } } }, stop('tire', 'lf')).state).toBe(
-      'open',
-    );
+    expect(
+      stopState(
+        { tires: { lf: { feather: 'unknown' } } },
+        stop('tire', 'lf'),
+        ENGLISH_SCREENS.inspect,
+      ).state,
+    ).toBe('open');
   });
 });

@@ -2,14 +2,8 @@ import type { VisitDraft } from '@keen/contract';
 import { PARTS } from '@keen/contract/words';
 import type { Part, Wheel } from '@keen/contract/words';
 import type { FieldChange } from '../../visit/foldEntries.ts';
-import { PART_FACTS, wheelsOf } from '../../visit/wornParts.ts';
-import {
-  DAMAGE_WORDS,
-  FEATHER_WORDS,
-  PLAY_WORDS,
-  WAVE_WORDS,
-  ZONE_WORDS,
-} from '../../words/inspectWords.ts';
+import { wheelsOf } from '../../visit/wornParts.ts';
+import type { InspectTexts } from '../../words/screens/index.ts';
 import { readingOrder } from '../read/readingOrder.ts';
 
 /**
@@ -44,18 +38,21 @@ export function partsAt(wheel: Wheel): Part[] {
   return PARTS.filter((part) => wheelsOf(part).includes(wheel));
 }
 
-/** How far a stop is, and what was found there. */
-export function stopState(draft: VisitDraft, stop: Stop): StopState {
+/**
+ * How far a stop is, and what was found there.
+ * @param say - texts in the language of the page
+ */
+export function stopState(draft: VisitDraft, stop: Stop, say: InspectTexts): StopState {
   switch (stop.kind) {
     case 'tire':
-      return tireState(draft, stop.wheel);
+      return tireState(draft, stop.wheel, say);
     case 'corner':
-      return cornerState(draft, stop.wheel);
+      return cornerState(draft, stop.wheel, say);
     case 'sides':
-      return sidesState(draft);
+      return sidesState(draft, say);
     case 'heights': {
       const heights = Object.values(draft.visit?.heights ?? {});
-      const words = heights.length > 0 ? `${heights.length} of 4 taken` : '';
+      const words = heights.length > 0 ? say.walk.heights(heights.length) : '';
       return { state: stateOf(heights.length, 4), words, isOdd: false };
     }
   }
@@ -87,19 +84,19 @@ export function nothingFound(draft: VisitDraft, stop: Stop): FieldChange[] {
   return changes;
 }
 
-function tireState(draft: VisitDraft, wheel: Wheel): StopState {
+function tireState(draft: VisitDraft, wheel: Wheel, say: InspectTexts): StopState {
   const tire = draft.tires?.[wheel] ?? {};
   const { heelToe, damageAt = {} } = draft.visit?.tires?.[wheel] ?? {};
   const { feather = 'unknown', cupping = 'unknown', damage } = tire;
   const words = [
-    feather === 'unknown' ? [] : FEATHER_WORDS[feather],
-    cupping === 'unknown' ? [] : WAVE_WORDS[cupping],
-    heelToe ? 'heel and toe' : [],
+    feather === 'unknown' ? [] : say.feather[feather],
+    cupping === 'unknown' ? [] : say.waves[cupping],
+    heelToe ? say.walk.heelToe : [],
     (damage ?? []).map((one) => {
       const zone = damageAt[one];
-      return zone ? `${DAMAGE_WORDS[one]} (${ZONE_WORDS[zone]})` : DAMAGE_WORDS[one];
+      return zone ? `${say.damage[one]} (${say.zones[zone]})` : say.damage[one];
     }),
-    damage?.length === 0 ? 'no damage' : [],
+    damage?.length === 0 ? say.walk.noDamage : [],
   ].flat();
   const answered = [feather !== 'unknown', cupping !== 'unknown', damage !== undefined];
   const isOdd =
@@ -109,7 +106,7 @@ function tireState(draft: VisitDraft, wheel: Wheel): StopState {
   return { state: stateOf(answered.filter(Boolean).length, 3), words: words.join(', '), isOdd };
 }
 
-function cornerState(draft: VisitDraft, wheel: Wheel): StopState {
+function cornerState(draft: VisitDraft, wheel: Wheel, say: InspectTexts): StopState {
   const found = draft.visit?.inspect?.parts?.[wheel] ?? {};
   const play = draft.play?.[wheel];
   const parts = partsAt(wheel);
@@ -119,25 +116,28 @@ function cornerState(draft: VisitDraft, wheel: Wheel): StopState {
   const worn = parts.flatMap((part) => {
     const finding = found[part];
     return finding === 'some' || finding === 'excessive'
-      ? `${PART_FACTS[part].title.toLowerCase()}: ${PLAY_WORDS[finding]}`
+      ? `${say.parts[part].title.toLowerCase()}: ${say.play[finding]}`
       : [];
   });
   if (play === 'some' || play === 'excessive')
-    worn.unshift(`play when shaken: ${PLAY_WORDS[play]}`);
+    worn.unshift(say.walk.playWhenShaken(say.play[play]));
   const state = stateOf(answers.length, parts.length + 1);
-  const looked = answers.length === 0 ? '' : state === 'done' ? 'all OK' : `${answers.length} OK`;
+  const looked =
+    answers.length === 0 ? '' : state === 'done' ? say.walk.allOk : say.walk.someOk(answers.length);
   return { state, words: worn.length > 0 ? worn.join(', ') : looked, isOdd: worn.length > 0 };
 }
 
-function sidesState(draft: VisitDraft): StopState {
+function sidesState(draft: VisitDraft, say: InspectTexts): StopState {
   const { crookedWheel, thread, overTight } = draft.visit?.inspect ?? {};
   const answered = [crookedWheel, thread, overTight].filter((one) => one !== undefined).length;
   const odd = [
-    crookedWheel && crookedWheel !== 'neither' ? `${crookedWheel} front wheel crooked` : [],
-    thread && thread !== 'equal' ? `more thread ${thread === 'leftMore' ? 'left' : 'right'}` : [],
-    overTight ? 'the steering binds' : [],
+    crookedWheel && crookedWheel !== 'neither' ? say.walk.crookedWheel(crookedWheel) : [],
+    thread && thread !== 'equal'
+      ? say.walk.moreThread(thread === 'leftMore' ? 'left' : 'right')
+      : [],
+    overTight ? say.walk.steeringBinds : [],
   ].flat();
-  const alike = answered === 3 ? 'alike' : answered > 0 ? `${answered} of 3 answered` : '';
+  const alike = answered === 3 ? say.walk.alike : answered > 0 ? say.walk.answered(answered) : '';
   return {
     state: stateOf(answered, 3),
     words: odd.length > 0 ? odd.join(', ') : alike,

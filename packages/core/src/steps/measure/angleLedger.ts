@@ -2,6 +2,8 @@ import type { DraftMeasure, VisitDraft } from '@keen/contract';
 import type { AngleKind, Axle, LedgerState, Wheel } from '@keen/contract/words';
 import type { Range } from '../../engine/case/resolveCase.ts';
 import { WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import type { StaleReason } from '../../words/screens/en/measure.ts';
+import type { MeasureTexts } from '../../words/screens/index.ts';
 import { halfOf, isSideAgainstSide, limitsOf } from './limits.ts';
 import type { Limit, Limits, LimitSource } from './limits.ts';
 import { angleSd, tellsWheels } from './readings.ts';
@@ -18,7 +20,6 @@ const SETBACK_SD_MM = 2;
 /** One angle with its limits and its doubt. */
 export interface LedgerRow {
   key: string;
-  title: string;
   /** Which of several: left front, front axle; null for the whole car. */
   where: Wheel | Axle | null;
   value: number;
@@ -29,7 +30,7 @@ export interface LedgerRow {
   target: number | null;
   state: LedgerState;
   /** Why it must be measured again; null where it stands. */
-  staleBecause: string | null;
+  staleBecause: StaleReason | null;
   limitsFrom: LimitSource | null;
 }
 
@@ -52,6 +53,13 @@ export function angleLedger(draft: VisitDraft, angles?: Angles): LedgerRow[] {
     ),
     ...carRows(measure, limits),
   ];
+}
+
+/** What a row of the ledger is called, by its key. */
+export function rowTitle(key: string, { angleTitles }: Pick<MeasureTexts, 'angleTitles'>): string {
+  if (key === 'toeOut.left') return angleTitles.toeOutLeft;
+  if (key === 'toeOut.right') return angleTitles.toeOutRight;
+  return angleTitles[key.split('.')[0] as keyof typeof angleTitles];
 }
 
 /** A figure made of a stale reading is not judged. */
@@ -98,52 +106,46 @@ function axleRows(axle: Axle, angles: Angles, draft: VisitDraft, limits: Limits)
   };
 
   each('camber', (wheel, value) => {
-    rows.push(
-      row(`camber.${wheel}`, 'Camber', wheel, value, sd(wheel, 'camber'), limits.camber[axle]),
-    );
+    rows.push(row(`camber.${wheel}`, wheel, value, sd(wheel, 'camber'), limits.camber[axle]));
   });
   const cambers = both('camber');
   if (cambers) {
     const key = axle === 'front' ? 'crossCamber' : 'crossCamber.rear';
     const value = cambers[0] - cambers[1];
-    rows.push(row(key, 'Cross camber', axle, value, pairSd('camber'), limits.crossCamber));
+    rows.push(row(key, axle, value, pairSd('camber'), limits.crossCamber));
   }
   each('caster', (wheel, value) => {
-    rows.push(row(`caster.${wheel}`, 'Caster', wheel, value, sd(wheel, 'caster'), limits.caster));
+    rows.push(row(`caster.${wheel}`, wheel, value, sd(wheel, 'caster'), limits.caster));
   });
   const casters = both('caster');
   if (casters) {
     const value = casters[0] - casters[1];
-    rows.push(
-      row('crossCaster', 'Cross caster', axle, value, pairSd('caster'), limits.crossCaster),
-    );
+    rows.push(row('crossCaster', axle, value, pairSd('caster'), limits.crossCaster));
   }
   each('sai', (wheel, value) => {
     // Read in the same swing as caster, and as well.
     const saiSd = sd(wheel, 'caster');
-    rows.push(row(`sai.${wheel}`, 'SAI (KPI)', wheel, value, saiSd, limits.sai));
+    rows.push(row(`sai.${wheel}`, wheel, value, saiSd, limits.sai));
     const camber = angles[wheel]?.camber;
     if (camber !== undefined) {
       const doubt = Math.hypot(saiSd, sd(wheel, 'camber'));
-      rows.push(row(`included.${wheel}`, 'Included angle', wheel, value + camber, doubt, null));
+      rows.push(row(`included.${wheel}`, wheel, value + camber, doubt, null));
     }
   });
   const isByWheel = tellsWheels(draft, wheels);
   if (isByWheel) {
     const limit = isSideAgainstSide(draft) ? null : halfOf(limits.totalToe[axle]);
     each('toe', (wheel, value) => {
-      rows.push(row(`toe.${wheel}`, 'Toe', wheel, value, sd(wheel, 'toe'), limit));
+      rows.push(row(`toe.${wheel}`, wheel, value, sd(wheel, 'toe'), limit));
     });
   }
   const toes = both('toe');
   if (toes) {
     const total = toes[0] + toes[1];
-    rows.push(
-      row(`totalToe.${axle}`, 'Total toe', axle, total, pairSd('toe'), limits.totalToe[axle]),
-    );
+    rows.push(row(`totalToe.${axle}`, axle, total, pairSd('toe'), limits.totalToe[axle]));
     if (axle === 'rear' && isByWheel) {
       const value = (toes[0] - toes[1]) / 2;
-      rows.push(row('thrust', 'Thrust', null, value, pairSd('toe') / 2, limits.thrust));
+      rows.push(row('thrust', null, value, pairSd('toe') / 2, limits.thrust));
     }
   }
   return rows;
@@ -154,7 +156,7 @@ function carRows({ setback, turning }: DraftMeasure, limits: Limits): LedgerRow[
   const rows: LedgerRow[] = [];
   if (setback !== undefined) {
     rows.push({
-      ...row('setback', 'Setback', null, setback, SETBACK_SD_MM, limits.setback),
+      ...row('setback', null, setback, SETBACK_SD_MM, limits.setback),
       unit: 'mm',
     });
   }
@@ -163,16 +165,13 @@ function carRows({ setback, turning }: DraftMeasure, limits: Limits): LedgerRow[
     if (!turn) continue;
     const less = turn.inside - turn.outside;
     const doubt = TURN_PLATE_SD * Math.SQRT2;
-    rows.push(
-      row(`toeOut.${side}`, `Toe-out, ${side} turn`, null, less, doubt, limits.toeOutOnTurns),
-    );
+    rows.push(row(`toeOut.${side}`, null, less, doubt, limits.toeOutOnTurns));
   }
   return rows;
 }
 
 function row(
   key: string,
-  title: string,
   where: Wheel | Axle | null,
   value: number,
   sd: number,
@@ -180,7 +179,6 @@ function row(
 ): LedgerRow {
   return {
     key,
-    title,
     where,
     value,
     unit: '°',

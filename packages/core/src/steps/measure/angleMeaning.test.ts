@@ -1,10 +1,11 @@
 import type { VisitDraft } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
 import { angleLedger } from './angleLedger.ts';
 import type { Angles } from './angleLedger.ts';
 import { whatAnglesMean } from './angleMeaning.ts';
 import { bentParts } from './bentPart.ts';
-import { STARTING_POINTS } from './startingPoints.ts';
+import { STARTING_POINTS, startingSheet } from './startingPoints.ts';
 
 const straight: Angles = {
   lf: { camber: -0.4, toe: 0.05 },
@@ -14,7 +15,7 @@ const straight: Angles = {
 };
 const said = (change: Angles, draft: VisitDraft = {}) => {
   const whole: VisitDraft = { ...draft, angles: { ...straight, ...change } };
-  return whatAnglesMean(angleLedger(whole), whole).join(' ');
+  return whatAnglesMean(angleLedger(whole), whole, ENGLISH_SCREENS.measure).join(' ');
 };
 
 describe('whatAnglesMean', () => {
@@ -39,11 +40,13 @@ describe('whatAnglesMean', () => {
     const rear = { lr: { toe: 0.4 }, rr: { toe: -0.2 } };
     expect(said(rear)).toMatch(/Thrust of 0\.30° to the right: the car crabs\. The rear axle/);
     // 0.30 times the usual 16.
-    expect(said(rear)).toMatch(/stands about 5° to the right .*16 : 1, a usual one/);
+    expect(said(rear)).toMatch(/is about 5° to the right .*16 : 1, assumed/);
     // A front pair that heads right by as much takes it out again.
-    expect(said({ ...rear, lf: { toe: 0.35 }, rf: { toe: -0.25 } })).not.toMatch(/wheel stands/);
+    expect(said({ ...rear, lf: { toe: 0.35 }, rf: { toe: -0.25 } })).not.toMatch(
+      /steering wheel is/,
+    );
     // The left front alone toed in by 0.5 heads the pair 0.25 right: the driver turns left.
-    expect(said({ lf: { toe: 0.55 } })).toMatch(/stands about 4° to the left/);
+    expect(said({ lf: { toe: 0.55 } })).toMatch(/is about 4° to the left/);
   });
 
   it('warns of a rear that toes out, of little caster, and of a joint that binds', () => {
@@ -61,14 +64,14 @@ describe('bentParts', () => {
 
   it.each([
     // Camber off, included angle right: the axis leans. (Common practice, no source.)
-    ['out', { camber: 1.4, sai: 11.2 }, /lower arm bent, or strut tower pushed out/],
-    ['in', { camber: -2.4, sai: 15 }, /upper arm bent, or strut tower pushed in/],
+    ['out', { camber: 1.4, sai: 11.2 }, 'axisOut'],
+    ['in', { camber: -2.4, sai: 15 }, 'axisIn'],
     // Inclination right, camber off: the wheel sits wrong on the axis.
-    ['wheel', { camber: -2.4, sai: 13 }, /spindle, upright or strut/],
-    ['both', { camber: 1.6, sai: 10 }, /two parts/],
-  ])('tells %s', (_name, lf, part) => {
+    ['wheel', { camber: -2.4, sai: 13 }, 'upright'],
+    ['both', { camber: 1.6, sai: 10 }, 'both'],
+  ])('tells %s', (_name, lf, kind) => {
     const [found, ...more] = parts(lf, sound);
-    expect(found).toMatchObject({ wheel: 'lf', part: expect.stringMatching(part) as string });
+    expect(found).toMatchObject({ wheel: 'lf', kind });
     expect(more).toEqual([]);
   });
 
@@ -83,21 +86,25 @@ describe('bentParts', () => {
 
   it('goes by the sheet where it knows the inclination', () => {
     const sheet = {
-      ...STARTING_POINTS[0]!.sheet,
+      ...startingSheet(STARTING_POINTS[0]!, ENGLISH_SCREENS.measure.startingPoints),
       sai: { front: { low: 12.5, high: 13.5 } },
     };
     const used = { sheetId: null, revision: null, enteredBy: null, enteredAt: null, sheet };
     const bent = { camber: -2.4, sai: 13 };
     const found = bentParts({ angles: { lf: bent, rf: bent }, visit: { sheet: used } });
     expect(found.map(({ wheel }) => wheel)).toEqual(['lf', 'rf']);
-    expect(found[0]!.because).toMatch(/against the sheet/);
+    expect(found[0]!.against).toBe('sheet');
   });
 
   it('finds a rack off its middle by the full locks', () => {
     const said = (left: number, right: number) =>
-      whatAnglesMean([], { visit: { measure: { lock: { left, right } } } });
+      whatAnglesMean(
+        [],
+        { visit: { measure: { lock: { left, right } } } },
+        ENGLISH_SCREENS.measure,
+      );
     expect(said(38, 34)).toEqual([
-      'It turns 4.0° further to the left: the rack is off its middle. Centre it before the rods are turned, and set the steering wheel after.',
+      'It turns 4.0° further to the left: the rack is off center. Center it before the rods are turned, and set the steering wheel after.',
     ]);
     expect(said(36, 35)).toEqual([]);
   });
@@ -105,8 +112,8 @@ describe('bentParts', () => {
   it('says nothing of a figure that must be measured again', () => {
     const draft = { angles: { lf: { toe: 0.4 }, rf: { toe: 0.4 } } };
     const rows = angleLedger(draft);
-    expect(whatAnglesMean(rows, draft).join()).toMatch(/both tires scrub/);
+    expect(whatAnglesMean(rows, draft, ENGLISH_SCREENS.measure).join()).toMatch(/both tires scrub/);
     const stale = rows.map((row) => ({ ...row, state: 'stale' as const }));
-    expect(whatAnglesMean(stale, draft)).toEqual([]);
+    expect(whatAnglesMean(stale, draft, ENGLISH_SCREENS.measure)).toEqual([]);
   });
 });

@@ -2,6 +2,7 @@ import type { ToeUnit } from '@keen/contract';
 import type { Wheel } from '@keen/contract/words';
 import { toeConvert } from '../../calculators/angles/toeConvert.ts';
 import { InputError } from '../../engine/errors/InputError.ts';
+import type { TableTexts } from '../../words/screens/index.ts';
 import type { Angles } from './angleLedger.ts';
 
 /** The angles of one wheel, as columns of a table can hold them. */
@@ -80,11 +81,13 @@ function unitIn(heading: string): ToeUnit {
  * Reads a table of angles, one line a wheel after the heading, into our signs and degrees. Decimal
  * commas and degrees with minutes (`-0°36'`) are read; an empty cell is an angle not measured.
  * @param rows - cells as text, the heading first
+ * @param say - what a cell should have been, in the language of the page
  * @returns the angles that could be read, and every cell that could not
  */
 export function readAngleTable(
   rows: readonly (readonly string[])[],
   mapping: AngleMapping,
+  say: TableTexts,
 ): { angles: Angles; faults: TableFault[] } {
   const angles: Angles = {};
   const faults: TableFault[] = [];
@@ -94,11 +97,11 @@ export function readAngleTable(
     const wheelColumn = mapping.wheel ?? 0;
     const wheel = wheelNamed(cells[wheelColumn] ?? '');
     if (!wheel) {
-      faults.push({ line, column: wheelColumn, expected: 'a wheel: LF, RF, LR or RR' });
+      faults.push({ line, column: wheelColumn, expected: say.wheel });
       return;
     }
     if (angles[wheel]) {
-      faults.push({ line, column: wheelColumn, expected: 'each wheel once' });
+      faults.push({ line, column: wheelColumn, expected: say.wheelOnce });
       return;
     }
     const found: Partial<Record<TableAngle, number>> = {};
@@ -107,7 +110,7 @@ export function readAngleTable(
       const text = column === null ? '' : (cells[column] ?? '').trim();
       if (column === null || text === '') continue;
       try {
-        found[kind] = angleIn(text, kind, mapping);
+        found[kind] = angleIn(text, kind, mapping, say);
       } catch (error) {
         if (!(error instanceof InputError)) throw error;
         faults.push({ line, column, expected: error.expected });
@@ -118,14 +121,14 @@ export function readAngleTable(
   return { angles, faults };
 }
 
-function angleIn(text: string, kind: TableAngle, mapping: AngleMapping): number {
+function angleIn(text: string, kind: TableAngle, mapping: AngleMapping, say: TableTexts): number {
   const value = numberIn(text);
-  if (value === null) throw new InputError('', 'a number');
+  if (value === null) throw new InputError('', say.number);
   const signed = mapping.flipped[kind] ? -value : value;
   const unit = kind === 'toe' ? mapping.toeUnit : mapping.angleUnit;
   const isLength = unit === 'mm' || unit === 'in';
   if (isLength && mapping.diameter === null) {
-    throw new InputError('', 'the diameter at which toe was taken as a length');
+    throw new InputError('', say.diameter);
   }
   const { value: degrees } = toeConvert({
     value: signed,
@@ -133,7 +136,7 @@ function angleIn(text: string, kind: TableAngle, mapping: AngleMapping): number 
     to: 'deg',
     diameter: mapping.diameter ?? undefined,
   });
-  if (Math.abs(degrees) > MOST_DEG) throw new InputError('', `an angle within ${MOST_DEG}°`);
+  if (Math.abs(degrees) > MOST_DEG) throw new InputError('', say.angleWithin(MOST_DEG));
   return Number(degrees.toFixed(4)) + 0;
 }
 

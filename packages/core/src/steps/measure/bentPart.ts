@@ -1,6 +1,6 @@
 import type { VisitDraft } from '@keen/contract';
 import type { Wheel } from '@keen/contract/words';
-import { sideOf } from '../../engine/case/wheels.ts';
+import type { BentKind } from '../../words/screens/en/measure.ts';
 import { limitsOf } from './limits.ts';
 import { angleSd } from './readings.ts';
 import { staleAngles } from './stale.ts';
@@ -8,8 +8,12 @@ import { staleAngles } from './stale.ts';
 /** A part that the steering axis says is bent. */
 export interface BentPart {
   wheel: Wheel;
-  part: string;
-  because: string;
+  kind: BentKind;
+  /** What its angles were held against. */
+  against: 'sheet' | 'otherSide';
+  /** How far they are from there, degrees. */
+  camber: number;
+  sai: number;
 }
 
 /** Less than this is within what two sides of a sound car differ by (common practice, no source). */
@@ -35,9 +39,9 @@ export function bentParts(draft: VisitDraft): BentPart[] {
     const { front } = limits.camber;
     if (!front) continue;
     const should = limits.sai
-      ? { camber: front.target, sai: limits.sai.target, against: 'the sheet' }
+      ? { camber: front.target, sai: limits.sai.target, against: 'sheet' as const }
       : other?.camber !== undefined && other.sai !== undefined
-        ? { camber: other.camber, sai: other.sai, against: 'the other side' }
+        ? { camber: other.camber, sai: other.sai, against: 'otherSide' as const }
         : null;
     if (!should) continue;
     // Against one another both sides deviate: the one whose camber is out of its limits is the bent one.
@@ -49,28 +53,16 @@ export function bentParts(draft: VisitDraft): BentPart[] {
     );
     const camber = own.camber - should.camber;
     const sai = own.sai - should.sai;
-    const part = partFor(camber, sai, enough);
-    if (!part) continue;
-    const signed = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}°`;
-    found.push({
-      wheel,
-      part,
-      because: `${sideOf(wheel)} front against ${should.against}: camber ${signed(camber)}, inclination ${signed(sai)}, included angle ${signed(camber + sai)}`,
-    });
+    const kind = kindOf(camber, sai, enough);
+    if (kind) found.push({ wheel, kind, against: should.against, camber, sai });
   }
   return found;
 }
 
-function partFor(camber: number, sai: number, enough: number): string | null {
+function kindOf(camber: number, sai: number, enough: number): BentKind | null {
   const isOff = (value: number) => Math.abs(value) > enough;
   const [camberOff, saiOff, includedOff] = [camber, sai, camber + sai].map(isOff);
   if (!camberOff && !saiOff) return null;
-  if (!includedOff) {
-    return camber > 0
-      ? 'lower arm bent, or strut tower pushed out: the whole axis leans out'
-      : 'upper arm bent, or strut tower pushed in: the whole axis leans in';
-  }
-  if (!saiOff)
-    return 'spindle, upright or strut bent: the axis stands right, the wheel on it does not';
-  return 'two parts: the axis leans and the wheel sits wrong on it, so an arm or tower and the upright or strut';
+  if (!includedOff) return camber > 0 ? 'axisOut' : 'axisIn';
+  return saiOff ? 'both' : 'upright';
 }

@@ -32,7 +32,7 @@ export interface Limits {
 const CUSTOM = { crossCamber: 0.5, crossCaster: 0.5, thrust: 0.15, setback: 6 } as const;
 
 /** Road limits mean nothing on a cart. */
-const CART = STARTING_POINTS.find(({ id }) => id === 'cart')!.sheet;
+const CART = STARTING_POINTS.find(({ id }) => id === 'cart')!.limits;
 
 /**
  * Whether the wheels of a visit are held against one another, without limits of their own: a cart that no

@@ -2,11 +2,12 @@ import type { DraftMeasure, Instrument } from '@keen/contract';
 import type { VisitDraft } from '@keen/contract';
 import type { Method } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
 import { usedInstruments } from '../../gauges/usedInstruments.ts';
 import { angleLedger } from './angleLedger.ts';
 import type { Angles } from './angleLedger.ts';
 import { METHOD_FACTS, methodsFor, repeatOf, standardUncertainty } from './methods.ts';
-import { setupDoubts, setupList, undermined } from './setupList.ts';
+import { setupDoubts, setupList, invalidated } from './setupList.ts';
 
 const straight: Angles = {
   lf: { camber: -0.4, toe: 0.05 },
@@ -203,17 +204,17 @@ describe('setupList', () => {
       setup: { floor: 'skipped', settled: 'done' },
       skipped: { floor: 'yard' },
     };
-    expect(setupDoubts({ visit: { measure } })).toEqual([
-      'Skipped: floor level, or its slope known (yard); a floor that slopes reads as camber, left against right.',
+    expect(setupDoubts({ visit: { measure } }, ENGLISH_SCREENS.measure)).toEqual([
+      'Skipped: floor level, or its slope known (yard); a sloping floor reads as camber, left against right.',
     ]);
   });
 
   it('says which done points are worth nothing once another was skipped', () => {
     const measure: DraftMeasure = { setup: { clamps: 'skipped', runOut: 'done' } };
-    expect(undermined({ visit: { measure } })).toEqual(['runOut']);
-    expect(setupDoubts({ visit: { measure } }).join()).toMatch(
-      /takes with it: run-out of the rims/,
+    expect(invalidated({ visit: { measure } })).toEqual(['runOut']);
+    expect(setupDoubts({ visit: { measure } }, ENGLISH_SCREENS.measure).join()).toMatch(
+      /Also affected: rim run-out/,
     );
-    expect(undermined({ visit: { measure: { setup: { clamps: 'done' } } } })).toEqual([]);
+    expect(invalidated({ visit: { measure: { setup: { clamps: 'done' } } } })).toEqual([]);
   });
 });

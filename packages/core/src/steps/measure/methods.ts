@@ -3,11 +3,8 @@ import type { AngleKind, GaugeCalculator, Method } from '@keen/contract/words';
 
 /** What a way to measure can and cannot tell. */
 export interface MethodFacts {
-  title: string;
   /** Standard uncertainty of one wheel's angle, degrees; none where it does not measure that. */
   sd: Partial<Record<AngleKind, number>>;
-  /** What it cannot know. */
-  blindTo: string | null;
   /** Whether it tells the wheels of an axle apart, or only their sum. */
   tellsTotalOnly?: boolean;
   /** The bench calculator that turns its readings into angles. */
@@ -20,56 +17,37 @@ export interface MethodFacts {
  */
 export const METHOD_FACTS: Record<Method, MethodFacts> = {
   readout: {
-    title: 'Rig read-out',
     sd: { camber: 0.05, toe: 0.03, caster: 0.15 },
-    blindTo: null,
     calculator: null,
   },
   gauges: {
-    title: 'Laser gauges',
     sd: { toe: 0.05 },
-    blindTo:
-      'Makers of gauges differ in sign: look once at a pair of wheels that plainly points in, and see what the gauge calls it.',
     calculator: 'toeFromGauges',
   },
   tape: {
-    title: 'Toe plates, two tapes',
     sd: { toe: 0.05 },
-    blindTo:
-      'Plates and tapes tell the total only: they do not know where straight ahead is, so the toe of each wheel is taken as half.',
     tellsTotalOnly: true,
     calculator: 'toeFromTape',
   },
   helperTape: {
-    title: 'One tape, a helper',
     sd: { toe: 0.09 },
-    blindTo:
-      'A tape tells the total only, and only when both marks hang at one height: same groove left and right, no sag.',
     tellsTotalOnly: true,
     calculator: 'toeFromTape',
   },
   strings: {
-    title: 'Strings',
     sd: { toe: 0.07 },
-    blindTo: 'Strings set off the hubs take the track as equal on both sides.',
     calculator: 'toeFromStrings',
   },
   level: {
-    title: 'Level, phone or bubble',
     sd: { camber: 0.15 },
-    blindTo: 'A level knows the floor only as well as the floor is known.',
     calculator: 'camberFromLevel',
   },
   square: {
-    title: 'Gap to a square',
     sd: { camber: 0.25 },
-    blindTo: 'A square knows the floor it stands on, and takes the rim as true.',
     calculator: 'camberFromSquare',
   },
   swing: {
-    title: 'Camber swing',
     sd: { caster: 0.3 },
-    blindTo: 'Turn plates that do not read alike turn into caster.',
     calculator: 'casterFromSwing',
   },
 };

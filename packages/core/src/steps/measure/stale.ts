@@ -2,6 +2,7 @@ import type { VisitDraft } from '@keen/contract';
 import type { AngleKind, Axle, Wheel } from '@keen/contract/words';
 import { ANGLE_KINDS, WHEELS } from '@keen/contract/words';
 import { axleOf, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import type { StaleReason } from '../../words/screens/en/measure.ts';
 import { readingInUse, ROUNDING, tellsWheels } from './readings.ts';
 
 interface Rule {
@@ -11,7 +12,7 @@ interface Rule {
   /** The angle whose reading is worth nothing from then on, and of which wheels. */
   makes: AngleKind;
   of: 'wheel' | 'axle' | 'front';
-  because: string;
+  because: StaleReason;
 }
 
 /** Which readings setting an angle makes stale (common practice, no source). */
@@ -20,21 +21,21 @@ export const MAKES_STALE: readonly Rule[] = [
     set: 'caster',
     makes: 'camber',
     of: 'wheel',
-    because: 'caster was set since, and it moves camber',
+    because: 'casterMovedCamber',
   },
-  { set: 'caster', makes: 'toe', of: 'axle', because: 'caster was set since, and it moves toe' },
-  { set: 'camber', makes: 'toe', of: 'axle', because: 'camber was set since, and it moves toe' },
+  { set: 'caster', makes: 'toe', of: 'axle', because: 'casterMovedToe' },
+  { set: 'camber', makes: 'toe', of: 'axle', because: 'camberMovedToe' },
   {
     set: 'toe',
     at: 'rear',
     makes: 'toe',
     of: 'front',
-    because: 'the rear axle was set since, and the front goes by where it points',
+    because: 'rearMovedFront',
   },
 ];
 
 /** Why each angle must be measured again, by wheel and kind; absent where its reading stands. */
-export type StaleAngles = Partial<Record<Wheel, Partial<Record<AngleKind, string>>>>;
+export type StaleAngles = Partial<Record<Wheel, Partial<Record<AngleKind, StaleReason>>>>;
 
 /** A moment that nobody wrote down. */
 const UNKNOWN = '';
@@ -43,14 +44,14 @@ const UNKNOWN = '';
 export function staleAngles(draft: VisitDraft): StaleAngles {
   const stale: StaleAngles = {};
   if (!draft.visit?.setRight?.before) return stale;
-  const mark = (wheel: Wheel, kind: AngleKind, because: string) => {
+  const mark = (wheel: Wheel, kind: AngleKind, because: StaleReason) => {
     stale[wheel] = { [kind]: because, ...stale[wheel] };
   };
   for (const wheel of WHEELS) {
     for (const kind of ANGLE_KINDS) {
       const turned = turnedAt(draft, wheel, kind);
       if (turned !== null && isOlder(draft, wheel, kind, turned)) {
-        mark(wheel, kind, 'it was turned since');
+        mark(wheel, kind, 'turned');
       }
       const moved = laterOf(movedAt(draft, wheel, kind), turned);
       if (moved === null) continue;

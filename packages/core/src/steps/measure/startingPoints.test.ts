@@ -1,15 +1,19 @@
 import { specSheetSchema } from '@keen/contract';
 import type { SpecSheet, VisitDraft } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
 import { FRONT_LAYOUTS } from '../../calculators/adjustment/frontLayouts.ts';
 import { rideHeight } from '../../calculators/adjustment/rideHeight.ts';
 import { rodTurn } from '../../calculators/adjustment/rodTurn.ts';
 import { tieRod } from '../../calculators/adjustment/tieRod.ts';
-import { closingList, isSetAtHome } from '../setRight/closingList.ts';
+import { closingList, closingWords, isSetAtHome } from '../setRight/closingList.ts';
 import { halfOf, limitsOf, tolerancesOf } from './limits.ts';
-import { STARTING_POINTS } from './startingPoints.ts';
+import { STARTING_POINTS, startingSheet } from './startingPoints.ts';
+import type { StartingPoint } from './startingPoints.ts';
 
-const named = (id: string) => STARTING_POINTS.find((point) => point.id === id)!.sheet;
+const sheetOf = (point: StartingPoint) =>
+  startingSheet(point, ENGLISH_SCREENS.measure.startingPoints);
+const named = (id: string) => sheetOf(STARTING_POINTS.find((point) => point.id === id)!);
 const used = (sheet: SpecSheet): VisitDraft => ({
   visit: { sheet: { sheetId: null, revision: null, enteredBy: null, enteredAt: null, sheet } },
 });
@@ -17,7 +21,8 @@ const used = (sheet: SpecSheet): VisitDraft => ({
 describe('starting points', () => {
   it.each(STARTING_POINTS)(
     '$id is a whole sheet, and says that it is none of the maker’s',
-    ({ sheet }) => {
+    (point) => {
+      const sheet = sheetOf(point);
       expect(specSheetSchema.safeParse(sheet).error).toBeUndefined();
       expect(sheet.kind).toBe('startingPoint');
       expect(sheet.source).toMatch(/no published source/);
@@ -78,7 +83,9 @@ describe('closingList', () => {
       closingList({
         ...draft,
         visit: { ...draft.visit, setRight: { before: { lf: { toe: 0.4 } } } },
-      }).find(({ point }) => point === 'torque')!.details;
+      })
+        .filter(({ point }) => point === 'torque')
+        .flatMap((item) => closingWords(item, ENGLISH_SCREENS.setRight).details);
     const sheet = { ...named('drag'), torque: [{ fastener: 'Wheel nuts', newtonMetres: 120 }] };
     expect(torqueOf(used(sheet))).toEqual(['Wheel nuts: 120 N·m']);
     expect(torqueOf({}).join()).toMatch(/look them up/);
@@ -114,7 +121,8 @@ describe('closingList', () => {
   });
 
   it('cautions where one drives', () => {
-    expect(closingList({}).find(({ point }) => point === 'roadTest')!.caution).toMatch(/safe/);
+    const drive = closingList({}).find(({ point }) => point === 'roadTest')!;
+    expect(closingWords(drive, ENGLISH_SCREENS.setRight).caution).toMatch(/safe/);
   });
 });
 

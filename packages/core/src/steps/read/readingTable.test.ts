@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
 import { guessReadingMapping, readReadingTable } from './readingTable.ts';
 
 const table = (text: string) => text.split('\n').map((line) => line.split(','));
@@ -10,7 +11,7 @@ describe('readReadingTable', () => {
     );
     const mapping = guessReadingMapping(rows[0]!, 'mm');
     expect(mapping).toMatchObject({ form: 'wide', plate: 0, newDepth: 4 });
-    const { cars, faults, readings } = readReadingTable(rows, mapping);
+    const { cars, faults, readings } = readReadingTable(rows, mapping, ENGLISH_SCREENS.tables);
     expect(faults).toEqual([]);
     expect(readings).toBe(5);
     expect(cars[0]).toMatchObject({ plate: 'AB 1' });
@@ -30,7 +31,7 @@ describe('readReadingTable', () => {
     expect(mapping.form).toBe('long');
     const other = guessReadingMapping(['plate', 'tire', 'place', 'mm'], 'mm');
     expect(other).toMatchObject({ form: 'long', wheel: 1, rib: 2, depth: 3 });
-    const { cars } = readReadingTable(rows, mapping);
+    const { cars } = readReadingTable(rows, mapping, ENGLISH_SCREENS.tables);
     expect(cars.map(({ plate, changes }) => [plate, changes.length])).toEqual([
       ['AB1', 2],
       ['X 9', 1],
@@ -41,7 +42,11 @@ describe('readReadingTable', () => {
     const rows = table(
       'plate,wheel,rib,depth\n,LF,outer,3\nAB1,spare,outer,3\nAB1,LF,rim,3\nAB1,LF,outer,deep\nAB1,LF,outer,5',
     );
-    const { cars, faults } = readReadingTable(rows, guessReadingMapping(rows[0]!, 'mm'));
+    const { cars, faults } = readReadingTable(
+      rows,
+      guessReadingMapping(rows[0]!, 'mm'),
+      ENGLISH_SCREENS.tables,
+    );
     expect(faults.map(({ line, column }) => [line, column])).toEqual([
       [2, 0],
       [3, 1],
@@ -58,7 +63,11 @@ describe('readReadingTable', () => {
         `P ${Math.floor(i / 12)},${['LF', 'RF', 'LR', 'RR'][i % 4]},${['inner', 'centre', 'outer'][Math.floor(i / 4) % 3]},${5 + (i % 3)}`,
     );
     const rows = table(['plate,wheel,rib,depth', ...lines].join('\n'));
-    const { cars, readings, faults } = readReadingTable(rows, guessReadingMapping(rows[0]!, 'mm'));
+    const { cars, readings, faults } = readReadingTable(
+      rows,
+      guessReadingMapping(rows[0]!, 'mm'),
+      ENGLISH_SCREENS.tables,
+    );
     expect(readings).toBe(50_000);
     expect(cars).toHaveLength(Math.ceil(50_000 / 12));
     expect(faults).toEqual([]);

@@ -1,5 +1,6 @@
 import type { DepthUnit, Rib, Wheel } from '@keen/contract/words';
 import { RIBS, WHEELS } from '@keen/contract/words';
+import type { TableTexts } from '../../words/screens/index.ts';
 import { readDepthText } from './depthText.ts';
 import type { FieldChange } from '../../visit/foldEntries.ts';
 
@@ -92,10 +93,12 @@ export function guessReadingMapping(header: readonly string[], unit: DepthUnit):
  * Reads a table of readings, line by line: what can be read is kept under its car, what cannot comes back
  * with its place.
  * @param rows - cells as text, the heading first
+ * @param say - what a cell should have been, in the language of the page
  */
 export function readReadingTable(
   rows: readonly (readonly string[])[],
   mapping: ReadingMapping,
+  say: TableTexts,
 ): { cars: CarReadings[]; faults: ReadingFault[]; readings: number } {
   const cars = new Map<string, CarReadings>();
   const faults: ReadingFault[] = [];
@@ -107,7 +110,7 @@ export function readReadingTable(
     const text = (column: number | null) => (column === null ? '' : (cells[column] ?? '').trim());
     const plate = text(mapping.plate).toUpperCase().slice(0, 15);
     if (plate === '') {
-      faults.push({ line, column: mapping.plate ?? 0, expected: 'a plate' });
+      faults.push({ line, column: mapping.plate ?? 0, expected: say.plate });
       continue;
     }
     const key = plate.replace(/[^\p{L}\p{N}]/gu, '');
@@ -119,7 +122,7 @@ export function readReadingTable(
         ? 'unreadable'
         : readDepthText(found, mapping.unit);
       if (value === null) {
-        faults.push({ line, column, expected: 'a depth, such as 5.3, 7/32 or x' });
+        faults.push({ line, column, expected: say.depth });
         return;
       }
       car.changes.push({ path, value });
@@ -135,6 +138,7 @@ export function readReadingTable(
       takeLong(
         text,
         mapping,
+        say,
         (path) => take(path, mapping.depth ?? 0),
         (column, expected) => {
           faults.push({ line, column, expected });
@@ -150,13 +154,14 @@ export function readReadingTable(
 function takeLong(
   text: (column: number | null) => string,
   mapping: ReadingMapping,
+  say: TableTexts,
   take: (path: string) => void,
   refuse: (column: number, expected: string) => void,
 ): void {
   const wheel = named(WHEEL_NAMES, text(mapping.wheel));
   const rib = named(RIB_NAMES, text(mapping.rib));
-  if (!wheel) refuse(mapping.wheel ?? 0, 'a wheel: LF, RF, LR or RR');
-  else if (!rib) refuse(mapping.rib ?? 0, 'a rib: inner, centre or outer');
+  if (!wheel) refuse(mapping.wheel ?? 0, say.wheel);
+  else if (!rib) refuse(mapping.rib ?? 0, say.rib);
   else take(`tires.${wheel}.stations.0.${rib}`);
 }
 

@@ -1,6 +1,7 @@
 import type { TreadPass, TreadProfile } from '@keen/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
 import { createRandom } from '../../engine/random/random.ts';
 import { passReadings } from './passReadings.ts';
 import { PASSING, passFaults } from './passVerdict.ts';
@@ -137,6 +138,7 @@ describe('profiles as a table', () => {
         [''],
       ],
       AT,
+      ENGLISH_SCREENS.tables,
     );
     expect(faults).toEqual([]);
     expect(pass?.tires.lf?.profiles.map(({ along }) => along)).toEqual([0, 55.5]);
@@ -155,11 +157,12 @@ describe('profiles as a table', () => {
         ['lf', '10', ...heights],
       ],
       AT,
+      ENGLISH_SCREENS.tables,
     );
     expect(faults.map(({ line }) => line)).toEqual([2, 3, 4, 5]);
     expect(faults[2]!.expected).toMatch(/column 7/);
     expect(pass?.tires.lf?.profiles).toHaveLength(1);
-    expect(readProfileTable([['car'], ['x']], AT).pass).toBeNull();
-    expect(readProfileTable([['wheel', 'along']], AT).pass).toBeNull();
+    expect(readProfileTable([['car'], ['x']], AT, ENGLISH_SCREENS.tables).pass).toBeNull();
+    expect(readProfileTable([['wheel', 'along']], AT, ENGLISH_SCREENS.tables).pass).toBeNull();
   });
 });

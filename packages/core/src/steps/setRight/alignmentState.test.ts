@@ -3,10 +3,11 @@ import { WHEELS } from '@keen/contract/words';
 import type { AngleKind, Method, Wheel } from '@keen/contract/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
 import { foldEntries } from '../../visit/foldEntries.ts';
 import { angleLedger } from '../measure/angleLedger.ts';
 import { readingPairs, takeReadings } from '../measure/readings.ts';
-import { alignmentState } from './alignmentState.ts';
+import { alignmentState, alignmentWords } from './alignmentState.ts';
 import { leaveRows } from './leftRows.ts';
 import { isAtTarget, setRightPlan } from './setRightPlan.ts';
 
@@ -20,7 +21,8 @@ function bay(draft: VisitDraft = {}) {
       return now;
     },
     get state() {
-      return alignmentState(now);
+      const state = alignmentState(now);
+      return { ...state, ...alignmentWords(now, state, ENGLISH_SCREENS) };
     },
     get keys() {
       return setRightPlan(now).map(({ key }) => key);
@@ -129,7 +131,7 @@ describe('alignmentState', () => {
     const shop = car({ lr: { camber: -1.71 }, rr: { camber: -1.4 } });
     expect(shop.state).toMatchObject({
       kind: 'undecided',
-      headline: 'Cannot tell yet: left rear camber.',
+      headline: 'Can’t tell yet: left rear camber.',
     });
     const rows = shop.state.unanswered;
     expect(rows.map(({ key }) => key)).toEqual(['camber.lr']);
@@ -154,7 +156,7 @@ describe('alignmentState', () => {
     expect(shop.state.kind).toBe('steering');
     expect(shop.keys).toEqual(['steeringWheel']);
     shop.enter('visit.setRight.steeringWheel', { state: 'right', at: '2026-03-01T10:00:00.000Z' });
-    expect(shop.state.detail).toBe('It stands to the right: set it straight.');
+    expect(shop.state.detail).toBe('It is off to the right: set it straight.');
   });
 
   it('gives the whole correction of a cart to the wheel found wrong, and no camber a zero target', () => {

@@ -1,21 +1,25 @@
 import type { VisitDraft } from '@keen/contract';
 import type { Axle, Wheel } from '@keen/contract/words';
-import { axleOf, sideOf } from '../../engine/case/wheels.ts';
+import { axleOf, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import type { RowKind, StepReason } from '../../words/screens/en/setRight.ts';
+import type { MeasureTexts, SetRightTexts } from '../../words/screens/index.ts';
 import { angleLedger } from '../measure/angleLedger.ts';
 import type { LedgerRow } from '../measure/angleLedger.ts';
-import { METHOD_FACTS } from '../measure/methods.ts';
 import { readingInUse } from '../measure/readings.ts';
 import { leftRows } from './leftRows.ts';
 import { isAtTarget, setRightPlan } from './setRightPlan.ts';
-import type { PlanStep } from './setRightPlan.ts';
+import type { PlanReason, PlanStep } from './setRightPlan.ts';
 import { steeringOpen } from './steeringWheel.ts';
 
-/** How far an alignment is, in one sentence, from every row of the ledger and every step of the plan. */
+/** What an alignment is told in. */
+export interface AlignmentTexts {
+  measure: Pick<MeasureTexts, 'methods' | 'stale'>;
+  setRight: Pick<SetRightTexts, 'state' | 'stepWhy' | 'measureAgain'>;
+}
+
+/** How far an alignment is, from every row of the ledger and every step of the plan. */
 export interface AlignmentState {
   kind: 'parts' | 'out' | 'stale' | 'undecided' | 'steering' | 'done';
-  headline: string;
-  /** What else is open, or what was left; empty where there is nothing to add. */
-  detail: string;
   /** The ledger and the plan that it was computed from. */
   rows: readonly LedgerRow[];
   plan: readonly PlanStep[];
@@ -23,6 +27,13 @@ export interface AlignmentState {
   unanswered: readonly LedgerRow[];
   /** Rows that were left as they are. */
   left: readonly LedgerRow[];
+  out: readonly LedgerRow[];
+  stale: readonly LedgerRow[];
+  /** Rows too close to a limit to tell; undecided are those that are not at their target. */
+  close: readonly LedgerRow[];
+  undecided: readonly LedgerRow[];
+  /** What is open of the steering wheel. */
+  steering: StepReason | null;
 }
 
 /**
@@ -42,141 +53,158 @@ export function alignmentState(draft: VisitDraft): AlignmentState {
   const undecided = close.filter((row) => !isAtTarget(row));
   const left = rows.filter(({ key }) => leftKeys.includes(key));
   const answered = new Set(plan.flatMap((step) => step.rows));
-  const shared = {
+  const steering = steeringOpen(draft);
+  const kind =
+    plan[0]?.key === 'parts'
+      ? 'parts'
+      : out.length > 0
+        ? 'out'
+        : stale.length > 0
+          ? 'stale'
+          : undecided.length > 0
+            ? 'undecided'
+            : steering !== null
+              ? 'steering'
+              : 'done';
+  return {
+    kind,
     rows,
     plan,
     left,
     unanswered: [...out, ...undecided].filter(({ key }) => !answered.has(key)),
+    out,
+    stale,
+    close,
+    undecided,
+    steering,
   };
-  if (plan[0]?.key === 'parts') {
-    return { ...shared, kind: 'parts', headline: 'Worn parts come first.', detail: plan[0].why };
+}
+
+/** How far an alignment is, in one sentence, and what else is open or was left; empty where nothing is. */
+export interface AlignmentWords {
+  headline: string;
+  detail: string;
+}
+
+/**
+ * How far an alignment is, in words.
+ * @param say - texts in the language of the page
+ */
+export function alignmentWords(
+  draft: VisitDraft,
+  alignment: AlignmentState,
+  say: AlignmentTexts,
+): AlignmentWords {
+  const { out, stale, undecided, plan, steering } = alignment;
+  const { state } = say.setRight;
+  const names = (rows: readonly LedgerRow[]) => state.list(namesOf(rows, say));
+  switch (alignment.kind) {
+    case 'parts':
+      return { headline: state.partsFirst, detail: planReason(plan[0]!.why, say) };
+    case 'out': {
+      const also = [
+        stale.length > 0 ? state.alsoStale(names(stale)) : '',
+        undecided.length > 0 ? state.alsoClose(names(undecided)) : '',
+      ];
+      const headline = state.out(sentence(names(out)), namesOf(out, say).length);
+      return { headline, detail: also.filter(Boolean).join(' ') };
+    }
+    case 'stale':
+      return {
+        headline: state.measureAgain(names(stale)),
+        detail: state.because(say.measure.stale[stale[0]!.staleBecause!]),
+      };
+    case 'undecided':
+      return { headline: state.cannotTell(names(undecided)), detail: state.closeAdvice };
+    case 'steering':
+      return { headline: state.steering, detail: say.setRight.stepWhy[steering!] };
+    case 'done':
+      return doneWords(draft, alignment, say);
   }
-  if (out.length > 0) {
-    const also = [
-      stale.length > 0 ? `To be measured again: ${namesOf(stale)}.` : '',
-      undecided.length > 0 ? `Too close to tell: ${namesOf(undecided)}.` : '',
-    ];
-    const headline = `${sentence(namesOf(out))} ${isMany(out) ? 'are' : 'is'} out.`;
-    return { ...shared, kind: 'out', headline, detail: also.filter(Boolean).join(' ') };
-  }
-  if (stale.length > 0) {
-    return {
-      ...shared,
-      kind: 'stale',
-      headline: `Measure again: ${namesOf(stale)}.`,
-      detail: sentence(`${stale[0]!.staleBecause}.`),
-    };
-  }
-  if (undecided.length > 0) {
-    return {
-      ...shared,
-      kind: 'undecided',
-      headline: `Cannot tell yet: ${namesOf(undecided)}.`,
-      detail: 'Too close to a limit for this method. Measure again or finer, or leave it as it is.',
-    };
-  }
-  const steering = steeringOpen(draft);
-  if (steering !== null) {
-    return {
-      ...shared,
-      kind: 'steering',
-      headline: 'Angles are in. Now the steering wheel.',
-      detail: steering,
-    };
-  }
+}
+
+function doneWords(
+  draft: VisitDraft,
+  { close, left }: AlignmentState,
+  say: AlignmentTexts,
+): AlignmentWords {
+  const { state } = say.setRight;
+  const missing = notMeasured(draft, say);
+  const [closeNames, leftNames] = [namesOf(close, say), namesOf(left, say)];
+  const by = finestWords(draft, close, say);
   const said = [
-    close.length > 0
-      ? `${sentence(namesOf(close))} ${isMany(close) ? 'stand' : 'stands'} at the target, as far as ${finestWords(draft, close)} can tell.`
-      : '',
-    left.length > 0 ? `Left as ${isMany(left) ? 'they are' : 'it is'}: ${namesOf(left)}.` : '',
-    notMeasured(draft),
+    close.length > 0 ? state.atTarget(sentence(state.list(closeNames)), closeNames.length, by) : '',
+    left.length > 0 ? state.left(state.list(leftNames), leftNames.length) : '',
+    missing.length > 0 ? state.notMeasured(state.list(missing)) : '',
   ];
   return {
-    ...shared,
-    kind: 'done',
-    headline: left.some(({ state }) => state === 'out')
-      ? 'All else is in.'
-      : notMeasured(draft)
-        ? 'What was measured is in.'
-        : 'All angles are in.',
+    headline: left.some((row) => row.state === 'out')
+      ? state.restIn
+      : missing.length > 0
+        ? state.measuredIn
+        : state.allIn,
     detail: said.filter(Boolean).join(' '),
   };
 }
 
-const NAMES: Record<string, string> = {
-  camber: 'camber',
-  caster: 'caster',
-  crossCamber: 'cross camber',
-  crossCaster: 'cross caster',
-  sai: 'SAI',
-  included: 'included angle',
-  toe: 'toe',
-  totalToe: 'total toe',
-  thrust: 'thrust',
-  setback: 'setback',
-  toeOut: 'toe-out on turns',
-};
+/** Why a step of the plan is done, in words. */
+export function planReason(why: PlanReason, say: AlignmentTexts): string {
+  return why.kind === 'set'
+    ? say.setRight.stepWhy[why.reason]
+    : say.setRight.measureAgain(say.measure.stale[why.because]);
+}
 
-/** Rows in words, both wheels of an axle as one: "front toe and left rear camber". */
-export function namesOf(rows: readonly LedgerRow[]): string {
+/** Rows in words, both wheels of an axle as one: "front toe", "left rear camber". */
+export function namesOf(rows: readonly LedgerRow[], say: AlignmentTexts): string[] {
   const keys = new Set(rows.map(({ key }) => key));
   const has = (kind: string, side: string) => keys.has(`${kind}.${side}`);
-  const names = rows.flatMap((row) => {
-    const kind = row.key.split('.')[0]!;
-    const name = NAMES[kind] ?? row.title.toLowerCase();
-    if (row.where === null) return name;
+  return rows.flatMap((row) => {
+    const kind = row.key.split('.')[0] as RowKind;
+    const name = (at: Wheel | Axle | null) => say.setRight.state.row(kind, at);
+    if (row.where === null) return name(null);
     if (row.where === 'front' || row.where === 'rear') {
       // The sum or the difference says nothing that the wheels do not.
-      const one = { totalToe: 'toe', crossCamber: 'camber', crossCaster: 'caster' }[kind] ?? null;
-      const wheels = row.where === 'front' ? (['lf', 'rf'] as const) : (['lr', 'rr'] as const);
-      if (one && wheels.some((wheel) => has(one, wheel))) return [];
-      return `${row.where} ${name}`;
+      const one =
+        kind === 'totalToe'
+          ? 'toe'
+          : kind === 'crossCamber'
+            ? 'camber'
+            : kind === 'crossCaster'
+              ? 'caster'
+              : null;
+      if (one && WHEELS_OF_AXLE[row.where].some((wheel) => has(one, wheel))) return [];
+      return name(row.where);
     }
-    const wheel: Wheel = row.where;
-    const axle: Axle = axleOf(wheel);
-    const both = axle === 'front' ? (['lf', 'rf'] as const) : (['lr', 'rr'] as const);
-    if (both.every((one) => has(kind, one))) {
-      return wheel === both[0] ? `${axle} ${name}` : [];
-    }
-    return `${sideOf(wheel)} ${axle} ${name}`;
+    const axle = axleOf(row.where);
+    const both = WHEELS_OF_AXLE[axle];
+    if (both.every((wheel) => has(kind, wheel))) return row.where === both[0] ? name(axle) : [];
+    return name(row.where);
   });
-  return joined(names);
-}
-
-function joined(names: readonly string[]): string {
-  if (names.length < 2) return names[0] ?? '';
-  return `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
-}
-
-/** Whether the words for rows are a plural. */
-function isMany(rows: readonly LedgerRow[]): boolean {
-  return / and |, /.test(namesOf(rows));
 }
 
 /** The ways by which the rows in question were read, in words. */
-function finestWords(draft: VisitDraft, rows: readonly LedgerRow[]): string {
+function finestWords(draft: VisitDraft, rows: readonly LedgerRow[], say: AlignmentTexts): string {
+  const { state } = say.setRight;
   const titles = new Set(
     rows.map(({ key, where }) => {
       const kind = /toe|thrust/i.test(key) ? 'toe' : /camber/i.test(key) ? 'camber' : 'caster';
       const wheel: Wheel = where === 'rear' ? 'lr' : where === 'front' || !where ? 'lf' : where;
       const method = readingInUse(draft, wheel, kind)?.method;
-      return method ? METHOD_FACTS[method].title.toLowerCase() : 'the reading';
+      return method ? say.measure.methods[method].title.toLowerCase() : state.theReading;
     }),
   );
-  return joined([...titles]);
+  return state.list([...titles]);
 }
 
-/** The axles of which camber or toe was not measured, as a sentence; empty where all were. */
-function notMeasured(draft: VisitDraft): string {
-  const missing = (['front', 'rear'] as const).flatMap((axle) =>
-    (['camber', 'toe'] as const).flatMap((kind) => {
-      const wheels = axle === 'front' ? (['lf', 'rf'] as const) : (['lr', 'rr'] as const);
-      return wheels.every((wheel) => draft.angles?.[wheel]?.[kind] !== undefined)
+/** The axles of which camber or toe was not measured, in words; empty where all were. */
+function notMeasured(draft: VisitDraft, say: AlignmentTexts): string[] {
+  return (['front', 'rear'] as const).flatMap((axle) =>
+    (['camber', 'toe'] as const).flatMap((kind) =>
+      WHEELS_OF_AXLE[axle].every((wheel) => draft.angles?.[wheel]?.[kind] !== undefined)
         ? []
-        : `${axle} ${kind}`;
-    }),
+        : say.setRight.state.row(kind, axle),
+    ),
   );
-  return missing.length === 0 ? '' : `Not measured: ${joined(missing)}.`;
 }
 
 function sentence(words: string): string {

@@ -1,16 +1,24 @@
-import type { VisitDraft } from '@keen/contract';
+import type { SpecSheet, VisitDraft } from '@keen/contract';
 import { ANGLE_KINDS, WHEELS } from '@keen/contract/words';
 import type { ClosingPoint, Method } from '@keen/contract/words';
+import type { SetRightTexts } from '../../words/screens/index.ts';
 import { methodsToday } from '../measure/setupList.ts';
 import { readingInUse } from '../measure/readings.ts';
 
 /** One thing that is done before the car is given back. */
 export interface ClosingItem {
   point: ClosingPoint;
+  /** For a cart, which has no run-out to compensate. */
+  isCart?: boolean;
+  /** Torques on the car's sheet. */
+  torque?: NonNullable<SpecSheet['torque']>;
+}
+
+/** A point in words: figures or conditions under it, and what can hurt; empty where nothing. */
+export interface ClosingWords {
   words: string;
-  /** Figures or conditions under it. */
   details: readonly string[];
-  caution?: string;
+  caution: string;
 }
 
 /** Ways that need clamps at the rims, and plates under the wheels. */
@@ -28,53 +36,48 @@ export function closingList(draft: VisitDraft): ClosingItem[] {
   const methods = methodsUsed(draft);
   const uses = (which: readonly Method[]) => methods.some((method) => which.includes(method));
   const items: (ClosingItem | false)[] = [
-    isSet && {
-      point: 'finalReading',
-      words: isCart
-        ? 'All of it read once more, rolled and settled'
-        : 'All angles read once more after everything is tight, run-out compensated again',
-      details: ['Tightening moves angles: what counts is what it reads at the end.'],
-    },
-    isSet && {
-      point: 'torque',
-      words: 'Every fastener that was loosened, to torque at ride height',
-      details:
-        torque.length > 0
-          ? torque.map(({ fastener, newtonMetres }) => `${fastener}: ${newtonMetres} N·m`)
-          : ['The maker’s figures are not on the sheet: look them up.'],
-    },
-    isSet && {
-      point: 'lockToLock',
-      words: 'Turned lock to lock: nothing touches, no boot is twisted, jam nuts tight',
-      details: [],
-      caution: 'Hands and feet clear of the wheels.',
-    },
-    uses(ON_CLAMPS) && { point: 'clampsOff', words: 'Clamps off all four wheels', details: [] },
-    uses(['swing', 'readout']) &&
-      !isCart && {
-        point: 'brakeFree',
-        words: 'Pedal depressor and steering lock out of the car',
-        details: [],
-      },
-    uses(ON_PLATES) && {
-      point: 'turnPlates',
-      words: 'Plates pinned before it rolls',
-      details: [],
-    },
-    !isCart && {
-      point: 'sensorReset',
-      words: 'Steering angle sensor reset where it has one, driver assistance checked',
-      details: ['Cameras and radar that look along the thrust line may need calibration.'],
-    },
-    {
-      point: 'roadTest',
-      words: 'Road test: straight, steering wheel level',
-      details: [],
-      caution:
-        'Only a vehicle that is safe to drive, where it is legal, by a licensed driver; wheel nuts torqued before.',
-    },
+    isSet && { point: 'finalReading', isCart },
+    isSet && { point: 'torque', torque },
+    isSet && { point: 'lockToLock' },
+    uses(ON_CLAMPS) && { point: 'clampsOff' },
+    uses(['swing', 'readout']) && !isCart && { point: 'brakeFree' },
+    uses(ON_PLATES) && { point: 'turnPlates' },
+    !isCart && { point: 'sensorReset' },
+    { point: 'roadTest' },
   ];
   return items.filter((item) => item !== false);
+}
+
+/** What a point says. */
+export function closingWords(
+  { point, isCart = false, torque = [] }: ClosingItem,
+  { closing }: Pick<SetRightTexts, 'closing'>,
+): ClosingWords {
+  const said = { words: closing.points[point], details: [], caution: '' };
+  switch (point) {
+    case 'finalReading':
+      return {
+        ...said,
+        words: isCart ? closing.cartReading : said.words,
+        details: [closing.readLast],
+      };
+    case 'torque':
+      return {
+        ...said,
+        details:
+          torque.length > 0
+            ? torque.map(({ fastener, newtonMetres }) => `${fastener}: ${newtonMetres} N·m`)
+            : [closing.noTorque],
+      };
+    case 'lockToLock':
+      return { ...said, caution: closing.handsClear };
+    case 'sensorReset':
+      return { ...said, details: [closing.cameras] };
+    case 'roadTest':
+      return { ...said, caution: closing.roadCaution };
+    default:
+      return said;
+  }
 }
 
 /** Every method that a reading was taken with, and those that are in use today. */

@@ -1,7 +1,13 @@
 import type { VisitDraft } from '@keen/contract';
 import type { Adjuster, AngleKind, Suspension } from '@keen/contract/words';
 import type { Range } from '../../engine/case/resolveCase.ts';
+import type { SetRightTexts } from '../../words/screens/index.ts';
 import type { PlanStep } from './setRightPlan.ts';
+
+/** A part that brings what the factory's adjuster does not reach; by how much the body was moved, mm. */
+export type ReachPart =
+  | { kind: Exclude<keyof SetRightTexts['reachParts'], 'armsForHeight'> }
+  | { kind: 'armsForHeight'; mm: number };
 
 /** Whether an adjuster gets there, and what would where it does not. */
 export interface Reach {
@@ -11,9 +17,9 @@ export interface Reach {
   /** What stays missing at the end of its travel, degrees, with the sign of the change. */
   short: number;
   /** The part that would make it reachable. */
-  part: string;
+  part: ReachPart;
   /** What happens when it stays as it is. */
-  otherwise: string;
+  otherwise: keyof SetRightTexts['reachOtherwise'];
 }
 
 const NOTHING: Range = [0, 0];
@@ -89,25 +95,21 @@ function knownRange(draft: VisitDraft, step: PlanStep, adjuster: Adjuster): Rang
 }
 
 /** Parts that bring what the factory's adjuster does not reach (common practice, no source). */
-function partFor(draft: VisitDraft, step: PlanStep): string {
+function partFor(draft: VisitDraft, step: PlanStep): ReachPart {
   const height = draft.vehicle?.rideHeightChange?.[step.axle ?? 'front'] ?? 0;
-  if (step.kind === 'toe') {
-    return step.axle === 'rear'
-      ? 'a longer toe arm with the eccentric locked out'
-      : 'longer or shorter tie rods';
-  }
-  if (step.kind === 'caster') return 'offset bushings or an adjustable arm for caster';
-  if (height !== 0 && step.axle === 'front') {
-    return `upper arms made for a body ${height > 0 ? 'raised' : 'lowered'} by ${Math.abs(height)} mm`;
-  }
-  return step.axle === 'rear'
-    ? 'an adjustable camber arm, set so that its adjuster can be reached with the wheel on'
-    : 'offset bolts at the strut, or an adjustable arm';
+  if (step.kind === 'toe') return { kind: step.axle === 'rear' ? 'toeArm' : 'tieRods' };
+  if (step.kind === 'caster') return { kind: 'offsetBushings' };
+  if (height !== 0 && step.axle === 'front') return { kind: 'armsForHeight', mm: height };
+  return { kind: step.axle === 'rear' ? 'camberArm' : 'offsetBolts' };
 }
 
-function otherwise(step: PlanStep): string {
-  if (step.kind === 'toe') return 'both tires of the axle go on scrubbing';
-  if (step.kind === 'caster') return 'it goes on drifting, or coming back poorly';
-  const eats = (step.change ?? 0) > 0 ? 'inner' : 'outer';
-  return `the ${eats} edge goes on wearing, the new tire’s too`;
+/** The part in words. */
+export function reachPartWords(part: ReachPart, { reachParts }: SetRightTexts): string {
+  return part.kind === 'armsForHeight' ? reachParts.armsForHeight(part.mm) : reachParts[part.kind];
+}
+
+function otherwise(step: PlanStep): Reach['otherwise'] {
+  if (step.kind === 'toe') return 'scrub';
+  if (step.kind === 'caster') return 'drift';
+  return (step.change ?? 0) > 0 ? 'inner' : 'outer';
 }

@@ -1,9 +1,10 @@
 import type { DraftCar, SpecSheet, VisitDraft } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
 import type { Angles } from '../measure/angleLedger.ts';
 import { reachOf, usualAdjuster } from './reach.ts';
 import { setRightPlan } from './setRightPlan.ts';
-import { STARTING_POINTS } from '../measure/startingPoints.ts';
+import { STARTING_POINTS, startingSheet } from '../measure/startingPoints.ts';
 
 const straight: Angles = {
   lf: { camber: -0.4, toe: 0.05 },
@@ -24,7 +25,10 @@ const byTheSheet = (sheet: Partial<SpecSheet>): VisitDraft => ({
       revision: null,
       enteredBy: null,
       enteredAt: null,
-      sheet: { ...STARTING_POINTS[0]!.sheet, ...sheet },
+      sheet: {
+        ...startingSheet(STARTING_POINTS[0]!, ENGLISH_SCREENS.measure.startingPoints),
+        ...sheet,
+      },
     },
   },
 });
@@ -80,7 +84,7 @@ describe('setRightPlan', () => {
   it('measures toe again where camber is set, though it was in', () => {
     const plan = setRightPlan(draftOf({ lf: { camber: -2, toe: 0.05 } }));
     const toe = plan.find(({ key }) => key === 'toe-lf');
-    expect(toe?.why).toMatch(/camber is set first/);
+    expect(toe?.why).toEqual({ kind: 'measure', because: 'camberWillMoveToe' });
   });
 
   it('goes on with what was out until it is plainly in', () => {
@@ -122,8 +126,8 @@ describe('reachOf', () => {
     expect(reach).toMatchObject({ state: 'beyond', range: [-1, 1] });
     // From -3 to the starting point's -0.75, less the one degree it has.
     expect(reach.short).toBeCloseTo(1.25, 12);
-    expect(reach.part).toMatch(/adjustable camber arm/);
-    expect(reach.otherwise).toMatch(/inner edge/);
+    expect(reach.part).toEqual({ kind: 'camberArm' });
+    expect(reach.otherwise).toBe('inner');
     // An arm that was added has a range of its own, which nobody told us.
     expect(reachFor(beyond, 'camber-lr', 'adjustableArm').state).toBe('unknown');
   });
@@ -144,7 +148,7 @@ describe('reachOf', () => {
     );
     const reach = reachFor(lifted, 'camber-lf', 'none');
     expect(reach.state).toBe('beyond');
-    expect(reach.part).toBe('upper arms made for a body raised by 50 mm');
+    expect(reach.part).toEqual({ kind: 'armsForHeight', mm: 50 });
   });
 
   it('starts from a hub shim at a fixed rear, from nothing at a fixed front', () => {

@@ -3,6 +3,9 @@ import type { Adjuster, AngleKind, Axle, SetStep, Wheel } from '@keen/contract/w
 import { ADJUSTERS_FOR } from './adjusterFacts.ts';
 import { WHEELS } from '@keen/contract/words';
 import { WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import type { StaleReason } from '../../words/screens/en/measure.ts';
+import type { StepReason } from '../../words/screens/en/setRight.ts';
+import type { SetRightTexts } from '../../words/screens/index.ts';
 import { playAt } from '../../visit/wornParts.ts';
 import { angleLedger, CLOSE_SD } from '../measure/angleLedger.ts';
 import type { Angles, LedgerRow } from '../measure/angleLedger.ts';
@@ -14,10 +17,14 @@ import type { StaleAngles } from '../measure/stale.ts';
 import { leftRows } from './leftRows.ts';
 import { steeringOpen } from './steeringWheel.ts';
 
+/** Why a step is done: set for a reason, or measured again for another. */
+export type PlanReason =
+  { kind: 'set'; reason: StepReason } | { kind: 'measure'; because: StaleReason };
+
 /** One thing to do, in its place in the order. */
 export interface PlanStep {
   key: SetStep;
-  title: string;
+  title: keyof SetRightTexts['stepTitles'];
   /** What the hand does: set it, or only measure it again since something that moves it was or will be set. */
   needs: 'set' | 'measure';
   /** What is set; null for parts and the steering wheel. */
@@ -30,7 +37,7 @@ export interface PlanStep {
   target: number | null;
   /** From where it stands to the target, degrees; null where no angle is set or its reading is stale. */
   change: number | null;
-  why: string;
+  why: PlanReason;
   /** What it can be set with; the first is the usual. */
   adjusters: readonly Adjuster[];
   /** Rows of the ledger that it answers. */
@@ -87,9 +94,9 @@ export function setRightPlan(draft: VisitDraft): PlanStep[] {
     steps.push({
       ...NO_ANGLE,
       key: 'steeringWheel',
-      title: 'Steering wheel',
+      title: 'steeringWheel',
       needs: 'set',
-      why: open ?? 'Last of all: what one rod gives, the other takes, so the total toe stays.',
+      why: { kind: 'set', reason: open ?? 'steeringLast' },
       adjusters: ADJUSTERS_FOR.toe.front,
     });
   }
@@ -119,40 +126,47 @@ function partsFirst(draft: VisitDraft): PlanStep[] {
     {
       ...NO_ANGLE,
       key: 'parts',
-      title: 'Worn parts',
+      title: 'parts',
       needs: 'set',
-      why: moves
-        ? 'The reading did not come back: an alignment on loose joints does not hold.'
-        : 'There is excessive play: an alignment on loose joints does not hold.',
+      why: { kind: 'set', reason: moves ? 'repeatMoves' : 'excessivePlay' },
       adjusters: [],
     },
   ];
 }
 
-const TITLES: Record<AngleKind, string> = { camber: 'Camber', toe: 'Toe', caster: 'Caster' };
-
-type Setting = Pick<PlanStep, 'now' | 'target' | 'why' | 'adjusters' | 'rows'>;
+type Setting = Pick<PlanStep, 'now' | 'target' | 'adjusters' | 'rows'> & { reason: StepReason };
 
 /** A step that sets an angle, or null where nothing is left to turn. */
 function setStep(kind: AngleKind, axle: Axle, where: Wheel, setting: Setting): PlanStep | null {
-  const { now, target } = setting;
+  const { reason, ...rest } = setting;
+  const { now, target } = rest;
   const change = now === null || target === null ? null : target - now;
   if (change !== null && Math.abs(change) < ROUNDING) return null;
   const key: SetStep = `${kind}-${where}` as SetStep;
-  return { key, title: TITLES[kind], needs: 'set', kind, axle, where, change, ...setting };
+  return {
+    key,
+    title: kind,
+    needs: 'set',
+    kind,
+    axle,
+    where,
+    change,
+    ...rest,
+    why: { kind: 'set', reason },
+  };
 }
 
 /** A step that only reads an angle again. */
-function againStep(kind: AngleKind, axle: Axle, where: Wheel, because: string): PlanStep {
+function againStep(kind: AngleKind, axle: Axle, where: Wheel, because: StaleReason): PlanStep {
   return {
     ...NO_ANGLE,
     key: `${kind}-${where}` as SetStep,
-    title: TITLES[kind],
+    title: kind,
     needs: 'measure',
     kind,
     axle,
     where,
-    why: `Measure it again: ${because}.`,
+    why: { kind: 'measure', because },
     adjusters: ADJUSTERS_FOR[kind][axle],
     rows: [`${kind}.${where}`],
   };
@@ -180,7 +194,7 @@ function casterSteps({ angles, limits, stale, isOut }: Standing): PlanStep[] {
         now: caster,
         // Without a sheet nobody knows the figure; alike on both sides is what stops the pull.
         target: limits.caster?.target ?? mean,
-        why: isOff ? 'Out of its limits.' : 'Left and right stand too far apart.',
+        reason: isOff ? 'out' : 'sidesApart',
         adjusters: ADJUSTERS_FOR.caster.front,
         rows: [`caster.${wheel}`, 'crossCaster'],
       }) ?? []
@@ -209,7 +223,7 @@ function camberSteps(axle: Axle, { draft, angles, limits, stale, isOut }: Standi
       setStep('camber', axle, wheel, {
         now: camber,
         target: limit?.target ?? likeTheOther,
-        why: isOff ? 'Out of its limits.' : 'Left and right stand too far apart.',
+        reason: isOff ? 'out' : 'sidesApart',
         adjusters: ADJUSTERS_FOR.camber[axle],
         rows: [`camber.${wheel}`, cross],
       }) ?? []
@@ -225,28 +239,27 @@ function toeSteps(axle: Axle, standing: Standing, camberMoves: boolean): PlanSte
   const adjusters = ADJUSTERS_FOR.toe[axle];
   const read = wheels.filter((wheel) => angles[wheel]?.toe !== undefined);
   if (read.length === 0) return [];
-  const willMove = 'camber is set first, and it moves toe';
+  const willMove = 'camberWillMoveToe';
   if (read.length === 2 && !tellsWheels(draft, wheels)) {
     const because = stale[wheels[0]]?.toe ?? stale[wheels[1]]?.toe ?? (camberMoves && willMove);
     const key: SetStep = `toe-${axle}`;
     const shared = {
       key,
-      title: 'Total toe',
+      title: 'totalToe',
       axle,
       where: null,
       rows: [total],
       kind: 'toe',
     } as const;
     if (because) {
-      const why = `Measure it again: ${because}.`;
+      const why: PlanReason = { kind: 'measure', because };
       return [{ ...NO_ANGLE, ...shared, needs: 'measure', why, adjusters }];
     }
     const now = read.reduce((sum, wheel) => sum + angles[wheel]!.toe!, 0);
     if (!isOut(total) || Math.abs(target - now) < ROUNDING) return [];
     const wrong = wrongWheel(draft, axle);
-    const why = wrong
-      ? `All of it at the ${wrong.startsWith('l') ? 'left' : 'right'} wheel, the one that is wrong.`
-      : 'Half at each wheel; the steering wheel comes last.';
+    const reason = wrong === null ? 'halfEach' : wrong === 'lf' ? 'allLeft' : 'allRight';
+    const why: PlanReason = { kind: 'set', reason };
     return [{ ...shared, needs: 'set', now, target, change: target - now, why, adjusters }];
   }
   const isTogether = isOut(total) || (axle === 'rear' && isOut('thrust'));
@@ -265,12 +278,7 @@ function toeSteps(axle: Axle, standing: Standing, camberMoves: boolean): PlanSte
       setStep('toe', axle, wheel, {
         now: angles[wheel]!.toe!,
         target: target / 2,
-        why:
-          axle === 'rear' && isTogether
-            ? 'Both to the same value: that takes the thrust out too.'
-            : isTogether
-              ? 'Each wheel to half of the total; the steering wheel comes last.'
-              : 'This wheel is out, the total is not.',
+        reason: !isTogether ? 'wheelAlone' : axle === 'rear' ? 'sameBoth' : 'halfTotal',
         adjusters,
         rows: [`toe.${wheel}`, total, ...(axle === 'rear' ? ['thrust'] : [])],
       }) ?? []

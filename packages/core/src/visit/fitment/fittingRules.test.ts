@@ -3,7 +3,8 @@ import { DEFAULT_SHOP_SETTINGS } from '@keen/contract';
 import type { Wheel } from '@keen/contract/words';
 import { WHEELS } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
-import { brokenRules, FITTING_SOURCES } from './fittingRules.ts';
+import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
+import { brokenRules } from './fittingRules.ts';
 
 const TODAY = '2026-03-01';
 const HOUSE = DEFAULT_SHOP_SETTINGS.houseRules;
@@ -98,7 +99,7 @@ describe('the rules of fitting', () => {
   });
 
   it('each have a source', () => {
-    for (const source of Object.values(FITTING_SOURCES)) {
+    for (const source of Object.values(ENGLISH_SCREENS.visit.fittingSources)) {
       expect(source).toMatch(/recalled from memory|common practice, no source|custom/);
     }
   });
@@ -115,7 +116,7 @@ describe('the rules of fitting', () => {
     expect(brokenRules(sizes({ ...all, rf: bias }), [], TODAY, HOUSE)[0]).toMatchObject({
       rule: 'mixed',
       wheels: ['lf', 'rf'],
-      words: 'radial and bias on one axle',
+      fault: { kind: 'mixedAxle', constructions: ['radial', 'bias'] },
     });
     expect(rules(sizes({ ...all, lr: bias, rr: bias }), [])).toEqual(['mixed']);
     // Bias ply in front of radials is allowed by the regulation.

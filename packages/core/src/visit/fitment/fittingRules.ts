@@ -2,36 +2,41 @@ import type { HouseRules, VisitDraft } from '@keen/contract';
 import type { Axle, Wheel } from '@keen/contract/words';
 import { DEFAULT_LIMITS_MM } from '../../engine/case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import type { Construction } from '../../engine/tires/construction.ts';
 import { constructionOf } from '../../engine/tires/construction.ts';
 import { tireAgeYears } from '../../engine/tires/dateCode.ts';
 import { mayRotate } from '../mayRotate.ts';
+import type { BelowPlacard } from '../../engine/tires/serviceDescription.ts';
 import { belowPlacard } from '../../engine/tires/serviceDescription.ts';
 import { depthsRead, leastDepth } from '../depthsRead.ts';
 
-/** Rules of fitting tires, each with where it comes from. */
-export const FITTING_SOURCES = {
-  legal: '49 CFR 570.9; Directive 89/459/EEC (recalled from memory)',
-  wearBars: '49 CFR 571.139 S5.4; UN ECE R30 (recalled from memory)',
-  pair: 'the shop’s custom',
-  newAtRear: 'common practice, no source: the rear must not let go first on a wet road',
-  matching: 'the vehicle maker’s limit; where none is known, the shop’s custom',
-  placard: 'the placard; load index and speed symbol after ISO 4000-1 (recalled from memory)',
-  mixed:
-    'Road Vehicles (Construction and Use) Regulations 1986, reg. 26 (recalled from memory); common practice elsewhere',
-  winter: 'common practice, no source: four alike; law in some places in winter',
-  age: 'the shop’s custom; a tire maker may say less',
-  puncture: 'common practice, no source; the tire maker decides',
-} as const;
-export type FittingRule = keyof typeof FITTING_SOURCES;
+/** Rules of fitting tires; where each comes from is said in words. */
+export type FittingRule =
+  | 'legal'
+  | 'wearBars'
+  | 'pair'
+  | 'newAtRear'
+  | 'matching'
+  | 'placard'
+  | 'mixed'
+  | 'winter'
+  | 'age'
+  | 'puncture';
+
+/** What is wrong with a choice of new tires, with its figures. */
+export type FittingFault =
+  | { kind: 'legal' | 'wearBars' | 'puncture' | 'pair' | 'newAtRear' | 'winter' }
+  | { kind: 'age'; years: number }
+  | { kind: 'matching'; apartMm: number }
+  | { kind: 'placard'; below: BelowPlacard; placard: string }
+  | { kind: 'mixedAxle'; constructions: readonly [Construction, Construction] }
+  | { kind: 'mixedCar'; rear: Construction };
 
 /** A rule that a plan of new tires would break. */
 export interface BrokenRule {
   rule: FittingRule;
   wheels: Wheel[];
-  /** What is wrong, in words. */
-  words: string;
-  /** What would keep the rule. */
-  keeps: string;
+  fault: FittingFault;
   /** Replacing these as well keeps the rule; empty where it takes something else. */
   alsoReplace: Wheel[];
 }
@@ -73,8 +78,8 @@ function underLimit(draft: VisitDraft, stays: readonly Wheel[]): BrokenRule[] {
   const worn = below(legal);
   const bars = below(WEAR_BAR_MM).filter((wheel) => !worn.includes(wheel));
   return [
-    ...rule('legal', worn, 'worn to the legal limit', 'a new tire there', worn),
-    ...rule('wearBars', bars, 'its wear bars show', 'a new tire there', bars),
+    ...rule('legal', worn, { kind: 'legal' }, worn),
+    ...rule('wearBars', bars, { kind: 'wearBars' }, bars),
   ];
 }
 
@@ -84,7 +89,7 @@ function punctures(draft: VisitDraft, stays: readonly Wheel[]): BrokenRule[] {
     const isPunctured = draft.tires?.[wheel]?.damage?.includes('puncture') === true;
     return isPunctured && (place === 'shoulder' || place === 'sidewall');
   });
-  return rule('puncture', lost, 'a puncture where it cannot be repaired', 'a new tire there', lost);
+  return rule('puncture', lost, { kind: 'puncture' }, lost);
 }
 
 function tooOld(
@@ -97,7 +102,7 @@ function tooOld(
     const code = draft.visit?.tires?.[wheel]?.dateCode;
     return code !== undefined && (ageOf(code, today) ?? 0) >= years;
   });
-  return rule('age', old, `${years} years old or more`, 'a new tire there', old);
+  return rule('age', old, { kind: 'age', years }, old);
 }
 
 /** One new tire on an axle beside one that is clearly lower. */
@@ -108,7 +113,7 @@ function pairs(draft: VisitDraft, replace: readonly Wheel[], apartMm: number): B
     const newMm = draft.tires?.[gets[0]!]?.newDepth;
     const least = leastDepth(draft, keeps[0]!);
     if (newMm === undefined || least === null || newMm - least < apartMm) return [];
-    return rule('pair', gets, 'new beside a worn one on its axle', 'a pair', keeps);
+    return rule('pair', gets, { kind: 'pair' }, keeps);
   });
 }
 
@@ -120,14 +125,8 @@ function matching(draft: VisitDraft, replace: readonly Wheel[], customMm: number
   ).filter((mm) => mm !== null);
   if (depths.length < 4 || Math.max(...depths) - Math.min(...depths) <= limit) return [];
   const others = WHEEL_ORDER.filter((wheel) => !replace.includes(wheel));
-  const apart = (Math.max(...depths) - Math.min(...depths)).toFixed(1);
-  return rule(
-    'matching',
-    [...replace],
-    `the set would stand ${apart} mm apart, more than all-wheel drive takes`,
-    'four new ones, or new ones shaved to match',
-    others,
-  );
+  const apartMm = Math.max(...depths) - Math.min(...depths);
+  return rule('matching', [...replace], { kind: 'matching', apartMm }, others);
 }
 
 /** Two new ones in front while the rears, lower, stay behind. */
@@ -135,13 +134,7 @@ function newInFront(draft: VisitDraft, replace: readonly Wheel[]): BrokenRule[] 
   const [front] = split('front', replace);
   const [rear] = split('rear', replace);
   if (front.length !== 2 || rear.length > 0 || mayRotate(draft) === false) return [];
-  return rule(
-    'newAtRear',
-    front,
-    'the two new ones would go in front',
-    'the new ones at the rear, today’s rears moved to the front',
-    [],
-  );
+  return rule('newAtRear', front, { kind: 'newAtRear' }, []);
 }
 
 function placards(draft: VisitDraft): BrokenRule[] {
@@ -150,8 +143,8 @@ function placards(draft: VisitDraft): BrokenRule[] {
     const [wheel] = WHEELS_OF_AXLE[axle];
     const size = draft.tires?.[wheel]?.size;
     if (!placard || !size) return [];
-    return belowPlacard(size, placard).flatMap((words) =>
-      rule('placard', [...WHEELS_OF_AXLE[axle]], words, `at least ${placard}`, []),
+    return belowPlacard(size, placard).flatMap((below) =>
+      rule('placard', [...WHEELS_OF_AXLE[axle]], { kind: 'placard', below, placard }, []),
     );
   });
 }
@@ -166,18 +159,12 @@ function mixedConstructions(draft: VisitDraft): BrokenRule[] {
     const [left, right] = WHEELS_OF_AXLE[axle];
     const [a, b] = [of(left), of(right)];
     if (a === null || b === null || a === b) return [];
-    return rule('mixed', [left, right], `${a} and ${b} on one axle`, 'one construction', []);
+    return rule('mixed', [left, right], { kind: 'mixedAxle', constructions: [a, b] }, []);
   });
   if (apart.length > 0) return apart;
   const [front, rear] = [of('lf'), of('lr')];
   if (front !== 'radial' || rear === null || rear === 'radial') return [];
-  return rule(
-    'mixed',
-    [...WHEEL_ORDER],
-    `radials in front of ${rear} at the rear`,
-    'radials at the rear, too',
-    [],
-  );
+  return rule('mixed', [...WHEEL_ORDER], { kind: 'mixedCar', rear }, []);
 }
 
 /** Winter tires on some wheels only; a new tire is taken to be what it replaces. */
@@ -192,8 +179,7 @@ function winterTires(draft: VisitDraft, stays: readonly Wheel[]): BrokenRule[] {
   return rule(
     'winter',
     others,
-    'winter tires on some wheels only',
-    'winter tires on all four, or on none',
+    { kind: 'winter' },
     others.filter((wheel) => stays.includes(wheel)),
   );
 }
@@ -201,11 +187,10 @@ function winterTires(draft: VisitDraft, stays: readonly Wheel[]): BrokenRule[] {
 function rule(
   name: FittingRule,
   wheels: Wheel[],
-  words: string,
-  keeps: string,
+  fault: FittingFault,
   alsoReplace: Wheel[],
 ): BrokenRule[] {
-  return wheels.length === 0 ? [] : [{ rule: name, wheels, words, keeps, alsoReplace }];
+  return wheels.length === 0 ? [] : [{ rule: name, wheels, fault, alsoReplace }];
 }
 
 function split(axle: Axle, replace: readonly Wheel[]): [Wheel[], Wheel[]] {

@@ -1,15 +1,13 @@
 import type { DrillKind, PracticeCheck, PracticeLesson, PracticeSkill } from '@keen/contract/words';
 
-/** A lesson as it is announced, and what a good colleague would say afterwards. */
-export interface LessonWords {
+/** A lesson as it is announced, giving nothing away, and what a good colleague would say afterwards. */
+interface Lesson {
   title: string;
-  /** Before: what it is about, giving nothing away. */
   about: string;
-  /** After. */
   said: readonly [string, string, string];
 }
 
-export const LESSON_WORDS: Record<PracticeLesson, LessonWords> = {
+export const lessons = {
   softSet: {
     title: 'One soft set',
     about: 'Four tires of one age, worn alike. The plain one to begin with.',
@@ -41,25 +39,25 @@ export const LESSON_WORDS: Record<PracticeLesson, LessonWords> = {
     title: 'Up and down',
     about: 'The ribs alone will not tell you.',
     said: [
-      'Run the hand round the tire, not only across it.',
+      'Run your hand around the tire, not only across it.',
       'Waves are a damper or a wheel out of balance; an alignment will not cure them.',
       'The ribs only look a little faster worn than the neighbour’s.',
     ],
   },
   keenDriver: {
-    title: 'A keen driver',
+    title: 'A fast driver',
     about: 'Nothing may be wrong with this car.',
     said: [
-      'Both outer fronts with a smooth hand and good pressure: bends taken fast.',
+      'Both outer fronts, smooth under the hand, good pressure: bends taken fast.',
       'Nothing is out, so nothing needs setting; say so, and rotate more often.',
       'Toe-in would catch under the hand.',
     ],
   },
   rotated: {
     title: 'Rotated on the way',
-    about: 'The tires have changed places. Think where each one has been.',
+    about: 'The tires have been rotated. Think where each one has been.',
     said: [
-      'The wear on the rear tires was made in front: read where a tire has been first.',
+      'The wear on the rear tires was made in front: first ask where a tire has been.',
       'A feather fades within a few thousand kilometres; it tells of the axle it is on now.',
       'Both axles worn on the same edges after a rotation is one fault, not two.',
     ],
@@ -70,7 +68,7 @@ export const LESSON_WORDS: Record<PracticeLesson, LessonWords> = {
     said: [
       'Low shoulders and a slope on top of them: take the pressure out and look at what is left.',
       'Ask for the pressure and the stroke: each settles one of the two.',
-      'Put both right; one alone brings the customer back.',
+      'Fix both; one alone brings the customer back.',
     ],
   },
   fixedArm: {
@@ -78,12 +76,12 @@ export const LESSON_WORDS: Record<PracticeLesson, LessonWords> = {
     about: 'The rear, where nobody looks from outside.',
     said: [
       'Rear inner edges are camber and toe together; cords show there while the outside looks new.',
-      'Many rear axles cannot be set in camber: an adjustable arm or a shim comes first, so price it.',
-      'Set toe last: it eats tires fastest and moves with everything else.',
+      'Many rear axles have no camber adjustment: an adjustable arm or a shim comes first, so price it.',
+      'Set toe last: it wears tires fastest and moves with everything else.',
     ],
   },
   falseToe: {
-    title: 'A joint that pretends to be toe',
+    title: 'A joint that looks like toe',
     about: 'Something in front wears fast. Is it an angle?',
     said: [
       'All three ribs of both fronts too fast, and no catch: the toe wanders with a worn joint.',
@@ -95,13 +93,13 @@ export const LESSON_WORDS: Record<PracticeLesson, LessonWords> = {
     title: 'Mixed ages',
     about: 'Two tires are younger than the other two. The distances are right.',
     said: [
-      'A different depth front to rear is no fault where the distances differ.',
+      'A different depth front to rear is no fault if the distances differ.',
       'Work out the rate: millimetres for each 10,000 km, not millimetres.',
       'Nothing out is an answer too, and the customer will remember who gave it.',
     ],
   },
   wrongReading: {
-    title: 'A reading that is wrong',
+    title: 'A wrong reading',
     about: 'One of the twelve figures does not belong.',
     said: [
       'One rib that is out of line with all its neighbours is a reading to take again.',
@@ -118,28 +116,28 @@ export const LESSON_WORDS: Record<PracticeLesson, LessonWords> = {
       'Compare your chances with the best answer, not only with the truth.',
     ],
   },
-};
+} as const satisfies Record<PracticeLesson, Lesson>;
 
-export const PRACTICE_CHECK_WORDS: Record<PracticeCheck, string> = {
+export const checks = {
   stroke: 'Stroke all four treads',
-  waves: 'Feel round the tires for waves',
+  waves: 'Feel around the tires for waves',
   pressure: 'Valve gauge on all four',
   complaints: 'Ask the customer',
   play: 'Shake the joints, on the lift',
   angles: 'Measure the angles on the rig',
-};
+} as const satisfies Record<PracticeCheck, string>;
 
-export const PRACTICE_SKILL_WORDS: Record<PracticeSkill, string> = {
+export const skills = {
   toe: 'Toe',
   camber: 'Camber',
   pressure: 'Pressure',
   parts: 'Worn parts and balance',
   driving: 'Hard cornering',
-};
+} as const satisfies Record<PracticeSkill, string>;
 
-export const DRILL_KIND_WORDS: Record<DrillKind, string> = {
+export const drillKinds = {
   tape: 'Reading a tape',
   sign: 'Signs',
   rod: 'Tie rods',
   shim: 'Shims',
-};
+} as const satisfies Record<DrillKind, string>;

@@ -1,0 +1,21 @@
+/** What a cell or line of a table that is brought in should have been. */
+export const tables = {
+  wheel: 'a wheel: LF, RF, LR or RR',
+  wheelOnce: 'each wheel once',
+  number: 'a number',
+  diameter: 'the diameter at which toe was measured as a length',
+  angleWithin: (degrees: number) => `an angle within ${degrees}°`,
+  plate: 'a plate',
+  depth: 'a depth, such as 5.3, 7/32 or x',
+  rib: 'a rib: inner, centre or outer',
+  profileHeading: 'a heading that begins with wheel, along',
+  profileWheel: 'lf, rf, lr or rr in the first column',
+  along: 'mm along the tread in the second column, 0 or more',
+  heightIn: (column: number) => `a height in mm in column ${column}`,
+  heights: (least: number, most: number, got: number) => `${least} to ${most} heights, not ${got}`,
+  mostCuts: (most: number) => `at most ${most} cuts a tire`,
+  priceHeading: 'a heading with item and price',
+  priceItem: (items: string) => `an item of the list: ${items}`,
+  priceCurrency: (currency: string) => `a price in ${currency}`,
+  price: (example: string) => `a price such as ${example}`,
+} as const;
