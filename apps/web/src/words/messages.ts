@@ -3,11 +3,6 @@ export interface Messages {
   readonly [name: string]: string | Messages;
 }
 
-/** The same messages in another language: the types say what is missing. */
-export type Translation<T> = {
-  readonly [K in keyof T]: T[K] extends string ? string : Translation<T[K]>;
-};
-
 type Count = 'one' | 'other';
 type Bare<K extends string> = K extends `${infer B}_${Count}` ? B : K;
 

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { account as english } from '../en/account.ts';
-import type { Translation } from '../messages.ts';
 
 export const account: Translation<typeof english> = {
   accountPage: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { angles as english } from '../en/angles.ts';
-import type { Translation } from '../messages.ts';
 
 export const angles: Translation<typeof english> = {
   angleLedger: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { api as english } from '../en/api.ts';
-import type { Translation } from '../messages.ts';
 
 export const api: Translation<typeof english> = {
   problem: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { app as english } from '../en/app.ts';
-import type { Translation } from '../messages.ts';
 
 export const app: Translation<typeof english> = {
   crashPage: {

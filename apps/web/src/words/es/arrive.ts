@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { arrive as english } from '../en/arrive.ts';
-import type { Translation } from '../messages.ts';
 
 export const arrive: Translation<typeof english> = {
   arriveStep: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { bench as english } from '../en/bench.ts';
-import type { Translation } from '../messages.ts';
 
 export const bench: Translation<typeof english> = {
   benchPage: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { decide as english } from '../en/decide.ts';
-import type { Translation } from '../messages.ts';
 
 export const decide: Translation<typeof english> = {
   adviceInMoney: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { devices as english } from '../en/devices.ts';
-import type { Translation } from '../messages.ts';
 
 export const devices: Translation<typeof english> = {
   gaugeBar: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { devicesPage as english } from '../en/devicesPage.ts';
-import type { Translation } from '../messages.ts';
 
 export const devicesPage: Translation<typeof english> = {
   devicesPage: {

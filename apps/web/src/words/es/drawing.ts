@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { drawing as english } from '../en/drawing.ts';
-import type { Translation } from '../messages.ts';
 
 export const drawing: Translation<typeof english> = {
   angleFigure: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { due as english } from '../en/due.ts';
-import type { Translation } from '../messages.ts';
 
 export const due: Translation<typeof english> = {
   duePage: {

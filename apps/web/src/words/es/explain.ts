@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { explain as english } from '../en/explain.ts';
-import type { Translation } from '../messages.ts';
 
 export const explain: Translation<typeof english> = {
   answerState: {

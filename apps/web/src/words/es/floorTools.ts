@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { floorTools as english } from '../en/floorTools.ts';
-import type { Translation } from '../messages.ts';
 
 export const floorTools: Translation<typeof english> = {
   floorAcrossTheCar: 'El suelo de lado a lado',

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { garage as english } from '../en/garage.ts';
-import type { Translation } from '../messages.ts';
 
 export const garage: Translation<typeof english> = {
   angleYears: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { gauges as english } from '../en/gauges.ts';
-import type { Translation } from '../messages.ts';
 
 export const gauges: Translation<typeof english> = {
   checkDialog: {

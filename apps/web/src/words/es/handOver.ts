@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { handOver as english } from '../en/handOver.ts';
-import type { Translation } from '../messages.ts';
 
 export const handOver: Translation<typeof english> = {
   handOverStep: {

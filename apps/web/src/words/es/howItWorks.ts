@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { howItWorks as english } from '../en/howItWorks.ts';
-import type { Translation } from '../messages.ts';
 
 export const howItWorks: Translation<typeof english> = {
   factTables: {

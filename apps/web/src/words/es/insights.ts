@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { insights as english } from '../en/insights.ts';
-import type { Translation } from '../messages.ts';
 
 export const insights: Translation<typeof english> = {
   adviceAnswers: {

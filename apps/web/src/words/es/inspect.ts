@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { inspect as english } from '../en/inspect.ts';
-import type { Translation } from '../messages.ts';
 
 export const inspect: Translation<typeof english> = {
   cornerStop: {

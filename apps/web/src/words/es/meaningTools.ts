@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { meaningTools as english } from '../en/meaningTools.ts';
-import type { Translation } from '../messages.ts';
 
 export const meaningTools: Translation<typeof english> = {
   toeInOtherUnits: 'Convergencia en otras unidades',

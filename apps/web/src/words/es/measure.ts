@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { measure as english } from '../en/measure.ts';
-import type { Translation } from '../messages.ts';
 
 export const measure: Translation<typeof english> = {
   againstTheTread: {

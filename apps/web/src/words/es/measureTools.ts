@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { measureTools as english } from '../en/measureTools.ts';
-import type { Translation } from '../messages.ts';
 
 export const measureTools: Translation<typeof english> = {
   aheadOfTheHub: '{{name}}, delante del buje',

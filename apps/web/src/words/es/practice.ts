@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { practice as english } from '../en/practice.ts';
-import type { Translation } from '../messages.ts';
 
 export const practice: Translation<typeof english> = {
   answerStep: {

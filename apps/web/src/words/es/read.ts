@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { read as english } from '../en/read.ts';
-import type { Translation } from '../messages.ts';
 
 export const read: Translation<typeof english> = {
   conflicts: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { setRight as english } from '../en/setRight.ts';
-import type { Translation } from '../messages.ts';
 
 export const setRight: Translation<typeof english> = {
   adjusterDialog: {

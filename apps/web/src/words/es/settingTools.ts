@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { settingTools as english } from '../en/settingTools.ts';
-import type { Translation } from '../messages.ts';
 
 export const settingTools: Translation<typeof english> = {
   steeringArm: 'Brazo de dirección',

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { shared as english } from '../en/shared.ts';
-import type { Translation } from '../messages.ts';
 
 export const shared: Translation<typeof english> = {
   asideDialog: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { sharedSheet as english } from '../en/sharedSheet.ts';
-import type { Translation } from '../messages.ts';
 
 export const sharedSheet: Translation<typeof english> = {
   sharedSheetPage: {

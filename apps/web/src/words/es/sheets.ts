@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { sheets as english } from '../en/sheets.ts';
-import type { Translation } from '../messages.ts';
 
 export const sheets: Translation<typeof english> = {
   sheetForm: {

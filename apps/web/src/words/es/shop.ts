@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { shop as english } from '../en/shop.ts';
-import type { Translation } from '../messages.ts';
 
 export const shop: Translation<typeof english> = {
   archiveForm: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { signIn as english } from '../en/signIn.ts';
-import type { Translation } from '../messages.ts';
 
 export const signIn: Translation<typeof english> = {
   choosePasswordPage: {

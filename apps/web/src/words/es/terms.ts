@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { terms as english } from '../en/terms.ts';
-import type { Translation } from '../messages.ts';
 
 export const terms: Translation<typeof english> = {
   side: {

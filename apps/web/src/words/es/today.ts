@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { today as english } from '../en/today.ts';
-import type { Translation } from '../messages.ts';
 
 export const today: Translation<typeof english> = {
   importButton: {

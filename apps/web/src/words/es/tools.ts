@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { tools as english } from '../en/tools.ts';
-import type { Translation } from '../messages.ts';
 
 export const tools: Translation<typeof english> = {
   toolDialog: {

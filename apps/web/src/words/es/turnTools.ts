@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { turnTools as english } from '../en/turnTools.ts';
-import type { Translation } from '../messages.ts';
 
 export const turnTools: Translation<typeof english> = {
   casterBySwing: 'Avance por giro',

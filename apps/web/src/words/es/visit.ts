@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { visit as english } from '../en/visit.ts';
-import type { Translation } from '../messages.ts';
 
 export const visit: Translation<typeof english> = {
   evidenceColumn: {

@@ -1,5 +1,5 @@
+import type { Translation } from '@keen/core/screens';
 import type { wearLab as english } from '../en/wearLab.ts';
-import type { Translation } from '../messages.ts';
 
 export const wearLab: Translation<typeof english> = {
   labCar: {

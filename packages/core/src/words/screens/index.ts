@@ -17,3 +17,4 @@ export type PracticeTexts = Translation<typeof englishPractice>;
 export type SetRightTexts = Translation<typeof englishSetRight>;
 export type TableTexts = Translation<typeof englishTables>;
 export type VisitTexts = Translation<typeof englishVisit>;
+export type { Translation } from './translation.ts';
