@@ -1,10 +1,20 @@
-import type { Problem, Refusal } from '@keen/contract';
+import type { Problem, ProblemReason, ProblemValues, Refusal } from '@keen/contract';
+import { problemText } from '@keen/contract';
+
+interface AppErrorFacts {
+  refusals?: Refusal[];
+  retryAfter?: number;
+  /** What stands in the sentence of the reason. */
+  values?: ProblemValues;
+}
 
 /** A failure that the caller may know about, answered as an RFC 9457 problem document. */
 export class AppError extends Error {
   override name = 'AppError';
   readonly status: number;
   readonly code: string;
+  readonly reason: ProblemReason;
+  readonly values: ProblemValues;
   readonly refusals: Refusal[];
   /** Seconds after which it is worth asking again, where that is known. */
   readonly retryAfter: number | undefined;
@@ -12,12 +22,14 @@ export class AppError extends Error {
   constructor(
     status: number,
     code: string,
-    message: string,
-    { refusals = [], retryAfter }: { refusals?: Refusal[]; retryAfter?: number } = {},
+    reason: ProblemReason,
+    { refusals = [], retryAfter, values = {} }: AppErrorFacts = {},
   ) {
-    super(message);
+    super(problemText(reason, values));
     this.status = status;
     this.code = code;
+    this.reason = reason;
+    this.values = values;
     this.refusals = refusals;
     this.retryAfter = retryAfter;
   }
@@ -28,29 +40,29 @@ export class AppError extends Error {
       title: this.message,
       status: this.status,
       code: this.code,
+      reason: this.reason,
+      ...(Object.keys(this.values).length > 0 ? { values: this.values } : {}),
       requestId,
       ...(this.refusals.length > 0 ? { errors: this.refusals } : {}),
     };
   }
 }
 
-export function invalid(refusals: Refusal[], message = 'Some of this cannot be saved'): AppError {
-  return new AppError(400, 'invalid', message, { refusals });
+export function invalid(refusals: Refusal[], reason: ProblemReason = 'invalid'): AppError {
+  return new AppError(400, 'invalid', reason, { refusals });
 }
 export function unauthenticated(): AppError {
-  return new AppError(401, 'unauthenticated', 'Sign in first');
+  return new AppError(401, 'unauthenticated', 'unauthenticated');
 }
-export function forbidden(message: string): AppError {
-  return new AppError(403, 'forbidden', message);
+export function forbidden(reason: ProblemReason, values: ProblemValues = {}): AppError {
+  return new AppError(403, 'forbidden', reason, { values });
 }
-export function notFound(what: string): AppError {
-  return new AppError(404, 'not_found', `No such ${what}`);
+export function notFound(reason: ProblemReason): AppError {
+  return new AppError(404, 'not_found', reason);
 }
-export function conflict(message: string): AppError {
-  return new AppError(409, 'conflict', message);
+export function conflict(reason: ProblemReason, values: ProblemValues = {}): AppError {
+  return new AppError(409, 'conflict', reason, { values });
 }
 export function databaseAway(): AppError {
-  return new AppError(503, 'no_database', 'The database does not answer; nothing typed is lost', {
-    retryAfter: 2,
-  });
+  return new AppError(503, 'no_database', 'databaseAway', { retryAfter: 2 });
 }

@@ -418,6 +418,9 @@ export const problemSchema = z
     status: z.int(),
     detail: z.string().optional(),
     code: z.string(),
+    /** What the title says, by name, and what stands in it. */
+    reason: z.string().optional(),
+    values: z.record(z.string(), z.union([z.string(), z.number()])).optional(),
     /** Of the request, as the log has it. */
     requestId: z.string().optional(),
     errors: z.array(z.object({ path: z.string(), expected: z.string() })).optional(),

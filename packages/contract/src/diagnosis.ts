@@ -84,8 +84,18 @@ export const recommendationSchema = z.strictObject({
   beforeFitting: z.boolean(),
   replace: z.array(wheelSchema),
   unsafe: z.array(wheelSchema),
-  parts: z.array(z.strictObject({ part: z.string(), where: whereSchema, why: z.string() })),
+  parts: z.array(
+    z.strictObject({
+      part: z.string(),
+      where: whereSchema,
+      why: z.string(),
+      cause: z.enum(['looseness', 'bounce']).optional(),
+      probability: probability.optional(),
+    }),
+  ),
   reasons: z.array(z.string()),
+  /** The reasons as codes, in the order of their sentences. */
+  codes: z.array(reasonCodeSchema).optional(),
   /** Whose prices the action was weighed at: those of the case or the command line, or usual ratios. */
   prices: z.enum(['given', 'usual']).optional(),
   /** The courses weighed, cheapest first, when prices were given; money in minor units of their currency. */

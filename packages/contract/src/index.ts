@@ -161,3 +161,4 @@ export type {
   InsightQuery,
   VisitRef,
 } from './insights.ts';
+export * from './problemTexts.ts';

@@ -99,6 +99,8 @@ export { rubberTaken } from './steps/explain/rubberTaken.ts';
 export type { RubberTaken } from './steps/explain/rubberTaken.ts';
 export { causeGroups } from './steps/explain/causeGroups.ts';
 export type { CauseGroup } from './steps/explain/causeGroups.ts';
+export { createReasons } from './steps/explain/reasons.ts';
+export { advicePart, adviceReason } from './steps/explain/adviceReasons.ts';
 export { SAID_FROM, actionWords, verdictOf } from './steps/explain/verdict.ts';
 export type { Verdict } from './steps/explain/verdict.ts';
 export { spokenRibs } from './steps/explain/spokenRibs.ts';
@@ -209,7 +211,7 @@ export type {
 export { changeLines, lineMinor, roundMinor, sumEstimate } from './steps/decide/estimate.ts';
 export type { EstimateSum } from './steps/decide/estimate.ts';
 export { formatMoney, minorDigits, parseMoney, plainMoney } from './steps/decide/money.ts';
-export { PRICE_WORDS, estimateLines } from './steps/decide/estimateLines.ts';
+export { estimateLines } from './steps/decide/estimateLines.ts';
 export { priceRows, readPriceRows } from './steps/decide/priceTable.ts';
 export type { PriceFault } from './steps/decide/priceTable.ts';
 export { nextLooks } from './steps/handOver/nextLooks.ts';

@@ -72,7 +72,7 @@ export async function exportArchive(
 
 async function addShop(tx: Handle, { shopId }: Actor, add: AddFile): Promise<void> {
   const [shop] = await tx.select().from(shops).where(eq(shops.id, shopId));
-  if (!shop) throw notFound('shop');
+  if (!shop) throw notFound('noShop');
   await add('README.txt', Buffer.from(READ_ME));
   await add(
     'shop.json',

@@ -161,7 +161,7 @@ export async function openArchive(path: string): Promise<OpenArchive> {
 }
 
 function noArchive(path: string, expected: string) {
-  return invalid([{ path, expected }], 'This is no archive of a shop');
+  return invalid([{ path, expected }], 'noArchive');
 }
 
 function parsed(bytes: Buffer): unknown {

@@ -1,3 +1,4 @@
+import type { ProblemReason } from '@keen/contract';
 import type { ErrorRequestHandler, Request, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { AppError, conflict, databaseAway, invalid, notFound } from '../errors.ts';
@@ -13,7 +14,7 @@ function send(req: Request, res: Response, error: AppError): void {
 
 /** Paths of the API that lead nowhere. */
 export const unknownPath: RequestHandler = () => {
-  throw notFound('path');
+  throw notFound('noPath');
 };
 
 /** The one place where errors become answers: a 500 says nothing, the log has the cause. */
@@ -33,29 +34,29 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
       return;
     }
     log.error({ err: error, requestId: req.id }, 'unexpected');
-    send(req, res, new AppError(500, 'internal', 'Something went wrong here; nothing was changed'));
+    send(req, res, new AppError(500, 'internal', 'internal'));
   };
 }
 
-const FAULT_CODES: Record<string, [code: string, message: string]> = {
-  'entity.parse.failed': ['not_json', 'The body is not JSON'],
-  'entity.too.large': ['too_large', 'The body is too large'],
-  'encoding.unsupported': ['unknown_encoding', 'The body is packed in a way that is not read here'],
-  'charset.unsupported': ['unknown_charset', 'The body must be UTF-8'],
-  'request.aborted': ['broke_off', 'The request broke off'],
-  'request.size.invalid': ['wrong_size', 'The body is not as long as it says'],
+const FAULT_CODES: Record<string, [code: string, reason: ProblemReason]> = {
+  'entity.parse.failed': ['not_json', 'notJson'],
+  'entity.too.large': ['too_large', 'bodyTooLarge'],
+  'encoding.unsupported': ['unknown_encoding', 'unknownEncoding'],
+  'charset.unsupported': ['unknown_charset', 'unknownCharset'],
+  'request.aborted': ['broke_off', 'brokeOff'],
+  'request.size.invalid': ['wrong_size', 'wrongSize'],
 };
 
 /** Faults of the request itself that Express and its body parser find: they carry a status from 400 on. */
 function requestFault(error: unknown): AppError | null {
   if (!(error instanceof Error)) return null;
   // A path with broken percent-encoding.
-  if (error instanceof URIError) return new AppError(400, 'bad_path', 'The path cannot be read');
+  if (error instanceof URIError) return new AppError(400, 'bad_path', 'badPath');
   if (!('status' in error) || typeof error.status !== 'number') return null;
   if (error.status < 400 || error.status > 499) return null;
   const type = 'type' in error && typeof error.type === 'string' ? error.type : '';
-  const [code, message] = FAULT_CODES[type] ?? ['bad_request', 'The request cannot be read'];
-  return new AppError(error.status, code, message);
+  const [code, reason] = FAULT_CODES[type] ?? ['bad_request', 'badRequest'];
+  return new AppError(error.status, code, reason);
 }
 
 /** Codes of PostgreSQL's Appendix A, by their first letters: what each means for whoever asked. */
@@ -67,13 +68,13 @@ function databaseFault(error: unknown): AppError | null {
   if (/^(08|28|3D|53|55|57|58)/.test(code)) return databaseAway();
   // Two at once got in each other's way: the same again will do.
   if (code === '40001' || code === '40P01') {
-    return new AppError(503, 'busy', 'Somebody else was changing this; try again', {
+    return new AppError(503, 'busy', 'changingNow', {
       retryAfter: 1,
     });
   }
-  if (code === '23505') return conflict('This is here already');
-  if (code === '23503') return conflict('This belongs to something that is not here');
-  if (/^(22|23)/.test(code)) return invalid([], 'Some of this cannot be saved as it is');
+  if (code === '23505') return conflict('hereAlready');
+  if (code === '23503') return conflict('belongsToMissing');
+  if (/^(22|23)/.test(code)) return invalid([], 'invalid');
   return null;
 }
 

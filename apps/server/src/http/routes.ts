@@ -66,13 +66,13 @@ export function createRoutes({ db }: Pick<Context, 'db'>): Routes {
     async (req, _res, next) => {
       const actor = signedIn(req);
       if (req.session.mustSetUp && right !== 'ownAccount') {
-        throw new AppError(403, 'second_factor_needed', 'Set up your second factor first');
+        throw new AppError(403, 'second_factor_needed', 'secondFactorNeeded');
       }
       if (!roleMay(actor.role, right)) {
         await inShop(db, actor.shopId, (tx) =>
           addAudit(tx, actor, 'refused', { right, method: req.method }, req.ip),
         );
-        throw forbidden(`Your role does not allow this (${right})`);
+        throw forbidden('roleForbids', { right });
       }
       next();
     };

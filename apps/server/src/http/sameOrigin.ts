@@ -7,7 +7,7 @@ const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 export const sameOrigin: RequestHandler = (req, _res, next) => {
   const site = req.get('sec-fetch-site');
   if (!SAFE.has(req.method) && site !== undefined && site !== 'same-origin' && site !== 'none') {
-    throw forbidden('Changes are taken from this site only');
+    throw forbidden('sameOrigin');
   }
   next();
 };

@@ -1,3 +1,4 @@
+import type { ProblemReason } from '@keen/contract';
 import { refusalsOf, unstorable } from '@keen/contract';
 import type { Request } from 'express';
 import { z } from 'zod';
@@ -16,9 +17,9 @@ export function validBody<T>(schema: z.ZodType<T>, body: unknown): T {
  * Checks an id from the path; ids are compared in lower case, as the database writes them.
  * @throws {AppError} 404: what is no id names nothing
  */
-export function validId(id: unknown, what: string): string {
+export function validId(id: unknown, missing: ProblemReason): string {
   const result = z.uuid().safeParse(id);
-  if (!result.success) throw notFound(what);
+  if (!result.success) throw notFound(missing);
   return result.data.toLowerCase();
 }
 

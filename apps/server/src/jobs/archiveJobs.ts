@@ -35,14 +35,12 @@ function resultOf(child: ChildProcess, onProgress: OnProgress): Promise<ArchiveT
     child.on('message', (result: ArchiveResult | ArchiveProgress) => {
       if (!('ok' in result)) onProgress(result);
       else if (result.ok) resolve(result.taken);
-      else if (result.isRefused) reject(invalid(result.refusals, result.message));
+      else if (result.reason !== null) reject(invalid(result.refusals, result.reason));
       else reject(new Error(result.message));
     });
     child.once('error', reject);
     child.once('exit', (code, signal) =>
-      reject(
-        new AppError(503, 'busy', `The archive broke off (${signal ?? code}); nothing changed`),
-      ),
+      reject(new AppError(503, 'busy', 'archiveBroke', { values: { why: signal ?? code ?? '' } })),
     );
   });
 }

@@ -1,4 +1,4 @@
-import type { ArchiveTaken, Refusal } from '@keen/contract';
+import type { ArchiveTaken, ProblemReason, Refusal } from '@keen/contract';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
 import { exportArchive } from '../archive/exportArchive.ts';
@@ -22,7 +22,7 @@ export interface ArchiveProgress {
 
 export type ArchiveResult =
   | { ok: true; taken: ArchiveTaken | null }
-  | { ok: false; refusals: Refusal[]; message: string; isRefused: boolean };
+  | { ok: false; refusals: Refusal[]; message: string; reason: ProblemReason | null };
 
 process.once('message', (job: ArchiveJob) => {
   run(job).then(
@@ -33,7 +33,7 @@ process.once('message', (job: ArchiveJob) => {
         ok: false,
         refusals: refused?.refusals ?? [],
         message: error instanceof Error ? error.message : 'failed',
-        isRefused: refused !== null,
+        reason: refused?.reason ?? null,
       });
     },
   );

@@ -121,7 +121,7 @@ export function createDiagnosisPool(
   function enqueue(file: CaseFile, personId: string): { answer: Promise<WholeAnswer>; job: Job } {
     const own = queues.get(personId) ?? [];
     if (waiting() >= MOST_WAITING || own.length >= MOST_WAITING_A_PERSON) {
-      throw new AppError(503, 'busy', 'Too many diagnoses wait; try again in a moment', {
+      throw new AppError(503, 'busy', 'busyDiagnoses', {
         retryAfter: BUSY_SECONDS,
       });
     }
@@ -142,7 +142,7 @@ export function createDiagnosisPool(
     queue.splice(at, 1);
     if (queue.length === 0) queues.delete(job.personId);
     known.delete(key);
-    job.reject(new AppError(499, 'hung_up', 'Nobody waits for this any more'));
+    job.reject(new AppError(499, 'hung_up', 'hungUp'));
   }
 
   return {

@@ -41,7 +41,7 @@ export function createWorkshop(log: Logger): Workshop {
     limitMs: number,
   ): Promise<Result> {
     if (pool.stats().pendingTasks >= MOST_WAITING) {
-      throw new AppError(503, 'busy', 'Too much is being made at once; try again', {
+      throw new AppError(503, 'busy', 'busyMaking', {
         retryAfter: 3,
       });
     }

@@ -37,5 +37,5 @@ export function passwordFault(password: string, own: readonly string[]): Refusal
 /** @throws {AppError} 400 for a password that is easily guessed */
 export function refuseWeak(password: string, own: readonly string[]): void {
   const fault = passwordFault(password, own);
-  if (fault) throw invalid([fault], 'Choose another password');
+  if (fault) throw invalid([fault], 'choosePassword');
 }

@@ -1,6 +1,7 @@
-import type { Problem, Refusal } from '@keen/contract';
-import { problemSchema } from '@keen/contract';
+import type { Problem, ProblemReason, Refusal } from '@keen/contract';
+import { PROBLEM_TEXTS, problemSchema } from '@keen/contract';
 import { t } from '../words/api.ts';
+import { problemWords } from '../words/problems.ts';
 
 /** What went wrong with a request, in words for the person who asked. */
 export interface Failure {
@@ -18,7 +19,7 @@ export function failureOf(error: unknown): Failure {
   const status = statusOf(error);
   if (problem) {
     return {
-      text: problem.title,
+      text: problemTitle(problem),
       refusals: problem.errors ?? [],
       isPassing: problem.status >= 500 || problem.status === 429,
       status: problem.status,
@@ -35,6 +36,13 @@ export function failureOf(error: unknown): Failure {
   const text = hasError(error) ? error.error : t('problem.somethingWentWrongNothing');
   const number = typeof status === 'number' ? status : null;
   return { text, refusals: [], isPassing: number === null || number >= 500, status: number };
+}
+
+/** What the server could not do, in the language of the page. */
+function problemTitle({ title, reason, values = {} }: Problem): string {
+  return reason !== undefined && reason in PROBLEM_TEXTS
+    ? problemWords(reason as ProblemReason, values)
+    : title;
 }
 
 /** The problem's code, by which screens tell kinds apart; null where the server sent none. */

@@ -1,3 +1,4 @@
+import { term } from '../words/terms.ts';
 import type { Axle, DepthUnit, Rib, Wheel } from '@keen/contract';
 import { axleSection, WHEELS_OF_AXLE } from '@keen/core';
 import type { Bar, SectionTire, Slot } from '@keen/core';
@@ -50,7 +51,7 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
   const head = compact ? 26 : 22;
   const foot = compact ? 40 : 58;
   const section = axleSection(axle, tires, { width: WIDTH, height, legalMm });
-  const name = axle === 'front' ? 'front' : 'rear';
+  const name = term(`axle.${axle}`);
   const isAt = (bar: Bar, slot: Slot | null) => slot?.wheel === bar.wheel && slot.rib === bar.rib;
   const middle = WIDTH / 2;
 
@@ -264,7 +265,7 @@ function RibCell(props: RibCellProps) {
       </text>
       {!compact && (
         <text x={middle} y={height + 40} fontSize={12} textAnchor="middle" fill="var(--soft)">
-          {bar.rib}
+          {term(`rib.${bar.rib}`)}
         </text>
       )}
       {bar.isAtLimit && (
@@ -297,7 +298,7 @@ function RibCell(props: RibCellProps) {
 }
 
 function labelOf(rib: Rib, bar: Bar, depthMm: number | null, unit: DepthUnit): string {
-  const place = `${whereWords(bar.wheel)} ${rib}`;
+  const place = `${whereWords(bar.wheel)} ${term(`rib.${rib}`)}`;
   if (depthMm !== null) {
     const words = unit === 'mm' ? 'mm' : t('axleSectionView.ofAnInch');
     return `${place}, ${showDepth(depthMm, unit)} ${words}${bar.isAtLimit ? t('axleSectionView.atTheLegalLimit') : ''}`;

@@ -8,9 +8,12 @@ import { useApiSelector } from '../api/hooks.ts';
 import { useKeepPreferencesMutation } from '../api/keenApi.ts';
 import { useSignOut } from '../api/useSignOut.ts';
 import { Choice } from './Choice.tsx';
+import { LANGUAGE_OPTIONS } from './languages.ts';
 import { TOE_UNIT_CHOICES } from './toeUnits.ts';
 import { UnitChoices } from './UnitChoices.tsx';
+import { pageLanguage, pickLanguage } from '../words/pageLanguage.ts';
 import { t } from '../words/shared.ts';
+import { term } from '../words/terms.ts';
 
 const PLACES = [
   { to: '/garage', title: t('personMenu.garage') },
@@ -53,7 +56,7 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
       <Typography variant="h2" component="div">
         {session.person.name}
         <Typography variant="body2" color="textSecondary">
-          {session.person.role}, {session.shop.name}
+          {term(`role.${session.person.role}`)}, {session.shop.name}
         </Typography>
       </Typography>
       <UnitChoices units={preferences.units} onChange={(units) => set({ units })} />
@@ -105,6 +108,12 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
         ]}
         value={preferences.paper}
         onChange={(paper) => paper && set({ paper })}
+      />
+      <Choice
+        label={t('personMenu.language')}
+        options={LANGUAGE_OPTIONS}
+        value={pageLanguage}
+        onChange={(language) => language && pickLanguage(language)}
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         {PLACES.map(({ to, title }) => (

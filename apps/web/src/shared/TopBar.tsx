@@ -9,6 +9,7 @@ import { PersonMenu } from './PersonMenu.tsx';
 import { ShortcutsDialog } from './ShortcutsDialog.tsx';
 import type { Shortcut } from './ShortcutsDialog.tsx';
 import { t } from '../words/shared.ts';
+import { term } from '../words/terms.ts';
 
 interface TopBarProps {
   session: Session;
@@ -95,7 +96,7 @@ export function TopBar({ session, children, status, shortcuts }: TopBarProps) {
       >
         {session.person.name.split(' ')[0]}
         <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
-          , {session.person.role}
+          , {term(`role.${session.person.role}`)}
         </Box>
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>

@@ -89,8 +89,10 @@ export const FLOOR_TOOLS: readonly BenchTool[] = [
         label: t('difference'),
         value:
           difference === 0
-            ? 'none'
-            : `${Math.abs(difference).toFixed(1)} mm, longer on the ${difference > 0 ? 'right' : 'left'}`,
+            ? t('none')
+            : t(difference > 0 ? 'longerRight' : 'longerLeft', {
+                mm: Math.abs(difference).toFixed(1),
+              }),
       },
     ],
     formula: 'angle = atan( (right − left) / track )',

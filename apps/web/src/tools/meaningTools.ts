@@ -46,7 +46,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
     Drawing: ({ input, output }) =>
       createElement(OneWheelDrawing, {
         toeDeg: Math.sign(input.value || output.value) * 1,
-        words: 'a wheel from above, drawn larger than life',
+        words: t('aWheelFromAbove'),
       }),
   }),
   tool<'slip', { metresPerKm: number; feetPerMile: number }>({
@@ -65,8 +65,8 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
     Drawing: ({ input, output }) =>
       createElement(OneWheelDrawing, {
         toeDeg: input.toe,
-        words: 'a left wheel from above, drawn larger than life',
-        drift: `${Math.abs(output.metresPerKm).toFixed(2)} m each km`,
+        words: t('aLeftWheelFromAbove'),
+        drift: t('metresEachKm', { metres: Math.abs(output.metresPerKm).toFixed(2) }),
       }),
   }),
   tool<'thrust', { thrustAngle: number; totalToe: number; steeringWheelOffset?: number }>({
@@ -311,7 +311,10 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
       },
       {
         label: t('tiresForTheRim'),
-        value: `about ${fit.tireWidths.map((mm) => (5 * Math.round(mm / 5)).toFixed(0)).join(' to ')} mm wide`,
+        value: t('aboutMmWide', {
+          low: 5 * Math.round(fit.tireWidths[0] / 5),
+          high: 5 * Math.round(fit.tireWidths[1] / 5),
+        }),
       },
       ...(fit.heightChange === null || fit.speedShownPercent === null
         ? []
@@ -322,7 +325,9 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
             },
             {
               label: t('speedometer'),
-              value: `shows ${Math.abs(fit.speedShownPercent).toFixed(1)} % ${fit.speedShownPercent < 0 ? 'less' : 'more'} than before`,
+              value: t(fit.speedShownPercent < 0 ? 'showsLess' : 'showsMore', {
+                percent: Math.abs(fit.speedShownPercent).toFixed(1),
+              }),
             },
           ]),
     ],

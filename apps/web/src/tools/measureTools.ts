@@ -60,7 +60,9 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
         value:
           direction === 'none'
             ? showDegrees(0, 2)
-            : `${Math.abs(totalToe).toFixed(2)}° toe-${direction}`,
+            : t(direction === 'in' ? 'toeInOf' : 'toeOutOf', {
+                degrees: Math.abs(totalToe).toFixed(2),
+              }),
         isMain: true,
       },
       { label: t('asALength'), value: `${Math.abs(totalToeLength).toFixed(1)} mm` },
@@ -152,7 +154,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       },
       {
         label: t('strings'),
-        value: parallel ? 'parallel' : `off by ${showDegrees(parallelError, 3)}, taken out`,
+        value: parallel ? t('parallel') : t('offBy', { degrees: showDegrees(parallelError, 3) }),
       },
     ],
     formula: t('errorAtanGapFront'),

@@ -77,7 +77,14 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
       { label: t('length'), value: `${rod.lengthChange.toFixed(2)} mm` },
       ...(rod.action === 'none'
         ? []
-        : [{ label: t('fromTheWheel'), value: `${rodTurn(rod.action)}, looking in` }]),
+        : [
+            {
+              label: t('fromTheWheel'),
+              value: t('lookingIn', {
+                turn: t(rodTurn(rod.action) === 'clockwise' ? 'clockwise' : 'anticlockwise'),
+              }),
+            },
+          ]),
     ],
     formula: t('lengthSteeringArmSin'),
     source: t('plainGeometryATurnbuckles'),
@@ -151,7 +158,11 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
         value:
           angle === 0
             ? 'none'
-            : `${angle}°, thickest at ${clockWords(clock)} (${clock.toFixed(0)}°)`,
+            : t('thickestAt', {
+                angle,
+                clock: clockWords(clock),
+                degrees: clock.toFixed(0),
+              }),
         isMain: true,
       },
       {

@@ -3,8 +3,13 @@ import { LANGUAGES } from '@keen/contract/words';
 
 const PLACE = 'keen.language';
 
-/** The language of this page for as long as it is open: the one picked last on this device. */
-export const pageLanguage: Language = chosen() ?? 'en';
+/**
+ * The language of this page for as long as it is open: the one picked last on this device, else the first
+ * of the browser's that we speak.
+ */
+export const pageLanguage: Language = chosen() ?? ofBrowser() ?? 'en';
+
+if (typeof document !== 'undefined') document.documentElement.lang = pageLanguage;
 
 /** Picks another language; the page is loaded anew in it. */
 export function pickLanguage(language: Language): void {
@@ -15,4 +20,13 @@ export function pickLanguage(language: Language): void {
 function chosen(): Language | undefined {
   const tag = typeof localStorage === 'undefined' ? null : localStorage.getItem(PLACE);
   return LANGUAGES.find((language) => language === tag);
+}
+
+function ofBrowser(): Language | undefined {
+  if (typeof navigator === 'undefined') return undefined;
+  for (const tag of navigator.languages) {
+    const spoken = LANGUAGES.find((language) => tag === language || tag.startsWith(`${language}-`));
+    if (spoken) return spoken;
+  }
+  return undefined;
 }

@@ -1,6 +1,15 @@
-import type { CaseFile, Diagnosis } from '@keen/contract';
+import type { CaseFile, Diagnosis, RankedCause, Recommendation } from '@keen/contract';
 import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
-import { actionWords as actionIn, sureIn, textsOf, verdictOf as verdictIn } from '@keen/core';
+import {
+  actionWords as actionIn,
+  advicePart,
+  adviceReason,
+  createReasons,
+  resolveCase,
+  sureIn,
+  textsOf,
+  verdictOf as verdictIn,
+} from '@keen/core';
 import type { Verdict } from '@keen/core';
 import { pageLanguage } from './pageLanguage.ts';
 
@@ -30,4 +39,26 @@ export function actionWords(action: Action, fitsTires: boolean): string {
 /** What a diagnosis comes to, in sentences. */
 export function verdictOf(diagnosis: Diagnosis, file: CaseFile): Verdict {
   return verdictIn(diagnosis, file, { texts });
+}
+
+/** Why the advice is what it is; an answer from before reasons had codes speaks English. */
+export function adviceReasons({ codes, reasons }: Recommendation): string[] {
+  return codes?.map((code) => adviceReason(code, texts)) ?? reasons;
+}
+
+/** A part to look at, and why. */
+export function partWords(part: Recommendation['parts'][number]): { part: string; why: string } {
+  const { cause, probability } = part;
+  return cause === undefined || probability === undefined
+    ? part
+    : advicePart(cause, probability, texts);
+}
+
+/** What speaks for and against a cause; the answer itself has it in English. */
+export function reasonsOf(
+  cause: RankedCause,
+  file: CaseFile,
+): Pick<RankedCause, 'because' | 'against'> {
+  if (pageLanguage === 'en') return cause;
+  return createReasons(resolveCase(file), file.units.depth, texts)(cause);
 }

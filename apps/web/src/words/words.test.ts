@@ -50,7 +50,8 @@ describe('the messages in Spanish', () => {
 const SETTINGS = ['replace', 'context', 'ordinal', 'lng', 'ns', 'defaultValue', 'joinArrays'];
 
 describe.each(rooms)('the messages of %s', (room) => {
-  it('are all used', async () => {
+  // What the server says is called by its reasons.
+  it.skipIf(room === 'problems')('are all used', async () => {
     const readers = sources.filter((source) => source.includes(`/words/${room}.ts'`));
     const isUsed = (name: string) => {
       const key = name.replace(/_(one|other)$/, '');

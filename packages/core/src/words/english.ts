@@ -1,6 +1,6 @@
 import type { Axle, Cause, Wheel } from '@keen/contract/words';
 import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../engine/case/wheels.ts';
-import type { ReasonTexts, Texts, VerdictTexts } from './texts.ts';
+import type { AdviceTexts, ReasonTexts, Texts, VerdictTexts } from './texts.ts';
 
 const causes: Record<Cause, string> = {
   camberTooNegative: 'Camber too negative',
@@ -189,6 +189,28 @@ const reasons: ReasonTexts = {
   usedFor: (use) => `The car is used for ${use}.`,
 };
 
+const advice: AdviceTexts = {
+  cause: (cause, where, chance) => `${causes[cause]} at the ${places[where]}: ${chance} likely.`,
+  partsFirst: 'Parts first: an alignment on loose joints does not hold.',
+  unsafe: (wheels) => `Not safe to drive on: ${wheels.map((wheel) => places[wheel]).join(', ')}.`,
+  atLimit: (wheels) =>
+    `At or below the legal limit: ${wheels.map((wheel) => places[wheel]).join(', ')}.`,
+  oneIsOut: (chance) =>
+    `No single angle stands out, but that one of them is out is ${chance} likely.`,
+  heightChanged:
+    'The car stands higher or lower than it was built, so its angles have moved: align it.',
+  heightLookFirst:
+    'Look first at what else has moved: ball joints and drive shafts at a steeper angle, bump stops, brake hoses, and room for the wheels at full lock and full travel.',
+  newParts: 'New suspension parts since the last alignment: the angles have moved, so align it.',
+  nothingOut: 'The tread looks like that of a car with nothing out.',
+  parts: {
+    looseness: 'Rod ends, bushings and bearings',
+    bounce: 'Damper or wheel balance',
+  },
+  partWhy: (chance) => `${chance} likely, from the tread`,
+  chance: { under: 'under 1 %', over: 'over 99 %' },
+};
+
 export const ENGLISH: Texts = {
   language: 'en',
   locale: 'en',
@@ -228,4 +250,5 @@ export const ENGLISH: Texts = {
   },
   verdict,
   reasons,
+  advice,
 };

@@ -1,6 +1,6 @@
 import type { Axle, Cause, Rib, Wheel } from '@keen/contract/words';
 import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../engine/case/wheels.ts';
-import type { ReasonTexts, Texts, VerdictTexts } from './texts.ts';
+import type { AdviceTexts, ReasonTexts, Texts, VerdictTexts } from './texts.ts';
 
 const causes: Record<Cause, string> = {
   camberTooNegative: 'Caída demasiado negativa',
@@ -235,6 +235,30 @@ const reasons: ReasonTexts = {
   usedFor: (use) => `El coche se usa ${use === 'track' ? 'en circuito' : 'para derrapar'}.`,
 };
 
+const advice: AdviceTexts = {
+  cause: (cause, where, chance) => `${causes[cause]} ${at(where)}: probable en un ${chance}.`,
+  partsFirst: 'Primero las piezas: una alineación sobre articulaciones flojas no se mantiene.',
+  unsafe: (wheels) =>
+    `No es seguro circular con: ${wheels.map((wheel) => ofTire[wheel]).join(', ')}.`,
+  atLimit: (wheels) =>
+    `En el límite legal o por debajo: ${wheels.map((wheel) => ofTire[wheel]).join(', ')}.`,
+  oneIsOut: (chance) =>
+    `Ningún ángulo destaca por sí solo, pero que alguno esté fuera es probable en un ${chance}.`,
+  heightChanged:
+    'El coche está más alto o más bajo que de fábrica, así que sus ángulos se han movido: alinéelo.',
+  heightLookFirst:
+    'Mire primero qué más se ha movido: rótulas y palieres en un ángulo más pronunciado, topes, latiguillos de freno, y sitio para las ruedas con la dirección a tope y todo el recorrido.',
+  newParts:
+    'Piezas de suspensión nuevas desde la última alineación: los ángulos se han movido, así que alinéelo.',
+  nothingOut: 'El dibujo parece el de un coche sin nada fuera de medida.',
+  parts: {
+    looseness: 'Rótulas, casquillos y rodamientos',
+    bounce: 'Amortiguador o equilibrado',
+  },
+  partWhy: (chance) => `probable en un ${chance}, por el dibujo`,
+  chance: { under: 'menos de 1 %', over: 'más de 99 %' },
+};
+
 export const SPANISH: Texts = {
   language: 'es',
   locale: 'es',
@@ -275,4 +299,5 @@ export const SPANISH: Texts = {
   },
   verdict,
   reasons,
+  advice,
 };

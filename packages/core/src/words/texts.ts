@@ -85,6 +85,24 @@ export interface ReasonTexts {
   usedFor(use: 'track' | 'drift'): string;
 }
 
+/** Why the advice is what it is; chances come as text: 71 %. */
+export interface AdviceTexts {
+  cause(cause: Cause, where: Wheel | Axle, chance: string): string;
+  partsFirst: string;
+  unsafe(wheels: readonly Wheel[]): string;
+  atLimit(wheels: readonly Wheel[]): string;
+  /** No single angle stands out, but one of them may be out. */
+  oneIsOut(chance: string): string;
+  heightChanged: string;
+  heightLookFirst: string;
+  newParts: string;
+  nothingOut: string;
+  /** Parts to look at. */
+  parts: Record<'looseness' | 'bounce', string>;
+  partWhy(chance: string): string;
+  chance: { under: string; over: string };
+}
+
 export interface Texts {
   language: Language;
   /** For numbers, money and dates. */
@@ -103,6 +121,7 @@ export interface Texts {
   actionsAlone: Record<Action, string>;
   verdict: VerdictTexts;
   reasons: ReasonTexts;
+  advice: AdviceTexts;
 }
 
 /** A number in a language's own writing, with a real minus. */

@@ -26,7 +26,7 @@ export function mountArchive(routes: Routes, { databaseUrl, log }: Context): voi
   let running = 0;
   async function oneOfFew<T>(work: () => Promise<T>): Promise<T> {
     if (running >= MOST_AT_ONCE) {
-      throw new AppError(503, 'busy', 'Another archive is being made; try again in a minute', {
+      throw new AppError(503, 'busy', 'archiveAtWork', {
         retryAfter: 60,
       });
     }
@@ -109,7 +109,7 @@ async function receive(req: Request, file: string): Promise<void> {
     transform(chunk: Buffer, _encoding, done) {
       bytes += chunk.length;
       if (bytes <= MOST_ARCHIVE_BYTES) done(null, chunk);
-      else done(new AppError(413, 'too_large', 'The archive is too large'));
+      else done(new AppError(413, 'too_large', 'archiveTooLarge'));
     },
   });
   await pipeline(req, limit, createWriteStream(file));

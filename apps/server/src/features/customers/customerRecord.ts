@@ -15,7 +15,7 @@ export async function customerRecord(
     .select()
     .from(vehicles)
     .where(and(eq(vehicles.id, carId), eq(vehicles.shopId, shopId)));
-  if (!car) throw notFound('car');
+  if (!car) throw notFound('noCar');
   const list = await tx
     .select()
     .from(visits)

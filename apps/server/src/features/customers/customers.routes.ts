@@ -10,7 +10,7 @@ import { customerRecord } from './customerRecord.ts';
 export function mountCustomers(routes: Routes): void {
   routes.on('get', '/customers/:carId', 'manageCustomers', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const carId = validId(req.params.carId, 'car');
+    const carId = validId(req.params.carId, 'noCar');
     const isExport = req.query.export === 'true';
     const record = await inShop(async (tx) => {
       const found = await customerRecord(tx, actor, carId);
@@ -23,10 +23,10 @@ export function mountCustomers(routes: Routes): void {
   });
   routes.on('delete', '/customers/:carId', 'manageCustomers', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const carId = validId(req.params.carId, 'car');
+    const carId = validId(req.params.carId, 'noCar');
     await inShop(async (tx) => {
       const visitIds = await eraseCustomer(tx, actor.shopId, carId);
-      if (visitIds === null) throw notFound('car');
+      if (visitIds === null) throw notFound('noCar');
       await addAudit(tx, actor, 'customerErased', { carId }, req.ip);
       for (const visitId of visitIds) await tellLive(tx, { shopId: actor.shopId, visitId });
     });

@@ -19,13 +19,13 @@ export function mountGarage(routes: Routes): void {
     res.json(await look((tx) => garagePage(tx, actor, query)));
   });
   routes.on('get', '/garage/:id', 'read', async ({ req, res, actor, look }) => {
-    const id = validId(req.params.id, 'car');
+    const id = validId(req.params.id, 'noCar');
     res.json(await look((tx) => carDetail(tx, actor, id)));
   });
   routes.on('post', '/garage/:id/merges', 'changeCars', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const order = validBody(newCarMergeSchema, req.body);
-    const id = validId(req.params.id, 'car');
+    const id = validId(req.params.id, 'noCar');
     res.json(
       await inShop(async (tx) => {
         await mergeCars(tx, actor, id, order);
@@ -35,8 +35,8 @@ export function mountGarage(routes: Routes): void {
   });
   routes.on('delete', '/garage/:id/merges/:mergeId', 'changeCars', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'car');
-    const mergeId = validId(req.params.mergeId, 'merge');
+    const id = validId(req.params.id, 'noCar');
+    const mergeId = validId(req.params.mergeId, 'noMerge');
     res.json(
       await inShop(async (tx) => {
         await undoMerge(tx, actor, id, mergeId);
@@ -49,13 +49,13 @@ export function mountGarage(routes: Routes): void {
     res.json(await look((tx) => customerPage(tx, actor, query)));
   });
   routes.on('get', '/garage/:id/customer', 'read', async ({ req, res, actor, look }) => {
-    const id = validId(req.params.id, 'car');
+    const id = validId(req.params.id, 'noCar');
     res.json(await look((tx) => customerDetail(tx, actor, id)));
   });
   routes.on('post', '/garage/:id/customer/merges', 'changeCars', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const order = validBody(newCustomerMergeSchema, req.body);
-    const id = validId(req.params.id, 'car');
+    const id = validId(req.params.id, 'noCar');
     res.json(
       await inShop(async (tx) => {
         await mergeCustomers(tx, actor, id, order);
@@ -65,8 +65,8 @@ export function mountGarage(routes: Routes): void {
   });
   routes.on('delete', '/garage/:id/customer/merges/:mergeId', 'changeCars', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'car');
-    const mergeId = validId(req.params.mergeId, 'merge');
+    const id = validId(req.params.id, 'noCar');
+    const mergeId = validId(req.params.mergeId, 'noMerge');
     res.json(
       await inShop(async (tx) => {
         await undoCustomerMerge(tx, actor, mergeId);

@@ -30,10 +30,10 @@ export async function mergeCars(
     .for('update');
   const car = pair.find((row) => row.id === id);
   const merged = pair.find((row) => row.id === mergedId.toLowerCase());
-  if (!car || !merged) throw notFound('car');
-  if (car.id === merged.id) throw conflict('This is the same entry');
+  if (!car || !merged) throw notFound('noCar');
+  if (car.id === merged.id) throw conflict('sameCar');
   if (car.mergedInto !== null || merged.mergedInto !== null) {
-    throw conflict('One of these cars has been joined to another already');
+    throw conflict('joinedAlready');
   }
   const moved = await tx
     .update(visits)
@@ -84,7 +84,7 @@ export async function undoMerge(
     .where(and(own, eq(vehicles.id, id)))
     .for('update');
   if (car && car.mergedInto !== null) {
-    throw conflict('This car has been joined to another since; take that apart first');
+    throw conflict('joinedSince');
   }
   const [merge] = await tx
     .update(carMerges)
@@ -98,7 +98,7 @@ export async function undoMerge(
       ),
     )
     .returning();
-  if (!merge) throw notFound('merge');
+  if (!merge) throw notFound('noMerge');
   await tx
     .update(vehicles)
     .set({ mergedInto: null })

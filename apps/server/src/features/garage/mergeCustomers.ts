@@ -26,7 +26,7 @@ export async function mergeCustomers(
   if (known) return;
   const key = await customerKeyOf(tx, shopId, carId);
   const mergedKey = await customerKeyOf(tx, shopId, mergedCarId);
-  if (key === mergedKey) throw conflict('This is the same customer');
+  if (key === mergedKey) throw conflict('sameCustomer');
   const name = await nameOf(tx, shopId, key);
   const mergedName = await nameOf(tx, shopId, mergedKey);
   const cars = await tx
@@ -66,7 +66,7 @@ export async function undoCustomerMerge(
       ),
     )
     .returning();
-  if (!merge) throw notFound('merge');
+  if (!merge) throw notFound('noMerge');
   const byName = new Map<string, string[]>();
   for (const { id, customer } of merge.cars) {
     byName.set(customer, [...(byName.get(customer) ?? []), id]);
@@ -122,6 +122,6 @@ async function nameOf(tx: Handle, shopId: string, key: string): Promise<string> 
     )
     .orderBy(sql`${vehicles.lastVisitAt} desc`)
     .limit(1);
-  if (!car) throw notFound('customer');
+  if (!car) throw notFound('noCustomer');
   return car.customer;
 }

@@ -53,7 +53,7 @@ export async function customerDetail(
 ): Promise<CustomerDetail> {
   const key = await customerKeyOf(db, shopId, carId);
   const [own] = await customerRows(db, shopId, [key]);
-  if (!own) throw notFound('customer');
+  if (!own) throw notFound('noCustomer');
   const merges = await db
     .select()
     .from(customerMerges)
@@ -81,12 +81,12 @@ export async function customerDetail(
 /** The name of a car's customer as it is compared. @throws {AppError} 404 */
 export async function customerKeyOf(db: Handle, shopId: string, carId: string): Promise<string> {
   const [id] = await livingCars(db, shopId, [carId]);
-  if (id === undefined) throw notFound('car');
+  if (id === undefined) throw notFound('noCar');
   const [car] = await db
     .select({ key: vehicles.customerKey })
     .from(vehicles)
     .where(and(eq(vehicles.shopId, shopId), eq(vehicles.id, id)));
-  if (!car || car.key === '') throw notFound('customer');
+  if (!car || car.key === '') throw notFound('noCustomer');
   return car.key;
 }
 

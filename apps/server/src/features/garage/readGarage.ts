@@ -143,7 +143,7 @@ async function garageRows(
 export async function carDetail(db: Handle, actor: Actor, id: string): Promise<CarDetail> {
   const { shopId } = actor;
   const [living] = await livingCars(db, shopId, [id]);
-  if (living === undefined) throw notFound('car');
+  if (living === undefined) throw notFound('noCar');
   const own = eq(vehicles.shopId, shopId);
   const [[car], list, due, merges] = await Promise.all([
     db
@@ -158,7 +158,7 @@ export async function carDetail(db: Handle, actor: Actor, id: string): Promise<C
       .orderBy(asc(dueLooks.dueOn), asc(dueLooks.place)),
     mergesOf(db, shopId, living),
   ]);
-  if (!car) throw notFound('car');
+  if (!car) throw notFound('noCar');
   const named = and(own, isNull(vehicles.mergedInto), eq(vehicles.customerKey, car.customerKey));
   return {
     vehicle: vehicleRecord(car, list[0]?.vehicle.drive ?? null),

@@ -34,24 +34,24 @@ function mountStudies(routes: Routes): void {
     res.json(await inShop((tx) => newStudy(tx, actor, plan)));
   });
   routes.on('get', '/gauge-studies/:id', 'read', async ({ req, res, actor, look }) => {
-    const id = validId(req.params.id, 'study');
+    const id = validId(req.params.id, 'noStudy');
     res.json(await look((tx) => oneStudy(tx, actor, id)));
   });
   routes.on('put', '/gauge-studies/:id/reading', 'checkGauges', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'study');
+    const id = validId(req.params.id, 'noStudy');
     const reading = validBody(keepStudyReadingSchema, req.body);
     res.json(await inShop((tx) => keepReading(tx, actor, id, reading)));
   });
   routes.on('put', '/gauge-studies/:id/closed', 'keepGauges', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'study');
+    const id = validId(req.params.id, 'noStudy');
     const { closed } = validBody(closeStudySchema, req.body);
     res.json(await inShop((tx) => closeStudy(tx, actor, id, closed)));
   });
   routes.on('put', '/gauge-studies/:id/used', 'changeShop', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'study');
+    const id = validId(req.params.id, 'noStudy');
     res.json(await inShop((tx) => takeIntoUse(tx, actor, id, req.ip ?? '')));
   });
 }
@@ -61,13 +61,13 @@ function mountInstruments(routes: Routes): void {
     res.json(await look((tx) => listInstruments(tx, actor)));
   });
   routes.on('put', '/instruments/:id', 'keepGauges', async ({ req, res, actor, inShop }) => {
-    const id = validId(req.params.id, 'gauge');
+    const id = validId(req.params.id, 'noGauge');
     const instrument = validBody(keepInstrumentSchema, req.body);
     res.json(await inShop((tx) => keepInstrument(tx, actor, id, instrument)));
   });
   routes.on('post', '/instruments/:id/checks', 'checkGauges', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'gauge');
+    const id = validId(req.params.id, 'noGauge');
     const check = validBody(newCheckSchema, req.body);
     res.json(await inShop((tx) => keepCheck(tx, actor, id, check)));
   });

@@ -32,10 +32,10 @@ export async function keepInstrument(
       .values({ ...instrument, id, shopId })
       .onConflictDoNothing()
       .returning({ id: instruments.id });
-    if (added.length === 0) throw conflict('This gauge could not be saved; its id is taken');
+    if (added.length === 0) throw conflict('gaugeIdTaken');
   } else {
     if (known.kind !== instrument.kind) {
-      throw conflict('A gauge stays what it is: its checks are in its own unit');
+      throw conflict('gaugeKindStays');
     }
     await tx
       .update(instruments)
@@ -58,7 +58,7 @@ export async function keepCheck(
     .select({ id: instruments.id })
     .from(instruments)
     .where(and(eq(instruments.shopId, shopId), eq(instruments.id, instrumentId)));
-  if (!known) throw notFound('gauge');
+  if (!known) throw notFound('noGauge');
   const { id, at, points, note } = check;
   await tx
     .insert(instrumentChecks)

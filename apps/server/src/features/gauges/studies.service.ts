@@ -45,7 +45,7 @@ export async function oneStudy(tx: Handle, { shopId }: Actor, id: string): Promi
     .select()
     .from(gaugeStudies)
     .where(and(eq(gaugeStudies.shopId, shopId), eq(gaugeStudies.id, id)));
-  if (!study) throw notFound('study');
+  if (!study) throw notFound('noStudy');
   const { reader, trial, mark, mm } = studyReadings;
   const readings = await tx
     .select({ person: reader, trial, mark, mm })
@@ -89,7 +89,7 @@ export async function keepReading(
   const { shopId, personId } = actor;
   const { person, trial, mark, mm } = reading;
   const study = await locked(tx, actor, id);
-  if (study.closedAt !== null) throw conflict('This study is closed; open it again first');
+  if (study.closedAt !== null) throw conflict('studyClosed');
   for (const [path, at, count] of [
     ['person', person, study.readers.length],
     ['trial', trial, study.trials],
@@ -157,7 +157,7 @@ export async function useSpread(
   const { people: readers, trials, marks, readIn, readings } = await oneStudy(tx, actor, id);
   const size = { people: readers.length, trials, marks: marks.length };
   const { result, isWhole } = studySoFar(size, readings);
-  if (!result || !isWhole) throw conflict('Some readings of this study are still missing');
+  if (!result || !isWhole) throw conflict('studyUnfinished');
   const mm = Number(readingSpread(result, ROUNDING_MM[readIn]).toFixed(4));
   const used = { mm, studyId: id, at: new Date().toISOString() };
   const [shop] = await tx.select().from(shops).where(eq(shops.id, shopId)).for('update');
@@ -174,7 +174,7 @@ async function locked(tx: Handle, { shopId }: Actor, id: string) {
     .from(gaugeStudies)
     .where(and(eq(gaugeStudies.shopId, shopId), eq(gaugeStudies.id, id)))
     .for('update');
-  if (!study) throw notFound('study');
+  if (!study) throw notFound('noStudy');
   return study;
 }
 

@@ -62,7 +62,7 @@ export function mountInsights(routes: Routes, { learning }: Context): void {
     );
   });
   routes.on('put', '/insights/learning/:id', 'changeShop', async ({ req, res, actor, inShop }) => {
-    const id = validId(req.params.id, 'run');
+    const id = validId(req.params.id, 'noRun');
     const { state } = validBody(changeLearningRunSchema, req.body);
     await inShop((tx) => setRunState(tx, actor, id, state));
     if (state === 'running') learning.start(actor.shopId, id);

@@ -65,7 +65,7 @@ export async function startRun(
   await refuseSecond(tx, shopId);
   const visitIds = await visitsToLearnFrom(tx, shopId);
   if (visitIds.length < LEAST_CARS_TO_LEARN) {
-    throw conflict(`Too few cars to learn from: ${LEAST_CARS_TO_LEARN} are needed`);
+    throw conflict('tooFewCars', { least: LEAST_CARS_TO_LEARN });
   }
   // What a run that was given up had read is of no use any more.
   await tx.delete(learningEvidence).where(eq(learningEvidence.shopId, shopId));
@@ -103,9 +103,9 @@ export async function setRunState(
     .from(learningRuns)
     .where(own)
     .for('update');
-  if (!run) throw notFound('run');
+  if (!run) throw notFound('noRun');
   if (run.state === state) return;
-  if (run.state === 'done') throw conflict('This run has ended');
+  if (run.state === 'done') throw conflict('runEnded');
   if (state === 'running') await refuseSecond(tx, shopId);
   await tx.update(learningRuns).set({ state }).where(own);
   await tellLive(tx, { shopId, kind: 'learning' });
@@ -121,7 +121,7 @@ async function refuseSecond(tx: Handle, shopId: string): Promise<void> {
     .select({ id: learningRuns.id })
     .from(learningRuns)
     .where(and(eq(learningRuns.shopId, shopId), eq(learningRuns.state, 'running')));
-  if (other) throw conflict('Another run is at work');
+  if (other) throw conflict('runAtWork');
 }
 
 /**
@@ -149,7 +149,7 @@ export async function useRun(
       .set({ usedSince: new Date() })
       .where(and(own, eq(learningRuns.id, runId), eq(learningRuns.state, 'done')))
       .returning({ version: learningRuns.version });
-    if (!used) throw notFound('run');
+    if (!used) throw notFound('noRun');
     version = used.version;
   }
   await addAudit(tx, actor, 'constants', { version }, address);

@@ -23,12 +23,12 @@ export async function dueCalendar(
     .innerJoin(vehicles, eq(vehicles.id, visits.vehicleId))
     .innerJoin(shops, eq(shops.id, visits.shopId))
     .where(and(eq(visits.id, id), eq(visits.shopId, actor.shopId)));
-  if (!row) throw notFound('visit');
+  if (!row) throw notFound('noVisit');
   const { handOver } = row.visits.draft.visit ?? {};
   const open = (handOver?.next ?? [])
     .map((look, place) => ({ look, place }))
     .filter(({ look }) => look.state === 'open');
-  if (open.length === 0) throw conflict('Nothing is on the list of this visit yet');
+  if (open.length === 0) throw conflict('nothingDue');
   const { papers } = textsOf(handOver?.language ?? 'en');
   const car = [row.vehicles.label, row.vehicles.plate].filter(Boolean).join(', ');
   const { error, value } = createEvents(

@@ -20,19 +20,19 @@ const MOST_LINKS = 20;
 /** Links to a customer's sheet, made and ended by the shop. */
 export function mountLinks(routes: Routes, { diagnoses }: Context): void {
   routes.on('get', '/visits/:id/links', 'read', async ({ req, res, actor, inShop }) => {
-    const id = validId(req.params.id, 'visit');
+    const id = validId(req.params.id, 'noVisit');
     res.json(await inShop((tx) => listLinks(tx, actor.shopId, id)));
   });
   routes.on('post', '/visits/:id/links', 'workOnVisits', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const { shopId, personId } = actor;
     const order = validBody(newSheetLinkSchema, req.body);
-    const visitId = validId(req.params.id, 'visit');
+    const visitId = validId(req.params.id, 'noVisit');
     const facts = await paperFacts(inShop, diagnoseFor(diagnoses, asked), actor, visitId);
     const paper = customerPaper(facts);
     const links = await inShop(async (tx) => {
       if ((await listLinks(tx, shopId, visitId)).length >= MOST_LINKS) {
-        throw conflict(`A visit has at most ${MOST_LINKS} links; end one first`);
+        throw conflict('mostLinks', { most: MOST_LINKS });
       }
       await tx
         .insert(sheetLinks)
@@ -51,14 +51,14 @@ export function mountLinks(routes: Routes, { diagnoses }: Context): void {
     res.json(links);
   });
   routes.on('delete', '/links/:id', 'workOnVisits', async ({ req, res, actor, inShop }) => {
-    const id = validId(req.params.id, 'link');
+    const id = validId(req.params.id, 'noLink');
     const gone = await inShop((tx) =>
       tx
         .delete(sheetLinks)
         .where(and(eq(sheetLinks.id, id), eq(sheetLinks.shopId, actor.shopId)))
         .returning({ id: sheetLinks.id }),
     );
-    if (gone.length === 0) throw notFound('link');
+    if (gone.length === 0) throw notFound('noLink');
     res.status(204).end();
   });
 }
@@ -71,7 +71,7 @@ export function mountSharedSheet(routes: Routes, { db }: Context): void {
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     handler: () => {
-      throw new AppError(429, 'too_many_requests', 'Too many requests; wait a minute');
+      throw new AppError(429, 'too_many_requests', 'tooManyRequests');
     },
   });
   routes.open('get', '/shared/:token', limit, async (req, res) => {
@@ -84,7 +84,7 @@ export function mountSharedSheet(routes: Routes, { db }: Context): void {
         )
       : { rows: [] };
     const [row] = rows;
-    if (!row) throw notFound('sheet; its link has ended, or was never given');
+    if (!row) throw notFound('noSharedSheet');
     res.json({ paper: row.paper, endsAt: new Date(row.ends_at).toISOString() });
   });
 }

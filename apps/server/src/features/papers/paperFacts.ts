@@ -62,7 +62,7 @@ async function storedFacts(tx: Handle, actor: Actor, id: string) {
     .innerJoin(shops, eq(shops.id, visits.shopId))
     .leftJoin(shopLogos, eq(shopLogos.shopId, visits.shopId))
     .where(and(eq(visits.id, id), eq(visits.shopId, actor.shopId)));
-  if (!row) throw notFound('visit');
+  if (!row) throw notFound('noVisit');
   const [decision] = await tx
     .select()
     .from(decisions)

@@ -20,7 +20,7 @@ export function mountPapers(routes: Routes, { diagnoses, workshop }: Context): v
   routes.on('get', '/visits/:id/sheet', 'read', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const { paper: size, kind, language } = validBody(querySchema, req.query);
-    const id = validId(req.params.id, 'visit');
+    const id = validId(req.params.id, 'noVisit');
     const diagnose = diagnoseFor(diagnoses, asked);
     const facts = await paperFacts(inShop, diagnose, actor, id, { language });
     const paper = kind === 'customer' ? customerPaper(facts) : technicianPaper(facts);
@@ -31,7 +31,7 @@ export function mountPapers(routes: Routes, { diagnoses, workshop }: Context): v
       .send(await workshop.paperPdf(paper, size));
   });
   routes.on('get', '/visits/:id/due.ics', 'read', async ({ req, res, actor, inShop }) => {
-    const id = validId(req.params.id, 'visit');
+    const id = validId(req.params.id, 'noVisit');
     const { text, number } = await inShop((tx) => dueCalendar(tx, actor, id));
     res.attachment(`visit-${number}.ics`).type('text/calendar').send(text);
   });

@@ -16,7 +16,7 @@ const MOST_SUBJECT = 80;
 /** Pictures of a visit, stored in the database. */
 export function mountPhotos(routes: Routes, { workshop }: Context): void {
   routes.on('get', '/visits/:id/photos', 'read', async ({ req, res, actor, inShop }) => {
-    const id = validId(req.params.id, 'visit');
+    const id = validId(req.params.id, 'noVisit');
     res.json(
       await inShop(async (tx) => {
         await findVisit(tx, actor, id);
@@ -29,8 +29,8 @@ export function mountPhotos(routes: Routes, { workshop }: Context): void {
     '/visits/:id/photos/:photoId',
     'workOnVisits',
     async ({ req, res, actor, inShop }) => {
-      const visitId = validId(req.params.id, 'visit');
-      const id = validId(req.params.photoId, 'photo');
+      const visitId = validId(req.params.id, 'noVisit');
+      const id = validId(req.params.photoId, 'noPhoto');
       const subject = queryText(req.query.subject, 'subject').slice(0, MOST_SUBJECT);
       if (!Buffer.isBuffer(req.body)) {
         throw invalid([{ path: '', expected: 'a JPEG or PNG picture' }]);
@@ -38,7 +38,7 @@ export function mountPhotos(routes: Routes, { workshop }: Context): void {
       const refuseTooMany = async (tx: Handle) => {
         await findVisit(tx, actor, visitId);
         if ((await tx.$count(photos, eq(photos.visitId, visitId))) >= MOST_PHOTOS) {
-          throw new AppError(409, 'too_many', `A visit keeps at most ${MOST_PHOTOS} pictures`);
+          throw new AppError(409, 'too_many', 'mostPhotos', { values: { most: MOST_PHOTOS } });
         }
       };
       await inShop(refuseTooMany);
@@ -67,27 +67,27 @@ export function mountPhotos(routes: Routes, { workshop }: Context): void {
     express.raw({ type: ['image/jpeg', 'image/png'], limit: MOST_PHOTO_BYTES }),
   );
   routes.on('get', '/photos/:id', 'read', async ({ req, res, actor, inShop }) => {
-    const id = validId(req.params.id, 'photo');
+    const id = validId(req.params.id, 'noPhoto');
     const [row] = await inShop((tx) =>
       tx
         .select({ type: photos.type, picture: photos.picture })
         .from(photos)
         .where(and(eq(photos.id, id), eq(photos.shopId, actor.shopId))),
     );
-    if (!row) throw notFound('photo');
+    if (!row) throw notFound('noPhoto');
     // A picture must not stay in the browser when its reader has signed out.
     res.set('cache-control', 'private, no-store');
     res.type(row.type).send(row.picture);
   });
   routes.on('delete', '/photos/:id', 'workOnVisits', async ({ req, res, actor, inShop }) => {
-    const id = validId(req.params.id, 'photo');
+    const id = validId(req.params.id, 'noPhoto');
     const gone = await inShop((tx) =>
       tx
         .delete(photos)
         .where(and(eq(photos.id, id), eq(photos.shopId, actor.shopId)))
         .returning({ id: photos.id }),
     );
-    if (gone.length === 0) throw notFound('photo');
+    if (gone.length === 0) throw notFound('noPhoto');
     res.status(204).end();
   });
 }
@@ -97,7 +97,7 @@ async function findVisit(tx: Handle, { shopId }: Actor, id: string): Promise<voi
     .select({ id: visits.id })
     .from(visits)
     .where(and(eq(visits.id, id), eq(visits.shopId, shopId)));
-  if (!row) throw notFound('visit');
+  if (!row) throw notFound('noVisit');
 }
 
 async function listPhotos(tx: Handle, visitId: string): Promise<Photo[]> {

@@ -39,7 +39,7 @@ export async function answerDrill(
   const items = dealDrill(row.seed);
   const item = items[question];
   if (!item) throw invalid([{ path: 'question', expected: `at most ${items.length - 1}` }]);
-  if (row.given[question] !== undefined) throw conflict('This question is answered already');
+  if (row.given[question] !== undefined) throw conflict('questionAnswered');
   const next = {
     given: { ...row.given, [question]: given },
     right: row.right + (isRightAnswer(item, given) ? 1 : 0),
@@ -68,7 +68,7 @@ async function rowOf(
       ),
     );
   const [row] = await (isLocked ? query.for('update') : query);
-  if (!row) throw notFound('drill');
+  if (!row) throw notFound('noDrill');
   return row;
 }
 

@@ -37,12 +37,12 @@ function mountDrills(routes: Routes): void {
     res.json(await inShop((tx) => newDrill(tx, actor, id)));
   });
   routes.on('get', '/practice/drills/:id', 'practise', async ({ req, res, actor, look }) => {
-    const id = validId(req.params.id, 'drill');
+    const id = validId(req.params.id, 'noDrill');
     res.json(await look((tx) => oneDrill(tx, actor, id)));
   });
   routes.on('post', '/practice/drills/:id/answers', 'practise', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'drill');
+    const id = validId(req.params.id, 'noDrill');
     const answer = validBody(drillAnswerSchema, req.body);
     res.json(await inShop((tx) => answerDrill(tx, actor, id, answer)));
   });
@@ -61,30 +61,30 @@ function mountCars(routes: Routes, { diagnoses }: Pick<Context, 'diagnoses'>): v
     res.json(await inShop((tx) => dealTo(tx, actor, wish)));
   });
   routes.on('get', '/practice/cars/:id', 'practise', async ({ req, res, actor, look }) => {
-    const id = validId(req.params.id, 'practice car');
+    const id = validId(req.params.id, 'noPracticeCar');
     res.json(await look((tx) => oneCar(tx, actor, id)));
   });
   routes.on('post', '/practice/cars/:id/gauge', 'practise', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'practice car');
+    const id = validId(req.params.id, 'noPracticeCar');
     const at = validBody(practiceReadingSchema, req.body);
     res.json(await inShop((tx) => setGaugeDown(tx, actor, id, at)));
   });
   routes.on('post', '/practice/cars/:id/entries', 'practise', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'practice car');
+    const id = validId(req.params.id, 'noPracticeCar');
     const { entries } = validBody(practiceEntriesSchema, req.body);
     res.json(await inShop((tx) => keepEntries(tx, actor, id, entries)));
   });
   routes.on('post', '/practice/cars/:id/checks', 'practise', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'practice car');
+    const id = validId(req.params.id, 'noPracticeCar');
     const { check } = validBody(practiceCheckSchema, req.body);
     res.json(await inShop((tx) => makeCheck(tx, actor, id, check)));
   });
   routes.on('post', '/practice/cars/:id/answer', 'practise', async (asked) => {
     const { req, res, actor, inShop, look } = asked;
-    const id = validId(req.params.id, 'practice car');
+    const id = validId(req.params.id, 'noPracticeCar');
     const answer = validBody(practiceAnswerSchema, req.body);
     // The best answer takes some seconds: no transaction stays open over it.
     const { tried, prices } = await look((tx) => answerable(tx, actor, id));

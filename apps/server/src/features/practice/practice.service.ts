@@ -67,7 +67,7 @@ export async function dealTo(tx: Handle, actor: Actor, wish: NewPractice): Promi
         eq(practiceTries.lesson, lesson),
       ),
     );
-  if (!own) throw notFound('practice car');
+  if (!own) throw notFound('noPracticeCar');
   return oneCar(tx, actor, own.id);
 }
 
@@ -153,7 +153,7 @@ export async function answerable(
   id: string,
 ): Promise<{ tried: Tried; prices: PriceList }> {
   const tried = await triedOf(tx, actor, id, false);
-  if (tried.finishedAt) throw conflict('This car is answered already');
+  if (tried.finishedAt) throw conflict('answeredAlready');
   return { tried, prices: await pricesOf(tx, actor) };
 }
 
@@ -189,7 +189,7 @@ async function change(
 
 async function open(tx: Handle, actor: Actor, id: string): Promise<Tried> {
   const tried = await triedOf(tx, actor, id, true);
-  if (tried.finishedAt) throw conflict('This car is answered already');
+  if (tried.finishedAt) throw conflict('answeredAlready');
   return tried;
 }
 
@@ -210,7 +210,7 @@ async function triedOf(
       ),
     );
   const [tried] = await (isLocked ? query.for('update') : query);
-  if (!tried) throw notFound('practice car');
+  if (!tried) throw notFound('noPracticeCar');
   const [deal] = await tx
     .select({ seed: practiceDeals.seed })
     .from(practiceDeals)

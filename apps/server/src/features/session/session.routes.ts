@@ -52,7 +52,7 @@ function mountDoor(routes: Routes, { db, demo, triesAMinute }: Context): void {
     standardHeaders: true,
     legacyHeaders: false,
     handler: () => {
-      throw new AppError(429, 'too_many_tries', 'Too many tries from here; wait a minute', {
+      throw new AppError(429, 'too_many_tries', 'tooManyTriesHere', {
         retryAfter: MINUTE_MS / 1000,
       });
     },

@@ -28,7 +28,6 @@ import { writeTry } from './signInLimits.ts';
 
 type PersonRow = typeof people.$inferSelect;
 
-const WRONG = 'This email and password do not belong together';
 /** Any number, the same in every process: only one first shop is set up at a time. */
 const SETUP_LOCK = 4310_0002;
 
@@ -53,7 +52,7 @@ export async function signIn(db: Database, order: SignIn, address: string): Prom
         addAudit(tx, { shopId: owner.shopId, personId: owner.id }, 'signInFailed', {}, address),
       );
     }
-    throw new AppError(401, 'wrong_password', WRONG);
+    throw new AppError(401, 'wrong_password', 'wrongPassword');
   }
   const actor = await inShop(db, found.shop_id, (tx) => admit(tx, found.id, order.code ?? ''));
   await written.succeeded();
@@ -64,7 +63,7 @@ export async function signIn(db: Database, order: SignIn, address: string): Prom
 async function admit(tx: Handle, id: string, code: string): Promise<Actor> {
   const [person] = await tx.select().from(people).where(eq(people.id, id)).for('update');
   if (!person) throw unauthenticated();
-  if (person.suspendedAt) throw forbidden('This account is suspended; ask the lead of your shop');
+  if (person.suspendedAt) throw forbidden('suspended');
   if (person.totpSecret !== null) await takeSecondFactor(tx, person, person.totpSecret, code);
   return { personId: person.id, shopId: person.shopId, role: person.role };
 }
@@ -76,7 +75,7 @@ async function takeSecondFactor(
   code: string,
 ): Promise<void> {
   if (code === '') {
-    throw new AppError(401, 'code_needed', 'Enter the code of your second factor too');
+    throw new AppError(401, 'code_needed', 'codeNeeded');
   }
   const last = person.totpLastStep === null ? null : Number(person.totpLastStep);
   const step = checkCode(secret, code, last);
@@ -90,7 +89,7 @@ async function takeSecondFactor(
   const left = person.recoveryHashes ?? [];
   const used = recoveryHash(code);
   if (!left.includes(used)) {
-    throw new AppError(401, 'wrong_code', 'This code is wrong or has been used');
+    throw new AppError(401, 'wrong_code', 'wrongCode');
   }
   await tx
     .update(people)
@@ -114,7 +113,7 @@ export async function signInDemo(
     ? await db.execute<{ shop_id: string }>(sql`select shop_id from keen_demo_person(${personId})`)
     : { rows: [] };
   const [row] = rows;
-  if (!row) throw forbidden('One-press sign-in is for the demo shop only');
+  if (!row) throw forbidden('demoOnly');
   return inShop(db, row.shop_id, (tx) => admit(tx, personId, ''));
 }
 
@@ -137,7 +136,7 @@ export async function setUpShop(db: Database, setup: Setup): Promise<Actor> {
     const { rows } = await tx.execute<{ number: number }>(
       sql`select (keen_front_door() ->> 'shops')::int as number`,
     );
-    if (rows[0]?.number !== 0) throw conflict('This installation already has its shop');
+    if (rows[0]?.number !== 0) throw conflict('hasShop');
     await tx
       .insert(shops)
       .values({ id: actor.shopId, name: setup.shopName, town: setup.town, isDemo: false });
@@ -233,7 +232,7 @@ async function demandPassword(
 ): Promise<PersonRow> {
   const [person] = await tx.select().from(people).where(eq(people.id, personId));
   if (!person?.passwordHash || !(await verify(person.passwordHash, password))) {
-    throw invalid([{ path: field, expected: 'your password as it is now' }], 'Wrong password');
+    throw invalid([{ path: field, expected: 'your password as it is now' }], 'passwordWrong');
   }
   return person;
 }
@@ -276,7 +275,7 @@ async function ownerOfLink(db: Database, token: string) {
     sql`select shop_id, person_id from keen_password_link(${linkHash(token)})`,
   );
   const [row] = rows;
-  if (!row) throw notFound('link; it has been used, or has ended');
+  if (!row) throw notFound('linkEnded');
   return { shopId: row.shop_id, personId: row.person_id };
 }
 
@@ -289,7 +288,7 @@ export async function passwordLinkOwner(db: Database, token: string): Promise<Pa
       .from(people)
       .innerJoin(shops, eq(shops.id, people.shopId))
       .where(eq(people.id, personId));
-    if (!row) throw notFound('link');
+    if (!row) throw notFound('noLink');
     return row;
   });
 }
@@ -304,14 +303,14 @@ export async function choosePassword(
   const { shopId, personId } = await ownerOfLink(db, token);
   await inShop(db, shopId, async (tx) => {
     const [person] = await tx.select().from(people).where(eq(people.id, personId));
-    if (!person) throw notFound('link');
+    if (!person) throw notFound('noLink');
     refuseWeak(password, [person.name, person.email]);
     const used = await tx
       .update(passwordLinks)
       .set({ usedAt: new Date() })
       .where(and(eq(passwordLinks.hash, linkHash(token)), sql`${passwordLinks.usedAt} is null`))
       .returning({ hash: passwordLinks.hash });
-    if (used.length === 0) throw notFound('link; it has been used');
+    if (used.length === 0) throw notFound('linkUsed');
     await tx
       .update(people)
       .set({ passwordHash: await hash(password) })

@@ -64,7 +64,7 @@ export async function writeTry(
     (forName > MOST_FOR_NAME && !(owner && (await isKnownAddress(db, owner, address))));
   if (isTooMany) {
     if (written) await db.delete(signInTries).where(eq(signInTries.id, written.id));
-    throw new AppError(429, 'too_many_tries', 'Too many wrong tries; wait a quarter of an hour', {
+    throw new AppError(429, 'too_many_tries', 'tooManyTries', {
       retryAfter: WINDOW_MS / 1000,
     });
   }

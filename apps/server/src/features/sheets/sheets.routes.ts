@@ -8,7 +8,7 @@ export function mountSheets(routes: Routes): void {
     res.json(await inShop((tx) => listSheets(tx, actor)));
   });
   routes.on('get', '/sheets/:id/turns', 'read', async ({ req, res, inShop }) => {
-    const sheetId = validId(req.params.id, 'sheet');
+    const sheetId = validId(req.params.id, 'noSheet');
     res.json(await inShop((tx) => turnsOfSheet(tx, sheetId)));
   });
   routes.on('post', '/sheets', 'keepSheets', async ({ req, res, actor, inShop }) => {

@@ -57,7 +57,7 @@ export async function keepSheets(
     .select({ id: specSheets.id, shopId: specSheets.shopId })
     .from(specSheets)
     .where(inArray(specSheets.id, ids));
-  if (known.some((row) => row.shopId !== shopId)) throw conflict('A revision id is taken');
+  if (known.some((row) => row.shopId !== shopId)) throw conflict('revisionTaken');
   const seen = new Set(known.map(({ id }) => id));
   const latest = new Map(
     (
@@ -82,7 +82,7 @@ export async function keepSheets(
   for (const { id, revisionId, basedOn, sheet, retired } of sheets) {
     if (seen.has(revisionId)) continue;
     if ((latest.get(id) ?? 0) !== basedOn) {
-      throw conflict(`Somebody else changed “${sheet.name}” meanwhile; look at it again`);
+      throw conflict('changedMeanwhile', { name: sheet.name });
     }
     const revision = basedOn + 1;
     await tx

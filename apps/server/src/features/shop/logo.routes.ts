@@ -15,7 +15,7 @@ export function mountLogo(routes: Routes, { workshop }: Context): void {
     const [logo] = await inShop((tx) =>
       tx.select().from(shopLogos).where(eq(shopLogos.shopId, actor.shopId)),
     );
-    if (!logo) throw notFound('logo');
+    if (!logo) throw notFound('noLogo');
     res.type(logo.type).send(logo.picture);
   });
   routes.on(

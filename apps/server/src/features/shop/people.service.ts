@@ -74,7 +74,7 @@ export async function addPerson(
     .select()
     .from(people)
     .where(and(eq(people.id, id), eq(people.shopId, shopId)));
-  if (!known) throw conflict('Somebody signs in with this e-mail already');
+  if (!known) throw conflict('emailTaken');
   return memberOf(known);
 }
 
@@ -96,15 +96,11 @@ export async function changePerson(
     .select()
     .from(people)
     .where(and(eq(people.id, id), eq(people.shopId, shopId)));
-  if (!before) throw notFound('person');
+  if (!before) throw notFound('noPerson');
   const { name, role, suspended, hasSecondFactor } = change;
   const staysLead = (role ?? before.role) === 'lead' && !(suspended ?? before.suspendedAt !== null);
   if (before.role === 'lead' && !staysLead && !(await hasOtherLead(tx, shopId, id))) {
-    throw new AppError(
-      409,
-      'last_lead',
-      'The last lead of a shop cannot go; make another one first',
-    );
+    throw new AppError(409, 'last_lead', 'lastLead');
   }
   const [row] = await tx
     .update(people)
@@ -119,7 +115,7 @@ export async function changePerson(
     })
     .where(eq(people.id, id))
     .returning();
-  if (!row) throw notFound('person');
+  if (!row) throw notFound('noPerson');
   if (suspended || hasSecondFactor === false) await endSessions(tx, id);
   else if (role !== undefined) await changeSessionRole(tx, id, role);
   await addAudit(
@@ -194,6 +190,6 @@ async function findPerson(tx: Handle, { shopId }: Actor, id: string) {
     .select()
     .from(people)
     .where(and(eq(people.id, id), eq(people.shopId, shopId)));
-  if (!person) throw notFound('person');
+  if (!person) throw notFound('noPerson');
   return person;
 }

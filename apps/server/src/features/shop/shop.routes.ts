@@ -37,7 +37,7 @@ export function mountShop(routes: Routes, { years }: Context): void {
     const change = validBody(changeSettingsSchema, req.body);
     const stock: readonly string[] = STOCK_SETTINGS;
     if (!roleMay(role, 'changeShop') && Object.keys(change).some((key) => !stock.includes(key))) {
-      throw forbidden('Only the lead changes these settings');
+      throw forbidden('leadOnlySettings');
     }
     const settings = await inShop(async (tx) => {
       // One after the other, so that two who change different settings both keep theirs.
@@ -62,19 +62,19 @@ export function mountShop(routes: Routes, { years }: Context): void {
   });
   routes.on('put', '/shop/people/:id', 'managePeople', async ({ req, res, actor, inShop }) => {
     const change = validBody(changePersonSchema, req.body);
-    const id = validId(req.params.id, 'person');
+    const id = validId(req.params.id, 'noPerson');
     res.json(await inShop((tx) => changePerson(tx, actor, id, change, req.ip ?? '')));
   });
   routes.on('put', '/shop/people/:id/password', 'managePeople', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const { password } = validBody(newPasswordSchema, req.body);
-    const id = validId(req.params.id, 'person');
+    const id = validId(req.params.id, 'noPerson');
     await inShop((tx) => givePassword(tx, actor, id, password, req.ip ?? ''));
     res.status(204).end();
   });
   routes.on('post', '/shop/people/:id/password-link', 'managePeople', async (asked) => {
     const { req, res, actor, inShop } = asked;
-    const id = validId(req.params.id, 'person');
+    const id = validId(req.params.id, 'noPerson');
     res.json(await inShop((tx) => makePasswordLink(tx, actor, id, req.ip ?? '')));
   });
 }

@@ -12,7 +12,7 @@ export function mountVehicles(routes: Routes): void {
   });
   routes.on('put', '/vehicles/:id', 'changeCars', async ({ req, res, actor, inShop }) => {
     const change = validBody(changeVehicleSchema, req.body);
-    const id = validId(req.params.id, 'car');
+    const id = validId(req.params.id, 'noCar');
     res.json(await inShop((tx) => changeVehicle(tx, actor, id, change)));
   });
   routes.on('get', '/tire-lines', 'read', async ({ res, actor, look }) => {

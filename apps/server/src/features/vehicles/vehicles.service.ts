@@ -70,7 +70,7 @@ export async function changeVehicle(
       .where(
         and(eq(vehicles.shopId, shopId), eq(vehicles.plateKey, plateKey), ne(vehicles.id, id)),
       );
-    if (other && other.mergedInto !== id) throw conflict('Another car has this plate');
+    if (other && other.mergedInto !== id) throw conflict('plateTaken');
     if (other) await swapPlates(tx, shopId, id, other.id, plateKey);
   }
   const [row] = await tx
@@ -86,7 +86,7 @@ export async function changeVehicle(
     })
     .where(and(eq(vehicles.id, id), eq(vehicles.shopId, shopId)))
     .returning();
-  if (!row) throw notFound('car');
+  if (!row) throw notFound('noCar');
   const open = await tx.select({ id: visits.id }).from(visits).where(eq(visits.vehicleId, id));
   for (const visit of open) await tellLive(tx, { shopId, visitId: visit.id });
   return vehicleRecord(row, null);

@@ -29,7 +29,7 @@ export function refuseUnallowed({ role }: Actor, list: readonly Entry[]): void {
     return [{ path: `entries.${index}.path`, expected: 'a field that your role may enter' }];
   });
   if (refusals.length > 0) {
-    throw new AppError(403, 'forbidden', 'Only a technician or the lead sets angles', { refusals });
+    throw new AppError(403, 'forbidden', 'anglesForbidden', { refusals });
   }
 }
 
@@ -47,8 +47,8 @@ export async function append(
     // Sent after the lock, so that it sees what whoever held it has written.
     statements.known(tx).execute({ ids }),
   ]);
-  if (!visit) throw notFound('visit');
-  if (known.some((row) => row.visitId !== visitId)) throw conflict('An entry id is taken');
+  if (!visit) throw notFound('noVisit');
+  if (known.some((row) => row.visitId !== visitId)) throw conflict('entryTaken');
   const seen = new Set(known.map((row) => row.id));
   // Ids are compared as the database writes them, in lower case.
   const fresh = list
@@ -74,7 +74,7 @@ export async function append(
     tellLive(tx, { shopId, visitId, after: visit.seq }),
   ]);
   // An id of another shop's row, which is not seen from here: everything is taken back.
-  if (added.rowCount !== fresh.length) throw conflict('An entry id is taken');
+  if (added.rowCount !== fresh.length) throw conflict('entryTaken');
   return { entries: [...stored, ...fresh].toSorted(bySeq), seq };
 }
 

@@ -19,7 +19,7 @@ export async function setClosed(
     .set({ closedAt: closed ? new Date() : null })
     .where(and(eq(visits.id, id), eq(visits.shopId, actor.shopId)))
     .returning({ id: visits.id });
-  if (rows.length === 0) throw notFound('visit');
+  if (rows.length === 0) throw notFound('noVisit');
   await tellLive(tx, { shopId: actor.shopId, visitId: id });
   return oneVisit(tx, actor, id);
 }

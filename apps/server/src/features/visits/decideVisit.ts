@@ -51,7 +51,7 @@ export async function decide(
       })
       .onConflictDoNothing()
       .returning();
-    if (!row) throw conflict('This decision is already being saved');
+    if (!row) throw conflict('decisionSaving');
     await tellLive(tx, { shopId: actor.shopId, visitId: id });
     return decisionRecord(row);
   });

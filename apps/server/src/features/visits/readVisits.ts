@@ -69,7 +69,7 @@ export async function findVisit(db: Handle, shopId: string, id: string): Promise
 /** The same. @throws {AppError} 404 when there is none */
 export async function oneVisit(db: Handle, { shopId }: Actor, id: string): Promise<Visit> {
   const visit = await findVisit(db, shopId, id);
-  if (!visit) throw notFound('visit');
+  if (!visit) throw notFound('noVisit');
   return visit;
 }
 
@@ -109,7 +109,7 @@ export async function visitDetail(db: Handle, actor: Actor, id: string): Promise
       return rowsQuery(db, earlier, MOST_HISTORY).prepare('visit_history');
     }).execute({ shopId, id }),
   ]);
-  if (!visit) throw notFound('visit');
+  if (!visit) throw notFound('noVisit');
   return {
     visit,
     entries: kept.map(entryRecord),

@@ -62,7 +62,7 @@ export async function importVisit(tx: Handle, actor: Actor, file: CaseFile): Pro
 async function vehicleFor(tx: Handle, actor: Actor, vehicle: NewVisit['vehicle']): Promise<string> {
   if (!('plate' in vehicle)) {
     const [known] = await livingCars(tx, actor.shopId, [vehicle.id]);
-    if (known === undefined) throw notFound('car');
+    if (known === undefined) throw notFound('noCar');
     return known;
   }
   const plateKey = plateKeyOf(vehicle.plate);
@@ -76,7 +76,7 @@ async function vehicleFor(tx: Handle, actor: Actor, vehicle: NewVisit['vehicle']
     .select({ id: vehicles.id })
     .from(vehicles)
     .where(and(eq(vehicles.shopId, actor.shopId), eq(vehicles.plateKey, plateKey)));
-  if (!kept) throw conflict('This car could not be saved; its id is taken');
+  if (!kept) throw conflict('visitIdTaken');
   const [living] = await livingCars(tx, actor.shopId, [kept.id]);
   return living ?? kept.id;
 }

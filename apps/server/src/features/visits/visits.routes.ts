@@ -33,34 +33,34 @@ export function mountVisits(routes: Routes, { diagnoses }: Context): void {
     res.json(await inShop((tx) => importVisit(tx, actor, file)));
   });
   routes.on('get', '/visits/:id', 'read', async ({ req, res, actor, look }) => {
-    const id = validId(req.params.id, 'visit');
+    const id = validId(req.params.id, 'noVisit');
     res.json(await look((tx) => visitDetail(tx, actor, id)));
   });
   routes.on('post', '/visits/:id/entries', 'workOnVisits', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const { entries } = validBody(newEntriesSchema, req.body);
-    const id = validId(req.params.id, 'visit');
+    const id = validId(req.params.id, 'noVisit');
     res.json(await inShop((tx) => appendEntries(tx, actor, id, entries)));
   });
   routes.on('post', '/visits/:id/decisions', 'workOnVisits', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const order = validBody(newDecisionSchema, req.body);
-    const id = validId(req.params.id, 'visit');
+    const id = validId(req.params.id, 'noVisit');
     res.json(await decide(inShop, diagnoseFor(diagnoses, asked), actor, id, order));
   });
   routes.on('put', '/visits/:id/closed', 'workOnVisits', async ({ req, res, actor, inShop }) => {
     const { closed } = validBody(closeVisitSchema, req.body);
-    const id = validId(req.params.id, 'visit');
+    const id = validId(req.params.id, 'noVisit');
     res.json(await inShop((tx) => setClosed(tx, actor, id, closed)));
   });
   routes.on('get', '/visits/:id/diagnosis', 'read', async (asked) => {
     const { req, res, actor, look } = asked;
-    const id = validId(req.params.id, 'visit');
+    const id = validId(req.params.id, 'noVisit');
     const detail = await look((tx) => visitDetail(tx, actor, id));
     res.json((await diagnoseFor(diagnoses, asked)(caseOf(detail))).diagnosis);
   });
   routes.on('get', '/visits/:id/case', 'read', async ({ req, res, actor, look }) => {
-    const id = validId(req.params.id, 'visit');
+    const id = validId(req.params.id, 'noVisit');
     const detail = await look((tx) => visitDetail(tx, actor, id));
     res.attachment(`visit-${detail.visit.number}.keen.json`);
     res.json(caseOf(detail));

@@ -170,7 +170,7 @@ export function ShimClockDrawing({
 export function clockWords(clock: number): string {
   const halfHours = Math.round(clock / 15) % 24;
   const hour = Math.floor(halfHours / 2) || 12;
-  return halfHours % 2 === 1 ? t('adjusters.halfPast', { hour }) : `${hour} o’clock`;
+  return halfHours % 2 === 1 ? t('adjusters.halfPast', { hour }) : t('adjusters.oclock', { hour });
 }
 
 export function CamDrawing({
@@ -213,8 +213,8 @@ export function WishboneDrawing({
 }: ToolDrawing<'wishboneShims', { front: number; rear: number }>) {
   const boltX = 96;
   const rows = [
-    { name: 'front bolt', y: 66, mm: output.front },
-    { name: 'rear bolt', y: 160, mm: output.rear },
+    { name: t('adjusters.frontBolt'), y: 66, mm: output.front },
+    { name: t('adjusters.rearBolt'), y: 160, mm: output.rear },
   ];
   return (
     <Frame label={t('adjusters.upperArmFromAbove')}>
@@ -273,8 +273,8 @@ export function TwoCamsDrawing({
   output,
 }: ToolDrawing<'twoCams', { front: DrawnCam; rear: DrawnCam }>) {
   const cams = [
-    { name: 'front cam', y: 62, cam: output.front },
-    { name: 'rear cam', y: 162, cam: output.rear },
+    { name: t('adjusters.frontCam'), y: 62, cam: output.front },
+    { name: t('adjusters.rearCam'), y: 162, cam: output.rear },
   ];
   return (
     <Frame label={t('adjusters.lowerArmFromAbove')}>

@@ -1,3 +1,4 @@
+import { whereWords } from '../../words/pageTexts.ts';
 import { camberInTurn, InputError, rideHeight } from '@keen/core';
 import Box from '@mui/material/Box';
 import {
@@ -155,7 +156,7 @@ export function FrontCamberInTurns({
       }}
       series={wheels.map(({ key }) => ({
         key,
-        name: key === 'lf' ? 'left front' : 'right front',
+        name: whereWords(key),
         dashed: key === 'rf',
       }))}
       now={{ turn: 0, ...now }}
@@ -184,7 +185,7 @@ export function SwingDrawing({
       series={[
         {
           key: 'camber',
-          name: `camber; the steeper, the more caster: ${output.caster.toFixed(2)}°`,
+          name: t('charts.camberSteeper', { caster: output.caster.toFixed(2) }),
         },
       ]}
       now={{ steer: input.angle, camber: input.camberTurnedIn }}
@@ -210,8 +211,8 @@ export function RideHeightSheet(
         points={points}
         x={{ key: 'change', words: t('charts.bodyUp'), unit: 'mm', ticks: [-80, -40, 0, 40, 80] }}
         series={[
-          { key: 'camber', name: 'camber change' },
-          { key: 'toe', name: 'toe change, this wheel', dashed: true },
+          { key: 'camber', name: t('charts.camberChange') },
+          { key: 'toe', name: t('charts.toeChange'), dashed: true },
         ]}
         now={{ change: input.change, camber: output.camberChange, toe: output.toeChange }}
         label={t('charts.camberAndToeAgainst')}

@@ -1,9 +1,10 @@
+import { term } from '../../words/terms.ts';
 import type { Known, Suspension } from '@keen/contract';
 import { depthFromMm, depthToMm, MM_PER_IN } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Choice } from '../../shared/Choice.tsx';
-import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
+import { DEPTH_UNIT_WORDS, capital } from '../../shared/format.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { OtherWheels } from './OtherWheels.tsx';
@@ -107,7 +108,7 @@ export function CarFacts() {
             {kinds.map((kind) => (
               <Choice
                 key={kind}
-                label={`${kind.charAt(0).toUpperCase()}${kind.slice(1)} adjustable`}
+                label={t('carFacts.angleAdjustable', { angle: capital(term(`angle.${kind}`)) })}
                 dense
                 options={KNOWN_OPTIONS}
                 value={car.adjustable?.[axle]?.[kind] ?? null}

@@ -1,12 +1,13 @@
+import { actionWords, whereWords } from '../../words/pageTexts.ts';
 import { distanceToKm, formatMoney } from '@keen/core';
 import type { Choice, Outlook, Span, Weighing } from '@keen/core';
-import { actionWords, whereWords } from '@keen/core';
 import Box from '@mui/material/Box';
 import { dangerWords } from '../../shared/dangerWords.ts';
 import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
 import { term } from '../../words/terms.ts';
+import { pageLanguage } from '../../words/pageLanguage.ts';
 
 const SCALE_WIDTH = 150;
 const THOUSAND = 1000;
@@ -35,7 +36,8 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
   // What 1000 of the person's own distance units cost.
   const perThousand = (perThousandKm: number) =>
     (perThousandKm / THOUSAND) * distanceToKm(THOUSAND, units.distance);
-  const money = (minor: number, isWhole = true) => formatMoney(minor, currency, 'en', isWhole);
+  const money = (minor: number, isWhole = true) =>
+    formatMoney(minor, currency, pageLanguage, isWhole);
   return (
     <Box
       component="table"
@@ -267,7 +269,7 @@ function NothingYet({ oldKm, longest }: NothingYetProps) {
       </td>
       <td className="figure">
         <span className="named small">{t('choices.nowSmall')}</span>
-        {formatMoney(0, currency, 'en', true)}
+        {formatMoney(0, currency, pageLanguage, true)}
       </td>
       <td className="figure" />
     </Box>

@@ -15,7 +15,7 @@ import { OutlookChart } from './OutlookChart.tsx';
 import { Rotation } from './Rotation.tsx';
 import { useWeighing } from '../../shared/useWeighing.ts';
 import { t } from '../../words/decide.ts';
-import { actionWords, whereWords } from '../../words/pageTexts.ts';
+import { actionWords, adviceReasons, partWords, whereWords } from '../../words/pageTexts.ts';
 
 /** What is advised and why, what is chosen, what the customer says; all of it is kept. */
 export function DecideStep() {
@@ -83,7 +83,7 @@ interface AdviceProps {
 }
 
 function Advice({ diagnosis, weighing, fitsTires }: AdviceProps) {
-  const { reasons, parts } = diagnosis.recommendation;
+  const { parts } = diagnosis.recommendation;
   const action = weighing.advised.course;
   return (
     <Box>
@@ -95,14 +95,17 @@ function Advice({ diagnosis, weighing, fitsTires }: AdviceProps) {
       </Typography>
       <AdviceInMoney weighing={weighing} fitsTires={fitsTires} />
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.25 }}>
-        {reasons.map((reason) => (
+        {adviceReasons(diagnosis.recommendation).map((reason) => (
           <li key={reason}>{reason}</li>
         ))}
-        {parts.map(({ part, where, why }) => (
-          <li key={part + where}>
-            {part}, {whereWords(where)}: {why}.
-          </li>
-        ))}
+        {parts.map((one) => {
+          const { part, why } = partWords(one);
+          return (
+            <li key={one.part + one.where}>
+              {part}, {whereWords(one.where)}: {why}.
+            </li>
+          );
+        })}
       </Box>
       {['align', 'checkAlignment', 'partsThenAlign'].includes(action) && (
         <Box sx={{ mt: 1.5 }}>

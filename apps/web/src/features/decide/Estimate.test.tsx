@@ -1,6 +1,6 @@
 import { DEFAULT_PRICES } from '@keen/contract';
 import type { PriceItem, VisitDraft, WorkEstimate } from '@keen/contract';
-import { PRICE_WORDS } from '@keen/core';
+import { papers } from '../../words/pageTexts.ts';
 import type { Weighing } from '@keen/core';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
@@ -117,7 +117,7 @@ describe('the tablet turned round', () => {
     const items: WorkEstimate = {
       ...estimate,
       lines: [
-        { id: ID, item: 'align', what: PRICE_WORDS.align, quantity: 1, unitMinor: 10_000 },
+        { id: ID, item: 'align', what: papers.prices.align, quantity: 1, unitMinor: 10_000 },
         { id: OTHER, what: 'A thing of the shop’s own', quantity: 2, unitMinor: 2_050 },
       ],
     };

@@ -1,3 +1,4 @@
+import { papers } from '../../words/pageTexts.ts';
 import type { Action, EstimateLine, PriceList, Wheel, WorkEstimate } from '@keen/contract';
 import {
   applyPackage,
@@ -35,7 +36,7 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
   const [isSigning, setSigning] = useState(false);
   const estimate = draft.visit?.estimate;
   const keep = (next: WorkEstimate) => enter('visit.estimate', next);
-  const linesFor = (wanted: Action) => estimateLines(wanted, replace, prices, newId);
+  const linesFor = (wanted: Action) => estimateLines(wanted, replace, prices, papers.prices, newId);
 
   if (!estimate) {
     return (

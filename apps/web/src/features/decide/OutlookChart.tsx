@@ -19,9 +19,9 @@ import { t } from '../../words/decide.ts';
 
 const HEIGHT = 280;
 const CURVES = [
-  { key: 'putRight', name: 'new, put right', ink: 'var(--rubber)', dash: undefined },
-  { key: 'asIs', name: 'new, as the car is', ink: 'var(--marker)', dash: '7 4' },
-  { key: 'old', name: 'the tires on it now', ink: 'var(--soft)', dash: '2 3' },
+  { key: 'putRight', name: t('outlookChart.newPutRight'), ink: 'var(--rubber)', dash: undefined },
+  { key: 'asIs', name: t('outlookChart.newAsIs'), ink: 'var(--marker)', dash: '7 4' },
+  { key: 'old', name: t('outlookChart.onItNow'), ink: 'var(--soft)', dash: '2 3' },
 ] as const;
 
 /** Depth of the lowest rib against distance, each with the band that holds it eight times in ten. */
@@ -128,7 +128,7 @@ export function OutlookChart({ outlook }: { outlook: Outlook }) {
                 y={depth(snowMm)}
                 stroke="var(--soft)"
                 strokeDasharray="1 6"
-                label={{ value: 'on snow', position: 'right', fill: 'var(--soft)' }}
+                label={{ value: t('outlookChart.onSnow'), position: 'right', fill: 'var(--soft)' }}
               />
             </ComposedChart>
           </ResponsiveContainer>

@@ -117,7 +117,7 @@ function Explained({ answer, file, verdict, isFull }: ExplainedProps) {
             alignItems: 'start',
           }}
         >
-          <ReasonLists cause={cause} />
+          <ReasonLists cause={cause} file={file} />
           <CausePosture group={group} diagnosis={answer.diagnosis} />
         </Box>
       )}

@@ -1,24 +1,26 @@
-import type { RankedCause } from '@keen/contract';
+import type { CaseFile, RankedCause } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { useMemo } from 'react';
 import { t } from '../../words/explain.ts';
-import { causeWords } from '../../words/pageTexts.ts';
+import { causeWords, reasonsOf } from '../../words/pageTexts.ts';
 
 /** What speaks for and against a cause, from this car's own numbers. */
-export function ReasonLists({ cause }: { cause: RankedCause }) {
+export function ReasonLists({ cause, file }: { cause: RankedCause; file: CaseFile }) {
+  const { because, against } = useMemo(() => reasonsOf(cause, file), [cause, file]);
   // Beside each other only when there are two lists to weigh; a lone sentence needs no column.
-  const columns = cause.because.length > 0 && cause.against.length > 0 ? '1fr 1fr' : '1fr';
+  const columns = because.length > 0 && against.length > 0 ? '1fr 1fr' : '1fr';
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: columns }, gap: 2 }}>
       <Reasons
         title={t('reasonLists.pointsTo', { cause: causeWords(cause.cause).toLowerCase() })}
-        items={cause.because}
+        items={because}
         none={t('reasonLists.nothingYouCanPoint')}
         mark="+"
       />
       <Reasons
         title={t('reasonLists.pointsAwayFromIt')}
-        items={cause.against}
+        items={against}
         none={t('reasonLists.nothingReadOrFelt')}
         mark="−"
       />

@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { showDistance } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/explain.ts';
+import { pageLanguage } from '../../words/pageLanguage.ts';
 
 const PUT_RIGHT_WORDS: Record<PutRight, string> = {
   angles: t('sinceLine.theAngles'),
@@ -14,7 +15,7 @@ const PUT_RIGHT_WORDS: Record<PutRight, string> = {
   pressures: t('sinceLine.thePressures'),
 };
 
-const LIST = new Intl.ListFormat('en', { type: 'conjunction' });
+const LIST = new Intl.ListFormat(pageLanguage, { type: 'conjunction' });
 
 /** Since when the answer speaks of the tires, where an earlier visit cuts their life in two. */
 export function SinceLine({ since }: { since: Diagnosis['since'] }) {

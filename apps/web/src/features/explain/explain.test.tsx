@@ -280,7 +280,12 @@ describe('the answer looked into', () => {
 
 describe('ReasonLists', () => {
   it('says what speaks for and against, or that nothing does', () => {
-    showStep(<ReasonLists cause={cause({ because: ['Both outer edges are lower.'] })} />);
+    showStep(
+      <ReasonLists
+        cause={cause({ because: ['Both outer edges are lower.'] })}
+        file={draftToCase(evenDraft(6), 'Test van').file}
+      />,
+    );
     expect(screen.getByText('Both outer edges are lower.')).toBeVisible();
     expect(screen.getByText('Nothing read or felt so far.')).toBeVisible();
   });

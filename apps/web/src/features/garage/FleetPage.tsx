@@ -25,6 +25,7 @@ import { useFleet } from './useFleet.ts';
 import type { Fleet, FleetCar } from './useFleet.ts';
 import { t } from '../../words/garage.ts';
 import { actionWords, causeWords, whereWords } from '../../words/pageTexts.ts';
+import { pageLanguage } from '../../words/pageLanguage.ts';
 
 const NeedsChart = lazy(async () => ({ default: (await import('./NeedsChart.tsx')).NeedsChart }));
 
@@ -155,7 +156,11 @@ function Row({ row, session, today }: { row: FleetCar; session: Session; today: 
   const { currency } = session.shop.settings.prices;
   const due = running && neededBy(running, today);
   const perThousand = (minor: number) =>
-    formatMoney((minor * distanceToKm(THOUSAND, units.distance)) / THOUSAND, currency, 'en');
+    formatMoney(
+      (minor * distanceToKm(THOUSAND, units.distance)) / THOUSAND,
+      currency,
+      pageLanguage,
+    );
   const isNow = due?.likely === today;
   return (
     <Box

@@ -40,7 +40,7 @@ export function StudyDialog({ session, onClose }: { session: Session; onClose: (
   const here = session.people.filter(({ suspended }) => !suspended);
   const { control, register, handleSubmit, formState } = useForm<Fields>({
     defaultValues: {
-      name: 'Depth gauge',
+      name: t('studyDialog.depthGauge'),
       people: here.slice(0, STUDY_SIZE.people.most - 2).map((person) => person.id),
       readIn: session.preferences.units.depth,
       trials: '3',
@@ -134,7 +134,7 @@ export function StudyDialog({ session, onClose }: { session: Session; onClose: (
             maxRows={8}
             error={errors.marks !== undefined}
             helperText={errors.marks?.message ?? t('studyDialog.chalkThemInGrooves')}
-            {...register('marks', { validate: valid('marks', 'Two to twenty marks, each once') })}
+            {...register('marks', { validate: valid('marks', t('studyDialog.marksBetween')) })}
           />
           <Typography color="textSecondary">
             {t('studyDialog.readingsInAll', {

@@ -139,7 +139,7 @@ function StoredForm({ stored, onSave, onCancel }: StoredFormProps) {
           error={errors.size !== undefined}
           helperText={errors.size?.message}
           {...register('size', {
-            maxLength: { value: MOST_PLACE, message: `At most ${MOST_PLACE} letters` },
+            maxLength: { value: MOST_PLACE, message: t('storedHere.atMost', { most: MOST_PLACE }) },
           })}
         />
       </Box>

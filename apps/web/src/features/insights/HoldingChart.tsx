@@ -68,7 +68,7 @@ export function HoldingChart({ work, withinKm, units }: HoldingChartProps) {
             ticks={ticks}
             tickFormatter={(value: number) => showWhole(value)}
             label={{
-              value: `${units.distance} since the work`,
+              value: t('holdingChart.sinceTheWork', { unit: units.distance }),
               position: 'bottom',
               offset: 0,
               fill: 'var(--soft)',
@@ -80,7 +80,7 @@ export function HoldingChart({ work, withinKm, units }: HoldingChartProps) {
             domain={[0, FULL]}
             ticks={[0, 25, 50, 75, 100]}
             label={{
-              value: 'still holds, %',
+              value: t('holdingChart.stillHolds'),
               angle: -90,
               position: 'insideLeft',
               fill: 'var(--soft)',

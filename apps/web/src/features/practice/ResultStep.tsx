@@ -1,6 +1,6 @@
+import { actionWords, causeWords, whereWords } from '../../words/pageTexts.ts';
 import type { Action, Axle, Cause, PracticeResult, Wheel } from '@keen/contract';
-import { WHEEL_ORDER } from '@keen/core';
-import { actionWords, causeWords, formatMoney, whereWords } from '@keen/core';
+import { formatMoney, WHEEL_ORDER } from '@keen/core';
 import { usualChance } from '@keen/core/practice';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -11,6 +11,7 @@ import { showPoints } from './showPoints.ts';
 import { usePractice } from './practiceContext.ts';
 import { t } from '../../words/practice.ts';
 import { practiceTexts } from '../../words/core/practice.ts';
+import { pageLanguage } from '../../words/pageLanguage.ts';
 
 /** How an answer went: the truth, the best answer from the same evidence, the money, the checks. */
 export function ResultStep() {
@@ -18,7 +19,7 @@ export function ResultStep() {
   const { result, lesson } = car;
   if (!result) return null;
   const { currency } = session.shop.settings.prices;
-  const money = (minor: number) => formatMoney(minor, currency, 'en', true);
+  const money = (minor: number) => formatMoney(minor, currency, pageLanguage, true);
   const { score, courses, answer, best } = result;
   const lostBy = (course: Action) => courses.find((one) => one.course === course)?.lost ?? 0;
   const courseWords = (course: Action) => {

@@ -65,7 +65,9 @@ export function LabourForm({ prices, onChange }: PricePartProps) {
           variant="text"
           sx={{ px: 0.5 }}
           disabled={labour.length >= MOST_RATES}
-          onClick={() => onChange({ labour: [...labour, { name: 'Other work', hourMinor: 0 }] })}
+          onClick={() =>
+            onChange({ labour: [...labour, { name: t('labourForm.otherWork'), hourMinor: 0 }] })
+          }
         >
           {t('labourForm.addARate')}
         </Button>

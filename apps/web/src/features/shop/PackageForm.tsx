@@ -1,6 +1,6 @@
+import { papers } from '../../words/pageTexts.ts';
 import type { PriceItem, PricePackage } from '@keen/contract';
 import { PRICE_ITEMS } from '@keen/contract';
-import { PRICE_WORDS } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
@@ -13,7 +13,7 @@ import { t } from '../../words/shop.ts';
 
 const MOST_PACKAGES = 12;
 const NEW: PricePackage = {
-  name: 'Tires and alignment',
+  name: t('packageForm.tiresAndAlignment'),
   items: ['align', 'fitTire'],
   offPercent: 10,
 };
@@ -80,7 +80,7 @@ export function PackageForm({ prices, onChange }: PricePartProps) {
                 selected={pack.items.includes(item)}
                 onChange={() => toggle(at, pack.items, item)}
               >
-                {PRICE_WORDS[item]}
+                {papers.prices[item]}
               </ToggleButton>
             ))}
           </Box>

@@ -1,6 +1,7 @@
+import { papers } from '../../words/pageTexts.ts';
 import type { PriceItem, PriceList, ShopSettings } from '@keen/contract';
 import { PRICE_ITEMS, TAX_MODES } from '@keen/contract';
-import { parseMoney, plainMoney, PRICE_WORDS, priceRows, readPriceRows } from '@keen/core';
+import { parseMoney, plainMoney, priceRows, readPriceRows } from '@keen/core';
 import type { PriceFault } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -83,7 +84,7 @@ export function PriceForm({ settings }: { settings: ShopSettings }) {
         {PRICE_ITEMS.map((item) => (
           <SavingField
             key={item}
-            label={`${PRICE_WORDS[item]}, ${prices.currency}`}
+            label={`${papers.prices[item]}, ${prices.currency}`}
             value={plainMoney(prices.items[item], prices.currency)}
             check={(text) =>
               parseMoney(text, prices.currency) === null ? t('priceForm.suchAs9850') : null

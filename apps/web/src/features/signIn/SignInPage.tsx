@@ -1,3 +1,4 @@
+import type { Role } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Divider from '@mui/material/Divider';
@@ -5,11 +6,14 @@ import Typography from '@mui/material/Typography';
 import { Navigate, useLocation } from 'react-router';
 import { useSessionQuery, useSignInDemoMutation, useWelcomeQuery } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { LANGUAGE_OPTIONS } from '../../shared/languages.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { Mark } from '../../shared/TopBar.tsx';
 import { PasswordForm } from './PasswordForm.tsx';
 import { SetUpForm } from './SetUpForm.tsx';
+import { pageLanguage, pickLanguage } from '../../words/pageLanguage.ts';
 import { t } from '../../words/signIn.ts';
+import { term } from '../../words/terms.ts';
 
 /** The front door: sign in, press a made-up person, or set up the first shop. */
 export function SignInPage() {
@@ -76,7 +80,27 @@ export function SignInPage() {
           </>
         )}
         {welcome && !welcome.needsSetup && <PasswordForm />}
+        <Languages />
       </Box>
+    </Box>
+  );
+}
+
+/** Whoever reads no English finds their own language by its own name. */
+function Languages() {
+  return (
+    <Box sx={{ display: 'flex', gap: 1 }}>
+      {LANGUAGE_OPTIONS.filter(({ value }) => value !== pageLanguage).map(({ value, label }) => (
+        <Button
+          key={value}
+          variant="text"
+          lang={value}
+          onClick={() => pickLanguage(value)}
+          sx={{ px: 0 }}
+        >
+          {label}
+        </Button>
+      ))}
     </Box>
   );
 }
@@ -84,7 +108,7 @@ export function SignInPage() {
 function DemoPeople({
   demo,
 }: {
-  demo: { shopName: string; people: readonly { id: string; name: string; role: string }[] };
+  demo: { shopName: string; people: readonly { id: string; name: string; role: Role }[] };
 }) {
   const [signIn, { isLoading, error }] = useSignInDemoMutation();
   return (
@@ -105,7 +129,7 @@ function DemoPeople({
           >
             <span>{name}</span>
             <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-              {role}
+              {term(`role.${role}`)}
             </Box>
           </Button>
         ))}

@@ -58,6 +58,7 @@ export const arrive = {
     theCarIsAs: '{{text}}. The car is as it was before.',
   },
   carFacts: {
+    angleAdjustable: '{{angle}} adjustable',
     strut: 'Strut',
     twoArms: 'Two arms',
     severalLinks: 'Several links',

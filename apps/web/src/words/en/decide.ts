@@ -137,6 +137,10 @@ export const decide = {
     whatWouldKeepIt: 'What would keep it: {{keeps}}.',
   },
   outlookChart: {
+    onSnow: 'on snow',
+    onItNow: 'the tires on it now',
+    newAsIs: 'new, as the car is',
+    newPutRight: 'new, put right',
     depthOfTheLowest: 'Depth of the lowest rib, {{unit}}, against {{distance}} from today',
     newTiresReachThe:
       'New tires reach the legal limit after about {{life}} {{distance}} on the car as it is, and {{life2}} {{distance}} put right.',

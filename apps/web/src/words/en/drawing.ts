@@ -69,6 +69,11 @@ export const drawing = {
     notMeasuredYet: 'Not measured yet',
   },
   adjusters: {
+    oclock: '{{hour}} o’clock',
+    rearCam: 'rear cam',
+    frontCam: 'front cam',
+    rearBolt: 'rear bolt',
+    frontBolt: 'front bolt',
     leftWheelFromAbove: 'Left wheel from above, rack {{rack}} the axle',
     leaveIt: 'leave it',
     turns: '{{turns}} turns {{action}}',
@@ -103,6 +108,9 @@ export const drawing = {
     mmIn: '{{mm}} mm in',
   },
   charts: {
+    toeChange: 'toe change, this wheel',
+    camberChange: 'camber change',
+    camberSteeper: 'camber; the steeper, the more caster: {{caster}}°',
     frontAwayFromThe: 'front away from the car ← steered → toward the car',
     camberThroughTheSteering: 'Camber through the steering range, {{camber}} degrees at {{steer}}',
     turningLeftWheelsSteered: 'turning left ← wheels steered → turning right',

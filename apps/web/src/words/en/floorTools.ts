@@ -1,4 +1,7 @@
 export const floorTools = {
+  none: 'none',
+  longerRight: '{{mm}} mm, longer on the right',
+  longerLeft: '{{mm}} mm, longer on the left',
   floorAcrossTheCar: 'Floor across the car',
   howFarTheFloor: 'How far the floor is off level, and what goes under the low wheels.',
   overTheTrack: 'Over, the track',

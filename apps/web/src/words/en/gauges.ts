@@ -78,6 +78,8 @@ export const gauges = {
     onAverageTo: '{{mean}} on average, {{low}} to {{high}}',
   },
   studyDialog: {
+    marksBetween: 'Two to twenty marks, each once',
+    depthGauge: 'Depth gauge',
     mark: 'Mark {{i}}',
     newGaugeStudy: 'New gauge study',
     name: 'Name',

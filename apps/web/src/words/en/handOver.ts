@@ -41,6 +41,7 @@ export const handOver = {
     revoke: 'Revoke',
   },
   storedHere: {
+    atMost: 'At most {{most}} letters',
     tiresStoredHere: 'Tires stored here',
     change: 'Change',
     tiresStayHere: 'Tires stay here',

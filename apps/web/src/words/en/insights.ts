@@ -145,6 +145,8 @@ export const insights = {
     shorter: '{{percent}} % shorter than forecast',
   },
   holdingChart: {
+    stillHolds: 'still holds, %',
+    sinceTheWork: '{{unit}} since the work',
     allOfItStill: 'All of it still holds',
     stillHoldsAfter: 'Still holds after {{spoken}}',
   },

@@ -1,4 +1,10 @@
 export const meaningTools = {
+  showsMore: 'shows {{percent}} % more than before',
+  showsLess: 'shows {{percent}} % less than before',
+  aboutMmWide: 'about {{low}} to {{high}} mm wide',
+  metresEachKm: '{{metres}} m each km',
+  aLeftWheelFromAbove: 'a left wheel from above, drawn larger than life',
+  aWheelFromAbove: 'a wheel from above, drawn larger than life',
   toeInOtherUnits: 'Toe in other units',
   oneWheelsToeBetween: 'One wheel’s toe between degrees, minutes, millimetres and inches.',
   toeOfOneWheel: 'Toe of one wheel',

@@ -1,4 +1,8 @@
 export const measureTools = {
+  toeOutOf: '{{degrees}}° toe-out',
+  toeInOf: '{{degrees}}° toe-in',
+  offBy: 'off by {{degrees}}, taken out',
+  parallel: 'parallel',
   aheadOfTheHub: '{{name}}, ahead of the hub',
   behindIt: '{{name}}, behind it',
   toeByTape: 'Toe by tape',

@@ -1,4 +1,8 @@
 export const settingTools = {
+  anticlockwise: 'anticlockwise',
+  clockwise: 'clockwise',
+  thickestAt: '{{angle}}°, thickest at {{clock}} ({{degrees}}°)',
+  lookingIn: '{{turn}}, looking in',
   steeringArm: 'Steering arm',
   steeringAxisToThe: 'Steering axis to the line of the rod, square to it, from above',
   threadPitch: 'Thread pitch',

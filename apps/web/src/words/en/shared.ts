@@ -55,6 +55,7 @@ export const shared = {
     atMost: 'At most {{max}}',
   },
   personMenu: {
+    language: 'Language of the screens, on this device',
     garage: 'Garage',
     bench: 'Bench',
     wearLab: 'Wear lab',

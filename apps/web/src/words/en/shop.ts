@@ -63,6 +63,7 @@ export const shop = {
     isAddedOneMore: '{{name}} is added. One more step:',
   },
   labourForm: {
+    otherWork: 'Other work',
     workByTheHour: 'Work by the hour',
     kindOfWork: 'Kind of work',
     atMost60Letters: 'At most 60 letters',
@@ -97,6 +98,7 @@ export const shop = {
     giveItToYourself: 'Give it to {{name}} yourself. It works once, until {{endsAt}}.',
   },
   packageForm: {
+    tiresAndAlignment: 'Tires and alignment',
     packages: 'Packages',
     package: 'Package {{name}}',
     packageTitle: 'Package',

@@ -3,6 +3,7 @@ export const terms = {
   side: { left: 'left', right: 'right' },
   axle: { front: 'front', rear: 'rear' },
   rib: { inner: 'inner', centre: 'centre', outer: 'outer' },
-  angle: { camber: 'camber', toe: 'toe' },
+  angle: { camber: 'camber', toe: 'toe', caster: 'caster' },
   unit: { degrees: 'degrees', minutes: 'minutes', inches: 'inches' },
+  role: { advisor: 'advisor', technician: 'technician', lead: 'lead' },
 } as const;

@@ -61,9 +61,10 @@ export const arrive: Translation<typeof english> = {
     theCarIsAs: '{{text}}. El coche queda como estaba.',
   },
   carFacts: {
+    angleAdjustable: '{{angle}} ajustable',
     frontSuspension: 'Suspensión delantera',
     rearSuspension: 'Suspensión trasera',
-    strut: 'McPherson',
+    strut: 'Torreta',
     twoArms: 'Doble brazo',
     severalLinks: 'Multibrazo',
     beam: 'Eje de torsión',

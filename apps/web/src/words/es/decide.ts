@@ -142,6 +142,10 @@ export const decide: Translation<typeof english> = {
     whatWouldKeepIt: 'Lo que lo evitaría: {{keeps}}.',
   },
   outlookChart: {
+    onSnow: 'en nieve',
+    onItNow: 'los que lleva ahora',
+    newAsIs: 'nuevos, con el coche como está',
+    newPutRight: 'nuevos, arreglado',
     depthOfTheLowest: 'Profundidad de la banda más baja, {{unit}}, frente a {{distance}} desde hoy',
     newTiresReachThe:
       'Unos neumáticos nuevos llegan al límite legal a los {{life}} {{distance}} tal como está el coche, y a los {{life2}} {{distance}} corregido.',

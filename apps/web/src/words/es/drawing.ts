@@ -10,8 +10,8 @@ export const drawing: Translation<typeof english> = {
   axleSectionView: {
     catchesMovingOut: 'engancha hacia fuera',
     catchesMovingIn: 'engancha hacia dentro',
-    left: 'Izquierda: {{name}}',
-    right: 'Derecha: {{name}}',
+    left: 'Izquierda, eje {{name}}',
+    right: 'Derecha, eje {{name}}',
     new: 'nuevo {{newMm}}',
     ofAnInch: '32avos de pulgada',
     atTheLegalLimit: ', en el límite legal',
@@ -72,6 +72,11 @@ export const drawing: Translation<typeof english> = {
     notMeasuredYet: 'Aún sin medir',
   },
   adjusters: {
+    oclock: 'las {{hour}}',
+    rearCam: 'excéntrica trasera',
+    frontCam: 'excéntrica delantera',
+    rearBolt: 'tornillo trasero',
+    frontBolt: 'tornillo delantero',
     leftWheelFromAbove: 'Rueda izquierda desde arriba, cremallera {{rack}} el eje',
     leaveIt: 'déjela',
     turns: '{{turns}} vueltas {{action}}',
@@ -106,6 +111,9 @@ export const drawing: Translation<typeof english> = {
     mmIn: '{{mm}} mm hacia dentro',
   },
   charts: {
+    toeChange: 'cambio de convergencia, esta rueda',
+    camberChange: 'cambio de caída',
+    camberSteeper: 'caída; cuanto más pendiente, más avance: {{caster}}°',
     frontAwayFromThe: 'delante hacia fuera ← girada → hacia el coche',
     camberThroughTheSteering: 'Caída a lo largo del giro, {{camber}} grados a {{steer}}',
     turningLeftWheelsSteered: 'a la izquierda ← ruedas giradas → a la derecha',

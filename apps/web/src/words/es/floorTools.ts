@@ -2,6 +2,9 @@ import type { Translation } from '@keen/core/screens';
 import type { floorTools as english } from '../en/floorTools.ts';
 
 export const floorTools: Translation<typeof english> = {
+  none: 'ninguna',
+  longerRight: '{{mm}} mm, más largo a la derecha',
+  longerLeft: '{{mm}} mm, más largo a la izquierda',
   floorAcrossTheCar: 'El suelo de lado a lado',
   howFarTheFloor: 'Cuánto se aparta el suelo del nivel, y qué va bajo las ruedas bajas.',
   overTheTrack: 'En un ancho de, la vía',

@@ -81,6 +81,8 @@ export const gauges: Translation<typeof english> = {
     onAverageTo: '{{mean}} de media, de {{low}} a {{high}}',
   },
   studyDialog: {
+    marksBetween: 'De dos a veinte marcas, cada una una vez',
+    depthGauge: 'Calibre de profundidad',
     mark: 'Marca {{i}}',
     newGaugeStudy: 'Nuevo estudio de medidor',
     name: 'Nombre',

@@ -44,6 +44,7 @@ export const handOver: Translation<typeof english> = {
     revoke: 'Revocar',
   },
   storedHere: {
+    atMost: 'Como mucho {{most}} letras',
     tiresStoredHere: 'Neumáticos guardados aquí',
     change: 'Cambiar',
     tiresStayHere: 'Aquí se quedan neumáticos',

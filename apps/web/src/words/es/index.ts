@@ -22,6 +22,7 @@ import { inspect } from './inspect.ts';
 import { meaningTools } from './meaningTools.ts';
 import { measure } from './measure.ts';
 import { measureTools } from './measureTools.ts';
+import { problems } from './problems.ts';
 import { practice } from './practice.ts';
 import { read } from './read.ts';
 import { setRight } from './setRight.ts';
@@ -63,6 +64,7 @@ export const SPANISH = {
   measure,
   measureTools,
   practice,
+  problems,
   read,
   setRight,
   settingTools,

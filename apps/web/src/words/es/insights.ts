@@ -150,6 +150,8 @@ export const insights: Translation<typeof english> = {
     shorter: '{{percent}} % menos de lo previsto',
   },
   holdingChart: {
+    stillHolds: 'aún se mantiene, %',
+    sinceTheWork: '{{unit}} desde el trabajo',
     allOfItStill: 'Todo se mantiene',
     stillHoldsAfter: 'Se mantiene después de {{spoken}}',
   },

@@ -2,6 +2,12 @@ import type { Translation } from '@keen/core/screens';
 import type { meaningTools as english } from '../en/meaningTools.ts';
 
 export const meaningTools: Translation<typeof english> = {
+  showsMore: 'marca un {{percent}} % más que antes',
+  showsLess: 'marca un {{percent}} % menos que antes',
+  aboutMmWide: 'de unos {{low}} a {{high}} mm de ancho',
+  metresEachKm: '{{metres}} m cada km',
+  aLeftWheelFromAbove: 'una rueda izquierda desde arriba, exagerada',
+  aWheelFromAbove: 'una rueda desde arriba, exagerada',
   toeInOtherUnits: 'Convergencia en otras unidades',
   oneWheelsToeBetween: 'La convergencia de una rueda entre grados, minutos, milímetros y pulgadas.',
   toeOfOneWheel: 'Convergencia de una rueda',
@@ -73,17 +79,17 @@ export const meaningTools: Translation<typeof english> = {
   whatLiftingOrLoweringDoes: 'Qué hace elevar o rebajar con el avance, visto de lado.',
   casterBefore: 'Avance antes',
   aboveTheLowerArm: 'Sobre el brazo inferior',
-  aStrut: 'Un McPherson',
+  aStrut: 'Una torreta',
   anUpperArm: 'Un brazo superior',
   strutTopOrUpper: 'Cabeza o articulación superior por encima de la inferior',
   lowerArmsAxisRises: 'El eje del brazo inferior sube hacia delante',
   levelWhereNobodyKnows: 'Nivelado si nadie lo sabe',
   upperArmsAxisRises: 'El eje del brazo superior sube hacia delante',
-  aStrutLoweredBy: 'Un McPherson rebajado 30 mm gana un cuarto de grado.',
+  aStrutLoweredBy: 'Una torreta rebajada 30 mm gana un cuarto de grado.',
   casterAfter: 'Avance después',
   changesBy: 'Cambia',
   casterAtanAheadAbove:
-    'avance = atan(adelanto / altura); McPherson: altura + cambio; adelanto + cambio × tan(eje inferior) − cambio × tan(eje superior)',
+    'avance = atan(adelanto / altura); torreta: altura + cambio; adelanto + cambio × tan(eje inferior) − cambio × tan(eje superior)',
   planeGeometryOfTheSide: 'Geometría plana de la vista lateral; positivo se inclina hacia atrás.',
   otherWheels: 'Otras llantas',
   whereTheEdgesOf:

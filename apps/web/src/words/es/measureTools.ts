@@ -2,6 +2,10 @@ import type { Translation } from '@keen/core/screens';
 import type { measureTools as english } from '../en/measureTools.ts';
 
 export const measureTools: Translation<typeof english> = {
+  toeOutOf: '{{degrees}}° de divergencia',
+  toeInOf: '{{degrees}}° de convergencia',
+  offBy: 'desviadas {{degrees}}, descontado',
+  parallel: 'paralelas',
   aheadOfTheHub: '{{name}}, delante del buje',
   behindIt: '{{name}}, detrás',
   toeByTape: 'Convergencia con cinta',

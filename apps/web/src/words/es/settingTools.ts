@@ -2,6 +2,10 @@ import type { Translation } from '@keen/core/screens';
 import type { settingTools as english } from '../en/settingTools.ts';
 
 export const settingTools: Translation<typeof english> = {
+  anticlockwise: 'en sentido antihorario',
+  clockwise: 'en sentido horario',
+  thickestAt: '{{angle}}°, lo más grueso a {{clock}} ({{degrees}}°)',
+  lookingIn: '{{turn}}, mirando hacia dentro',
   steeringArm: 'Brazo de dirección',
   steeringAxisToThe: 'Del eje de pivotamiento a la línea de la bieleta, a escuadra, desde arriba',
   threadPitch: 'Paso de rosca',

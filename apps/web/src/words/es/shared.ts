@@ -58,6 +58,7 @@ export const shared: Translation<typeof english> = {
     atMost: 'Como máximo {{max}}',
   },
   personMenu: {
+    language: 'Idioma de las pantallas, en este dispositivo',
     garage: 'Garaje',
     bench: 'Banco',
     wearLab: 'Laboratorio de desgaste',

@@ -66,6 +66,7 @@ export const shop: Translation<typeof english> = {
     isAddedOneMore: '{{name}} está añadido. Un paso más:',
   },
   labourForm: {
+    otherWork: 'Otros trabajos',
     workByTheHour: 'Trabajo por horas',
     kindOfWork: 'Tipo de trabajo',
     atMost60Letters: 'Como máximo 60 letras',
@@ -100,6 +101,7 @@ export const shop: Translation<typeof english> = {
     giveItToYourself: 'Déselo usted mismo a {{name}}. Vale una vez, hasta el {{endsAt}}.',
   },
   packageForm: {
+    tiresAndAlignment: 'Neumáticos y alineación',
     packages: 'Paquetes',
     package: 'Paquete {{name}}',
     packageTitle: 'Paquete',

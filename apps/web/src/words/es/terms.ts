@@ -18,10 +18,12 @@ export const terms: Translation<typeof english> = {
   angle: {
     camber: 'caída',
     toe: 'convergencia',
+    caster: 'avance',
   },
   unit: {
     degrees: 'grados',
     minutes: 'minutos',
     inches: 'pulgadas',
   },
+  role: { advisor: 'asesor', technician: 'técnico', lead: 'responsable' },
 };

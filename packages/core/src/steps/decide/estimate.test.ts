@@ -2,6 +2,7 @@ import { DEFAULT_PRICES } from '@keen/contract';
 import type { EstimateLine, WorkEstimate } from '@keen/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH_PAPERS } from '../../words/englishPapers.ts';
 import { estimateLines } from './estimateLines.ts';
 import { changeLines, lineMinor, roundMinor, sumEstimate } from './estimate.ts';
 
@@ -96,11 +97,14 @@ describe('an estimate', () => {
 });
 
 describe('estimateLines', () => {
+  const WORDS = ENGLISH_PAPERS.prices;
   const ids = () => ID;
   const lines = (
     ...args: [Parameters<typeof estimateLines>[0], Parameters<typeof estimateLines>[1]]
   ) =>
-    estimateLines(...args, DEFAULT_PRICES, ids).map(({ what, quantity }) => `${quantity} ${what}`);
+    estimateLines(...args, DEFAULT_PRICES, WORDS, ids).map(
+      ({ what, quantity }) => `${quantity} ${what}`,
+    );
 
   it('come from the course and the tires to replace, axle by axle', () => {
     expect(lines('align', ['lf', 'rf', 'rr'])).toEqual([
@@ -117,6 +121,6 @@ describe('estimateLines', () => {
   it('leave out what costs nothing', () => {
     expect(lines('inflateAndWatch', [])).toEqual(['1 Set the pressures']);
     const free = { ...DEFAULT_PRICES, items: { ...DEFAULT_PRICES.items, inflate: 0 } };
-    expect(estimateLines('inflateAndWatch', [], free, ids)).toEqual([]);
+    expect(estimateLines('inflateAndWatch', [], free, WORDS, ids)).toEqual([]);
   });
 });

@@ -1,11 +1,8 @@
 import type { EstimateLine, PriceItem, PriceList } from '@keen/contract';
 import type { Action, Axle, Wheel } from '@keen/contract/words';
 import { axleOf } from '../../engine/case/wheels.ts';
-import { ENGLISH_PAPERS } from '../../words/englishPapers.ts';
 
 /** What the price list's items are called on an estimate. */
-export const PRICE_WORDS: Record<PriceItem, string> = ENGLISH_PAPERS.prices;
-
 const WORK_OF: Record<Action, readonly PriceItem[]> = {
   fitOnly: [],
   inflateAndWatch: ['inflate'],
@@ -18,12 +15,14 @@ const WORK_OF: Record<Action, readonly PriceItem[]> = {
 /**
  * The lines that a course of work and the tires to replace come to by the price list. What costs nothing
  * is left out.
+ * @param words - what each item is called in the language of whoever writes the estimate
  * @param newId - gives each line an id
  */
 export function estimateLines(
   course: Action,
   replace: readonly Wheel[],
   { items }: PriceList,
+  words: Readonly<Record<PriceItem, string>>,
   newId: () => string,
 ): EstimateLine[] {
   const count = (axle: Axle) => replace.filter((wheel) => axleOf(wheel) === axle).length;
@@ -39,7 +38,7 @@ export function estimateLines(
     .map(([item, quantity]) => ({
       id: newId(),
       item,
-      what: PRICE_WORDS[item],
+      what: words[item],
       quantity,
       unitMinor: items[item],
     }));

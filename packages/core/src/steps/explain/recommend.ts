@@ -1,21 +1,14 @@
-import type { Recommendation } from '@keen/contract';
+import type { ReasonCode, Recommendation } from '@keen/contract';
 import type { Action, Wheel, WheelStatus } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { chooseAction, NAME_CAUSE_FROM } from '../../engine/diagnosis/chooseAction.ts';
 import type { CauseChance, GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
 import { ENGLISH } from '../../words/english.ts';
-import { causeWords, whereWords } from '../../words/causeWords.ts';
+import { adviceReason, advicePart } from './adviceReasons.ts';
+import type { AdviceCode } from './adviceReasons.ts';
 
 /** A part is named when it is this likely to be worn. */
 const NAME_PART_FROM = 0.4;
-
-const MOVED = {
-  height: [
-    'The car stands higher or lower than it was built, so its angles have moved: align it.',
-    'Look first at what else has moved: ball joints and drive shafts at a steeper angle, bump stops, brake hoses, and room for the wheels at full lock and full travel.',
-  ],
-  parts: ['New suspension parts since the last alignment: the angles have moved, so align it.'],
-} as const;
 
 /** The whole recommendation, with the tires to replace and the parts to look at. */
 export function recommend(
@@ -27,6 +20,7 @@ export function recommend(
   const action = chooseAction(chances, facts);
   const unsafe = WHEEL_ORDER.filter((wheel) => statuses[wheel] === 'unsafe');
   const replace = WHEEL_ORDER.filter((wheel) => ['unsafe', 'replace'].includes(statuses[wheel]));
+  const codes = reasonsFor(chances, facts, causes, replace, unsafe);
   return {
     action,
     beforeFitting: isBeforeFitting(action),
@@ -34,7 +28,8 @@ export function recommend(
     unsafe,
     parts: causes.flatMap(partOf),
     prices: 'usual',
-    reasons: reasonsFor(chances, facts, causes, replace, unsafe),
+    reasons: codes.map((code) => adviceReason(code, ENGLISH)),
+    codes,
   };
 }
 
@@ -44,13 +39,9 @@ export function isBeforeFitting(action: Action): boolean {
 }
 
 function partOf({ cause, where, probability }: CauseChance): Recommendation['parts'] {
-  if (probability < NAME_PART_FROM) return [];
-  const why = `${percent(probability)} likely, from the tread`;
-  if (cause === 'looseness') {
-    return [{ part: 'Rod ends, bushings and bearings', where, why }];
-  }
-  if (cause === 'bounce') return [{ part: 'Damper or wheel balance', where, why }];
-  return [];
+  if (probability < NAME_PART_FROM || (cause !== 'looseness' && cause !== 'bounce')) return [];
+  const words = advicePart(cause, probability, ENGLISH);
+  return [{ ...words, where, cause, probability }];
 }
 
 function reasonsFor(
@@ -59,41 +50,31 @@ function reasonsFor(
   causes: readonly CauseChance[],
   replace: readonly Wheel[],
   unsafe: readonly Wheel[],
-): string[] {
-  const reasons = causes
-    .filter(({ probability }) => probability >= NAME_CAUSE_FROM)
-    .map(
-      ({ cause, where, probability }) =>
-        `${causeWords(cause)} at the ${whereWords(where)}: ${percent(probability)} likely.`,
-    );
-  if (chances.looseness >= NAME_CAUSE_FROM) {
-    reasons.push('Parts first: an alignment on loose joints does not hold.');
+): ReasonCode[] {
+  const codes: ReasonCode[] = [];
+  const add = (code: AdviceCode, ...figures: ReasonCode['figures']) => {
+    codes.push({ code, figures });
+  };
+  const named = causes.filter(({ probability }) => probability >= NAME_CAUSE_FROM);
+  if (named.length === 0 && chances.alignment >= NAME_CAUSE_FROM) {
+    add('oneIsOut', chances.alignment);
   }
-  if (unsafe.length > 0) {
-    reasons.push(`Not safe to drive on: ${unsafe.map(whereWords).join(', ')}.`);
-  }
+  for (const { cause, where, probability } of named) add('cause', cause, where, probability);
+  if (chances.looseness >= NAME_CAUSE_FROM) add('partsFirst');
+  if (unsafe.length > 0) add('unsafe', ...unsafe);
   const worn = replace.filter((wheel) => !unsafe.includes(wheel));
-  if (worn.length > 0) {
-    reasons.push(`At or below the legal limit: ${worn.map(whereWords).join(', ')}.`);
+  if (worn.length > 0) add('atLimit', ...worn);
+  if (facts.moved === 'height') {
+    add('heightChanged');
+    add('heightLookFirst');
   }
-  const named = causes.some(({ probability }) => probability >= NAME_CAUSE_FROM);
-  if (!named && chances.alignment >= NAME_CAUSE_FROM) {
-    reasons.unshift(
-      `No single angle stands out, but that one of them is out is ${percent(chances.alignment)} likely.`,
-    );
+  if (facts.moved === 'parts') add('newParts');
+  const [seen] = facts.seen;
+  if (named.length === 0 && seen) {
+    const where = seen.kind === 'across' ? seen.lower : seen.where;
+    const isMeasured = facts.measured === 'inOrder';
+    add('seen', seen.kind, where, seen.kind === 'edge' ? seen.rib : '', isMeasured);
   }
-  if (facts.moved !== null) reasons.push(...MOVED[facts.moved]);
-  if (!named && facts.seen.length > 0)
-    reasons.push(ENGLISH.verdict.seen(facts.seen[0]!, facts.measured === 'inOrder'));
-  if (reasons.length === 0) {
-    reasons.push('The tread looks like that of a car with nothing out.');
-  }
-  return reasons;
-}
-
-function percent(probability: number): string {
-  const rounded = Math.round(probability * 100);
-  if (rounded >= 100) return 'over 99 %';
-  if (rounded <= 0) return 'under 1 %';
-  return `${rounded} %`;
+  if (codes.length === 0) add('nothingOut');
+  return codes;
 }

@@ -1,6 +1,7 @@
+import { LANGUAGES } from '@keen/contract/words';
 import type { EstimateLine, PaperLine, PaperTable, WorkEstimate } from '@keen/contract';
 import { lineMinor, sumEstimate } from '../decide/estimate.ts';
-import { PRICE_WORDS } from '../decide/estimateLines.ts';
+import { textsOf } from '../../words/textsOf.ts';
 import type { Span } from '../../engine/outlook/depthCurves.ts';
 import { line } from './paperFacts.ts';
 import type { PaperFacts, Writer } from './paperFacts.ts';
@@ -67,7 +68,9 @@ export function estimateBlock(
 /** How many of it and what, in the paper's language where the shop left the price list's words. */
 export function lineWords({ item, what, quantity }: EstimateLine, writer: Writer): string {
   const { papers, number } = writer;
-  const words = item && what === PRICE_WORDS[item] ? papers.prices[item] : what;
+  // As nobody changed it, in whatever language it was written, it is said in the customer's.
+  const isUsual = item && LANGUAGES.some((one) => textsOf(one).papers.prices[item] === what);
+  const words = isUsual ? papers.prices[item] : what;
   if (quantity === 1) return words;
   return `${Number.isInteger(quantity) ? quantity : number(quantity, 2)} × ${words}`;
 }

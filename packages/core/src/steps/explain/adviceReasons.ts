@@ -1,0 +1,58 @@
+import type { ReasonCode } from '@keen/contract';
+import type { Axle, Cause, Rib, Wheel } from '@keen/contract/words';
+import type { SeenWear } from '../../engine/diagnosis/treadSeen.ts';
+import type { AdviceTexts, Texts } from '../../words/texts.ts';
+
+/** Reasons of an advice as codes. Figures: what stands in the sentence, chances between 0 and 1. */
+export type AdviceCode = Exclude<keyof AdviceTexts, 'parts' | 'partWhy' | 'chance'> | 'seen';
+
+type Speaking = Pick<Texts, 'advice' | 'verdict'>;
+
+/** A reason of an advice as a sentence. */
+export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): string {
+  const { advice, verdict } = texts;
+  switch (code as AdviceCode) {
+    case 'cause': {
+      const [cause, where, chance] = figures as [Cause, Wheel | Axle, number];
+      return advice.cause(cause, where, percent(chance, advice));
+    }
+    case 'oneIsOut':
+      return advice.oneIsOut(percent(figures[0] as number, advice));
+    case 'unsafe':
+      return advice.unsafe(figures as Wheel[]);
+    case 'atLimit':
+      return advice.atLimit(figures as Wheel[]);
+    case 'seen':
+      return verdict.seen(seenOf(figures), figures[3] === true);
+    case 'partsFirst':
+    case 'heightChanged':
+    case 'heightLookFirst':
+    case 'newParts':
+    case 'nothingOut':
+      return advice[code as 'partsFirst'];
+  }
+}
+
+/** A part to look at, and why. */
+export function advicePart(
+  cause: 'looseness' | 'bounce',
+  probability: number,
+  { advice }: Speaking,
+): { part: string; why: string } {
+  return { part: advice.parts[cause], why: advice.partWhy(percent(probability, advice)) };
+}
+
+function seenOf(figures: ReasonCode['figures']): SeenWear {
+  const [kind, where, rib] = figures as [SeenWear['kind'], Wheel, Rib];
+  if (kind === 'across') {
+    const axle = where.endsWith('f') ? 'front' : 'rear';
+    return { kind, where: axle, lower: where, mm: 0 };
+  }
+  return kind === 'edge' ? { kind, where, rib, mm: 0 } : { kind, where, mm: 0 };
+}
+
+function percent(probability: number, { chance }: AdviceTexts): string {
+  const rounded = Math.round(probability * 100);
+  if (rounded >= 100) return chance.over;
+  return rounded <= 0 ? chance.under : `${rounded} %`;
+}
