@@ -59,6 +59,13 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
           {term(`role.${session.person.role}`)}, {session.shop.name}
         </Typography>
       </Typography>
+      <Choice
+        label={t('personMenu.language')}
+        options={LANGUAGE_OPTIONS}
+        value={pageLanguage}
+        dense
+        onChange={(language) => language && pickLanguage(language)}
+      />
       <UnitChoices units={preferences.units} onChange={(units) => set({ units })} />
       <Choice
         label={t('personMenu.toeShownIn')}
@@ -108,12 +115,6 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
         ]}
         value={preferences.paper}
         onChange={(paper) => paper && set({ paper })}
-      />
-      <Choice
-        label={t('personMenu.language')}
-        options={LANGUAGE_OPTIONS}
-        value={pageLanguage}
-        onChange={(language) => language && pickLanguage(language)}
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         {PLACES.map(({ to, title }) => (

@@ -1,7 +1,9 @@
+import { term } from '../words/terms.ts';
 import type { DepthUnit, DistanceUnit, PressureUnit } from '@keen/contract';
 import { aboutDistance, depthFromMm, distanceFromKm, pressureFromKpa } from '@keen/core';
+import { pageTag } from '../words/pageLanguage.ts';
 
-export const DEPTH_UNIT_WORDS: Record<DepthUnit, string> = { mm: 'mm', in32: '32nds' };
+export const DEPTH_UNIT_WORDS: Record<DepthUnit, string> = { mm: 'mm', in32: term('unit.in32') };
 
 /** Decimals a value is shown with, by its unit. */
 const DEPTH_DECIMALS: Record<DepthUnit, number> = { mm: 1, in32: 0 };
@@ -58,7 +60,6 @@ export function capital(text: string): string {
 
 /** A moment by the reader's own clock and habit. */
 export function dateTime(iso: string): string {
-  return new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(
-    new Date(iso),
-  );
+  const options = { dateStyle: 'medium', timeStyle: 'short' } as const;
+  return new Intl.DateTimeFormat(pageTag, options).format(new Date(iso));
 }

@@ -95,7 +95,7 @@ export const FLOOR_TOOLS: readonly BenchTool[] = [
               }),
       },
     ],
-    formula: 'angle = atan( (right − left) / track )',
+    formula: t('formulaOfTheSkew'),
     source: t('plainGeometryTheTapes'),
     caution: t('frontWheelsStraightAhead'),
     Drawing: AxleSquareDrawing,

@@ -29,7 +29,10 @@ const stringFields = Object.entries(WHEEL_LABELS).flatMap(([wheel, name]): Field
 
 /** Angles out of tapes, strings, gauges, squares and levels. */
 export const MEASURE_TOOLS: readonly BenchTool[] = [
-  tool<'toeFromTape', { totalToe: number; totalToeLength: number; direction: string }>({
+  tool<
+    'toeFromTape',
+    { totalToe: number; totalToeLength: number; direction: 'in' | 'out' | 'none' }
+  >({
     name: 'toeFromTape',
     title: t('toeByTape'),
     question: t('twoTapeReadingsBetween'),
@@ -265,7 +268,10 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       { label: t('totalToeFront'), value: showDegrees(totalToe, 2), isMain: true },
       {
         label: t('eachWheel'),
-        value: `left ${showDegrees(toe.left, 2)}, right ${showDegrees(toe.right, 2)}`,
+        value: t('leftAndRight', {
+          left: showDegrees(toe.left, 2),
+          right: showDegrees(toe.right, 2),
+        }),
       },
     ],
     formula: t('toeAtanFlagBeam'),

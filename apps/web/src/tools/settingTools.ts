@@ -120,7 +120,10 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
         { label: t('rightRod'), value: rodWords(rf), isMain: true },
         {
           label: t('toeOfEachWheel'),
-          value: `${showDegrees(lf.toeChange, 2)} left, ${showDegrees(rf.toeChange, 2)} right`,
+          value: t('leftAndRight', {
+            left: showDegrees(lf.toeChange, 2),
+            right: showDegrees(rf.toeChange, 2),
+          }),
         },
       ],
       formula: t('leftOffsetRatioRight'),

@@ -9,6 +9,15 @@ const PLACE = 'keen.language';
  */
 export const pageLanguage: Language = chosen() ?? ofBrowser() ?? 'en';
 
+/** For money on the screens: figures there have a point, as gauges and rulers have. */
+export const pageLocale = { en: 'en', es: 'es-US' }[pageLanguage];
+
+/** For dates and times: the page's language as it is written where the reader is. */
+export const pageTag =
+  (typeof navigator === 'undefined'
+    ? undefined
+    : navigator.languages.find((tag) => tag.startsWith(`${pageLanguage}-`))) ?? pageLanguage;
+
 if (typeof document !== 'undefined') document.documentElement.lang = pageLanguage;
 
 /** Picks another language; the page is loaded anew in it. */

@@ -19,15 +19,21 @@ function Axle({ y, turns }: { y: number; turns: readonly [number, number] }) {
   );
 }
 
+const PAIR_LABELS = {
+  in: 'fromAbove.frontPairIn',
+  out: 'fromAbove.frontPairOut',
+  none: 'fromAbove.frontPairParallel',
+} as const;
+
 export function TapeDrawing({
   input,
   output,
-}: ToolDrawing<'toeFromTape', { totalToe: number; direction: string }>) {
+}: ToolDrawing<'toeFromTape', { totalToe: number; direction: 'in' | 'out' | 'none' }>) {
   const y = 118;
   const turn = drawnDegrees(output.totalToe / 2, 14);
   const lean = 46 * Math.tan((turn * Math.PI) / 180);
   return (
-    <Frame label={t('fromAbove.frontPairFromAbove', { direction: output.direction })}>
+    <Frame label={t(PAIR_LABELS[output.direction])}>
       <Axle y={y} turns={[turn, turn]} />
       <Span from={[LEFT + lean, y - 62]} to={[RIGHT - lean, y - 62]}>
         {t('fromAbove.ahead', { front: input.front, unit: input.unit })}

@@ -5,7 +5,7 @@ import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
 import { actionWords } from '../../words/pageTexts.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 /** A lead of less than this part of the whole cost is a close call. */
 const CLOSE = 0.03;
@@ -22,7 +22,7 @@ export function AdviceInMoney({ weighing, fitsTires }: AdviceInMoneyProps) {
   const { session, units } = useVisit();
   const { currency, items } = session.shop.settings.prices;
   const { advised, next, worthOfMeasuring, horizonKm, sure } = weighing;
-  const money = (minor: number) => formatMoney(minor, currency, pageLanguage, true);
+  const money = (minor: number) => formatMoney(minor, currency, pageLocale, true);
   const span = `${showFar(horizonKm, units.distance)} ${units.distance}`;
   const total = (advised.perThousandKm * horizonKm) / THOUSAND;
   const isClose = next !== null && next.dearer < CLOSE * total;

@@ -7,7 +7,7 @@ import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
 import { term } from '../../words/terms.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 const SCALE_WIDTH = 150;
 const THOUSAND = 1000;
@@ -37,7 +37,7 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
   const perThousand = (perThousandKm: number) =>
     (perThousandKm / THOUSAND) * distanceToKm(THOUSAND, units.distance);
   const money = (minor: number, isWhole = true) =>
-    formatMoney(minor, currency, pageLanguage, isWhole);
+    formatMoney(minor, currency, pageLocale, isWhole);
   return (
     <Box
       component="table"
@@ -200,7 +200,7 @@ function doubts(choice: Choice, money: (minor: number) => string): string {
         ? `${money(minor)} ${STEP_WORDS[price]}`
         : `${money(minor)} ${STEP_WORDS[price]} (${percent(chance)})`,
     );
-    parts.push(`${words.join(', then ')}.`);
+    parts.push(`${words.join(t('choices.then'))}.`);
   }
   if (course !== 'fitOnly') {
     parts.push(
@@ -269,7 +269,7 @@ function NothingYet({ oldKm, longest }: NothingYetProps) {
       </td>
       <td className="figure">
         <span className="named small">{t('choices.nowSmall')}</span>
-        {formatMoney(0, currency, pageLanguage, true)}
+        {formatMoney(0, currency, pageLocale, true)}
       </td>
       <td className="figure" />
     </Box>

@@ -8,7 +8,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/decide.ts';
 import { actionWords, whereWords } from '../../words/pageTexts.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 /** Rubber below this is not worth a figure of its own, mm. */
 const SHOWN_FROM_MM = 0.3;
@@ -20,7 +20,7 @@ export function Declined({ diagnosis }: { diagnosis: Diagnosis }) {
   const declined = declinedBefore(detail.history, draft, diagnosis, prices);
   if (!declined) return null;
   const { advised, arrivedAt, number, reason, lostMm, tires, cost, work } = declined;
-  const money = (minor: number) => formatMoney(minor, prices.currency, pageLanguage, true);
+  const money = (minor: number) => formatMoney(minor, prices.currency, pageLocale, true);
   const lost = WHEEL_ORDER.filter((wheel) => lostMm[wheel] >= SHOWN_FROM_MM);
   return (
     <Box

@@ -58,7 +58,7 @@ function Unexplained({ answer, file }: { answer: Answer; file: CaseFile }) {
   const [worst, ...others] = misfits(file, answer.expectedMm);
   if (!worst) return null;
   const unit = units.depth === 'mm' ? 'mm' : '/32 in';
-  const place = `${whereWords(worst.wheel)} ${worst.rib}`;
+  const place = `${whereWords(worst.wheel)} ${term(`rib.${worst.rib}`)}`;
   return (
     <Notice>
       {t('misfitNotice.noCauseExplains', {

@@ -9,7 +9,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/explain.ts';
 import { whereWords } from '../../words/pageTexts.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 /** A check that would tell less than this is not worth asking for, bits. */
 const ASK_FROM_BITS = 0.04;
@@ -160,7 +160,7 @@ function CheckValue({
     <Box component="span" sx={{ color: 'text.secondary' }}>
       {t(isRest ? 'nextCheckBar.changesTheAdviceRest' : 'nextCheckBar.changesTheAdvice', {
         changes: oneTimeIn(worth.changes),
-        minor: formatMoney(worth.minor, currency, pageLanguage, true),
+        minor: formatMoney(worth.minor, currency, pageLocale, true),
       })}
     </Box>
   );

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { causeCosts, WEAR_PART_WORDS } from './causeCosts.ts';
 import type { FleetCar } from './useFleet.ts';
 import { t } from '../../words/garage.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 const FULL = 100;
 
@@ -12,7 +12,7 @@ const FULL = 100;
 export function CauseCosts({ cars, currency }: { cars: readonly FleetCar[]; currency: string }) {
   const { yearly, causes } = causeCosts(cars);
   if (yearly <= 0) return null;
-  const money = (minor: number) => formatMoney(minor, currency, pageLanguage, true);
+  const money = (minor: number) => formatMoney(minor, currency, pageLocale, true);
   const most = Math.max(...causes.map(({ share }) => share));
   return (
     <Box component="section" aria-labelledby="causes">

@@ -25,7 +25,7 @@ import { useFleet } from './useFleet.ts';
 import type { Fleet, FleetCar } from './useFleet.ts';
 import { t } from '../../words/garage.ts';
 import { actionWords, causeWords, whereWords } from '../../words/pageTexts.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 const NeedsChart = lazy(async () => ({ default: (await import('./NeedsChart.tsx')).NeedsChart }));
 
@@ -159,7 +159,7 @@ function Row({ row, session, today }: { row: FleetCar; session: Session; today: 
     formatMoney(
       (minor * distanceToKm(THOUSAND, units.distance)) / THOUSAND,
       currency,
-      pageLanguage,
+      pageLocale,
     );
   const isNow = due?.likely === today;
   return (

@@ -52,7 +52,7 @@ export function WearStory({ story, units }: { story: CarStory; units: Units }) {
           {told.map(({ wheel, change }) => (
             <TableRow key={wheel}>
               <TableCell>
-                {WHEEL_LABELS[wheel]}, {change!.rib}
+                {WHEEL_LABELS[wheel]}, {term(`rib.${change!.rib}`)}
               </TableCell>
               <TableCell align="right">{showRate(change!.before, units)}</TableCell>
               <TableCell align="right" sx={{ fontWeight: 700 }}>

@@ -1,3 +1,4 @@
+import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import type { DepthUnit, NewStudy, Session } from '@keen/contract';
 import { newStudySchema, STUDY_SIZE } from '@keen/contract';
 import Box from '@mui/material/Box';
@@ -119,7 +120,7 @@ export function StudyDialog({ session, onClose }: { session: Session; onClose: (
                   label={t('studyDialog.theGaugeIsRead')}
                   options={[
                     { value: 'mm', label: 'mm' },
-                    { value: 'in32', label: '32nds' },
+                    { value: 'in32', label: DEPTH_UNIT_WORDS.in32 },
                   ]}
                   value={field.value}
                   onChange={(next) => next && field.onChange(next)}

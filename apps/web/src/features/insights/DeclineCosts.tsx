@@ -10,7 +10,7 @@ import { saveFile } from '../../shared/saveFile.ts';
 import { adviceWords } from './adviceWords.ts';
 import { FIGURES } from './figures.ts';
 import { t } from '../../words/insights.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 /** What saying no has cost customers in rubber, where their cars were judged again. */
 export function DeclineCosts({ session, query }: { session: Session; query: InsightQuery }) {
@@ -24,7 +24,7 @@ export function DeclineCosts({ session, query }: { session: Session; query: Insi
 }
 
 function CostTable({ data, currency }: { data: Costs; currency: string }) {
-  const money = (minor: number) => formatMoney(Math.max(0, minor), currency, pageLanguage, true);
+  const money = (minor: number) => formatMoney(Math.max(0, minor), currency, pageLocale, true);
   const { all, byAdvised, declined, isCut } = data;
   return (
     <Box component="section" aria-labelledby="decline-costs" sx={{ display: 'grid', gap: 1.5 }}>

@@ -13,7 +13,7 @@ import { MoreRows } from '../../shared/MoreRows.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
 import { adviceWords } from './adviceWords.ts';
 import { t } from '../../words/insights.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 /** Who said no to what, and why. */
 export function DeclinedList({ session, query }: { session: Session; query: InsightQuery }) {
@@ -99,7 +99,7 @@ function Row({ row, session }: { row: DeclinedRow; session: Session }) {
         {cost !== null &&
           (cost.minor > 0
             ? t('declinedList.byVisit', {
-                minor: formatMoney(cost.minor, currency, pageLanguage, true),
+                minor: formatMoney(cost.minor, currency, pageLocale, true),
                 number: cost.number,
               })
             : t('declinedList.nothingToSpeakOf', { number: cost.number }))}

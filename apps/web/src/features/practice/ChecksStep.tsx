@@ -13,7 +13,7 @@ import { t } from '../../words/practice.ts';
 import { whereWords } from '../../words/pageTexts.ts';
 import { practiceTexts } from '../../words/core/practice.ts';
 import { inspectTexts } from '../../words/core/inspect.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 /** What can be looked at beside the depths: each costs time, some the customer's money. */
 export function ChecksStep() {
@@ -65,7 +65,7 @@ export function ChecksStep() {
                   ? foundWords(check, draft)
                   : [
                       t('checksStep.min', { minutes }),
-                      ...(minor > 0 ? [formatMoney(minor, currency, pageLanguage, true)] : []),
+                      ...(minor > 0 ? [formatMoney(minor, currency, pageLocale, true)] : []),
                     ].join(', ')}
               </Box>
               {!isDone && (

@@ -17,7 +17,7 @@ import { showPoints } from './showPoints.ts';
 import { Skills } from './Skills.tsx';
 import { t } from '../../words/practice.ts';
 import { practiceTexts } from '../../words/core/practice.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 const AgainstChart = lazy(async () => ({
   default: (await import('../../shared/AgainstChart.tsx')).AgainstChart,
@@ -105,7 +105,7 @@ export function PracticeProgress({ board, session }: { board: PracticeBoard; ses
                     : t('practiceProgress.bestLost', {
                         points: showPoints(one.points),
                         points2: showPoints(one.bestPoints ?? 0),
-                        money: formatMoney(one.lost ?? 0, currency, pageLanguage, true),
+                        money: formatMoney(one.lost ?? 0, currency, pageLocale, true),
                       })}
                 </Box>
               </Box>

@@ -11,7 +11,7 @@ import { showPoints } from './showPoints.ts';
 import { usePractice } from './practiceContext.ts';
 import { t } from '../../words/practice.ts';
 import { practiceTexts } from '../../words/core/practice.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 /** How an answer went: the truth, the best answer from the same evidence, the money, the checks. */
 export function ResultStep() {
@@ -19,7 +19,7 @@ export function ResultStep() {
   const { result, lesson } = car;
   if (!result) return null;
   const { currency } = session.shop.settings.prices;
-  const money = (minor: number) => formatMoney(minor, currency, pageLanguage, true);
+  const money = (minor: number) => formatMoney(minor, currency, pageLocale, true);
   const { score, courses, answer, best } = result;
   const lostBy = (course: Action) => courses.find((one) => one.course === course)?.lost ?? 0;
   const courseWords = (course: Action) => {

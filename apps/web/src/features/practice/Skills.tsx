@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { showPoints } from './showPoints.ts';
 import { t } from '../../words/practice.ts';
 import { practiceTexts } from '../../words/core/practice.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 interface SkillsProps {
   skills: PracticeSkills;
@@ -15,7 +15,7 @@ interface SkillsProps {
 /** How well each part of the job goes: causes by kind, depths, courses, drills. */
 export function Skills({ skills, currency }: SkillsProps) {
   const { causes, depthErrorMm, lost, bestLost, drills } = skills;
-  const money = (minor: number) => formatMoney(minor, currency, pageLanguage, true);
+  const money = (minor: number) => formatMoney(minor, currency, pageLocale, true);
   if (causes.length === 0 && drills.length === 0) return null;
   return (
     <Box sx={{ display: 'grid', gap: 1, my: 1 }}>

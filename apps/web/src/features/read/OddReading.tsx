@@ -2,7 +2,7 @@ import type { DepthUnit } from '@keen/contract';
 import type { Oddity, Slot } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { showDepth } from '../../shared/format.ts';
+import { showDepth, DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/read.ts';
 import { term } from '../../words/terms.ts';
@@ -26,7 +26,7 @@ interface OddReadingProps {
 /** Asks about a reading that cannot be, and blocks nothing: reading goes on meanwhile. */
 export function OddReading({ asked, unit, onKeep, onAgain }: OddReadingProps) {
   const { slot, mm, oddity } = asked;
-  const unitWords = unit === 'mm' ? 'mm' : '32nds';
+  const unitWords = DEPTH_UNIT_WORDS[unit];
   const why =
     oddity.kind === 'deeperThanNew'
       ? t('oddReading.deeperThanTheIt', { newMm: showDepth(oddity.newMm, unit), unitWords })

@@ -1,3 +1,4 @@
+import { term } from '../../words/terms.ts';
 import type { Wheel } from '@keen/contract';
 import { MAX_STATIONS } from '@keen/contract';
 import { oddReading, readDepthText, readingOrder } from '@keen/core';
@@ -84,7 +85,7 @@ export function ReadStep() {
 
   const { current, index, digits, last } = entry;
   const place = current
-    ? `${capital(whereWords(current.wheel))}, ${current.rib}`
+    ? `${capital(whereWords(current.wheel))}, ${term(`rib.${current.rib}`)}`
     : more
       ? t('readStep.placeIsRead', { station: station + 1 })
       : t('readStep.allTwelveAreRead');
@@ -166,7 +167,7 @@ export function ReadStep() {
           <Fact title={t('readStep.justRead')}>
             {last ? (
               <Box component="span" sx={{ fontWeight: 650, fontSize: '1.1rem' }}>
-                {whereWords(last.slot.wheel)}, {last.slot.rib}{' '}
+                {whereWords(last.slot.wheel)}, {term(`rib.${last.slot.rib}`)}{' '}
                 {last.reading === 'unreadable'
                   ? t('readStep.cannotBeRead')
                   : showDepth(last.reading, unit)}

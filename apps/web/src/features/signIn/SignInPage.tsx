@@ -96,7 +96,7 @@ function Languages() {
           variant="text"
           lang={value}
           onClick={() => pickLanguage(value)}
-          sx={{ px: 0 }}
+          sx={{ px: 0, minWidth: 0 }}
         >
           {label}
         </Button>

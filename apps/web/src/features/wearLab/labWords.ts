@@ -7,7 +7,7 @@ import type { Driven } from './useLab.ts';
 import { t } from '../../words/wearLab.ts';
 import { whereWords } from '../../words/pageTexts.ts';
 import { term } from '../../words/terms.ts';
-import { pageLanguage } from '../../words/pageLanguage.ts';
+import { pageLocale } from '../../words/pageLanguage.ts';
 
 /** A set that lives this much longer is worth a word, km. */
 const LONGER_KM = 1000;
@@ -34,7 +34,7 @@ export function workWords(
   { distance }: Units,
 ): string {
   if (work === 0) return '';
-  const price = formatMoney(work, currency, pageLanguage, true);
+  const price = formatMoney(work, currency, pageLocale, true);
   return paidAfterKm === null || paidAfterKm > FURTHEST_KM
     ? t('labWords.puttingItRightCosts', { price })
     : t('labWords.puttingItRightCostsOnce', {

@@ -12,6 +12,7 @@ export const decide = {
     now: '{{course}}: {{total}} now',
   },
   choices: {
+    then: ', then ',
     choices: 'Choices',
     beforeTheNewTires: 'Before the new tires',
     whatCanBeDone: 'What can be done',

@@ -121,7 +121,9 @@ export const drawing = {
     camberAndToeAgainst: 'Camber and toe against body height',
   },
   fromAbove: {
-    frontPairFromAbove: 'Front pair from above, toe {{direction}}',
+    frontPairIn: 'Front pair from above, toed in',
+    frontPairOut: 'Front pair from above, toed out',
+    frontPairParallel: 'Front pair from above, parallel',
     ahead: '{{front}} {{unit}} ahead',
     behind: '{{rear}} {{unit}} behind',
     fromAboveDrawnLarger: 'from above, drawn larger than life',

@@ -1,4 +1,5 @@
 export const floorTools = {
+  formulaOfTheSkew: 'angle = atan( (right − left) / track )',
   none: 'none',
   longerRight: '{{mm}} mm, longer on the right',
   longerLeft: '{{mm}} mm, longer on the left',

@@ -1,4 +1,5 @@
 export const measureTools = {
+  leftAndRight: 'left {{left}}, right {{right}}',
   toeOutOf: '{{degrees}}° toe-out',
   toeInOf: '{{degrees}}° toe-in',
   offBy: 'off by {{degrees}}, taken out',

@@ -1,4 +1,5 @@
 export const settingTools = {
+  leftAndRight: '{{left}} left, {{right}} right',
   anticlockwise: 'anticlockwise',
   clockwise: 'clockwise',
   thickestAt: '{{angle}}°, thickest at {{clock}} ({{degrees}}°)',

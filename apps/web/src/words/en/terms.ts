@@ -4,6 +4,6 @@ export const terms = {
   axle: { front: 'front', rear: 'rear' },
   rib: { inner: 'inner', centre: 'centre', outer: 'outer' },
   angle: { camber: 'camber', toe: 'toe', caster: 'caster' },
-  unit: { degrees: 'degrees', minutes: 'minutes', inches: 'inches' },
+  unit: { degrees: 'degrees', minutes: 'minutes', inches: 'inches', in32: '32nds' },
   role: { advisor: 'advisor', technician: 'technician', lead: 'lead' },
 } as const;

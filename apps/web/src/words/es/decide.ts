@@ -16,6 +16,7 @@ export const decide: Translation<typeof english> = {
     now: '{{course}}: {{total}} ahora',
   },
   choices: {
+    then: ', luego ',
     choices: 'Opciones',
     beforeTheNewTires: 'Antes de los neumáticos nuevos',
     whatCanBeDone: 'Qué se puede hacer',

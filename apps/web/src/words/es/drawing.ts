@@ -124,7 +124,9 @@ export const drawing: Translation<typeof english> = {
     camberAndToeAgainst: 'Caída y convergencia según la altura de la carrocería',
   },
   fromAbove: {
-    frontPairFromAbove: 'Par delantero desde arriba, {{direction}}',
+    frontPairIn: 'Par delantero desde arriba, cerrado por delante',
+    frontPairOut: 'Par delantero desde arriba, abierto por delante',
+    frontPairParallel: 'Par delantero desde arriba, paralelo',
     ahead: '{{front}} {{unit}} delante',
     behind: '{{rear}} {{unit}} detrás',
     fromAboveDrawnLarger: 'desde arriba, ampliado',

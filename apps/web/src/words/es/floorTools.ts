@@ -2,6 +2,7 @@ import type { Translation } from '@keen/core/screens';
 import type { floorTools as english } from '../en/floorTools.ts';
 
 export const floorTools: Translation<typeof english> = {
+  formulaOfTheSkew: 'ángulo = atan( (derecha − izquierda) / vía )',
   none: 'ninguna',
   longerRight: '{{mm}} mm, más largo a la derecha',
   longerLeft: '{{mm}} mm, más largo a la izquierda',

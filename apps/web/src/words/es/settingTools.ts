@@ -2,6 +2,7 @@ import type { Translation } from '@keen/core/screens';
 import type { settingTools as english } from '../en/settingTools.ts';
 
 export const settingTools: Translation<typeof english> = {
+  leftAndRight: '{{left}} izquierda, {{right}} derecha',
   anticlockwise: 'en sentido antihorario',
   clockwise: 'en sentido horario',
   thickestAt: '{{angle}}°, lo más grueso a {{clock}} ({{degrees}}°)',

@@ -24,6 +24,7 @@ export const terms: Translation<typeof english> = {
     degrees: 'grados',
     minutes: 'minutos',
     inches: 'pulgadas',
+    in32: '32avos',
   },
   role: { advisor: 'asesor', technician: 'técnico', lead: 'responsable' },
 };
