@@ -297,7 +297,6 @@ export const drillSchema = z
             given: z.string(),
             isRight: z.boolean(),
             right: z.string(),
-            why: z.string(),
           })
           .nullable(),
       }),

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { drillQuestionSchema } from '@keen/contract';
 import { dealDrill, isRightAnswer } from './drill.ts';
+import { drillAnswer, drillWhy } from './drillWords.ts';
+import { ENGLISH_SCREENS } from '../../tests/englishScreens.ts';
 import type { DrillItem } from './drill.ts';
 
+const SAY = ENGLISH_SCREENS.practice.drill;
 const items = Array.from({ length: 60 }, (_, seed) => dealDrill(seed + 1)).flat();
 type Kind = DrillItem['question']['kind'];
 const ofKind = <K extends Kind>(kind: K) =>
@@ -37,10 +40,12 @@ describe('a drill', () => {
 
   // ISO 8855 and SAE J670, recalled from memory: camber + top outward, static toe + front inward.
   it('has signs as the standards do', () => {
-    for (const { question, right, why } of ofKind('sign')) {
+    for (const { question, right } of ofKind('sign')) {
       expect(right).toBe(question.degrees > 0 ? 'plus' : 'minus');
       const isOut = question.angle === 'camber' ? question.degrees > 0 : question.degrees < 0;
-      expect(why).toContain(isOut ? 'away from the car' : 'toward the car');
+      expect(drillWhy(question, right, SAY)).toContain(
+        isOut ? 'away from the car' : 'toward the car',
+      );
     }
   });
 
@@ -52,7 +57,7 @@ describe('a drill', () => {
       expect(wrong).toHaveLength(1);
       const needsIn = target > toe[wrong[0]!];
       expect(right).toBe(
-        `${wrong[0] === 'lf' ? 'left' : 'right'} rod ${(rack === 'behind') === needsIn ? 'longer' : 'shorter'}`,
+        `${wrong[0] === 'lf' ? 'left' : 'right'}.${(rack === 'behind') === needsIn ? 'longer' : 'shorter'}`,
       );
     }
     expect(
@@ -67,7 +72,22 @@ describe('a drill', () => {
       expect(options).toContain(right);
       const mm = armHeight * Math.tan(((target - camber) * Math.PI) / 180);
       // Shims that move the arm in make camber more negative.
-      expect(right).toBe(`${Math.abs(mm).toFixed(1)} mm ${mm < 0 ? 'more' : 'less'}`);
+      expect(right).toBe(`${mm < 0 ? '+' : '-'}${Math.abs(mm).toFixed(1)}`);
+    }
+  });
+
+  it('takes the words that answers were before they were codes', () => {
+    for (const item of [...ofKind('rod'), ...ofKind('shim'), ...ofKind('sign')]) {
+      expect(isRightAnswer(item, drillAnswer(item.question, item.right, SAY))).toBe(true);
+    }
+  });
+
+  it('says why in figures that come to the right answer', () => {
+    for (const { question, right } of items) {
+      const why = drillWhy(question, right, SAY);
+      if (question.kind === 'tape') expect(why).toContain(`: ${right} in.`);
+      if (question.kind === 'shim') expect(why).toContain(`= ${right.slice(1)} mm`);
+      if (question.kind === 'rod') expect(why).toContain(`The ${right.split('.')[0]} wheel`);
     }
   });
 });

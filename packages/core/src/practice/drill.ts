@@ -8,10 +8,8 @@ import { parseMeasure } from '../engine/units/parseMeasure.ts';
 /** A question with its answer: the answer stays where it is asked from. */
 export interface DrillItem {
   question: DrillQuestion;
-  /** As it is written or chosen. */
+  /** As it is written, or the code of what is chosen: `plus`, `left.longer`, mm of shims `+4.2`. */
   right: string;
-  /** Why, in a sentence. */
-  why: string;
 }
 
 const OF_EACH = 2;
@@ -42,9 +40,17 @@ export function dealDrill(seed: number): DrillItem[] {
 
 /** Whether what was answered is right. */
 export function isRightAnswer({ question, right }: DrillItem, text: string): boolean {
-  if (question.kind !== 'tape') return text === right;
+  if (question.kind !== 'tape') return answerCode(text) === right;
   const inches = parseMeasure(text);
   return inches !== null && Math.abs(inches - question.inches) <= HALF_MARK_IN;
+}
+
+/** What was answered; drills from before answers were codes have English words. */
+export function answerCode(text: string): string {
+  const rod = /^(left|right) rod (longer|shorter)$/.exec(text);
+  if (rod) return `${rod[1]}.${rod[2]}`;
+  const shims = /^([\d.]+) mm (more|less)$/.exec(text);
+  return shims ? `${shims[2] === 'more' ? '+' : '-'}${shims[1]}` : text;
 }
 
 const whole = (random: Random, low: number, high: number) =>
@@ -60,7 +66,6 @@ function tape(random: Random): DrillItem {
   return {
     question: { kind: 'tape', inches: inches + parts / SIXTEENTHS },
     right,
-    why: `The mark stands ${parts} sixteenths beyond ${inches}: ${right} in.`,
   };
 }
 
@@ -77,15 +82,9 @@ function sign(random: Random): DrillItem {
   // Large enough to be seen in a drawing.
   const size = angle === 'toe' ? tenths(random, 3, 10) : tenths(random, 15, 35);
   const degrees = either(random, size, -size);
-  const right = degrees > 0 ? 'plus' : 'minus';
-  const lean =
-    angle === 'toe'
-      ? `the front of the wheel points ${degrees > 0 ? 'toward' : 'away from'} the car`
-      : `the top of the wheel leans ${degrees > 0 ? 'away from' : 'toward'} the car`;
   return {
     question: { kind: 'sign', angle, wheel, degrees },
-    right,
-    why: `${angle === 'toe' ? 'Seen from above' : 'Seen from behind'}, ${lean}: ${right}.`,
+    right: degrees > 0 ? 'plus' : 'minus',
   };
 }
 
@@ -105,12 +104,7 @@ function rod(random: Random): DrillItem {
       toe: { lf: ROD_TARGET, rf: ROD_TARGET, [wheel]: off },
       target: ROD_TARGET,
     },
-    right: `${side} rod ${way}`,
-    why: `The ${side} wheel needs ${ROD_TARGET > off ? 'toe-in' : 'toe-out'}; the other is right. ${
-      rack === 'behind'
-        ? 'Behind the axle a longer rod pushes the rear of the wheel out, and so its front in.'
-        : 'Ahead of the axle a longer rod pushes the front of the wheel out.'
-    }`,
+    right: `${side}.${way}`,
   };
 }
 
@@ -121,7 +115,7 @@ function shim(random: Random): DrillItem {
   const camber = Number((-0.5 - change).toFixed(1));
   const { front } = wishboneShims({ ...ARM, armHeight, camberChange: change, casterChange: 0 });
   const size = Math.abs(front);
-  const say = (mm: number, isMore: boolean) => `${mm.toFixed(1)} mm ${isMore ? 'more' : 'less'}`;
+  const say = (mm: number, isMore: boolean) => `${isMore ? '+' : '-'}${mm.toFixed(1)}`;
   const isMore = front > 0;
   const right = say(size, isMore);
   const options = [right, say(size, !isMore), say(2 * size, isMore), say(size / 2, !isMore)];
@@ -135,6 +129,5 @@ function shim(random: Random): DrillItem {
       options: [...options.slice(turn), ...options.slice(0, turn)],
     },
     right,
-    why: `The joint has to go ${isMore ? 'in' : 'out'} by the height between the joints times the tangent: ${armHeight} × tan ${Math.abs(change).toFixed(1)}° = ${size.toFixed(1)} mm, at both bolts so that caster stays.`,
   };
 }

@@ -78,13 +78,13 @@ function drillOf({ id, seed, startedAt, given }: Row): Drill {
     startedAt: startedAt.toISOString(),
     questions: dealDrill(seed).map((item, at) => {
       const answer = given[at];
-      const { question, right, why } = item;
+      const { question, right } = item;
       return {
         question,
         told:
           answer === undefined
             ? null
-            : { given: answer, isRight: isRightAnswer(item, answer), right, why },
+            : { given: answer, isRight: isRightAnswer(item, answer), right },
       };
     }),
   };

@@ -156,11 +156,7 @@ function Row({ row, session, today }: { row: FleetCar; session: Session; today: 
   const { currency } = session.shop.settings.prices;
   const due = running && neededBy(running, today);
   const perThousand = (minor: number) =>
-    formatMoney(
-      (minor * distanceToKm(THOUSAND, units.distance)) / THOUSAND,
-      currency,
-      pageLocale,
-    );
+    formatMoney((minor * distanceToKm(THOUSAND, units.distance)) / THOUSAND, currency, pageLocale);
   const isNow = due?.likely === today;
   return (
     <Box

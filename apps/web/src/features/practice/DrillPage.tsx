@@ -1,3 +1,6 @@
+import { term } from '../../words/terms.ts';
+import { practiceTexts } from '../../words/core/practice.ts';
+import { drillAnswer, drillWhy } from '@keen/core/practice';
 import type { Drill, DrillQuestion } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -79,11 +82,16 @@ function Asked({ drill }: { drill: Drill }) {
           <Typography sx={{ fontSize: '1.15rem', fontWeight: 650 }}>
             {told.isRight
               ? t('drillPage.right')
-              : t('drillPage.noItIsYou', { right: told.right, given: told.given })}
+              : t('drillPage.noItIsYou', {
+                  right: drillAnswer(asked.question, told.right, practiceTexts.drill),
+                  given: drillAnswer(asked.question, told.given, practiceTexts.drill),
+                })}
           </Typography>
-          <Typography sx={{ maxWidth: '60ch' }}>{told.why}</Typography>
+          <Typography sx={{ maxWidth: '60ch' }}>
+            {drillWhy(asked.question, told.right, practiceTexts.drill)}
+          </Typography>
           <Button variant="contained" onClick={() => setAt(open)}>
-            {open < 0 ? t('drillPage.seeTheResult') : 'Next ↵'}
+            {open < 0 ? t('drillPage.seeTheResult') : t('drillPage.next')}
           </Button>
         </Box>
       ) : (
@@ -119,11 +127,15 @@ function Done({ drill }: { drill: Drill }) {
       >
         {drill.questions.map(({ question, told }, i) => (
           <li key={i}>
-            {questionWords(question)} <strong>{told?.right}.</strong>{' '}
+            {questionWords(question)}{' '}
+            <strong>{told && drillAnswer(question, told.right, practiceTexts.drill)}.</strong>{' '}
             {told?.isRight && t('drillPage.right')}
             {told &&
               !told.isRight &&
-              t('drillPage.youAnswered', { given: told.given, why: told.why })}
+              t('drillPage.youAnswered', {
+                given: drillAnswer(question, told.given, practiceTexts.drill),
+                why: drillWhy(question, told.right, practiceTexts.drill),
+              })}
           </li>
         ))}
       </Box>
@@ -147,7 +159,7 @@ function questionWords(question: DrillQuestion): string {
     case 'sign':
       return t('drillPage.isThisPlusOr', {
         capital: capital(whereWords(question.wheel)),
-        angle: question.angle,
+        angle: term(`angle.${question.angle}`),
       });
     case 'rod':
       return t('drillPage.eachFrontWheelShould', { target: showDegrees(question.target, 1) });
@@ -211,6 +223,9 @@ function leanWords({ angle, degrees }: Extract<DrillQuestion, { kind: 'sign' }>)
   return t(degrees > 0 ? 'drillPage.topAway' : 'drillPage.topToward');
 }
 
+const RODS = ['left.longer', 'left.shorter', 'right.longer', 'right.shorter'];
+
+/** Codes of the answers to choose from. */
 function optionsOf(question: DrillQuestion): readonly string[] {
   switch (question.kind) {
     case 'tape':
@@ -218,12 +233,7 @@ function optionsOf(question: DrillQuestion): readonly string[] {
     case 'sign':
       return ['plus', 'minus'];
     case 'rod':
-      return [
-        t('drillPage.leftRodLonger'),
-        t('drillPage.leftRodShorter'),
-        t('drillPage.rightRodLonger'),
-        t('drillPage.rightRodShorter'),
-      ];
+      return RODS;
     case 'shim':
       return question.options;
   }
@@ -257,7 +267,7 @@ function AnswerField({ question, isBusy, onAnswer }: AnswerFieldProps) {
             aria-keyshortcuts={String(i + 1)}
             sx={{ minWidth: 120, minHeight: 56 }}
           >
-            {capital(option)}
+            {capital(drillAnswer(question, option, practiceTexts.drill))}
           </Button>
         ))}
       </Box>

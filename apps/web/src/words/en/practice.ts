@@ -33,6 +33,7 @@ export const practice = {
     min: '{{minutes}} min',
   },
   drillPage: {
+    next: 'Next ↵',
     chooseAnAnswer: 'choose an answer',
     enter: 'Enter',
     nextQuestion: 'next question',
@@ -57,10 +58,6 @@ export const practice = {
     theWheelDrawnLarger: 'The {{wheel}} wheel {{question}}, drawn larger than life',
     itsShimsMoveThe:
       'Its shims move the arm in, toward the car. The upper joint stands {{armHeight}} mm above the lower one.',
-    leftRodLonger: 'left rod longer',
-    leftRodShorter: 'left rod shorter',
-    rightRodLonger: 'right rod longer',
-    rightRodShorter: 'right rod shorter',
     answers: 'Answers',
     inches: 'Inches',
     answer: 'Answer',

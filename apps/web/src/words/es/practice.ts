@@ -36,6 +36,7 @@ export const practice: Translation<typeof english> = {
     min: '{{minutes}} min',
   },
   drillPage: {
+    next: 'Siguiente ↵',
     chooseAnAnswer: 'elegir una respuesta',
     enter: 'Intro',
     nextQuestion: 'pregunta siguiente',
@@ -60,10 +61,6 @@ export const practice: Translation<typeof english> = {
     theWheelDrawnLarger: 'La rueda {{wheel}} {{question}}, dibujada más grande que lo real',
     itsShimsMoveThe:
       'Sus suplementos mueven el brazo hacia dentro, hacia el coche. La articulación superior está {{armHeight}} mm por encima de la inferior.',
-    leftRodLonger: 'bieleta izquierda más larga',
-    leftRodShorter: 'bieleta izquierda más corta',
-    rightRodLonger: 'bieleta derecha más larga',
-    rightRodShorter: 'bieleta derecha más corta',
     answers: 'Respuestas',
     inches: 'Pulgadas',
     answer: 'Responder',

@@ -141,3 +141,29 @@ export const drillKinds = {
   rod: 'Tie rods',
   shim: 'Shims',
 } as const satisfies Record<DrillKind, string>;
+
+/** Answers of the drill, and why the right one is right. Degrees and mm come as text. */
+export const drill = {
+  signs: { plus: 'plus', minus: 'minus' },
+  rods: {
+    'left.longer': 'left rod longer',
+    'left.shorter': 'left rod shorter',
+    'right.longer': 'right rod longer',
+    'right.shorter': 'right rod shorter',
+  },
+  shims: (mm: string, isMore: boolean) => `${mm} mm ${isMore ? 'more' : 'less'}`,
+  whyTape: (sixteenths: number, inches: number, right: string) =>
+    `The mark is ${sixteenths} sixteenths beyond ${inches}: ${right} in.`,
+  whySign: (angle: 'toe' | 'camber', isOut: boolean, sign: string) =>
+    angle === 'toe'
+      ? `Seen from above, the front of the wheel points ${isOut ? 'away from' : 'toward'} the car: ${sign}.`
+      : `Seen from behind, the top of the wheel leans ${isOut ? 'away from' : 'toward'} the car: ${sign}.`,
+  whyRod: (side: 'left' | 'right', needsIn: boolean, rack: 'ahead' | 'behind') =>
+    `The ${side} wheel needs ${needsIn ? 'toe-in' : 'toe-out'}; the other is right. ${
+      rack === 'behind'
+        ? 'Behind the axle a longer rod pushes the rear of the wheel out, and so its front in.'
+        : 'Ahead of the axle a longer rod pushes the front of the wheel out.'
+    }`,
+  whyShim: (isIn: boolean, armHeight: number, change: string, mm: string) =>
+    `The joint has to go ${isIn ? 'in' : 'out'} by the height between the joints times the tangent: ${armHeight} × tan ${change}° = ${mm} mm, at both bolts so that caster stays.`,
+} as const;

@@ -135,3 +135,30 @@ export const drillKinds: Translation<typeof english.drillKinds> = {
   rod: 'Bieletas',
   shim: 'Suplementos',
 };
+
+const SIDES = { left: 'izquierda', right: 'derecha' };
+
+export const drill: Translation<typeof english.drill> = {
+  signs: { plus: 'más', minus: 'menos' },
+  rods: {
+    'left.longer': 'bieleta izquierda más larga',
+    'left.shorter': 'bieleta izquierda más corta',
+    'right.longer': 'bieleta derecha más larga',
+    'right.shorter': 'bieleta derecha más corta',
+  },
+  shims: (mm, isMore) => `${mm} mm ${isMore ? 'más' : 'menos'}`,
+  whyTape: (sixteenths, inches, right) =>
+    `La marca está ${sixteenths} dieciseisavos más allá de ${inches}: ${right} in.`,
+  whySign: (angle, isOut, sign) =>
+    angle === 'toe'
+      ? `Vista desde arriba, la parte delantera de la rueda apunta hacia ${isOut ? 'fuera' : 'el coche'}: ${sign}.`
+      : `Vista desde atrás, la parte alta de la rueda se inclina hacia ${isOut ? 'fuera' : 'el coche'}: ${sign}.`,
+  whyRod: (side, needsIn, rack) =>
+    `La rueda ${SIDES[side]} necesita ${needsIn ? 'convergencia' : 'divergencia'}; la otra está bien. ${
+      rack === 'behind'
+        ? 'Detrás del eje, una bieleta más larga empuja hacia fuera la parte trasera de la rueda, y así su parte delantera hacia dentro.'
+        : 'Delante del eje, una bieleta más larga empuja hacia fuera la parte delantera de la rueda.'
+    }`,
+  whyShim: (isIn, armHeight, change, mm) =>
+    `La rótula tiene que ir hacia ${isIn ? 'dentro' : 'fuera'} la altura entre rótulas por la tangente: ${armHeight} × tan ${change}° = ${mm} mm, en los dos tornillos para que el avance se quede.`,
+};
