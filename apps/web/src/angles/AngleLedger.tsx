@@ -9,7 +9,7 @@ import { useRowWords } from './useAngleWords.ts';
 import type { RowWords } from './useAngleWords.ts';
 import { t } from '../words/angles.ts';
 import { whereWords } from '../words/pageTexts.ts';
-import { measureTexts } from '../words/core/measure.ts';
+import { ROW_NAMES } from '../words/core/measure.ts';
 
 const STATE_WORDS: Record<LedgerState, string> = {
   in: t('angleLedger.in'),
@@ -64,7 +64,7 @@ export function AngleLedger({
           {rows.map((row) => (
             <tr key={row.key}>
               <Box component="td" sx={{ whiteSpace: { sm: 'nowrap' } }}>
-                <strong>{rowTitle(row.key, measureTexts)}</strong>{' '}
+                <strong>{rowTitle(row.key, ROW_NAMES)}</strong>{' '}
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   {row.where ? whereWords(row.where) : ''}
                 </Box>

@@ -3,7 +3,7 @@ import { axleOf, partsAt, sideOf } from '@keen/core';
 import Box from '@mui/material/Box';
 import { t } from '../words/drawing.ts';
 import { whereWords } from '../words/pageTexts.ts';
-import { inspectTexts } from '../words/core/inspect.ts';
+import { FOUND } from '../words/core/inspect.ts';
 
 const WIDTH = 600;
 const HEIGHT = 352;
@@ -44,7 +44,7 @@ export function cornerPoints(wheel: Wheel): CornerPoint[] {
 }
 
 export function pointTitle(point: CornerPoint): string {
-  return point === 'shaken' ? t('cornerView.playWhenShaken') : inspectTexts.parts[point].title;
+  return point === 'shaken' ? t('cornerView.playWhenShaken') : FOUND.parts[point];
 }
 
 interface CornerViewProps {
@@ -73,8 +73,7 @@ export function CornerView({ wheel, findings, at, onPick }: CornerViewProps) {
       {cornerPoints(wheel).map((point) => {
         const [x, y] = places[point] ?? [0, 0];
         const finding = findings[point] ?? 'unknown';
-        const words =
-          finding === 'unknown' ? t('cornerView.notChecked') : inspectTexts.play[finding];
+        const words = finding === 'unknown' ? t('cornerView.notChecked') : FOUND.plays[finding];
         return (
           <Box
             key={point}

@@ -3,7 +3,7 @@ import { axleOf, axleSection, sideOf } from '@keen/core';
 import type { SectionTire } from '@keen/core';
 import { useId } from 'react';
 import { t } from '../words/drawing.ts';
-import { inspectTexts } from '../words/core/inspect.ts';
+import { FOUND } from '../words/core/inspect.ts';
 
 const WIDTH = 600;
 const HEIGHT = 218;
@@ -177,7 +177,7 @@ export function TireFace({ wheel, tires, legalMm, cupping, damageAt, label }: Ti
               strokeWidth={4}
               paintOrder="stroke"
             >
-              {inspectTexts.damage[kind]}
+              {FOUND.damages[kind]}
             </text>
           </g>
         );

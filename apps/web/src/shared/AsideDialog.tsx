@@ -12,13 +12,13 @@ import { outbox } from '../api/outboxSlice.ts';
 import { valueWords } from './valueWords.ts';
 import { t } from '../words/shared.ts';
 import { fieldsTexts } from '../words/core/fields.ts';
-import { inspectTexts } from '../words/core/inspect.ts';
+import { papers } from '../words/pageTexts.ts';
 import { measureTexts } from '../words/core/measure.ts';
 import { setRightTexts } from '../words/core/setRight.ts';
 
 const FIELD_TEXTS = {
   fields: fieldsTexts,
-  inspect: inspectTexts,
+  found: papers,
   measure: measureTexts,
   setRight: setRightTexts,
 };

@@ -14,6 +14,9 @@ import { caseToChanges } from './caseToChanges.ts';
 import { draftToCase } from './draftToCase.ts';
 import { fieldAt } from './fieldAt.ts';
 import { foldEntries } from './foldEntries.ts';
+import { ENGLISH_PAPERS } from '../words/englishPapers.ts';
+
+const NAMES = { ...ENGLISH_SCREENS, found: ENGLISH_PAPERS };
 
 const SAMPLES = PLACED_FIELDS.map(({ path, pattern }) => ({
   path,
@@ -58,17 +61,15 @@ describe('the fields of a visit', () => {
   });
 
   it('have a name that people use', () => {
-    for (const { path } of SAMPLES) expect(fieldLabel(path, ENGLISH_SCREENS)).not.toBe(path);
-    expect(fieldLabel('tires.lf.stations.0.inner', ENGLISH_SCREENS)).toBe(
+    for (const { path } of SAMPLES) expect(fieldLabel(path, NAMES)).not.toBe(path);
+    expect(fieldLabel('tires.lf.stations.0.inner', NAMES)).toBe(
       'Tread depth, left front, place 1, inner',
     );
-    expect(fieldLabel('visit.setRight.adjuster.toe-lf', ENGLISH_SCREENS)).toBe(
-      'Adjuster, toe, left front',
-    );
-    expect(fieldLabel('visit.inspect.parts.rf.ballJoint', ENGLISH_SCREENS)).toMatch(
+    expect(fieldLabel('visit.setRight.adjuster.toe-lf', NAMES)).toBe('Adjuster, toe, left front');
+    expect(fieldLabel('visit.inspect.parts.rf.ballJoint', NAMES)).toMatch(
       /^Part, right front, ball/,
     );
-    expect(fieldLabel('nowhere.at.all', ENGLISH_SCREENS)).toBe('nowhere.at.all');
+    expect(fieldLabel('nowhere.at.all', NAMES)).toBe('nowhere.at.all');
   });
 
   it('come along to the next visit only where they say something of the car', () => {

@@ -1,9 +1,10 @@
-import type { FieldNames, InspectTexts, MeasureTexts, SetRightTexts } from './screens/index.ts';
+import type { PaperTexts } from './paperTexts.ts';
+import type { FieldNames, MeasureTexts, SetRightTexts } from './screens/index.ts';
 
 /** What fields and the parts of their paths are called. */
 export interface FieldTexts {
   fields: FieldNames;
-  inspect: Pick<InspectTexts, 'parts' | 'damage'>;
+  found: Pick<PaperTexts, 'parts' | 'damages'>;
   measure: Pick<MeasureTexts, 'methods' | 'setup'>;
   setRight: Pick<SetRightTexts, 'stepTitles'>;
 }
@@ -38,9 +39,9 @@ function keyWords(kind: string, key: string, say: FieldTexts): string {
     case 'place':
       return place(Number(key) + 1);
     case 'damage':
-      return among(say.inspect.damage, key);
+      return among(say.found.damages, key);
     case 'part':
-      return titleAmong(say.inspect.parts, key);
+      return among(say.found.parts, key).toLowerCase();
     case 'method':
       return titleAmong(say.measure.methods, key);
     case 'point':

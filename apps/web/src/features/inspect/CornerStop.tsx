@@ -67,9 +67,7 @@ export function CornerStop({ wheel }: { wheel: Wheel }) {
       {at === 'shaken' && (
         <Typography color="textSecondary">{t('cornerStop.handsAtTheTop')}</Typography>
       )}
-      {isWorn && at !== 'shaken' && (
-        <Typography>{sentence(inspectTexts.parts[at].then)}</Typography>
-      )}
+      {isWorn && at !== 'shaken' && <Typography>{sentence(inspectTexts.partsThen[at])}</Typography>}
       {at === 'shaken' && found === 'excessive' && (
         <Notice kind="caution">{t('cornerStop.aJointSoLoose')}</Notice>
       )}

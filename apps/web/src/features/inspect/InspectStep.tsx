@@ -20,7 +20,7 @@ import { TouchGuides } from './TouchGuides.tsx';
 import { WornParts } from './WornParts.tsx';
 import { t } from '../../words/inspect.ts';
 import { whereWords } from '../../words/pageTexts.ts';
-import { inspectTexts } from '../../words/core/inspect.ts';
+import { FOUND } from '../../words/core/inspect.ts';
 
 const ON_THE_GROUND = WALK.filter(({ kind }) => kind === 'tire');
 const LIFTED = WALK.filter(({ kind }) => kind === 'corner');
@@ -64,7 +64,7 @@ export function InspectStep() {
 
   const goOnButton = (stop: Stop) => (
     <Button variant="contained" onClick={goOn}>
-      {goOnWords(stop, stopState(draft, stop, inspectTexts).state)} ↵
+      {goOnWords(stop, stopState(draft, stop, FOUND).state)} ↵
     </Button>
   );
   const rows = (stops: readonly Stop[]) =>
@@ -134,7 +134,7 @@ export function InspectStep() {
 /** The first tire, else the first corner, that is not answered whole. */
 function firstOpen(draft: VisitDraft): Stop | null {
   const walked = [...ON_THE_GROUND, ...LIFTED];
-  return walked.find((stop) => stopState(draft, stop, inspectTexts).state !== 'done') ?? null;
+  return walked.find((stop) => stopState(draft, stop, FOUND).state !== 'done') ?? null;
 }
 
 function StopBody({ stop }: { stop: Stop }) {

@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import { StateSquare } from '../../shared/StateSquare.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/inspect.ts';
-import { inspectTexts } from '../../words/core/inspect.ts';
+import { FOUND } from '../../words/core/inspect.ts';
 
 interface StopRowProps {
   stop: Stop;
@@ -26,7 +26,7 @@ export function StopRow({ stop, title, isOpen, onOpen, action, children }: StopR
   const id = useId();
   const row = useRef<HTMLDivElement>(null);
   const wasOpen = useRef(isOpen);
-  const { state, words, isOdd } = stopState(draft, stop, inspectTexts);
+  const { state, words, isOdd } = stopState(draft, stop, FOUND);
 
   // The stop that was just reached comes into view; the page does not jump when it is first shown.
   useEffect(() => {

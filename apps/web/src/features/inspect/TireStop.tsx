@@ -18,7 +18,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { Photos } from './Photos.tsx';
 import { t } from '../../words/inspect.ts';
 import { whereWords } from '../../words/pageTexts.ts';
-import { inspectTexts } from '../../words/core/inspect.ts';
+import { FOUND } from '../../words/core/inspect.ts';
 
 type Felt = Exclude<Feather, 'unknown'>;
 
@@ -171,15 +171,14 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             label={t('tireStop.theTreadOf', {
               name,
               state:
-                stopState(draft, { kind: 'tire', wheel }, inspectTexts).words ||
-                t('tireStop.notFelt'),
+                stopState(draft, { kind: 'tire', wheel }, FOUND).words || t('tireStop.notFelt'),
             })}
           />
         </Box>
         {placing && (
           <Box
             role="group"
-            aria-label={t('tireStop.whereIsThe', { damageWords: inspectTexts.damage[placing] })}
+            aria-label={t('tireStop.whereIsThe', { damageWords: FOUND.damages[placing] })}
             sx={{
               position: 'absolute',
               inset: 0,
@@ -192,7 +191,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
                 key={zone}
                 component="button"
                 type="button"
-                aria-label={inspectTexts.zones[zone]}
+                aria-label={FOUND.damageZones[zone]}
                 autoFocus={i === 0}
                 onClick={() => place(zone)}
                 sx={{
@@ -208,7 +207,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
       </Box>
       <Typography color="textSecondary" sx={{ fontSize: '0.9rem' }} aria-live="polite">
         {placing
-          ? t('tireStop.whereIsThePress', { damageWords: inspectTexts.damage[placing] })
+          ? t('tireStop.whereIsThePress', { damageWords: FOUND.damages[placing] })
           : t('tireStop.swipeAcrossTheTread')}
       </Typography>
       <ChoiceGroup label={t('tireStop.acrossTheRibs')}>
@@ -221,7 +220,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             sx={{ gap: 1, px: 1.25 }}
           >
             <ToothMark felt={felt} side={side} />
-            {sentence(inspectTexts.feather[felt])}
+            {sentence(FOUND.feathers[felt])}
             <KeyHint>{key.toUpperCase()}</KeyHint>
           </ToggleButton>
         ))}
@@ -242,7 +241,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             onChange={() => toggle(kind)}
             sx={{ gap: 0.75, px: 1.25 }}
           >
-            {kind === 'heelToe' ? t('tireStop.heelAndToe') : sentence(inspectTexts.damage[kind])}
+            {kind === 'heelToe' ? t('tireStop.heelAndToe') : sentence(FOUND.damages[kind])}
             <KeyHint>{DAMAGE_KEYS[kind].toUpperCase()}</KeyHint>
           </ToggleButton>
         ))}
@@ -253,7 +252,7 @@ export function TireStop({ wheel }: { wheel: Wheel }) {
             .filter((kind) => HAS_PLACE(kind) && !extras.damageAt?.[kind] && kind !== placing)
             .map((kind) => (
               <Button key={kind} variant="text" onClick={() => setPlacing(kind)}>
-                {t('tireStop.whereIsThe', { damageWords: inspectTexts.damage[kind] })}
+                {t('tireStop.whereIsThe', { damageWords: FOUND.damages[kind] })}
               </Button>
             ))}
         </Box>

@@ -4,7 +4,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/inspect.ts';
 import { whereWords } from '../../words/pageTexts.ts';
-import { inspectTexts } from '../../words/core/inspect.ts';
+import { FOUND, inspectTexts } from '../../words/core/inspect.ts';
 
 /** What holds the alignment back, why, and what it does to the answer. */
 export function WornParts() {
@@ -20,10 +20,10 @@ export function WornParts() {
       <Box component="ul" sx={{ m: 0, mt: 0.5, pl: 2.25 }}>
         {worn.map(({ part, wheel, finding }) => (
           <li key={`${part} ${wheel}`}>
-            {inspectTexts.parts[part].title}
+            {FOUND.parts[part]}
             {wheel && `, ${whereWords(wheel)}`},{' '}
             {finding === 'excessive' ? t('wornParts.tooMuch') : t('wornParts.some')}:{' '}
-            {inspectTexts.parts[part].then}.
+            {inspectTexts.partsThen[part]}.
           </li>
         ))}
       </Box>

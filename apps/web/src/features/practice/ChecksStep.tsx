@@ -12,7 +12,7 @@ import { Strokes } from './Strokes.tsx';
 import { t } from '../../words/practice.ts';
 import { whereWords } from '../../words/pageTexts.ts';
 import { practiceTexts } from '../../words/core/practice.ts';
-import { inspectTexts } from '../../words/core/inspect.ts';
+import { FOUND } from '../../words/core/inspect.ts';
 import { pageLocale } from '../../words/pageLanguage.ts';
 
 /** What can be looked at beside the depths: each costs time, some the customer's money. */
@@ -102,7 +102,7 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
         each((wheel) => {
           const waves = tire(wheel)?.cupping;
           return waves && waves !== 'none' && waves !== 'unknown'
-            ? inspectTexts.waves[waves].toLowerCase()
+            ? FOUND.cuppings[waves].toLowerCase()
             : null;
         }),
         t('checksStep.noWaves'),
@@ -128,7 +128,7 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
         each((wheel) => {
           const play = draft.play?.[wheel];
           return play && play !== 'none' && play !== 'unknown'
-            ? inspectTexts.play[play].toLowerCase()
+            ? FOUND.plays[play].toLowerCase()
             : null;
         }),
         t('checksStep.allTight'),

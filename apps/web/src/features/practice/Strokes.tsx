@@ -7,7 +7,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { capital } from '../../shared/format.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { t } from '../../words/practice.ts';
-import { inspectTexts } from '../../words/core/inspect.ts';
+import { FOUND } from '../../words/core/inspect.ts';
 
 interface StrokesProps {
   felt: Record<Wheel, Felt>;
@@ -21,7 +21,7 @@ const WAYS = [
 ] as const;
 const FEATHERS = (['none', 'catchesOutward', 'catchesInward'] as const).map((value) => ({
   value,
-  label: capital(inspectTexts.feather[value]),
+  label: capital(FOUND.feathers[value]),
 }));
 
 /** Each tread under the hand: moved both ways it is sharp or smooth, and the learner says what that is. */

@@ -18,7 +18,7 @@ import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/setRight.ts';
 import { whereWords } from '../../words/pageTexts.ts';
 import { setRightTexts } from '../../words/core/setRight.ts';
-import { measureTexts } from '../../words/core/measure.ts';
+import { measureTexts, ROW_NAMES } from '../../words/core/measure.ts';
 
 /** The plan: what to set, in order, with the arithmetic of each adjuster; before and after. */
 export function SetRightStep() {
@@ -126,7 +126,7 @@ function OpenRows({ rows, title, words }: OpenRowsProps) {
           }}
         >
           <Box>
-            {rowTitle(row.key, measureTexts)} {row.where ? whereWords(row.where) : ''}
+            {rowTitle(row.key, ROW_NAMES)} {row.where ? whereWords(row.where) : ''}
           </Box>
           <Box className="condensed" sx={{ fontWeight: 700 }}>
             {words(row.value, row)}

@@ -4,6 +4,9 @@ import { describe, expect, it } from 'vitest';
 import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
 import { foldEntries } from '../../visit/foldEntries.ts';
 import { nothingFound, stopState, WALK } from './walk.ts';
+import { ENGLISH_PAPERS } from '../../words/englishPapers.ts';
+
+const FOUND = { ...ENGLISH_PAPERS, walk: ENGLISH_SCREENS.inspect.walk };
 
 const stop = (kind: string, wheel: string | null = null) =>
   WALK.find((one) => one.kind === kind && one.wheel === wheel)!;
@@ -25,16 +28,14 @@ describe('the walk round the car', () => {
   it('is done at every stop, without a finding, after one press at each', () => {
     const draft = WALK.reduce(pressed, {});
     for (const at of WALK.filter(({ kind }) => kind !== 'heights')) {
-      expect(stopState(draft, at, ENGLISH_SCREENS.inspect)).toMatchObject({
+      expect(stopState(draft, at, FOUND)).toMatchObject({
         state: 'done',
         isOdd: false,
       });
     }
-    expect(stopState(draft, stop('tire', 'lf'), ENGLISH_SCREENS.inspect).words).toBe(
-      'smooth, no waves, no damage',
-    );
-    expect(stopState(draft, stop('corner', 'rr'), ENGLISH_SCREENS.inspect).words).toBe('all OK');
-    expect(stopState(draft, stop('sides'), ENGLISH_SCREENS.inspect).words).toBe('alike');
+    expect(stopState(draft, stop('tire', 'lf'), FOUND).words).toBe('smooth, no waves, no damage');
+    expect(stopState(draft, stop('corner', 'rr'), FOUND).words).toBe('all OK');
+    expect(stopState(draft, stop('sides'), FOUND).words).toBe('alike');
   });
 
   it('enters only what the visit takes', () => {
@@ -53,31 +54,27 @@ describe('the walk round the car', () => {
       },
     };
     const after = WALK.reduce(pressed, draft);
-    expect(stopState(after, stop('tire', 'lf'), ENGLISH_SCREENS.inspect)).toEqual({
+    expect(stopState(after, stop('tire', 'lf'), FOUND)).toEqual({
       state: 'done',
       words: 'smooth, heavy waves, cut (outer sidewall)',
       isOdd: true,
     });
-    expect(stopState(after, stop('corner', 'lf'), ENGLISH_SCREENS.inspect).words).toBe(
+    expect(stopState(after, stop('corner', 'lf'), FOUND).words).toBe(
       'play when shaken: some, ball joint: too much',
     );
-    expect(stopState(after, stop('sides'), ENGLISH_SCREENS.inspect).words).toBe('more thread left');
+    expect(stopState(after, stop('sides'), FOUND).words).toBe('more thread left');
   });
 
   it('says nothing of a stop that nobody has been to', () => {
     for (const at of WALK) {
-      expect(stopState({}, at, ENGLISH_SCREENS.inspect)).toEqual({
+      expect(stopState({}, at, FOUND)).toEqual({
         state: 'open',
         words: '',
         isOdd: false,
       });
     }
     expect(
-      stopState(
-        { tires: { lf: { feather: 'unknown' } } },
-        stop('tire', 'lf'),
-        ENGLISH_SCREENS.inspect,
-      ).state,
+      stopState({ tires: { lf: { feather: 'unknown' } } }, stop('tire', 'lf'), FOUND).state,
     ).toBe('open');
   });
 });

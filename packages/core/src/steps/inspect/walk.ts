@@ -3,6 +3,7 @@ import { PARTS } from '@keen/contract/words';
 import type { Part, Wheel } from '@keen/contract/words';
 import type { FieldChange } from '../../visit/foldEntries.ts';
 import { wheelsOf } from '../../visit/wornParts.ts';
+import type { PaperTexts } from '../../words/paperTexts.ts';
 import type { InspectTexts } from '../../words/screens/index.ts';
 import { readingOrder } from '../read/readingOrder.ts';
 
@@ -25,6 +26,10 @@ export const WALK: readonly Stop[] = [
   { kind: 'heights', wheel: null },
 ];
 
+/** What the findings at a stop are called. */
+export type FoundTexts = Pick<InspectTexts, 'walk'> &
+  Pick<PaperTexts, 'feathers' | 'cuppings' | 'damages' | 'damageZones' | 'plays' | 'parts'>;
+
 export interface StopState {
   state: 'done' | 'partly' | 'open';
   /** What was found, in a few words; empty while nothing is answered. */
@@ -42,7 +47,7 @@ export function partsAt(wheel: Wheel): Part[] {
  * How far a stop is, and what was found there.
  * @param say - texts in the language of the page
  */
-export function stopState(draft: VisitDraft, stop: Stop, say: InspectTexts): StopState {
+export function stopState(draft: VisitDraft, stop: Stop, say: FoundTexts): StopState {
   switch (stop.kind) {
     case 'tire':
       return tireState(draft, stop.wheel, say);
@@ -84,17 +89,17 @@ export function nothingFound(draft: VisitDraft, stop: Stop): FieldChange[] {
   return changes;
 }
 
-function tireState(draft: VisitDraft, wheel: Wheel, say: InspectTexts): StopState {
+function tireState(draft: VisitDraft, wheel: Wheel, say: FoundTexts): StopState {
   const tire = draft.tires?.[wheel] ?? {};
   const { heelToe, damageAt = {} } = draft.visit?.tires?.[wheel] ?? {};
   const { feather = 'unknown', cupping = 'unknown', damage } = tire;
   const words = [
-    feather === 'unknown' ? [] : say.feather[feather],
-    cupping === 'unknown' ? [] : say.waves[cupping],
+    feather === 'unknown' ? [] : say.feathers[feather],
+    cupping === 'unknown' ? [] : say.cuppings[cupping],
     heelToe ? say.walk.heelToe : [],
     (damage ?? []).map((one) => {
       const zone = damageAt[one];
-      return zone ? `${say.damage[one]} (${say.zones[zone]})` : say.damage[one];
+      return zone ? `${say.damages[one]} (${say.damageZones[zone]})` : say.damages[one];
     }),
     damage?.length === 0 ? say.walk.noDamage : [],
   ].flat();
@@ -106,7 +111,7 @@ function tireState(draft: VisitDraft, wheel: Wheel, say: InspectTexts): StopStat
   return { state: stateOf(answered.filter(Boolean).length, 3), words: words.join(', '), isOdd };
 }
 
-function cornerState(draft: VisitDraft, wheel: Wheel, say: InspectTexts): StopState {
+function cornerState(draft: VisitDraft, wheel: Wheel, say: FoundTexts): StopState {
   const found = draft.visit?.inspect?.parts?.[wheel] ?? {};
   const play = draft.play?.[wheel];
   const parts = partsAt(wheel);
@@ -116,18 +121,18 @@ function cornerState(draft: VisitDraft, wheel: Wheel, say: InspectTexts): StopSt
   const worn = parts.flatMap((part) => {
     const finding = found[part];
     return finding === 'some' || finding === 'excessive'
-      ? `${say.parts[part].title.toLowerCase()}: ${say.play[finding]}`
+      ? `${say.parts[part].toLowerCase()}: ${say.plays[finding]}`
       : [];
   });
   if (play === 'some' || play === 'excessive')
-    worn.unshift(say.walk.playWhenShaken(say.play[play]));
+    worn.unshift(say.walk.playWhenShaken(say.plays[play]));
   const state = stateOf(answers.length, parts.length + 1);
   const looked =
     answers.length === 0 ? '' : state === 'done' ? say.walk.allOk : say.walk.someOk(answers.length);
   return { state, words: worn.length > 0 ? worn.join(', ') : looked, isOdd: worn.length > 0 };
 }
 
-function sidesState(draft: VisitDraft, say: InspectTexts): StopState {
+function sidesState(draft: VisitDraft, say: FoundTexts): StopState {
   const { crookedWheel, thread, overTight } = draft.visit?.inspect ?? {};
   const answered = [crookedWheel, thread, overTight].filter((one) => one !== undefined).length;
   const odd = [

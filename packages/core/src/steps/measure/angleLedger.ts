@@ -3,6 +3,7 @@ import type { AngleKind, Axle, LedgerState, Wheel } from '@keen/contract/words';
 import type { Range } from '../../engine/case/resolveCase.ts';
 import { WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
 import type { StaleReason } from '../../words/screens/en/measure.ts';
+import type { PaperTexts } from '../../words/paperTexts.ts';
 import type { MeasureTexts } from '../../words/screens/index.ts';
 import { halfOf, isSideAgainstSide, limitsOf } from './limits.ts';
 import type { Limit, Limits, LimitSource } from './limits.ts';
@@ -55,11 +56,13 @@ export function angleLedger(draft: VisitDraft, angles?: Angles): LedgerRow[] {
   ];
 }
 
+/** What rows of the ledger are called. */
+export type RowNames = Pick<PaperTexts, 'angles'> & Pick<MeasureTexts, 'toeOutIn'>;
+
 /** What a row of the ledger is called, by its key. */
-export function rowTitle(key: string, { angleTitles }: Pick<MeasureTexts, 'angleTitles'>): string {
-  if (key === 'toeOut.left') return angleTitles.toeOutLeft;
-  if (key === 'toeOut.right') return angleTitles.toeOutRight;
-  return angleTitles[key.split('.')[0] as keyof typeof angleTitles];
+export function rowTitle(key: string, { angles, toeOutIn }: RowNames): string {
+  const [kind, side] = key.split('.') as [keyof PaperTexts['angles'], string?];
+  return kind === 'toeOut' && (side === 'left' || side === 'right') ? toeOutIn[side] : angles[kind];
 }
 
 /** A figure made of a stale reading is not judged. */

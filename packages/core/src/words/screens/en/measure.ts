@@ -171,22 +171,8 @@ export const stale = {
 /** Why a reading no longer holds, or will not. */
 export type StaleReason = keyof typeof stale;
 
-/** Rows of the angles, by the first part of their key. */
-export const angleTitles = {
-  camber: 'Camber',
-  crossCamber: 'Cross camber',
-  caster: 'Caster',
-  crossCaster: 'Cross caster',
-  sai: 'SAI (KPI)',
-  included: 'Included angle',
-  toe: 'Toe',
-  totalToe: 'Total toe',
-  thrust: 'Thrust',
-  setback: 'Setback',
-  toeOut: 'Toe-out',
-  toeOutLeft: 'Toe-out, left turn',
-  toeOutRight: 'Toe-out, right turn',
-} as const;
+/** How much less the outer wheel turns than the inner one, by the way it turns. */
+export const toeOutIn = { left: 'Toe-out, left turn', right: 'Toe-out, right turn' } as const;
 
 /** What camber and steering axis together say is bent. */
 export const bent = {

@@ -160,20 +160,9 @@ export const stale: Translation<typeof english.stale> = {
   camberWillMoveToe: 'primero se ajusta la caída, y mueve la convergencia',
 };
 
-export const angleTitles: Translation<typeof english.angleTitles> = {
-  camber: 'Caída',
-  crossCamber: 'Diferencia de caída',
-  caster: 'Avance',
-  crossCaster: 'Diferencia de avance',
-  sai: 'SAI (KPI)',
-  included: 'Ángulo incluido',
-  toe: 'Convergencia',
-  totalToe: 'Convergencia total',
-  thrust: 'Empuje',
-  setback: 'Retraso',
-  toeOut: 'Divergencia en curva',
-  toeOutLeft: 'Divergencia girando a la izquierda',
-  toeOutRight: 'Divergencia girando a la derecha',
+export const toeOutIn: Translation<typeof english.toeOutIn> = {
+  left: 'Divergencia girando a la izquierda',
+  right: 'Divergencia girando a la derecha',
 };
 
 const sides = { left: 'izquierda', right: 'derecha' };
