@@ -1,3 +1,4 @@
+import { WHEEL_LABELS, WHEEL_SHORT } from '../shared/wheelLabels.ts';
 import { term } from '../words/terms.ts';
 import type { Axle, DepthUnit, Rib, Wheel } from '@keen/contract';
 import { axleSection, WHEELS_OF_AXLE } from '@keen/core';
@@ -51,7 +52,8 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
   const head = compact ? 26 : 22;
   const foot = compact ? 40 : 58;
   const section = axleSection(axle, tires, { width: WIDTH, height, legalMm });
-  const name = term(`axle.${axle}`);
+  const [left, right] = WHEELS_OF_AXLE[axle];
+  const labels = compact ? WHEEL_SHORT : WHEEL_LABELS;
   const isAt = (bar: Bar, slot: Slot | null) => slot?.wheel === bar.wheel && slot.rib === bar.rib;
   const middle = WIDTH / 2;
 
@@ -83,7 +85,7 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
         fontSize={compact ? 19 : 13}
         fontWeight={650}
       >
-        {t('axleSectionView.left', { name })}
+        {labels[left]}
       </text>
       <text
         x={WIDTH}
@@ -93,7 +95,7 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
         fontWeight={650}
         textAnchor="end"
       >
-        {t('axleSectionView.right', { name })}
+        {labels[right]}
       </text>
       <g transform={`translate(0 ${head})`}>
         {section.tires.map(({ wheel, x, width }) => (

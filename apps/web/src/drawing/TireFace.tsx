@@ -1,3 +1,4 @@
+import { term } from '../words/terms.ts';
 import type { Cupping, Damage, DamageZone, Wheel } from '@keen/contract';
 import { axleOf, axleSection, sideOf } from '@keen/core';
 import type { SectionTire } from '@keen/core';
@@ -117,7 +118,7 @@ export function TireFace({ wheel, tires, legalMm, cupping, damageAt, label }: Ti
             fill="var(--soft)"
             textAnchor="middle"
           >
-            {bar.rib}
+            {term(`rib.${bar.rib}`)}
           </text>
         </g>
       ))}

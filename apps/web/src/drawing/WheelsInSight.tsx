@@ -1,3 +1,4 @@
+import { WHEEL_LABELS, WHEEL_SHORT } from '../shared/wheelLabels.ts';
 import type { DrawnAngle, DrawnAxle, DrawnWheel } from '@keen/core';
 import { showDegrees } from '../shared/format.ts';
 import { AngleFigure } from './AngleFigure.tsx';
@@ -98,7 +99,7 @@ export function AxleWheels({ axle, marked, toeWords, isSmall = false }: AxleWhee
             fontWeight={650}
             fill="var(--ink)"
           >
-            {whereWords(one.wheel).replace(/^./, (letter) => letter.toUpperCase())}
+            {isSmall ? WHEEL_SHORT[one.wheel] : WHEEL_LABELS[one.wheel]}
           </text>
           {!total && (
             <AngleFigure
@@ -209,7 +210,7 @@ function StripName({ one }: { one: DrawnWheel }) {
       fontWeight={650}
       fill="var(--ink)"
     >
-      {whereWords(one.wheel).replace(/^./, (letter) => letter.toUpperCase())}
+      {WHEEL_SHORT[one.wheel]}
     </text>
   );
 }

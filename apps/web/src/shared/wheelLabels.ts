@@ -8,3 +8,11 @@ export const WHEEL_LABELS: Record<Wheel, string> = {
   lr: t('wheelLabels.leftRear'),
   rr: t('wheelLabels.rightRear'),
 };
+
+/** The same where there is little room. */
+export const WHEEL_SHORT: Record<Wheel, string> = {
+  lf: t('wheelLabels.leftFrontShort'),
+  rf: t('wheelLabels.rightFrontShort'),
+  lr: t('wheelLabels.leftRearShort'),
+  rr: t('wheelLabels.rightRearShort'),
+};

@@ -67,7 +67,7 @@ const CarRow = memo(function CarRow({ row }: { row: GarageRow }) {
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem', gridColumn: { xs: 2, md: 'auto' } }}>
         {last ? dayjs(last.arrivedAt).format('D MMM YYYY') : t('carList.noVisit')}
-        <Box sx={{ fontSize: '0.85rem' }}>{visits === 1 ? '1 visit' : `${visits} visits`}</Box>
+        <Box sx={{ fontSize: '0.85rem' }}>{t('carList.visits', { count: visits })}</Box>
       </Box>
       <Box
         sx={{

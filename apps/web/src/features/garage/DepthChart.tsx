@@ -1,3 +1,4 @@
+import { term } from '../../words/terms.ts';
 import type { Units, Wheel } from '@keen/contract';
 import type { Rib } from '@keen/contract/words';
 import { RIBS } from '@keen/contract';
@@ -179,7 +180,7 @@ export function DepthChart({ story, units, legalMm, isWorking, ahead }: DepthCha
                     strokeDasharray={INK[rib].dash}
                   />
                 </svg>
-                {rib}
+                {term(`rib.${rib}`)}
               </Box>
             ))}
             <Box sx={{ color: 'text.secondary' }}>

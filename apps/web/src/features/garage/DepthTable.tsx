@@ -1,3 +1,4 @@
+import { term } from '../../words/terms.ts';
 import type { Units } from '@keen/contract';
 import { RIBS } from '@keen/contract';
 import type { Rib } from '@keen/contract/words';
@@ -37,7 +38,7 @@ export function DepthTable({ rows, units }: { rows: readonly ChartRow[]; units: 
           <th scope="col">{t('depthTable.onThisTire', { distance: units.distance })}</th>
           {RIBS.map((rib) => (
             <th key={rib} scope="col">
-              {rib}, {DEPTH_UNIT_WORDS[units.depth]}
+              {term(`rib.${rib}`)}, {DEPTH_UNIT_WORDS[units.depth]}
             </th>
           ))}
           <th scope="col">

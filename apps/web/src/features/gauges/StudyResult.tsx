@@ -254,10 +254,13 @@ function Offsets({ result, names }: { result: GaugeStudy; names: readonly string
 
 function offsetWords({ mm, low, high }: SpreadMm): string {
   if (low <= 0 && high >= 0) return t('studyResult.likeTheOthersWithin');
-  const span = [low, high].map(Math.abs).toSorted((a, b) => a - b);
+  const [nearest, farthest] = [Math.abs(low), Math.abs(high)];
   const size = t('studyResult.mmOfSpan', {
     mm: Math.abs(mm).toFixed(2),
-    span: span.map((one) => one.toFixed(2)).join(' to '),
+    span: t('studyResult.fromTo', {
+      low: Math.min(nearest, farthest).toFixed(2),
+      high: Math.max(nearest, farthest).toFixed(2),
+    }),
   });
   return mm > 0 ? t('studyResult.deeperBy', { size }) : t('studyResult.shallowerBy', { size });
 }

@@ -1,3 +1,4 @@
+import { term } from '../../words/terms.ts';
 import type { TreadPass } from '@keen/contract';
 import { RIBS } from '@keen/contract';
 import { DEFAULT_LIMITS_MM, WHEEL_ORDER, passReadings, sideOf } from '@keen/core';
@@ -69,7 +70,9 @@ export function PassView({ pass, leftOut, onDone }: PassViewProps) {
                       <Box className="condensed" sx={{ fontSize: '1.5rem', fontWeight: 700 }}>
                         {least[rib] === null ? '–' : showDepth(least[rib], units.depth)}
                       </Box>
-                      <Box sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>{rib}</Box>
+                      <Box sx={{ color: 'text.secondary', fontSize: '0.8rem' }}>
+                        {term(`rib.${rib}`)}
+                      </Box>
                     </Box>
                   ))}
                 </Box>

@@ -7,8 +7,6 @@ export const drawing = {
   axleSectionView: {
     catchesMovingOut: 'catches moving out',
     catchesMovingIn: 'catches moving in',
-    left: 'Left {{name}}',
-    right: 'Right {{name}}',
     new: 'new {{newMm}}',
     ofAnInch: '32nds of an inch',
     atTheLegalLimit: ', at the legal limit',

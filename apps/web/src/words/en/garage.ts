@@ -19,6 +19,8 @@ export const garage = {
     wasJoined_other: '{{plate}} was joined to this car, {{count}} visits',
   },
   carList: {
+    visits_one: '{{count}} visit',
+    visits_other: '{{count}} visits',
     cars: 'Cars',
     noCarFitsThis: 'No car fits this search.',
     everyWordMustFit: 'Every word must fit: plate, car, customer, telephone, VIN or tire size.',

@@ -152,6 +152,7 @@ export const gauges = {
     aDepthIn: 'A depth in {{unit}}, such as {{example}}',
   },
   studyResult: {
+    fromTo: '{{low}} to {{high}}',
     tooFewReadingsTo: 'Too few readings to tell.',
     asSoonAsEverybody:
       'As soon as everybody has read two marks twice, what can be said is said here.',

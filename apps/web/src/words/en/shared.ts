@@ -145,6 +145,10 @@ export const shared = {
     minutes: 'Minutes',
   },
   wheelLabels: {
+    leftFrontShort: 'Left front',
+    rightFrontShort: 'Right front',
+    leftRearShort: 'Left rear',
+    rightRearShort: 'Right rear',
     leftFront: 'Left front',
     rightFront: 'Right front',
     leftRear: 'Left rear',

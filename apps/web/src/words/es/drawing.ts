@@ -10,8 +10,6 @@ export const drawing: Translation<typeof english> = {
   axleSectionView: {
     catchesMovingOut: 'engancha hacia fuera',
     catchesMovingIn: 'engancha hacia dentro',
-    left: 'Izquierda, eje {{name}}',
-    right: 'Derecha, eje {{name}}',
     new: 'nuevo {{newMm}}',
     ofAnInch: '32avos de pulgada',
     atTheLegalLimit: ', en el límite legal',

@@ -22,6 +22,8 @@ export const garage: Translation<typeof english> = {
     wasJoined_other: '{{plate}} se unió a este coche, {{count}} visitas',
   },
   carList: {
+    visits_one: '{{count}} visita',
+    visits_other: '{{count}} visitas',
     cars: 'Coches',
     noCarFitsThis: 'Ningún coche coincide con esta búsqueda.',
     everyWordMustFit:

@@ -155,6 +155,7 @@ export const gauges: Translation<typeof english> = {
     aDepthIn: 'Una profundidad en {{unit}}, por ejemplo {{example}}',
   },
   studyResult: {
+    fromTo: 'de {{low}} a {{high}}',
     tooFewReadingsTo: 'Muy pocas lecturas para saberlo.',
     asSoonAsEverybody:
       'En cuanto todos hayan leído dos marcas dos veces, aquí se dirá lo que se puede decir.',

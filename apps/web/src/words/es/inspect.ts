@@ -17,7 +17,7 @@ export const inspect: Translation<typeof english> = {
     feelAcrossTheRibs:
       'Pase la mano a través de las bandas en ambos sentidos, luego a lo largo, y después mire. Lo que quede en blanco cuenta como no revisado.',
     onTheGround: 'En el suelo',
-    feelSlowlyWithGloves: 'Palpe despacio y con guantes: los cables cortan.',
+    feelSlowlyWithGloves: 'Palpe despacio y con guantes: las cuerdas de acero cortan.',
     underTheCar: 'Bajo el coche',
     liftAtTheMakers:
       'Eleve por los puntos del fabricante y ponga borriquetas antes de meter una mano debajo; sacuda una rueda solo en un coche que no pueda rodar ni caer. Un técnico autorizado juzga las articulaciones.',
@@ -100,7 +100,7 @@ export const inspect: Translation<typeof english> = {
     heelAndToe: 'Punta y talón',
     thePunctureIsIn: 'El pinchazo está en el',
     fineCracksAreAge:
-      'Las grietas finas son edad; las que se abren al doblar el flanco llegan a los cables: cambiar.',
+      'Las grietas finas son edad; las que se abren al doblar el flanco llegan a las cuerdas: cambiar.',
     tire: 'rueda {{wheel}}',
     notSafeToDrive:
       'No es seguro circular. El coche se queda hasta que se cambie este neumático; decide la ley local.',

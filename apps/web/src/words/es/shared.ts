@@ -148,6 +148,10 @@ export const shared: Translation<typeof english> = {
     minutes: 'Minutos',
   },
   wheelLabels: {
+    leftFrontShort: 'Del. izq.',
+    rightFrontShort: 'Del. der.',
+    leftRearShort: 'Tras. izq.',
+    rightRearShort: 'Tras. der.',
     leftFront: 'Delantera izquierda',
     rightFront: 'Delantera derecha',
     leftRear: 'Trasera izquierda',

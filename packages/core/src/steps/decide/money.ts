@@ -21,6 +21,8 @@ export function formatMoney(
   const format = new Intl.NumberFormat(locale, {
     style: 'currency',
     currency,
+    // A shop has one currency: its own sign needs no country before it.
+    currencyDisplay: 'narrowSymbol',
     ...(isWhole ? { maximumFractionDigits: 0 } : {}),
   });
   return format.format(minor / 10 ** digits);
