@@ -1,3 +1,4 @@
+import type { Action } from '@keen/contract/words';
 import { formatMoney } from '@keen/core';
 import type { Weighing } from '@keen/core';
 import Typography from '@mui/material/Typography';
@@ -10,6 +11,8 @@ import { pageLocale } from '../../words/pageLanguage.ts';
 /** A lead of less than this part of the whole cost is a close call. */
 const CLOSE = 0.03;
 const THOUSAND = 1000;
+/** Work that is done for how the car drives, also where it saves no rubber. */
+const SAFETY_WORK: readonly Action[] = ['partsThenAlign', 'balanceOrDampers'];
 
 interface AdviceInMoneyProps {
   weighing: Weighing;
@@ -22,6 +25,7 @@ export function AdviceInMoney({ weighing, fitsTires }: AdviceInMoneyProps) {
   const { session, units } = useVisit();
   const { currency, items } = session.shop.settings.prices;
   const { advised, next, worthOfMeasuring, horizonKm, sure } = weighing;
+  const { saves } = advised;
   const money = (minor: number) => formatMoney(minor, currency, pageLocale, true);
   const span = `${showFar(horizonKm, units.distance)} ${units.distance}`;
   const total = (advised.perThousandKm * horizonKm) / THOUSAND;
@@ -40,6 +44,9 @@ export function AdviceInMoney({ weighing, fitsTires }: AdviceInMoneyProps) {
             sure: showPercent(sure),
           })}
         </>
+      )}
+      {saves.mean < 0 && SAFETY_WORK.includes(advised.course) && (
+        <> {t('adviceInMoney.advisedForSafety', { more: money(-saves.mean) })}</>
       )}
       {advised.course !== 'checkAlignment' && worthOfMeasuring > 0.5 * items.check && (
         <>

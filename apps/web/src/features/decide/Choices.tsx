@@ -174,6 +174,8 @@ const BAR_WORDS: Record<NonNullable<Choice['bar']>, string> = {
   measureFirst: t('choices.leftOutNotCertain'),
   measured: t('choices.leftOutTheAnglesHave'),
   inOrder: t('choices.leftOutTheAnglesWere'),
+  said: t('choices.leftOutWhatIsSaid'),
+  loose: t('choices.leftOutLoose'),
   unlikely: t('choices.leftOutNothingHere'),
 };
 

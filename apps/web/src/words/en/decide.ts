@@ -3,6 +3,8 @@ export const decide = {
     everythingElseIsLeft: 'Everything else is left out, for the reasons below.',
     knowingBeforehandWhetherAn:
       ' Knowing beforehand whether an angle is out is worth {{worthOfMeasuring}}; measuring costs {{check}}.',
+    advisedForSafety:
+      'It costs {{more}} more than the rubber it saves: it is advised because loose joints and worn dampers make a car unsafe to steer and brake.',
     aCloseCall: 'A close call.',
     nextBest:
       'Over {{span}}, work and tires together, the next best, “{{next}}”, would cost {{dearer}} more. For {{sure}} of the cars that fit this tread it is the cheapest course.',
@@ -31,6 +33,8 @@ export const decide = {
     leftOutNotCertain: 'Left out: not certain enough to set angles without measuring them first.',
     leftOutTheAnglesHave: 'Left out: the angles have been measured.',
     leftOutTheAnglesWere: 'Left out: the angles were measured and are in order.',
+    leftOutWhatIsSaid: 'Left out: it would leave what this tread says is wrong.',
+    leftOutLoose: 'Left out: a joint is likely loose. The joints come first.',
     leftOutNothingHere: 'Left out: nothing here asks for it.',
     toMeasure: 'to measure',
     toAlign: 'to align',

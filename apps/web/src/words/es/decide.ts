@@ -6,6 +6,8 @@ export const decide: Translation<typeof english> = {
     everythingElseIsLeft: 'Todo lo demás queda fuera, por los motivos de abajo.',
     knowingBeforehandWhetherAn:
       ' Saber de antemano si un ángulo está fuera vale {{worthOfMeasuring}}; medir cuesta {{check}}.',
+    advisedForSafety:
+      'Cuesta {{more}} más que el caucho que ahorra: se aconseja porque con holguras o amortiguadores gastados el coche no dirige ni frena con seguridad.',
     aCloseCall: 'Muy igualado.',
     nextBest:
       'En {{span}}, trabajo y neumáticos juntos, lo siguiente mejor, «{{next}}», costaría {{dearer}} más. Para {{sure}} de los coches que encajan con este dibujo es lo más barato.',
@@ -36,6 +38,9 @@ export const decide: Translation<typeof english> = {
       'Queda fuera: no es lo bastante seguro para ajustar ángulos sin medirlos antes.',
     leftOutTheAnglesHave: 'Queda fuera: los ángulos ya se midieron.',
     leftOutTheAnglesWere: 'Queda fuera: los ángulos se midieron y están bien.',
+    leftOutWhatIsSaid: 'Queda fuera: dejaría como está lo que el dibujo dice que va mal.',
+    leftOutLoose:
+      'Queda fuera: es probable que una articulación tenga holgura. Primero se revisan.',
     leftOutNothingHere: 'Queda fuera: aquí nada lo pide.',
     toMeasure: 'por medir',
     toAlign: 'por alinear',

@@ -1,3 +1,4 @@
+import { ACTIONS } from '@keen/contract/words';
 import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
@@ -6,13 +7,15 @@ import type { Bar } from '../outlook/outlook.ts';
 import { treadSeen } from './treadSeen.ts';
 import type { SeenWear } from './treadSeen.ts';
 
+/** Faults that one piece of work puts right. */
+export type FaultGroup = 'alignment' | 'looseness' | 'bounce' | 'pressure';
+
 /** What the draws say is out, as chances of the groups that one piece of work puts right. */
-export interface GroupChances {
+export interface GroupChances extends Record<FaultGroup, number> {
   /** Any camber or toe outside tolerance. */
   alignment: number;
-  looseness: number;
-  bounce: number;
-  pressure: number;
+  /** Groups with a cause that is told to the customer as what happened: {@link SAID_FROM} at one place. */
+  said: readonly FaultGroup[];
 }
 
 export interface CauseChance {
@@ -31,6 +34,9 @@ const LEFT_ALONE = { alignment: 1.5, looseness: 2, bounce: 1.2, pressure: 0.6 } 
 /** An alignment is sold without measuring first from this chance on that an angle is out. */
 const ALIGN_FROM = 0.9;
 
+/** From here on a cause at one place is spoken of as what happened. */
+export const SAID_FROM = 0.45;
+
 /** A reason is given for each cause at least this likely. */
 export const NAME_CAUSE_FROM = 0.3;
 
@@ -48,6 +54,16 @@ export interface PlainFacts {
   isSetSince: boolean;
 }
 
+/** What each course puts right, without the pressures: every course but fitting alone sets them. */
+const PUTS_RIGHT: Record<Action, readonly FaultGroup[]> = {
+  fitOnly: [],
+  inflateAndWatch: [],
+  checkAlignment: ['alignment'],
+  align: ['alignment'],
+  partsThenAlign: ['looseness', 'alignment'],
+  balanceOrDampers: ['bounce'],
+};
+
 /**
  * The courses that are left out before anything is weighed in money, each with its reason.
  *
@@ -55,9 +71,45 @@ export interface PlainFacts {
  * too, so the least is to measure. After a lift, a lowering or new suspension parts the angles are others
  * than they were, whatever the tread says yet. Measuring comes first in any alignment: short of near
  * certainty it is what is sold; a tread plainly one-sided with angles in order has its joints looked through.
- * Parts and dampers are not advised on a suspicion (common practice, no source).
+ * Parts, dampers and air are not advised on a suspicion; what the customer is told has happened is not left as it
+ * is, though it may take little rubber: a loose joint is dangerous and lets no setting hold, so joints are looked
+ * through before anything else; a worn damper shakes the car and lengthens its braking (common practice, no source).
  */
 export function barredCourses(
+  chances: GroupChances,
+  facts: PlainFacts,
+): Partial<Record<Action, Bar>> {
+  const said = saidNow(chances, facts);
+  const unsaid = (course: Action): Bar | undefined => {
+    if (said.includes('looseness')) return course === 'partsThenAlign' ? undefined : 'loose';
+    if (said.some((group) => group !== 'pressure')) {
+      return PUTS_RIGHT[course].some((group) => said.includes(group)) ? undefined : 'said';
+    }
+    return said.length > 0 && course === 'fitOnly' ? 'said' : undefined;
+  };
+  const bars = barsWhateverIsSaid(chances, facts);
+  for (const course of ACTIONS) {
+    const bar = bars[course] ?? unsaid(course);
+    if (bar) bars[course] = bar;
+  }
+  if (bars.fitOnly === undefined && chances.pressure < NAME_CAUSE_FROM) {
+    bars.inflateAndWatch ??= 'unlikely';
+  }
+  return bars;
+}
+
+/** What is told as having happened and can still be put right. */
+function saidNow({ said }: GroupChances, { seen, measured }: PlainFacts): FaultGroup[] {
+  // What is plainly one-sided asks for the angles whatever else is said.
+  const isOneSided = seen.some(({ kind }) => kind === 'edge' || kind === 'across');
+  const groups = new Set(said);
+  if (groups.size > 0 && isOneSided) groups.add('alignment');
+  // The angles of today are in order, whatever wore the tread.
+  if (measured === 'inOrder') groups.delete('alignment');
+  return [...groups];
+}
+
+function barsWhateverIsSaid(
   { alignment, looseness, bounce }: GroupChances,
   { seen, moved, measured, isSetSince }: PlainFacts,
 ): Partial<Record<Action, Bar>> {

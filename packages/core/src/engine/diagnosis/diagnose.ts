@@ -19,8 +19,8 @@ import {
 import { STATE, STATE_SIZE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import { createAttribution } from './attribution.ts';
-import { barredCourses, plainFacts } from './chooseAction.ts';
-import type { CauseChance, GroupChances, PlainFacts } from './chooseAction.ts';
+import { barredCourses, plainFacts, SAID_FROM } from './chooseAction.ts';
+import type { CauseChance, FaultGroup, GroupChances, PlainFacts } from './chooseAction.ts';
 import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
 import { checkAnswers, nextChecks } from './nextChecks.ts';
 import type { Draw } from './nextChecks.ts';
@@ -38,6 +38,14 @@ import { wheelAnswer, worstRib } from './wheelAnswer.ts';
 /** Sweeps of the quick answer and of the full one; fixed, so that a case gives the same bytes. */
 export const LIVE_SWEEPS = 500;
 export const FULL_SWEEPS = 4_000;
+/** The faults of each group that one piece of work puts right. */
+const GROUP_COLUMNS: Record<FaultGroup, readonly number[]> = {
+  alignment: ALIGNMENT_COLUMNS,
+  looseness: LOOSENESS_COLUMNS,
+  bounce: BOUNCE_COLUMNS,
+  pressure: PRESSURE_COLUMNS,
+};
+const FAULT_GROUPS = Object.keys(GROUP_COLUMNS) as FaultGroup[];
 const CHAINS = 4;
 const BURN_IN = 120;
 /** Every so many sweeps a draw is kept for attribution and for looking ahead. */
@@ -181,10 +189,7 @@ export function createDiagnosisRun(
     for (let column = 0; column < FAULT_COUNT; column++) counts[column]! += faults[column]!;
     oddities.add(state);
     const isOut = (column: number) => faults[column] === 1;
-    if (ALIGNMENT_COLUMNS.some(isOut)) groups.alignment++;
-    if (LOOSENESS_COLUMNS.some(isOut)) groups.looseness++;
-    if (BOUNCE_COLUMNS.some(isOut)) groups.bounce++;
-    if (PRESSURE_COLUMNS.some(isOut)) groups.pressure++;
+    for (const group of FAULT_GROUPS) if (GROUP_COLUMNS[group].some(isOut)) groups[group]++;
     camber.add(state, STATE.camber);
     toe.add(state, STATE.toe);
     pressure.add(state, STATE.pressure);
@@ -210,12 +215,20 @@ export function createDiagnosisRun(
     depths.count++;
   }
 
+  /** Half a draw each way: draws that all agree do not prove certainty. */
+  function chance(column: number): number {
+    return (counts[column]! + 0.5) / (sweeps + 1);
+  }
+
   function groupChances(): GroupChances {
     return {
       alignment: groups.alignment / sweeps,
       looseness: groups.looseness / sweeps,
       bounce: groups.bounce / sweeps,
       pressure: groups.pressure / sweeps,
+      said: FAULT_GROUPS.filter((group) =>
+        GROUP_COLUMNS[group].some((column) => chance(column) >= SAID_FROM),
+      ),
     };
   }
 
@@ -235,8 +248,6 @@ export function createDiagnosisRun(
   }
 
   function answer(): Answer {
-    // Half a draw each way: draws that all agree do not prove certainty.
-    const chance = (column: number) => (counts[column]! + 0.5) / (sweeps + 1);
     const wheels = byWheel((wheel, tire) =>
       wheelAnswer(resolved, wheel, {
         camber: camber.estimate(tire),

@@ -43,7 +43,11 @@ export type Bar =
   | 'measured'
   /** Measured, and in tolerance. */
   | 'inOrder'
-  /** Worn joints or dampers need more than a suspicion. */
+  /** It would leave what is told to have happened. */
+  | 'said'
+  /** A joint is likely loose: no setting holds, and it is dangerous. */
+  | 'loose'
+  /** Worn joints, dampers or wrong pressures need more than a suspicion. */
   | 'unlikely';
 
 /** A check that has not been made, with the chance of each of its answers in each possible car. */

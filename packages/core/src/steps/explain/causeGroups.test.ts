@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import type { RankedCause } from '@keen/contract';
+import type { Cause } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { evenCar } from '../../../tests/evenCar.ts';
 import { simulateLike } from '../../../tests/simulateLike.ts';
 import { diagnose } from './diagnose.ts';
 import { causeGroups } from './causeGroups.ts';
 import { rubberTaken } from './rubberTaken.ts';
-import { SAID_FROM, verdictOf } from './verdict.ts';
+import { SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
+import { verdictOf } from './verdict.ts';
 
 function cause(change: Partial<RankedCause>): RankedCause {
   return {
@@ -54,6 +56,13 @@ describe('causeGroups', () => {
   });
 });
 
+const ANGLE_CAUSES = [
+  'toeTooFarIn',
+  'toeTooFarOut',
+  'camberTooNegative',
+  'camberTooPositive',
+] as const satisfies readonly Cause[];
+
 describe('headline, rows and rubber', () => {
   // Made-up treads of every kind, drawn at random: what must hold holds by construction, not by example.
   const cars = simulateLike(16);
@@ -68,11 +77,16 @@ describe('headline, rows and rubber', () => {
       const { action } = diagnosis.recommendation;
       if (verdict.isHealthy)
         expect(['fitOnly', 'inflateAndWatch', 'checkAlignment', 'align']).toContain(action);
-      // A cause that is said outright is answered by work, or by air.
-      const isSaid = diagnosis.ranked.some(
-        (one) => one.cause !== 'hardCornering' && one.probability >= SAID_FROM,
-      );
-      if (isSaid) expect(action).not.toBe('fitOnly');
+      // What is said to have happened is answered by the work that puts it right.
+      const said = diagnosis.ranked
+        .filter(({ probability }) => probability >= SAID_FROM)
+        .map(({ cause }) => cause);
+      const isSaid = (...causes: Cause[]) => causes.some((cause) => said.includes(cause));
+      const isAngleSaid = isSaid(...ANGLE_CAUSES);
+      if (isSaid('looseness')) expect(action).toBe('partsThenAlign');
+      else if (isSaid('bounce') || isAngleSaid) {
+        expect(['fitOnly', 'inflateAndWatch']).not.toContain(action);
+      } else if (isSaid('pressureLow', 'pressureHigh')) expect(action).not.toBe('fitOnly');
     }
   });
 

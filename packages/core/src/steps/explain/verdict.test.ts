@@ -7,7 +7,8 @@ import { ACTIONS, AXLE_CAUSES, WHEEL_CAUSES } from '@keen/contract/words';
 import { exampleCase, wear } from '../../../tests/exampleCase.ts';
 import { inHundred, sureWords } from '../../words/causeWords.ts';
 import { diagnose } from './diagnose.ts';
-import { chooseAction } from '../../engine/diagnosis/chooseAction.ts';
+import { barredCourses, chooseAction, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
+import type { GroupChances } from '../../engine/diagnosis/chooseAction.ts';
 import { spokenRibs } from './spokenRibs.ts';
 import { actionWords, verdictOf } from './verdict.ts';
 
@@ -145,7 +146,7 @@ describe('words for chances', () => {
 });
 
 describe('chooseAction', () => {
-  const none = { alignment: 0, looseness: 0, bounce: 0, pressure: 0 };
+  const none: GroupChances = { alignment: 0, looseness: 0, bounce: 0, pressure: 0, said: [] };
   const plain = { seen: [], moved: null, measured: null, isSetSince: false };
   it('does what costs least on average', () => {
     expect(chooseAction(none, plain)).toBe('fitOnly');
@@ -198,21 +199,55 @@ describe('chooseAction', () => {
       measured: fc.constantFrom('inOrder' as const, 'out' as const, null),
       isSetSince: fc.boolean(),
     });
-    const chances = fc.record({
-      alignment: chance,
-      looseness: chance,
-      bounce: chance,
-      pressure: chance,
-    });
+    const groups = ['alignment', 'looseness', 'bounce', 'pressure'] as const;
+    const chances = fc
+      .record(
+        { alignment: chance, looseness: chance, bounce: chance, pressure: chance },
+        { requiredKeys: [...groups] },
+      )
+      .chain((each) =>
+        fc
+          .subarray(groups.filter((group) => each[group] >= SAID_FROM))
+          .map((said) => ({ ...each, said })),
+      );
     fc.assert(
       fc.property(chances, facts, (given, plainly) => {
         const action = chooseAction(given, plainly);
         expect(ACTIONS).toContain(action);
+        if (given.said.includes('looseness')) expect(action).toBe('partsThenAlign');
         if (plainly.seen.length > 0 && !(plainly.measured === 'inOrder' && plainly.isSetSince)) {
           expect(action).not.toBe('fitOnly');
         }
       }),
     );
+  });
+
+  it('does not leave what it says has happened, however little rubber that takes', () => {
+    const bounces = { ...none, bounce: 0.98, said: ['bounce'] } satisfies GroupChances;
+    expect(Object.keys(barredCourses(bounces, plain))).not.toContain('balanceOrDampers');
+    expect(barredCourses(bounces, plain)).toMatchObject({
+      fitOnly: 'said',
+      inflateAndWatch: 'said',
+      checkAlignment: 'said',
+    });
+    // An edge that is seen asks for the angles beside it.
+    const edge = { kind: 'edge', where: 'lf', rib: 'inner', mm: 2.6 } as const;
+    expect(barredCourses(bounces, { ...plain, seen: [edge] }).checkAlignment).toBeUndefined();
+    const soft = { ...none, pressure: 0.5, said: ['pressure'] } satisfies GroupChances;
+    expect(barredCourses(soft, plain).fitOnly).toBe('said');
+    expect(barredCourses(soft, plain).inflateAndWatch).toBeUndefined();
+  });
+
+  it('has likely loose joints looked through before anything else', () => {
+    const loose = { ...none, looseness: 0.5, alignment: 0.9, said: ['looseness', 'alignment'] };
+    const bars = barredCourses(loose as GroupChances, plain);
+    const left = ACTIONS.filter((course) => bars[course] === undefined);
+    expect(left).toEqual(['partsThenAlign']);
+    expect(bars.inflateAndWatch).toBe('loose');
+  });
+
+  it('sets pressures by themselves only where they are likelier wrong than a suspicion', () => {
+    expect(chooseAction({ ...none, pressure: 0.2 }, plain)).toBe('fitOnly');
   });
 
   it('aligns after a lift or a lowering, whatever the tread says yet', () => {

@@ -3,7 +3,7 @@ import type { Action, Axle, Cause, DepthUnit, Rib, Wheel } from '@keen/contract/
 import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
 import { axleOf } from '../../engine/case/wheels.ts';
-import { plainFacts } from '../../engine/diagnosis/chooseAction.ts';
+import { plainFacts, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
 import { treadSeen } from '../../engine/diagnosis/treadSeen.ts';
 import { ENGLISH } from '../../words/english.ts';
 import type { Texts } from '../../words/texts.ts';
@@ -28,8 +28,6 @@ export interface Verdict {
   isHealthy: boolean;
 }
 
-/** From here on a cause is spoken of as what happened. */
-export const SAID_FROM = 0.45;
 /** From here on it is said outright; below it, as what it looks like. */
 const OUTRIGHT_FROM = 0.65;
 /** From here on it is named as the best guess. */
