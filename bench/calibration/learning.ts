@@ -56,8 +56,8 @@ async function learnShop(
     const read = await readAll<ShopCarRead>('./readShopCar.ts', tasks, label);
     return read.flatMap(({ evidence }) => (evidence ? [{ evidence, line: null }] : []));
   };
-  const taught = fitConstants(await pass()).constants;
-  return fitConstants(await pass(taught), taught);
+  const taught = fitConstants(await pass());
+  return taught.used === 0 ? taught : fitConstants(await pass(taught.constants), taught.constants);
 }
 
 /** What it is worth, on cars that were held out, that a shop learned its own constants. */
@@ -68,13 +68,14 @@ export async function reportLearning(
   const rows: (string | number)[][] = [];
   for (const [name, shop] of Object.entries(SHOPS)) {
     const label = `${world}, a shop of ${name}`;
-    const { constants, gain } = await learnShop(world, shop, `${label}, learned from`);
+    const { constants, used, gain } = await learnShop(world, shop, `${label}, learned from`);
     const tasks = Array.from({ length: cars }, (_, i): ShopCarTask => ({
       seed: first + i,
       world,
       sweeps,
       shop,
-      learned: constants,
+      // A shop that learned nothing goes on with the usual ones.
+      learned: used === 0 ? 'usual' : constants,
     }));
     const read = await readAll<ShopCarRead>('./readShopCar.ts', tasks, label);
     const truths = read.map(({ faults }) => ({ faults, excessMm: [] }));
@@ -83,7 +84,7 @@ export async function reportLearning(
     );
     const means = (key: (typeof KEYS)[number]) =>
       scores.map((flags) => mean(flags.map((flag) => flag[key])));
-    rows.push([name, gain.mean, ...means('logLoss'), ...means('calibrationError')]);
+    rows.push([name, used, gain.mean, ...means('logLoss'), ...means('calibrationError')]);
     console.error(`\n${label}: ${JSON.stringify(constants)}`);
   }
   console.log(
@@ -91,7 +92,15 @@ export async function reportLearning(
   );
   console.log(
     table([
-      ['cars of the shop', 'gain', 'usual logLoss', 'own logLoss', 'usual ece', 'own ece'],
+      [
+        'cars of the shop',
+        'part used',
+        'gain',
+        'usual logLoss',
+        'own logLoss',
+        'usual ece',
+        'own ece',
+      ],
       ...rows,
     ]),
   );

@@ -14,8 +14,8 @@ export interface ShopCarTask {
   shop?: ShopConstants | undefined;
   /** Constants to read it by when it is learned from. */
   by?: ShopConstants | undefined;
-  /** What was learned, for a car that is held out. */
-  learned?: ShopConstants | undefined;
+  /** What was learned, for a car that is held out; `usual` where nothing of it is used. */
+  learned?: ShopConstants | 'usual' | undefined;
 }
 
 export interface ShopCarRead {
@@ -33,8 +33,12 @@ parentPort!.on('message', ({ seed, world, sweeps, shop, by, learned }: ShopCarTa
     run.step(sweeps);
     return readingOf(run.answer().diagnosis);
   };
+  const heldOut = (by: ShopConstants | 'usual') => {
+    const usual = read();
+    return { usual, own: by === 'usual' ? usual : read(by) };
+  };
   const result: ShopCarRead = learned
-    ? { faults: [...faults], usual: read(), own: read(learned) }
+    ? { faults: [...faults], ...heldOut(learned) }
     : { faults: [...faults], evidence: carEvidence(file, sweeps, by) };
   parentPort!.postMessage(result);
 });

@@ -198,6 +198,7 @@ export const CARS: readonly DemoCar[] = [
     arrivedMinutesAgo: 280,
     history: [],
     rideHeightMm: { front: -40, rear: -40 },
+    fixedCamber: ['rear'],
     damage: { lr: ['cords'] },
   },
   {

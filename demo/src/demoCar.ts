@@ -1,4 +1,5 @@
 import type {
+  Axle,
   Complaint,
   Cupping,
   Drive,
@@ -63,6 +64,8 @@ export interface DemoCar {
   /** The other season's tires, stored in the shop since so many months ago. */
   stored?: { place: string; season: Season; onRims: boolean; monthsAgo: number };
   rideHeightMm?: { front: number; rear: number };
+  /** Axles whose camber has no adjuster as the car was built. */
+  fixedCamber?: readonly Axle[];
   rotatable?: boolean;
   damage?: Partial<Record<Wheel, readonly ('cords' | 'bulge' | 'cut')[]>>;
   readIn?: 'mm' | 'in32';

@@ -215,6 +215,7 @@ function visitEntries(
   put('vehicle.drive', car.drive);
   put('vehicle.use', car.use);
   if (car.rotatable === false) put('vehicle.rotatable', false);
+  for (const axle of car.fixedCamber ?? []) put(`visit.car.adjustable.${axle}.camber`, 'no');
   if (car.rideHeightMm) {
     put('vehicle.rideHeightChange.front', car.rideHeightMm.front);
     put('vehicle.rideHeightChange.rear', car.rideHeightMm.rear);

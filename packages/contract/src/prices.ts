@@ -14,14 +14,33 @@ export const PRICE_ITEMS = [
   'align',
   'inspect',
   'parts',
+  'adjustableArm',
   'balance',
   'inflate',
+  'pressureSensor',
   'tireFront',
   'tireRear',
   'fitTire',
   'disposal',
 ] as const;
 export type PriceItem = (typeof PRICE_ITEMS)[number];
+
+/** Items that came later: a list from before them asks nothing for them, so they are not offered. */
+export const LATER_ITEMS = { adjustableArm: 0, pressureSensor: 0 } as const;
+
+/** Typed as the whole list: whoever writes one now gives every item. */
+const itemsSchema = z
+  .preprocess(
+    (value) =>
+      typeof value === 'object' && value !== null && !Array.isArray(value)
+        ? { ...LATER_ITEMS, ...value }
+        : value,
+    z.record(z.enum(PRICE_ITEMS), minorSchema),
+  )
+  .meta({ required: PRICE_ITEMS.filter((item) => !(item in LATER_ITEMS)) }) as unknown as z.ZodType<
+  Record<PriceItem, number>,
+  Record<PriceItem, number>
+>;
 
 export const priceListSchema = z
   .strictObject({
@@ -30,8 +49,8 @@ export const priceListSchema = z
     /** Percent. */
     taxPercent: z.number().min(0).max(60),
     taxMode: z.enum(TAX_MODES),
-    /** Each in minor units; tires, fitting and disposal for one tire. */
-    items: z.record(z.enum(PRICE_ITEMS), minorSchema),
+    /** Each in minor units; tires, fitting, disposal, arms and sensors for one wheel; 0 is not offered. */
+    items: itemsSchema,
     /** What an hour of work costs, by kind of work. */
     labour: z
       .array(z.strictObject({ name: z.string().trim().min(1).max(60), hourMinor: minorSchema }))
@@ -62,8 +81,10 @@ export const DEFAULT_PRICES: PriceList = {
     align: 8_900,
     inspect: 2_500,
     parts: 16_000,
+    adjustableArm: 19_500,
     balance: 6_000,
     inflate: 500,
+    pressureSensor: 5_900,
     tireFront: 9_800,
     tireRear: 9_800,
     fitTire: 1_800,

@@ -206,6 +206,7 @@ export type {
   CheckWorth,
   Choice,
   Constraints,
+  SensorChoice,
   Weighing,
   WorkPrices,
 } from './engine/outlook/choices.ts';

@@ -1,5 +1,5 @@
 import type { ShopSettings } from '@keen/contract';
-import { DEFAULT_SHOP_SETTINGS } from '@keen/contract';
+import { DEFAULT_SHOP_SETTINGS, LATER_ITEMS } from '@keen/contract';
 import { eq } from 'drizzle-orm';
 import type { Handle } from './client.ts';
 import { shops } from './schema/index.ts';
@@ -10,7 +10,11 @@ export function settingsOf(shop: { settings: ShopSettings | null }): ShopSetting
   return {
     ...DEFAULT_SHOP_SETTINGS,
     ...settings,
-    prices: { ...DEFAULT_SHOP_SETTINGS.prices, ...settings?.prices },
+    prices: {
+      ...DEFAULT_SHOP_SETTINGS.prices,
+      ...settings?.prices,
+      ...(settings?.prices && { items: { ...LATER_ITEMS, ...settings.prices.items } }),
+    },
   };
 }
 

@@ -1,6 +1,6 @@
 import { actionWords, whereWords } from '../../words/pageTexts.ts';
 import { distanceToKm, formatMoney } from '@keen/core';
-import type { Choice, Outlook, Span, Weighing } from '@keen/core';
+import type { Choice, Outlook, SensorChoice, Span, Weighing } from '@keen/core';
 import Box from '@mui/material/Box';
 import { dangerWords } from '../../shared/dangerWords.ts';
 import { showFar, showPercent } from '../../shared/format.ts';
@@ -121,6 +121,9 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
                 </Box>
                 <Box sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
                   {bar === null ? doubts(choice, money) : BAR_WORDS[bar]}
+                  {bar === null && course === 'inflateAndWatch' && weighing.sensors && (
+                    <> {sensorWords(weighing.sensors, money)}</>
+                  )}
                 </Box>
               </Box>
               <td>
@@ -184,6 +187,7 @@ const STEP_WORDS: Record<Choice['steps'][number]['price'], string> = {
   align: t('choices.toAlign'),
   inspect: t('choices.toLookUnderThe'),
   parts: t('choices.forParts'),
+  adjustableArm: t('choices.forAnAdjustableArm'),
   balance: t('choices.toBalance'),
   inflate: t('choices.forAir'),
 };
@@ -216,6 +220,17 @@ function doubts(choice: Choice, money: (minor: number) => string): string {
   }
   parts.push(t('choices.thatTheWearComes', { comesBack: percent(outlook.comesBack) }));
   return parts.join(' ');
+}
+
+/** What sensors cost, and how likely pressures must be to sink again for them to pay. */
+function sensorWords(
+  { wheels, minor, atStake }: SensorChoice,
+  money: (minor: number) => string,
+): string {
+  const figures = { count: wheels.length, cost: money(minor), atStake: money(atStake) };
+  return minor < atStake
+    ? t('choices.sensorsPay', { ...figures, chance: showPercent(minor / atStake) })
+    : t('choices.sensorsDoNotPay', figures);
 }
 
 interface LifeScaleProps {

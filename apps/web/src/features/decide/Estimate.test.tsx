@@ -21,7 +21,7 @@ const estimate: WorkEstimate = {
   ],
 };
 const signed = { ...estimate, signed: { name: 'Tess Ter', at: '2026-03-01T10:00:00.000Z' } };
-const WEIGHING = { choices: [] } as unknown as Weighing;
+const WEIGHING = { choices: [], arms: [], sensors: null } as unknown as Weighing;
 const show = (kept?: WorkEstimate, rest: VisitDraft['visit'] = {}) =>
   showStep(<Estimate weighing={WEIGHING} course="align" replace={['lf', 'rf']} />, {
     draft: kept ? { visit: { ...rest, estimate: kept } } : {},
@@ -147,10 +147,10 @@ describe('packages, hours and alternatives', () => {
     ...SESSION.shop.settings,
     prices: { ...DEFAULT_PRICES, packages: [pack] },
   };
-  const showWith = (choices: unknown[] = []) =>
+  const showWith = (choices: unknown[] = [], change: Partial<Weighing> = {}) =>
     showStep(
       <Estimate
-        weighing={{ choices } as unknown as Weighing}
+        weighing={{ ...WEIGHING, choices, ...change } as Weighing}
         course="align"
         replace={['lf', 'rf']}
       />,
@@ -192,5 +192,15 @@ describe('packages, hours and alternatives', () => {
     ]);
     fireEvent.click(offered[0]!);
     expect(linesOf(shown)[0]).toMatchObject({ item: 'check' });
+  });
+
+  it('offers air with pressure sensors where soft tires took rubber', () => {
+    const sensors: Weighing['sensors'] = { wheels: ['lf', 'rf'], minor: 11_800, atStake: 30_000 };
+    const air = { course: 'inflateAndWatch', perThousandKm: 500, bar: null };
+    const shown = showWith([air], { sensors });
+    fireEvent.click(screen.getByRole('button', { name: /with pressure sensors.* now$/ }));
+    expect(linesOf(shown)).toContainEqual(
+      expect.objectContaining({ item: 'pressureSensor', quantity: 2 }),
+    );
   });
 });

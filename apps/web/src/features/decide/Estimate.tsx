@@ -36,7 +36,10 @@ export function Estimate({ weighing, course, replace }: EstimateProps) {
   const [isSigning, setSigning] = useState(false);
   const estimate = draft.visit?.estimate;
   const keep = (next: WorkEstimate) => enter('visit.estimate', next);
-  const linesFor = (wanted: Action) => estimateLines(wanted, replace, prices, papers.prices, newId);
+  const linesFor = (wanted: Action, sensors = 0) => {
+    const extras = { arms: weighing.arms.length, sensors };
+    return estimateLines(wanted, replace, extras, prices, papers.prices, newId);
+  };
 
   if (!estimate) {
     return (

@@ -12,6 +12,7 @@ export const decide = {
   alternatives: {
     insteadWhatCostsThe: 'Instead; what costs the customer least over the tires’ life comes first',
     now: '{{course}}: {{total}} now',
+    nowWithSensors: '{{course}}, with pressure sensors: {{total}} now',
   },
   choices: {
     then: ', then ',
@@ -40,8 +41,17 @@ export const decide = {
     toAlign: 'to align',
     toLookUnderThe: 'to look under the car',
     forParts: 'for parts',
+    forAnAdjustableArm: 'for an adjustable arm or shims',
     toBalance: 'to balance',
     forAir: 'for air',
+    sensorsPay_one:
+      'A pressure sensor for it costs {{cost}}. It pays if the tire is at least {{chance}} likely to run soft again: that would take {{atStake}} of rubber.',
+    sensorsPay_other:
+      'Pressure sensors for {{count}} wheels cost {{cost}}. They pay if the tires are at least {{chance}} likely to run soft again: that would take {{atStake}} of rubber.',
+    sensorsDoNotPay_one:
+      'A pressure sensor for it costs {{cost}}, more than the {{atStake}} of rubber that running soft again would take.',
+    sensorsDoNotPay_other:
+      'Pressure sensors for {{count}} wheels cost {{cost}}, more than the {{atStake}} of rubber that running soft again would take.',
     inAllThanLeaving: 'In all {{mean}} than leaving it ({{low}} to {{high}}).',
     chanceThatTheWork: '{{needless}} chance that the work is not needed,',
     thatTheWearComes: '{{comesBack}} that the wear comes back.',

@@ -16,6 +16,7 @@ export const decide: Translation<typeof english> = {
     insteadWhatCostsThe:
       'En su lugar; primero lo que menos cuesta al cliente durante la vida de los neumáticos',
     now: '{{course}}: {{total}} ahora',
+    nowWithSensors: '{{course}}, con sensores de presión: {{total}} ahora',
   },
   choices: {
     then: ', luego ',
@@ -46,8 +47,17 @@ export const decide: Translation<typeof english> = {
     toAlign: 'por alinear',
     toLookUnderThe: 'por mirar debajo del coche',
     forParts: 'por piezas',
+    forAnAdjustableArm: 'por un brazo regulable o calces',
     toBalance: 'por equilibrar',
     forAir: 'por aire',
+    sensorsPay_one:
+      'Un sensor de presión cuesta {{cost}}. Compensa si la probabilidad de que el neumático vuelva a ir bajo es de al menos {{chance}}: eso gastaría {{atStake}} de caucho.',
+    sensorsPay_other:
+      'Sensores de presión para {{count}} ruedas cuestan {{cost}}. Compensan si la probabilidad de que los neumáticos vuelvan a ir bajos es de al menos {{chance}}: eso gastaría {{atStake}} de caucho.',
+    sensorsDoNotPay_one:
+      'Un sensor de presión cuesta {{cost}}, más que los {{atStake}} de caucho que gastaría volver a ir bajo.',
+    sensorsDoNotPay_other:
+      'Sensores de presión para {{count}} ruedas cuestan {{cost}}, más que los {{atStake}} de caucho que gastaría volver a ir bajos.',
     inAllThanLeaving: 'En total {{mean}} que dejándolo (de {{low}} a {{high}}).',
     chanceThatTheWork: '{{needless}} de probabilidad de que el trabajo sobre,',
     thatTheWearComes: '{{comesBack}} de que el desgaste vuelva.',

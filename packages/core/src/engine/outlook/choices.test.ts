@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { weigh } from './choices.ts';
 import type { Constraints, WorkPrices } from './choices.ts';
-import type { CourseOutlook, Outlook } from './outlook.ts';
+import type { CarOut, CourseOutlook, Outlook } from './outlook.ts';
 
 const PRICES: WorkPrices = {
   check: 3_000,
@@ -12,15 +12,20 @@ const PRICES: WorkPrices = {
   inspect: 2_500,
   parts: 18_000,
   balance: 8_000,
+  adjustableArm: 20_000,
   inflate: 0,
+  pressureSensor: 6_000,
   tire: { front: 11_000, rear: 11_000 },
 };
 const FREE: Constraints = { partsFirst: false, replaced: { front: 2, rear: 2 } };
 const CURVE = { km: [], mm: [] };
 
+/** A possible car by what a test is about; nothing else is out. */
+type SomeCar = Pick<CarOut, 'isOut' | 'isLoose'> & Partial<CarOut>;
+
 /** An outlook with the given lives of a pair, km, for each possible car and course. */
 function outlookOf(
-  cars: Outlook['cars'],
+  cars: readonly SomeCar[],
   life: (course: Action, car: number) => { front: number; rear: number },
 ): Outlook {
   const courses = ACTIONS.map((course): CourseOutlook => {
@@ -46,14 +51,14 @@ function outlookOf(
     oldKm: null,
     curves: { oldAsIs: null, newAsIs: CURVE, newPutRight: CURVE },
     oldRibs: null,
-    cars,
+    cars: cars.map((car) => ({ camberOut: [], toeOut: [], soft: [], ...car })),
     bars: {},
     checks: [],
   };
 }
 
 /** What each course's work comes to, written out again. */
-function workByHand(course: Action, car: Outlook['cars'][number], prices: WorkPrices): number {
+function workByHand(course: Action, car: SomeCar, prices: WorkPrices): number {
   const align = car.isOut ? prices.align : 0;
   const table: Record<Action, number> = {
     fitOnly: 0,
@@ -81,8 +86,10 @@ const somePrices: fc.Arbitrary<WorkPrices> = fc.record({
   align: price,
   inspect: price,
   parts: price,
+  adjustableArm: price,
   balance: price,
   inflate: price,
+  pressureSensor: price,
   tire: fc.record({ front: price, rear: price }),
 });
 
@@ -199,6 +206,51 @@ describe('weigh', () => {
     ]);
     expect(check.workNow).toBe(7_500);
     expect(check.now).toBe(7_500 + 2 * PRICES.tire.front);
+  });
+
+  it('prices an arm for each wheel whose angle is out where the car has no adjuster for it', () => {
+    const cars: SomeCar[] = [
+      { isOut: true, isLoose: false, camberOut: ['lr', 'rr'] },
+      { isOut: true, isLoose: false, camberOut: ['rr', 'lf'], toeOut: ['front'] },
+      { isOut: false, isLoose: false },
+    ];
+    const outlook = outlookOf(cars, () => ({ front: 40_000, rear: 40_000 }));
+    const at = (notAdjustable: Constraints['notAdjustable'] & {}) => {
+      const { choices, arms } = weigh(outlook, PRICES, { ...FREE, notAdjustable });
+      const of = (course: Action) => choices.find((one) => one.course === course)!;
+      return { arms, align: of('align'), check: of('checkAlignment'), air: of('inflateAndWatch') };
+    };
+    const rear = at({ camber: ['rear'], toe: [] });
+    expect(rear.arms).toEqual(['rr']);
+    expect(rear.align.steps).toEqual([
+      { price: 'align', minor: 9_000, chance: 1 },
+      // Two, one and none: one and a half where any.
+      { price: 'adjustableArm', minor: 30_000, chance: 2 / 3 },
+    ]);
+    expect(rear.align.workNow).toBeCloseTo(9_000 + 20_000, 6);
+    expect(rear.check.workNow).toBeCloseTo(3_000 + (2 / 3) * 9_000 + 20_000, 6);
+    expect(rear.air.workNow).toBe(0);
+    // Toe that has no adjuster takes both wheels of the axle, so that they stay alike.
+    expect(at({ camber: [], toe: ['front'] }).align.workNow).toBeCloseTo(9_000 + 40_000 / 3, 6);
+    expect(at({ camber: [], toe: [] }).align.steps).toHaveLength(1);
+    expect(weigh(outlook, PRICES, FREE).arms).toEqual([]);
+  });
+
+  it('says what sensors cost and what soft tires took, where they likely ran soft', () => {
+    const soft: SomeCar = { isOut: false, isLoose: false, soft: ['lr'] };
+    const outlook = outlookOf([soft, soft, { isOut: false, isLoose: false }], (course) => ({
+      front: 40_000,
+      rear: course === 'fitOnly' ? 20_000 : 40_000,
+    }));
+    // Left as it is the car takes two pairs of rears where it would take one.
+    expect(weigh(outlook, { ...PRICES, inflate: 500 }, FREE).sensors).toEqual({
+      wheels: ['lr'],
+      minor: 6_000,
+      atStake: 2 * PRICES.tire.rear,
+    });
+    expect(weigh(outlook, { ...PRICES, pressureSensor: 0 }, FREE).sensors).toBeNull();
+    const firm = outlookOf([soft, { ...soft, soft: [] }], () => ({ front: 40_000, rear: 40_000 }));
+    expect(weigh(firm, PRICES, FREE).sensors).toBeNull();
   });
 
   it('puts intervals to what a course costs and saves', () => {

@@ -1,8 +1,9 @@
 import type { Action, Axle, Check, Wheel } from '@keen/contract/words';
 import { ACTIONS } from '@keen/contract/words';
+import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
 import { span } from './depthCurves.ts';
 import type { Span } from './depthCurves.ts';
-import type { Bar, CheckAnswers, CourseOutlook, Outlook } from './outlook.ts';
+import type { Bar, CarOut, CheckAnswers, CourseOutlook, Outlook } from './outlook.ts';
 
 /** What the shop asks, in minor units of its currency. */
 export interface WorkPrices {
@@ -14,10 +15,14 @@ export interface WorkPrices {
   inspect: number;
   /** A worn joint replaced, with its part: what it usually comes to. */
   parts: number;
+  /** An adjustable arm, offset bolts or shims with their fitting, for one wheel that has no adjuster. */
+  adjustableArm: number;
   /** Balancing a set, or a pair of dampers where they are worn: what it usually comes to. */
   balance: number;
   /** Setting the pressures. */
   inflate: number;
+  /** A pressure sensor with its fitting, for one wheel; 0 where the shop does not offer any. */
+  pressureSensor: number;
   /** One new tire fitted, with its disposal, for each axle. */
   tire: Record<Axle, number>;
 }
@@ -28,6 +33,8 @@ export interface Constraints {
   partsFirst: boolean;
   /** Tires that are replaced now, by axle. */
   replaced: Record<Axle, number>;
+  /** Axles whose camber or toe has no adjuster as the car was built. */
+  notAdjustable?: Record<'camber' | 'toe', readonly Axle[]>;
 }
 
 /** One course of work with its price. */
@@ -52,9 +59,20 @@ export interface Choice {
 
 /** A step of a course: always done when its chance is 1. */
 export interface WorkStep {
-  price: keyof Omit<WorkPrices, 'tire'>;
+  price: keyof Omit<WorkPrices, 'tire' | 'pressureSensor'>;
+  /** What it comes to when it is done, on average. */
   minor: number;
   chance: number;
+}
+
+/** Sensors that would tell when pressures sink again. */
+export interface SensorChoice {
+  /** Where the tire has likelier than not run soft. */
+  wheels: readonly Wheel[];
+  /** For all of these. */
+  minor: number;
+  /** The rubber that running soft takes over the horizon, minor units: what they save when it would happen again. */
+  atStake: number;
 }
 
 /** What a check is worth before it is made. */
@@ -79,6 +97,10 @@ export interface Weighing {
   worthOfMeasuring: number;
   /** What each check that is open would be worth, in the order of the outlook. */
   checks: CheckWorth[];
+  /** Wheels that likelier than not need an adjustable arm to bring an angle in. */
+  arms: Wheel[];
+  /** Pressure sensors, where soft tires took rubber and the shop offers them. */
+  sensors: SensorChoice | null;
   /** The distance over which costs are compared, km: what a set lives on a car that was put right. */
   horizonKm: number;
 }
@@ -99,8 +121,9 @@ const TIRES_OF_AXLE = 2;
 export function weigh(outlook: Outlook, prices: WorkPrices, constraints: Constraints): Weighing {
   if (outlook.cars.length === 0) throw new RangeError('no possible car');
   const horizonKm = bestLife(outlook.courses).median;
+  const need = (car: CarOut) => armsFor(car, constraints.notAdjustable);
   const costs = new Map(
-    outlook.courses.map((one) => [one.course, costsOf(one, outlook, prices, horizonKm)]),
+    outlook.courses.map((one) => [one.course, costsOf(one, outlook, prices, horizonKm, need)]),
   );
   const { replaced, partsFirst } = constraints;
   const tiresNow = replaced.front * prices.tire.front + replaced.rear * prices.tire.rear;
@@ -111,7 +134,7 @@ export function weigh(outlook: Outlook, prices: WorkPrices, constraints: Constra
   };
   const choices = outlook.courses.map((one): Choice => {
     const cost = costs.get(one.course)!;
-    const steps = stepsOf(one.course, outlook, prices);
+    const steps = stepsOf(one.course, outlook, prices, need);
     const perKm = KM_PER_THOUSAND_KM / horizonKm;
     const saved = cost.map((minor, i) => asIs[i]! - minor);
     const { low, high } = span(Float64Array.from(saved));
@@ -144,8 +167,45 @@ export function weigh(outlook: Outlook, prices: WorkPrices, constraints: Constra
       ).length / outlook.cars.length,
     worthOfMeasuring: worthOfMeasuring(outlook, constraints, costs),
     checks: partsFirst ? [] : outlook.checks.map((check) => worthOf(check, outlook, costs)),
+    arms: likelierThanNot(outlook.cars, need),
+    sensors: sensorsFor(outlook, prices, costs),
     horizonKm,
   };
+}
+
+/**
+ * The wheels that need an adjustable arm, bolts or shims: camber out on an axle without an adjuster for it, or
+ * toe out on one that has none for toe, there at both wheels so that they stay alike (common practice, no source).
+ */
+function armsFor(
+  { camberOut, toeOut }: CarOut,
+  notAdjustable: Constraints['notAdjustable'],
+): Wheel[] {
+  if (!notAdjustable) return [];
+  return WHEEL_ORDER.filter((wheel) => {
+    const axle = axleOf(wheel);
+    return (
+      (notAdjustable.camber.includes(axle) && camberOut.includes(wheel)) ||
+      (notAdjustable.toe.includes(axle) && toeOut.includes(axle))
+    );
+  });
+}
+
+function likelierThanNot(cars: readonly CarOut[], of: (car: CarOut) => readonly Wheel[]): Wheel[] {
+  return WHEEL_ORDER.filter(
+    (wheel) => 2 * cars.filter((car) => of(car).includes(wheel)).length > cars.length,
+  );
+}
+
+function sensorsFor(
+  { cars }: Outlook,
+  { pressureSensor, inflate }: WorkPrices,
+  costs: ReadonlyMap<Action, readonly number[]>,
+): SensorChoice | null {
+  const wheels = likelierThanNot(cars, ({ soft }) => soft);
+  const atStake = mean(costs.get('fitOnly')!) - (mean(costs.get('inflateAndWatch')!) - inflate);
+  if (pressureSensor === 0 || wheels.length === 0 || atStake <= 0) return null;
+  return { wheels, minor: wheels.length * pressureSensor, atStake };
 }
 
 /** What a course costs each possible car over the horizon: its work, and the tires it uses up. */
@@ -154,47 +214,71 @@ function costsOf(
   { cars }: Outlook,
   prices: WorkPrices,
   horizonKm: number,
+  armsOf: ArmsOf,
 ): number[] {
   return cars.map((car, i) => {
     const tires =
       TIRES_OF_AXLE *
       horizonKm *
       (prices.tire.front * pairsPerKm.front[i]! + prices.tire.rear * pairsPerKm.rear[i]!);
-    return workOf(course, car, prices) + tires;
+    return workOf(course, car, prices, armsOf) + tires;
   });
 }
 
+/** Which wheels of a possible car need an arm. */
+type ArmsOf = (car: CarOut) => readonly Wheel[];
+/** How often a step is done on a car. */
+type Times = (car: CarOut, armsOf: ArmsOf) => number;
+
+const once: Times = () => 1;
+const armed: Times = (car, armsOf) => armsOf(car).length;
+
 /** The steps of a course: what is found needless on the way is not done. */
-const STEPS: Record<
-  Action,
-  readonly { price: WorkStep['price']; when: (car: Outlook['cars'][number]) => boolean }[]
-> = {
+const STEPS: Record<Action, readonly { price: WorkStep['price']; times: Times }[]> = {
   fitOnly: [],
-  inflateAndWatch: [{ price: 'inflate', when: () => true }],
+  inflateAndWatch: [{ price: 'inflate', times: once }],
   checkAlignment: [
-    { price: 'check', when: () => true },
-    { price: 'align', when: ({ isOut }) => isOut },
+    { price: 'check', times: once },
+    { price: 'align', times: ({ isOut }) => Number(isOut) },
+    { price: 'adjustableArm', times: armed },
   ],
-  align: [{ price: 'align', when: () => true }],
+  align: [
+    { price: 'align', times: once },
+    { price: 'adjustableArm', times: armed },
+  ],
   partsThenAlign: [
-    { price: 'inspect', when: () => true },
-    { price: 'parts', when: ({ isLoose }) => isLoose },
-    { price: 'align', when: ({ isOut, isLoose }) => isOut || isLoose },
+    { price: 'inspect', times: once },
+    { price: 'parts', times: ({ isLoose }) => Number(isLoose) },
+    { price: 'align', times: ({ isOut, isLoose }) => Number(isOut || isLoose) },
+    { price: 'adjustableArm', times: armed },
   ],
-  balanceOrDampers: [{ price: 'balance', when: () => true }],
+  balanceOrDampers: [{ price: 'balance', times: once }],
 };
 
-function stepsOf(course: Action, { cars }: Outlook, prices: WorkPrices): WorkStep[] {
-  return STEPS[course].map(({ price, when }) => ({
-    price,
-    minor: prices[price],
-    chance: cars.filter(when).length / cars.length,
-  }));
+function stepsOf(
+  course: Action,
+  { cars }: Outlook,
+  prices: WorkPrices,
+  armsOf: ArmsOf,
+): WorkStep[] {
+  return STEPS[course]
+    .map(({ price, times }) => {
+      const done = cars.map((car) => times(car, armsOf)).filter((count) => count > 0);
+      return {
+        price,
+        minor: prices[price] * (done.length > 0 ? mean(done) : 1),
+        chance: done.length / cars.length,
+      };
+    })
+    .filter(({ price, chance }) => price !== 'adjustableArm' || chance > 0);
 }
 
 /** The work that a course comes to on a car. */
-function workOf(course: Action, car: Outlook['cars'][number], prices: WorkPrices): number {
-  return STEPS[course].reduce((sum, { price, when }) => sum + (when(car) ? prices[price] : 0), 0);
+function workOf(course: Action, car: CarOut, prices: WorkPrices, armsOf: ArmsOf): number {
+  return STEPS[course].reduce((sum, { price, times }) => {
+    const count = times(car, armsOf);
+    return count > 0 ? sum + count * prices[price] : sum;
+  }, 0);
 }
 
 /** Bars that stand whatever a check finds; the others fall once it is known what is the matter. */

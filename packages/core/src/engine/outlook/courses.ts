@@ -20,6 +20,26 @@ export function isAlignmentOut({ faults }: PossibleCar): boolean {
   return ALIGNMENT_COLUMNS.some((column) => faults[column] === 1);
 }
 
+/** Whether the camber of a wheel, 0 to 3, is out of tolerance, to either side. */
+export function isCamberOut({ faults }: PossibleCar, wheel: number): boolean {
+  return (
+    faults[FAULT_COLUMN.camberTooNegative + wheel] === 1 ||
+    faults[FAULT_COLUMN.camberTooPositive + wheel] === 1
+  );
+}
+
+/** Whether the total toe of an axle, 0 or 1, is out of tolerance, to either side. */
+export function isToeOut({ faults }: PossibleCar, axle: number): boolean {
+  return (
+    faults[FAULT_COLUMN.toeTooFarIn + axle] === 1 || faults[FAULT_COLUMN.toeTooFarOut + axle] === 1
+  );
+}
+
+/** Whether the tire of a wheel, 0 to 3, has run too soft. */
+export function isSoft({ faults }: PossibleCar, wheel: number): boolean {
+  return faults[FAULT_COLUMN.pressureLow + wheel] === 1;
+}
+
 /** Whether the joints of an axle let its toe wander. */
 export function isLoose({ faults }: PossibleCar, axle: 0 | 1): boolean {
   return faults[FAULT_COLUMN.looseness + axle] === 1;

@@ -1,12 +1,15 @@
 import type { Action, Axle, Check, Rib, Wheel } from '@keen/contract/words';
-import { ACTIONS, RIBS } from '@keen/contract/words';
+import { ACTIONS, AXLES, RIBS } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import {
   isAlignmentOut,
+  isCamberOut,
   isLoose,
   isNeedless,
   isPutRight,
+  isSoft,
+  isToeOut,
   stateAfter,
   statePutRight,
 } from './courses.ts';
@@ -68,8 +71,18 @@ export interface Forecast {
   curves: { oldAsIs: DepthCurve | null; newAsIs: DepthCurve; newPutRight: DepthCurve };
   /** Each rib of the tires on the car, as the car is; null for a rib that was not read. */
   oldRibs: RibCurves | null;
-  /** For each possible car, whether an angle is out and whether a joint is loose. */
-  cars: { isOut: boolean; isLoose: boolean }[];
+  /** For each possible car, what of it is out. */
+  cars: CarOut[];
+}
+
+/** What of a possible car is out, as far as it bears on the price of the work. */
+export interface CarOut {
+  /** Any angle. */
+  isOut: boolean;
+  isLoose: boolean;
+  camberOut: readonly Wheel[];
+  toeOut: readonly Axle[];
+  soft: readonly Wheel[];
 }
 
 /** The forecast with what bears on choosing: courses left out, and what the open checks would say. */
@@ -120,6 +133,9 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
     cars: cars.map((car) => ({
       isOut: isAlignmentOut(car),
       isLoose: isLoose(car, 0) || isLoose(car, 1),
+      camberOut: WHEEL_ORDER.filter((_, wheel) => isCamberOut(car, wheel)),
+      toeOut: AXLES.filter((_, axle) => isToeOut(car, axle)),
+      soft: WHEEL_ORDER.filter((_, wheel) => isSoft(car, wheel)),
     })),
   };
 }

@@ -1,5 +1,6 @@
 import { DEFAULT_PRICES } from '@keen/contract';
 import type { EstimateLine, WorkEstimate } from '@keen/contract';
+import type { Action, Wheel } from '@keen/contract/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ENGLISH_PAPERS } from '../../words/englishPapers.ts';
@@ -99,10 +100,9 @@ describe('an estimate', () => {
 describe('estimateLines', () => {
   const WORDS = ENGLISH_PAPERS.prices;
   const ids = () => ID;
-  const lines = (
-    ...args: [Parameters<typeof estimateLines>[0], Parameters<typeof estimateLines>[1]]
-  ) =>
-    estimateLines(...args, DEFAULT_PRICES, WORDS, ids).map(
+  const NONE = { arms: 0, sensors: 0 };
+  const lines = (course: Action, replace: readonly Wheel[], extras = NONE) =>
+    estimateLines(course, replace, extras, DEFAULT_PRICES, WORDS, ids).map(
       ({ what, quantity }) => `${quantity} ${what}`,
     );
 
@@ -118,9 +118,21 @@ describe('estimateLines', () => {
     expect(lines('fitOnly', [])).toEqual([]);
   });
 
+  it('count an arm for each wheel that has no adjuster, where angles are set', () => {
+    const arm = '2 Adjustable arm, offset bolts or shims, fitted, one wheel';
+    expect(lines('align', [], { arms: 2, sensors: 0 })).toContain(arm);
+    expect(lines('partsThenAlign', [], { arms: 2, sensors: 0 })).toContain(arm);
+    // Who measures first finds out whether one is needed.
+    expect(lines('checkAlignment', [], { arms: 2, sensors: 0 })).toHaveLength(1);
+    expect(lines('inflateAndWatch', [], { arms: 2, sensors: 4 })).toEqual([
+      '1 Set the pressures',
+      '4 Pressure sensor, fitted, one wheel',
+    ]);
+  });
+
   it('leave out what costs nothing', () => {
     expect(lines('inflateAndWatch', [])).toEqual(['1 Set the pressures']);
     const free = { ...DEFAULT_PRICES, items: { ...DEFAULT_PRICES.items, inflate: 0 } };
-    expect(estimateLines('inflateAndWatch', [], free, WORDS, ids)).toEqual([]);
+    expect(estimateLines('inflateAndWatch', [], NONE, free, WORDS, ids)).toEqual([]);
   });
 });

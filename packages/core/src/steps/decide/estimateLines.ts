@@ -12,15 +12,20 @@ const WORK_OF: Record<Action, readonly PriceItem[]> = {
   balanceOrDampers: ['balance'],
 };
 
+/** Courses at whose end the angles are set. */
+const ALIGNS: readonly Action[] = ['align', 'partsThenAlign'];
+
 /**
  * The lines that a course of work and the tires to replace come to by the price list. What costs nothing
  * is left out.
+ * @param extras - wheels that need an adjustable arm for the angles to come in, and that get a pressure sensor
  * @param words - what each item is called in the language of whoever writes the estimate
  * @param newId - gives each line an id
  */
 export function estimateLines(
   course: Action,
   replace: readonly Wheel[],
+  { arms, sensors }: { arms: number; sensors: number },
   { items }: PriceList,
   words: Readonly<Record<PriceItem, string>>,
   newId: () => string,
@@ -28,6 +33,8 @@ export function estimateLines(
   const count = (axle: Axle) => replace.filter((wheel) => axleOf(wheel) === axle).length;
   const wanted: [PriceItem, number][] = [
     ...WORK_OF[course].map((item): [PriceItem, number] => [item, 1]),
+    ['adjustableArm', ALIGNS.includes(course) ? arms : 0],
+    ['pressureSensor', sensors],
     ['tireFront', count('front')],
     ['tireRear', count('rear')],
     ['fitTire', replace.length],

@@ -1,0 +1,36 @@
+import { DEFAULT_PRICES } from '@keen/contract';
+import type { VisitDraft } from '@keen/contract';
+import { describe, expect, it } from 'vitest';
+import { evenCar } from '../../../tests/evenCar.ts';
+import { diagnose } from '../explain/diagnose.ts';
+import { weighCase, weighVisit, workPrices } from './weighVisit.ts';
+
+describe('weighVisit', () => {
+  const { outlook, diagnosis } = diagnose(evenCar({ lr: [2.6, 4.8, 5.8], rr: [2.8, 4.9, 5.8] }));
+  const weighed = (draft: VisitDraft) => weighVisit(outlook, DEFAULT_PRICES, draft, []);
+  const alignOf = ({ choices }: ReturnType<typeof weighVisit>) =>
+    choices.find(({ course }) => course === 'align')!;
+
+  it('adds arms for camber that the car cannot have set, by how likely each wheel needs one', () => {
+    const plain = alignOf(weighed({}));
+    const fixed = alignOf(
+      weighed({
+        visit: { car: { adjustable: { rear: { camber: 'no' }, front: { camber: 'yes' } } } },
+      }),
+    );
+    const out = outlook.cars.map(({ camberOut }) => camberOut.filter((at) => at.endsWith('r')));
+    const arms = out.reduce((sum, { length }) => sum + length, 0) / out.length;
+    expect(diagnosis.wheels.lr.probability.camberTooNegative).toBeGreaterThan(0.3);
+    expect(arms).toBeGreaterThan(0.5);
+    expect(fixed.workNow - plain.workNow).toBeCloseTo(arms * DEFAULT_PRICES.items.adjustableArm, 6);
+    // Who does not know leaves the arm out, as the case file does, which has no such field.
+    const unknown = weighed({ visit: { car: { adjustable: { rear: { camber: 'unknown' } } } } });
+    expect(alignOf(unknown).workNow).toBe(plain.workNow);
+    expect(alignOf(weighCase(outlook, DEFAULT_PRICES, undefined, [])).workNow).toBe(plain.workNow);
+  });
+
+  it('counts a tire with its fitting and disposal', () => {
+    const { tireFront, fitTire, disposal } = DEFAULT_PRICES.items;
+    expect(workPrices(DEFAULT_PRICES).tire.front).toBe(tireFront + fitTire + disposal);
+  });
+});
