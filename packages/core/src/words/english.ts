@@ -39,6 +39,15 @@ function placed(list: readonly (Wheel | Axle)[], noun: 'wheel' | 'tire'): string
   return `The ${text} ${noun}${many(list) ? 's' : ''}`;
 }
 
+/** Places after “at”: the left front, all four wheels, the front and rear axle. */
+function atPlaces(list: readonly (Wheel | Axle)[]): string {
+  const [first] = list;
+  if (list.length === 1 && first) return `the ${places[first]}`;
+  return list.some((where) => where === 'front' || where === 'rear')
+    ? 'both axles'
+    : lower(placed(list, 'wheel'));
+}
+
 const verdict: VerdictTexts = {
   healthy: 'This tread fits a car with nothing out.',
   seen(seen, isMeasured) {
@@ -190,7 +199,7 @@ const reasons: ReasonTexts = {
 };
 
 const advice: AdviceTexts = {
-  cause: (cause, where, chance) => `${causes[cause]} at the ${places[where]}: ${chance} likely.`,
+  cause: (cause, list, chance) => `${causes[cause]} at ${atPlaces(list)}: ${chance} likely.`,
   partsFirst: 'Parts first: an alignment on loose joints does not hold.',
   unsafe: (wheels) => `Not safe to drive on: ${wheels.map((wheel) => places[wheel]).join(', ')}.`,
   atLimit: (wheels) =>
@@ -208,7 +217,7 @@ const advice: AdviceTexts = {
     bounce: 'Damper or wheel balance',
   },
   partWhy: (chance) => `${chance} likely, from the tread`,
-  chance: { under: 'under 1 %', over: 'over 99 %' },
+  chance: { under: 'under 1 %', over: 'over 99 %', range: (low, high) => `${low} to ${high}` },
 };
 
 export const ENGLISH: Texts = {

@@ -64,6 +64,12 @@ function placed(list: readonly (Wheel | Axle)[], noun: 'wheel' | 'tire'): string
   return `${noun2} ${listed(words)}`;
 }
 
+function atPlaces(list: readonly (Wheel | Axle)[]): string {
+  const [first] = list;
+  if (list.length === 1 && first) return at(first);
+  return list.some(isAxle) ? 'en los dos ejes' : `en ${lower(placed(list, 'wheel'))}`;
+}
+
 const verdict: VerdictTexts = {
   healthy: 'Este desgaste corresponde a un coche sin nada fuera de medida.',
   seen(seen, isMeasured) {
@@ -236,7 +242,7 @@ const reasons: ReasonTexts = {
 };
 
 const advice: AdviceTexts = {
-  cause: (cause, where, chance) => `${causes[cause]} ${at(where)}: probable en un ${chance}.`,
+  cause: (cause, list, chance) => `${causes[cause]} ${atPlaces(list)}: probable en un ${chance}.`,
   partsFirst: 'Primero las piezas: una alineación sobre articulaciones flojas no se mantiene.',
   unsafe: (wheels) =>
     `No es seguro circular con: ${wheels.map((wheel) => ofTire[wheel]).join(', ')}.`,
@@ -256,7 +262,11 @@ const advice: AdviceTexts = {
     bounce: 'Amortiguador o equilibrado',
   },
   partWhy: (chance) => `probable en un ${chance}, por el dibujo`,
-  chance: { under: 'menos de 1 %', over: 'más de 99 %' },
+  chance: {
+    under: 'menos de 1 %',
+    over: 'más de 99 %',
+    range: (low, high) => `${low} a ${high}`,
+  },
 };
 
 export const SPANISH: Texts = {

@@ -87,7 +87,7 @@ export interface ReasonTexts {
 
 /** Why the advice is what it is; chances come as text: 71 %. */
 export interface AdviceTexts {
-  cause(cause: Cause, where: Wheel | Axle, chance: string): string;
+  cause(cause: Cause, list: readonly (Wheel | Axle)[], chance: string): string;
   partsFirst: string;
   unsafe(wheels: readonly Wheel[]): string;
   atLimit(wheels: readonly Wheel[]): string;
@@ -100,7 +100,7 @@ export interface AdviceTexts {
   /** Parts to look at. */
   parts: Record<'looseness' | 'bounce', string>;
   partWhy(chance: string): string;
-  chance: { under: string; over: string };
+  chance: { under: string; over: string; range(low: string, high: string): string };
 }
 
 export interface Texts {

@@ -1,4 +1,4 @@
-import type { Diagnosis } from '@keen/contract';
+import type { Diagnosis, ReasonCode, Recommendation } from '@keen/contract';
 import type { Weighing } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -76,6 +76,17 @@ export function DecideStep() {
   );
 }
 
+/** The reasons less those that the parts below say again. */
+function withoutParts(recommendation: Recommendation): Recommendation {
+  const { codes, parts } = recommendation;
+  const isSaid = ({ code, figures: [cause, , , ...places] }: ReasonCode) =>
+    code === 'causeAt' &&
+    places.every((where) => parts.some((part) => part.cause === cause && part.where === where));
+  return codes
+    ? { ...recommendation, codes: codes.filter((code) => !isSaid(code)) }
+    : recommendation;
+}
+
 interface AdviceProps {
   diagnosis: Diagnosis;
   weighing: Weighing;
@@ -95,7 +106,7 @@ function Advice({ diagnosis, weighing, fitsTires }: AdviceProps) {
       </Typography>
       <AdviceInMoney weighing={weighing} fitsTires={fitsTires} />
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.25 }}>
-        {adviceReasons(diagnosis.recommendation).map((reason) => (
+        {adviceReasons(withoutParts(diagnosis.recommendation)).map((reason) => (
           <li key={reason}>{reason}</li>
         ))}
         {parts.map((one) => {

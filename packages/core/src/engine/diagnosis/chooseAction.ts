@@ -99,14 +99,16 @@ export function barredCourses(
 }
 
 /** What is told as having happened and can still be put right. */
-function saidNow({ said }: GroupChances, { seen, measured }: PlainFacts): FaultGroup[] {
-  // What is plainly one-sided asks for the angles whatever else is said.
+function saidNow(
+  { said }: GroupChances,
+  { seen, moved, measured }: PlainFacts,
+): readonly FaultGroup[] {
+  // Angles that have moved, and a tread that is plainly one-sided, ask for an alignment whatever else is said.
   const isOneSided = seen.some(({ kind }) => kind === 'edge' || kind === 'across');
-  const groups = new Set(said);
-  if (groups.size > 0 && isOneSided) groups.add('alignment');
+  if (said.length > 0 && moved !== null) return [...said, 'alignment'];
   // The angles of today are in order, whatever wore the tread.
-  if (measured === 'inOrder') groups.delete('alignment');
-  return [...groups];
+  if (measured === 'inOrder') return said.filter((group) => group !== 'alignment');
+  return said.length > 0 && isOneSided ? [...said, 'alignment'] : said;
 }
 
 function barsWhateverIsSaid(

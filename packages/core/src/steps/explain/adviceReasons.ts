@@ -4,7 +4,8 @@ import type { SeenWear } from '../../engine/diagnosis/treadSeen.ts';
 import type { AdviceTexts, Texts } from '../../words/texts.ts';
 
 /** Reasons of an advice as codes. Figures: what stands in the sentence, chances between 0 and 1. */
-export type AdviceCode = Exclude<keyof AdviceTexts, 'parts' | 'partWhy' | 'chance'> | 'seen';
+export type AdviceCode =
+  Exclude<keyof AdviceTexts, 'parts' | 'partWhy' | 'chance'> | 'causeAt' | 'seen';
 
 type Speaking = Pick<Texts, 'advice' | 'verdict'>;
 
@@ -12,9 +13,14 @@ type Speaking = Pick<Texts, 'advice' | 'verdict'>;
 export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): string {
   const { advice, verdict } = texts;
   switch (code as AdviceCode) {
+    // Of answers that were saved when each place was a reason of its own.
     case 'cause': {
       const [cause, where, chance] = figures as [Cause, Wheel | Axle, number];
-      return advice.cause(cause, where, percent(chance, advice));
+      return advice.cause(cause, [where], percent(chance, advice));
+    }
+    case 'causeAt': {
+      const [cause, low, high, ...places] = figures as [Cause, number, number, ...(Wheel | Axle)[]];
+      return advice.cause(cause, places, percents(low, high, advice));
     }
     case 'oneIsOut':
       return advice.oneIsOut(percent(figures[0] as number, advice));
@@ -55,4 +61,10 @@ function percent(probability: number, { chance }: AdviceTexts): string {
   const rounded = Math.round(probability * 100);
   if (rounded >= 100) return chance.over;
   return rounded <= 0 ? chance.under : `${rounded} %`;
+}
+
+/** Chances of several places, as one when they round alike. */
+function percents(low: number, high: number, advice: AdviceTexts): string {
+  const [from, to] = [percent(low, advice), percent(high, advice)];
+  return from === to ? to : advice.chance.range(from.replace(/ %$/, ''), to);
 }

@@ -1,5 +1,6 @@
 import type { Diagnosis, RankedCause } from '@keen/contract';
 import type { Cause } from '@keen/contract/words';
+import { alikeByChance } from './alikeByChance.ts';
 import { rubberTaken } from './rubberTaken.ts';
 import type { RubberTaken } from './rubberTaken.ts';
 import { headlinePlaces } from './verdict.ts';
@@ -15,9 +16,6 @@ export interface CauseGroup {
   taken: RubberTaken;
 }
 
-/** A place goes with the likeliest one of its cause from this part of that one's chance on. */
-const GOES_WITH = 0.5;
-
 /**
  * The causes as rows: the one of the headline first, then by the rubber they took as it is shown, then by
  * how likely they are.
@@ -27,9 +25,7 @@ export function causeGroups(diagnosis: Diagnosis): CauseGroup[] {
   const { ranked } = diagnosis;
   const headline = headlinePlaces(ranked);
   const rest = ranked.filter((one) => !headline.includes(one));
-  const groups = [...new Set(rest.map(({ cause }) => cause))].flatMap((cause) =>
-    splitByChance(rest.filter((one) => one.cause === cause)),
-  );
+  const groups = alikeByChance(rest);
   if (headline.length > 0) groups.unshift(headline);
   const leads = ({ places }: CauseGroup) => (places === headline ? 1 : 0);
   const shownMm = ({ taken }: CauseGroup) => Math.round(10 * taken.partMm);
@@ -43,12 +39,4 @@ export function causeGroups(diagnosis: Diagnosis): CauseGroup[] {
     .toSorted(
       (a, b) => leads(b) - leads(a) || shownMm(b) - shownMm(a) || b.probability - a.probability,
     );
-}
-
-/** The places of one cause that are about as likely as its likeliest, then likewise those left over. */
-function splitByChance(places: readonly RankedCause[]): RankedCause[][] {
-  if (places.length === 0) return [];
-  const most = Math.max(...places.map(({ probability }) => probability));
-  const goes = ({ probability }: RankedCause) => probability >= GOES_WITH * most;
-  return [places.filter(goes), ...splitByChance(places.filter((place) => !goes(place)))];
 }

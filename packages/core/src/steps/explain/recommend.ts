@@ -4,6 +4,7 @@ import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { chooseAction, NAME_CAUSE_FROM } from '../../engine/diagnosis/chooseAction.ts';
 import type { CauseChance, GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
 import { ENGLISH } from '../../words/english.ts';
+import { alikeByChance } from './alikeByChance.ts';
 import { adviceReason, advicePart } from './adviceReasons.ts';
 import type { AdviceCode } from './adviceReasons.ts';
 
@@ -59,7 +60,11 @@ function reasonsFor(
   if (named.length === 0 && chances.alignment >= NAME_CAUSE_FROM) {
     add('oneIsOut', chances.alignment);
   }
-  for (const { cause, where, probability } of named) add('cause', cause, where, probability);
+  for (const places of alikeByChance(named)) {
+    const each = places.map(({ probability }) => probability);
+    const where = places.map((place) => place.where);
+    add('causeAt', places[0]!.cause, Math.min(...each), Math.max(...each), ...where);
+  }
   if (chances.looseness >= NAME_CAUSE_FROM) add('partsFirst');
   if (unsafe.length > 0) add('unsafe', ...unsafe);
   const worn = replace.filter((wheel) => !unsafe.includes(wheel));

@@ -219,6 +219,7 @@ describe('chooseAction', () => {
           expect(action).not.toBe('fitOnly');
         }
       }),
+      { numRuns: 2_000 },
     );
   });
 

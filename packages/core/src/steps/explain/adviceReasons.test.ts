@@ -1,0 +1,40 @@
+import { describe, expect, it } from 'vitest';
+import { ENGLISH } from '../../words/english.ts';
+import { SPANISH } from '../../words/spanish.ts';
+import { evenCar } from '../../../tests/evenCar.ts';
+import { adviceReason } from './adviceReasons.ts';
+import { diagnose } from './diagnose.ts';
+
+const SOFT: [number, number, number] = [3.6, 5.6, 3.7];
+
+describe('reasons of an advice', () => {
+  it('say a cause once for all the places where it is about as likely', () => {
+    const car = evenCar({ lf: SOFT, rf: SOFT, lr: SOFT, rr: SOFT });
+    for (const tire of Object.values(car.tires)) delete tire.pressure;
+    const { codes, reasons } = diagnose(car).diagnosis.recommendation;
+    const pressure = reasons.filter((reason) => reason.startsWith('Pressure too low'));
+    expect(pressure).toEqual([
+      expect.stringMatching(/^Pressure too low at all four wheels: .* likely\.$/),
+    ]);
+    expect(codes!.filter(({ code }) => code === 'causeAt')).toHaveLength(1);
+  });
+
+  it('give the span of the chances in each language, and one place as before', () => {
+    const two = { code: 'causeAt', figures: ['camberTooNegative', 0.94, 0.96, 'lr', 'rr'] };
+    expect(adviceReason(two, ENGLISH)).toBe(
+      'Camber too negative at both rear wheels: 94 to 96 % likely.',
+    );
+    expect(adviceReason(two, SPANISH)).toMatch(
+      /en las dos ruedas traseras: probable en un 94 a 96 %\.$/,
+    );
+    const one = { code: 'causeAt', figures: ['toeTooFarIn', 0.999, 0.999, 'front'] };
+    expect(adviceReason(one, ENGLISH)).toBe('Too much toe-in at the front axle: over 99 % likely.');
+    const axles = { code: 'causeAt', figures: ['looseness', 0.5, 0.999, 'front', 'rear'] };
+    expect(adviceReason(axles, ENGLISH)).toBe(
+      'Loose joints at both axles: 50 to over 99 % likely.',
+    );
+    // As it was saved before places were put together.
+    const old = { code: 'cause', figures: ['toeTooFarIn', 'front', 0.5] };
+    expect(adviceReason(old, ENGLISH)).toBe('Too much toe-in at the front axle: 50 % likely.');
+  });
+});
