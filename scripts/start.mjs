@@ -134,7 +134,10 @@ function endOf(pid) {
   });
 }
 
-async function superviseServer(database, { web, port, host, fresh, empty }) {
+async function superviseServer(
+  database,
+  { web, port, host, fresh, empty, backupDir, backupEvery },
+) {
   let { url, ownerUrl } = database;
   let current = null;
   // Its port was taken meanwhile: the server is started again with the new address.
@@ -160,6 +163,10 @@ async function superviseServer(database, { web, port, host, fresh, empty }) {
           DATABASE_WAIT_SECONDS: isAgain ? '60' : '0',
           PORT: String(port),
           HOST: host,
+          // The lead sees whether there are backups, where they are made here.
+          ...(database.cluster && backupEvery > 0
+            ? { BACKUP_DIR: backupDir, BACKUP_EVERY_HOURS: String(backupEvery) }
+            : {}),
         },
         inWords: (failure) => failureLine(failure, port),
       });
@@ -234,8 +241,10 @@ async function main() {
   const web = await buildWeb(root);
   const database = await superviseDatabase(folder);
   step('starting the server');
-  await superviseServer(database, { web, port, host, fresh, empty });
-  scheduleBackups(database, join(folder, 'backups'), backups);
+  const backupDir = join(folder, 'backups');
+  const { backupEvery } = backups;
+  await superviseServer(database, { web, port, host, fresh, empty, backupDir, backupEvery });
+  scheduleBackups(database, backupDir, backups);
   say(`\nKeen Groove is at http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`);
   say(
     empty

@@ -23,6 +23,7 @@ import { mountSession } from './features/session/session.routes.ts';
 import { mountSheets } from './features/sheets/sheets.routes.ts';
 import { mountLogo } from './features/shop/logo.routes.ts';
 import { mountShop } from './features/shop/shop.routes.ts';
+import { mountPageErrors, mountSystem } from './features/system/system.routes.ts';
 import { mountVehicles } from './features/vehicles/vehicles.routes.ts';
 import { mountVisits } from './features/visits/visits.routes.ts';
 import { requestLog } from './http/logging.ts';
@@ -81,6 +82,7 @@ function isPacked(_req: Request, res: Response): boolean {
 
 function apiOf(context: Context, sessions: RequestHandler): express.Router {
   const api = express.Router();
+  api.use(context.metrics.timeRequests);
   api.use(
     compression({
       threshold: LEAST_PACKED_BYTES,
@@ -121,6 +123,7 @@ function mountOpen(routes: Routes, context: Context): void {
     res.json({ status: 'ok' });
   });
   mountSharedSheet(routes, context);
+  mountPageErrors(routes, context);
 }
 
 function mountAll(routes: Routes, context: Context): void {
@@ -142,6 +145,7 @@ function mountAll(routes: Routes, context: Context): void {
   mountArchive(routes, context);
   mountCustomers(routes);
   mountAudit(routes);
+  mountSystem(routes, context);
   mountDevices(routes);
   mountLive(routes, context);
 }

@@ -9,6 +9,12 @@ const configSchema = z.object({
   PORT: z.coerce.number().int().min(0).max(65_535).default(4310),
   HOST: z.string().default('127.0.0.1'),
   LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),
+  /** Where backups are made and how often, so that the lead sees whether there are any. */
+  BACKUP_DIR: z.string().optional(),
+  BACKUP_EVERY_HOURS: z.coerce.number().positive().max(8_760).default(24),
+  /** Serves figures in the format of Prometheus at /metrics; not to be led to from outside. */
+  METRICS_PORT: z.coerce.number().int().min(1).max(65_535).optional(),
+  METRICS_HOST: z.string().default('127.0.0.1'),
   /** Where the built web app is; without it only the API is served. */
   WEB_DIR: z.string().optional(),
 });

@@ -6,6 +6,7 @@ import type { LearningJobs } from './jobs/learningJobs.ts';
 import type { Workshop } from './jobs/workshop.ts';
 import type { YearsMaking } from './demo/makeYears.ts';
 import type { LiveHub } from './features/live/liveHub.ts';
+import type { Metrics } from './http/metrics.ts';
 
 /** Everything a route may need, built once at the start. */
 export interface Context {
@@ -16,6 +17,10 @@ export interface Context {
   workshop: Workshop;
   learning: LearningJobs;
   live: LiveHub;
+  metrics: Metrics;
+  startedAt: Date;
+  /** Where backups are made, and how often; null where somebody else makes them. */
+  backups: { dir: string; everyHours: number } | null;
   /** Of the app's role, for processes that open a connection of their own. */
   databaseUrl: string;
   sessionSecret: string;

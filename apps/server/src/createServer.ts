@@ -13,6 +13,8 @@ import { makeYears } from './demo/makeYears.ts';
 import { attachDevices } from './devices/deviceSockets.ts';
 import { createLiveHub } from './features/live/liveHub.ts';
 import { findVisit } from './features/visits/readVisits.ts';
+import { createMetrics } from './http/metrics.ts';
+import { serveMetrics } from './http/metricsServer.ts';
 import { sessionMiddleware } from './http/sessions.ts';
 import { createDiagnosisPool } from './jobs/diagnosisPool.ts';
 import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
@@ -22,6 +24,8 @@ import { createWorkshop } from './jobs/workshop.ts';
 export interface RunningServer {
   context: Context;
   http: Server;
+  /** Of the figures; null where none are served. */
+  figures: Server | null;
   port: number;
   /** Ends streams and requests, workers and connections, in this order. */
   close(): Promise<void>;
@@ -41,6 +45,10 @@ export interface ServerOptions {
   demo: boolean;
   /** Sign-ins that one address may try in a minute; 60 when left out. */
   triesAMinute?: number;
+  /** Where backups are made, and how often; left out where somebody else makes them. */
+  backups?: Context['backups'];
+  /** Where the figures are served for whoever watches over the server; nowhere when left out. */
+  metrics?: { host: string; port: number } | undefined;
   /** Cars of the demo shop's made-up past; none when left out. */
   yearsCars?: number;
   /** Called once the database is ready and before anything is served, with a connection of the owner. */
@@ -66,7 +74,8 @@ const MOST_CONNECTIONS = 4_000;
 export async function startServer(options: ServerOptions): Promise<RunningServer> {
   const { log, databaseUrl, ownerUrl = databaseUrl } = options;
   await migrateDatabase(ownerUrl, new URL(databaseUrl).username);
-  const diagnoses = createDiagnosisPool();
+  const metrics = createMetrics();
+  const diagnoses = createDiagnosisPool({ onAnswer: metrics.diagnosed });
   if (options.prepare) await prepare(ownerUrl, options.prepare, diagnoses);
   const { pool, db } = connect(databaseUrl);
   pool.on('error', (error) => log.warn({ err: error }, 'idle database connection lost'));
@@ -95,12 +104,24 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       workshop,
       learning,
       live,
+      metrics,
+      startedAt: new Date(),
+      backups: options.backups ?? null,
       sessionSecret: await sessionSecret(db),
       webDir: options.webDir,
       demo: options.demo,
       years,
       triesAMinute: options.triesAMinute ?? TRIES_A_MINUTE,
     };
+    metrics.watch({
+      connections: () => ({
+        total: pool.totalCount,
+        idle: pool.idleCount,
+        waiting: pool.waitingCount,
+      }),
+      diagnoses: () => ({ waiting: diagnoses.waiting(), oldestSeconds: diagnoses.oldestSeconds() }),
+      streams: () => live.lines.count(),
+    });
     await live.start();
     const sessions = sessionMiddleware(context);
     const http = createServer(TIMEOUTS, createApp(context, sessions));
@@ -109,6 +130,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     http.setTimeout(SILENCE_MS);
     const hangUp = attachDevices(http, context, sessions);
     await listen(http, options.port, options.host);
+    const figures = options.metrics && (await serveMetrics(metrics, options.metrics));
     await learning.takeUp();
     const sweep = every(RETENTION_MS, () => applyRetention(db, log), log);
     const lookForRuns = every(TAKE_UP_MS, () => learning.takeUp(), log);
@@ -116,11 +138,13 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     return {
       context,
       http,
+      figures: figures ?? null,
       port: typeof address === 'object' && address ? address.port : options.port,
       async close() {
         clearInterval(sweep);
         clearInterval(lookForRuns);
         hangUp();
+        figures?.close();
         await stopListening(http);
         await close();
       },

@@ -34,6 +34,12 @@ async function main(): Promise<void> {
     log,
     demo: DEMO || FRESH_DEMO,
     yearsCars: YEARS,
+    backups: config.BACKUP_DIR
+      ? { dir: config.BACKUP_DIR, everyHours: config.BACKUP_EVERY_HOURS }
+      : null,
+    metrics: config.METRICS_PORT
+      ? { host: config.METRICS_HOST, port: config.METRICS_PORT }
+      : undefined,
     async prepare(db, diagnoses) {
       if (FRESH_DEMO) await removeDemo(db);
       if (DEMO || FRESH_DEMO) {

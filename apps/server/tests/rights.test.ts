@@ -57,6 +57,7 @@ const PROMISED: Record<Right, readonly Role[]> = {
   manageCustomers: ['lead'],
   readInsights: ['lead'],
   readAudit: ['lead'],
+  seeSystem: ['lead'],
 };
 
 const ID = '00000000-0000-4000-8000-000000000000';

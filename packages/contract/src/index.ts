@@ -110,6 +110,7 @@ export * from './devices.ts';
 export * from './treadPass.ts';
 export * from './practice.ts';
 export * from './prices.ts';
+export * from './system.ts';
 export * from './api.ts';
 export * from './archive.ts';
 export { openApiDocument } from './openapi.ts';

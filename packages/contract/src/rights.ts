@@ -37,6 +37,8 @@ export const RIGHTS = {
   readInsights: ['lead'],
   /** Reads who did what. */
   readAudit: ['lead'],
+  /** Sees whether the installation is well: backups, disk, queue, errors, versions. */
+  seeSystem: ['lead'],
 } as const satisfies Record<string, readonly Role[]>;
 export type Right = keyof typeof RIGHTS;
 

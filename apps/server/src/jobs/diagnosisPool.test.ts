@@ -21,10 +21,12 @@ class SlowWorker extends EventEmitter {
 
 function pool() {
   const workers: SlowWorker[] = [];
-  const made = createDiagnosisPool(() => {
-    const worker = new SlowWorker();
-    workers.push(worker);
-    return worker as unknown as Worker;
+  const made = createDiagnosisPool({
+    start() {
+      const worker = new SlowWorker();
+      workers.push(worker);
+      return worker as unknown as Worker;
+    },
   });
   const begun = () =>
     workers.flatMap(({ jobs }) => jobs.map(({ file }) => (file as unknown as { n: string }).n));

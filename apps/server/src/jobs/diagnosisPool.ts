@@ -26,6 +26,8 @@ export interface DiagnosisPool {
   diagnose(order: DiagnosisOrder): Promise<WholeAnswer>;
   /** How many wait. */
   waiting(): number;
+  /** How long the first of them has waited; 0 when none does. */
+  oldestSeconds(): number;
   close(): Promise<void>;
 }
 
@@ -43,6 +45,8 @@ interface Job {
   id: number;
   file: CaseFile;
   personId: string;
+  askedAt: number;
+  startedAt: number;
   /** Everybody who waits for this answer; one who hangs up is taken out. */
   waiters: number;
   resolve: (answer: WholeAnswer) => void;
@@ -56,14 +60,23 @@ const MOST_WAITING = 100;
 const MOST_WAITING_A_PERSON = 20;
 const BUSY_SECONDS = 5;
 
+const MS_A_SECOND = 1000;
+
+interface PoolOptions {
+  /** Starts a worker; tests bring their own. */
+  start?: () => Worker;
+  /** Told how long an answer was worked on, seconds. */
+  onAnswer?: (seconds: number) => void;
+}
+
 /**
  * Starts worker threads as they are needed. Answers are remembered by their case: the same case
  * gives the same answer, so the sheet after the decision costs nothing.
- * @param start - starts a worker; tests bring their own
  */
-export function createDiagnosisPool(
+export function createDiagnosisPool({
   start = () => new Worker(new URL('./worker.mjs', import.meta.url)),
-): DiagnosisPool {
+  onAnswer = () => undefined,
+}: PoolOptions = {}): DiagnosisPool {
   /** Waiting jobs, person by person, in the order in which their turns come. */
   const queues = new Map<string, Job[]>();
   const workers: { worker: Worker; job: Job | null }[] = [];
@@ -76,6 +89,7 @@ export function createDiagnosisPool(
   function startWorker(): { worker: Worker; job: Job | null } {
     const slot: { worker: Worker; job: Job | null } = { worker: start(), job: null };
     slot.worker.on('message', (reply: DiagnosisReply) => {
+      if (slot.job) onAnswer((performance.now() - slot.job.startedAt) / MS_A_SECOND);
       if (reply.ok) slot.job?.resolve(reply.answer);
       else slot.job?.reject(invalid([reply.refusal]));
       slot.job = null;
@@ -114,6 +128,7 @@ export function createDiagnosisPool(
       const job = takeJob();
       if (!job) return;
       slot.job = job;
+      job.startedAt = performance.now();
       slot.worker.postMessage({ id: job.id, file: job.file });
     }
   }
@@ -127,7 +142,16 @@ export function createDiagnosisPool(
     }
     let job!: Job;
     const answer = new Promise<WholeAnswer>((resolve, reject) => {
-      job = { id: ++lastId, file, personId, waiters: 0, resolve, reject };
+      job = {
+        id: ++lastId,
+        file,
+        personId,
+        askedAt: performance.now(),
+        startedAt: 0,
+        waiters: 0,
+        resolve,
+        reject,
+      };
     });
     own.push(job);
     queues.set(personId, own);
@@ -180,6 +204,10 @@ export function createDiagnosisPool(
       }
     },
     waiting,
+    oldestSeconds() {
+      const first = Math.min(...[...queues.values()].flat().map(({ askedAt }) => askedAt));
+      return Number.isFinite(first) ? (performance.now() - first) / MS_A_SECOND : 0;
+    },
     async close() {
       isClosed = true;
       await Promise.all(workers.map(({ worker }) => worker.terminate()));

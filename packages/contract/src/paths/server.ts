@@ -1,4 +1,5 @@
 import * as api from '../api.ts';
+import { pageErrorSchema, systemStateSchema } from '../system.ts';
 import type { ApiPath } from './apiPath.ts';
 
 /** The server itself: is it there, what does it speak, what has changed. */
@@ -16,6 +17,19 @@ export const SERVER_PATHS: readonly ApiPath[] = [
     summary: 'Is the server ready to work: alive, and with its database',
     open: true,
     reply: api.healthSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/page-errors',
+    summary: 'An error of a page: where it happened, never what somebody typed',
+    open: true,
+    body: pageErrorSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/system',
+    summary: 'Whether the installation is well: backups, disk, queue, errors, versions',
+    reply: systemStateSchema,
   },
   {
     method: 'get',

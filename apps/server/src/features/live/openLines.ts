@@ -11,6 +11,8 @@ export interface OpenLines {
   add(owner: LineOwner, end: () => void): () => void;
   /** Ends a person's lines: of one session, or of all of them but one. */
   end(which: { personId: string; session?: string; except?: string }): void;
+  /** How many are open. */
+  count(): number;
 }
 
 export function createOpenLines(): OpenLines {
@@ -25,6 +27,7 @@ export function createOpenLines(): OpenLines {
         if (lines.size === 0 && people.get(personId) === lines) people.delete(personId);
       };
     },
+    count: () => [...people.values()].reduce((sum, { size }) => sum + size, 0),
     end({ personId, session, except }) {
       for (const line of [...(people.get(personId) ?? [])]) {
         if (session !== undefined && line.session !== session) continue;
