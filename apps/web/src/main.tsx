@@ -6,6 +6,7 @@ import { loadPending } from './api/outboxStorage.ts';
 import { failureOf } from './api/problem.ts';
 import { noteNobody, noteSignedIn, seemsSignedIn } from './api/signOutMark.ts';
 import { App } from './app/App.tsx';
+import { reportUncaught } from './app/reportErrors.ts';
 import { createStore } from './app/store.ts';
 import { registerOffline } from './offline/register.ts';
 
@@ -37,6 +38,7 @@ function toSignIn(): void {
   history.replaceState({ usr: { from: location.pathname } }, '', '/sign-in');
 }
 
+reportUncaught();
 const root = document.getElementById('root');
 if (root) void open(root);
 registerOffline();

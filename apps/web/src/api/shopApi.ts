@@ -10,6 +10,7 @@ import type {
   PasswordLink,
   ShopSettings,
   StaffMember,
+  SystemState,
 } from '@keen/contract';
 import {
   archiveTakenSchema,
@@ -20,6 +21,7 @@ import {
   shopSettingsSchema,
   staffListSchema,
   staffMemberSchema,
+  systemStateSchema,
 } from '@keen/contract';
 import { keenApi } from './keenApi.ts';
 
@@ -72,6 +74,10 @@ export const shopApi = keenApi.injectEndpoints({
       responseSchema: auditPageSchema,
       providesTags: ['Audit'],
     }),
+    system: build.query<SystemState, void>({
+      query: () => 'system',
+      responseSchema: systemStateSchema,
+    }),
     customer: build.query<CustomerRecord, string>({
       query: (carId) => `customers/${carId}`,
       responseSchema: customerRecordSchema,
@@ -123,6 +129,7 @@ export const {
   useChangePersonMutation,
   useMakePasswordLinkMutation,
   useAuditQuery,
+  useSystemQuery,
   useLazyCustomerQuery,
   useEraseCustomerMutation,
   useArchiveProgressQuery,

@@ -126,6 +126,12 @@ export function createRouter() {
               }),
             },
             {
+              path: '/system',
+              lazy: async () => ({
+                Component: (await import('../features/system/SystemPage.tsx')).SystemPage,
+              }),
+            },
+            {
               path: '/gauges',
               lazy: async () => ({
                 Component: (await import('../features/gauges/GaugesPage.tsx')).GaugesPage,

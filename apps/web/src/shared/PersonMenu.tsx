@@ -1,4 +1,4 @@
-import type { Preferences, Session } from '@keen/contract';
+import type { Preferences, Right, Session } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -9,6 +9,7 @@ import { useKeepPreferencesMutation } from '../api/keenApi.ts';
 import { useSignOut } from '../api/useSignOut.ts';
 import { Choice } from './Choice.tsx';
 import { LANGUAGE_OPTIONS } from './languages.ts';
+import { mayDo } from './mayDo.ts';
 import { TOE_UNIT_CHOICES } from './toeUnits.ts';
 import { UnitChoices } from './UnitChoices.tsx';
 import { pageLanguage, pickLanguage } from '../words/pageLanguage.ts';
@@ -27,8 +28,9 @@ const PLACES = [
   { to: '/shop', title: t('personMenu.shop') },
   { to: '/account', title: t('personMenu.account') },
   { to: '/devices', title: t('personMenu.devices') },
+  { to: '/system', title: t('personMenu.system'), right: 'seeSystem' },
   { to: '/how-it-works', title: t('personMenu.howItWorks') },
-] as const;
+] as const satisfies readonly { to: string; title: string; right?: Right }[];
 
 /** Own units, reading order, theme and paper; sign out. */
 export function PersonMenu({ session, onDone }: { session: Session; onDone: () => void }) {
@@ -117,11 +119,13 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
         onChange={(paper) => paper && set({ paper })}
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-        {PLACES.map(({ to, title }) => (
-          <Button key={to} onClick={() => void go(to)}>
-            {title}
-          </Button>
-        ))}
+        {PLACES.filter((place) => !('right' in place) || mayDo(session, place.right)).map(
+          ({ to, title }) => (
+            <Button key={to} onClick={() => void go(to)}>
+              {title}
+            </Button>
+          ),
+        )}
       </Box>
       {isAsked && unsent > 0 ? (
         <Box role="alert" sx={{ display: 'grid', gap: 1 }}>

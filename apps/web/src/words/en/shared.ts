@@ -67,6 +67,7 @@ export const shared = {
     shop: 'Shop',
     account: 'Account',
     devices: 'Devices',
+    system: 'System',
     howItWorks: 'How it works',
     toeShownIn: 'Toe shown in',
     readTheRibs: 'Read the ribs',

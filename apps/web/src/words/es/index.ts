@@ -32,6 +32,7 @@ import { sharedSheet } from './sharedSheet.ts';
 import { sheets } from './sheets.ts';
 import { shop } from './shop.ts';
 import { signIn } from './signIn.ts';
+import { system } from './system.ts';
 import { terms } from './terms.ts';
 import { today } from './today.ts';
 import { tools } from './tools.ts';
@@ -73,6 +74,7 @@ export const SPANISH = {
   sheets,
   shop,
   signIn,
+  system,
   terms,
   today,
   tools,

@@ -70,6 +70,7 @@ export const shared: Translation<typeof english> = {
     shop: 'Taller',
     account: 'Cuenta',
     devices: 'Dispositivos',
+    system: 'Sistema',
     howItWorks: 'Cómo funciona',
     toeShownIn: 'Convergencia en',
     readTheRibs: 'Leer las bandas',
