@@ -67,6 +67,7 @@ const verdict: VerdictTexts = {
   },
   oddReading: (wheel, rib) =>
     `The ${places[wheel]} ${rib} reading does not fit the others. Read it again before deciding.`,
+  foundOut: 'The tread shows nothing out, but an angle measured today is outside its limits.',
   noneStandsOut: 'No cause stands out.',
   likeliest: (cause, where, chance) =>
     `The likeliest fault is ${lower(causes[cause])} at the ${places[where]}, at ${chance}.`,
@@ -201,6 +202,12 @@ const reasons: ReasonTexts = {
 const advice: AdviceTexts = {
   cause: (cause, list, chance) => `${causes[cause]} at ${atPlaces(list)}: ${chance} likely.`,
   partsFirst: 'Parts first: an alignment on loose joints does not hold.',
+  playFound: (wheels) =>
+    `Excessive play was found at the ${wheels.map((wheel) => places[wheel]).join(', ')}: not safe to drive until it is repaired.`,
+  foundOut:
+    'An angle measured today is outside its limits, but the tread does not show it: measure it again before anything is set.',
+  foundOutLately:
+    'An angle measured today is outside its limits. It has not worn the tread yet, and will: set it.',
   unsafe: (wheels) => `Not safe to drive on: ${wheels.map((wheel) => places[wheel]).join(', ')}.`,
   atLimit: (wheels) =>
     `At or below the legal limit: ${wheels.map((wheel) => places[wheel]).join(', ')}.`,

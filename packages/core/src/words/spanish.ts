@@ -89,6 +89,8 @@ const verdict: VerdictTexts = {
   },
   oddReading: (wheel, rib) =>
     `La lectura ${rib === 'centre' ? 'del centro' : rib === 'inner' ? 'del borde interior' : 'del borde exterior'} del neumático ${ofTire[wheel]} no encaja con las demás. Mídala otra vez antes de decidir.`,
+  foundOut:
+    'El dibujo no muestra nada fuera de medida, pero un ángulo medido hoy está fuera de sus límites.',
   noneStandsOut: 'No destaca ninguna causa.',
   likeliest: (cause, where, chance) =>
     `El fallo más probable es ${lower(causes[cause])} ${at(where)}: ${chance}.`,
@@ -244,6 +246,12 @@ const reasons: ReasonTexts = {
 const advice: AdviceTexts = {
   cause: (cause, list, chance) => `${causes[cause]} ${atPlaces(list)}: probable en un ${chance}.`,
   partsFirst: 'Primero las piezas: una alineación sobre articulaciones flojas no se mantiene.',
+  playFound: (wheels) =>
+    `Holgura excesiva ${listed(wheels.map(at))}: no es seguro circular hasta que se repare.`,
+  foundOut:
+    'Un ángulo medido hoy está fuera de sus límites, pero el dibujo no lo muestra: mídalo otra vez antes de ajustar nada.',
+  foundOutLately:
+    'Un ángulo medido hoy está fuera de sus límites. Aún no ha gastado el dibujo, pero lo hará: ajústelo.',
   unsafe: (wheels) =>
     `No es seguro circular con: ${wheels.map((wheel) => ofTire[wheel]).join(', ')}.`,
   atLimit: (wheels) =>

@@ -24,6 +24,8 @@ export interface VerdictTexts {
   seen(seen: SeenWear, isMeasured: boolean): string;
   /** A reading that is likely wrong, where nothing else is to be said. */
   oddReading(wheel: Wheel, rib: Rib): string;
+  /** Nothing in the tread, but an angle is out on the rig. */
+  foundOut: string;
   noneStandsOut: string;
   likeliest(cause: Cause, where: Wheel | Axle, chance: string): string;
   unclear(cause: Cause, where: Wheel | Axle): string;
@@ -89,6 +91,12 @@ export interface ReasonTexts {
 export interface AdviceTexts {
   cause(cause: Cause, list: readonly (Wheel | Axle)[], chance: string): string;
   partsFirst: string;
+  /** Excessive play found by hand. */
+  playFound(wheels: readonly Wheel[]): string;
+  /** Out on the rig today, which the tread does not show. */
+  foundOut: string;
+  /** Out on the rig today, and likely only since lately. */
+  foundOutLately: string;
   unsafe(wheels: readonly Wheel[]): string;
   atLimit(wheels: readonly Wheel[]): string;
   /** No single angle stands out, but one of them may be out. */

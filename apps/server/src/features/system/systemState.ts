@@ -29,7 +29,8 @@ export async function systemState({
     node: process.versions.node,
     startedAt: startedAt.toISOString(),
     database: {
-      version,
+      // A package adds its own to the version.
+      version: version.split(' ')[0]!,
       bytes: Number(bytes),
       connections: pool.totalCount,
       idle: pool.idleCount,

@@ -177,6 +177,8 @@ const BAR_WORDS: Record<NonNullable<Choice['bar']>, string> = {
   measureFirst: t('choices.leftOutNotCertain'),
   measured: t('choices.leftOutTheAnglesHave'),
   inOrder: t('choices.leftOutTheAnglesWere'),
+  foundOut: t('choices.leftOutFoundOut'),
+  measureAgain: t('choices.leftOutMeasureAgain'),
   said: t('choices.leftOutWhatIsSaid'),
   loose: t('choices.leftOutLoose'),
   unlikely: t('choices.leftOutNothingHere'),

@@ -34,6 +34,9 @@ export const decide = {
     leftOutNotCertain: 'Left out: not certain enough to set angles without measuring them first.',
     leftOutTheAnglesHave: 'Left out: the angles have been measured.',
     leftOutTheAnglesWere: 'Left out: the angles were measured and are in order.',
+    leftOutFoundOut: 'Left out: an angle was found outside its limits today.',
+    leftOutMeasureAgain:
+      'Left out: the tread does not show what was measured. Measure it again first.',
     leftOutWhatIsSaid: 'Left out: it would leave what this tread says is wrong.',
     leftOutLoose: 'Left out: a joint is likely loose. The joints come first.',
     leftOutNothingHere: 'Left out: nothing here asks for it.',

@@ -39,6 +39,9 @@ export const decide: Translation<typeof english> = {
       'Queda fuera: no es lo bastante seguro para ajustar ángulos sin medirlos antes.',
     leftOutTheAnglesHave: 'Queda fuera: los ángulos ya se midieron.',
     leftOutTheAnglesWere: 'Queda fuera: los ángulos se midieron y están bien.',
+    leftOutFoundOut: 'Queda fuera: hoy se ha medido un ángulo fuera de sus límites.',
+    leftOutMeasureAgain:
+      'Queda fuera: el dibujo no muestra lo que se midió. Mídalo otra vez primero.',
     leftOutWhatIsSaid: 'Queda fuera: dejaría como está lo que el dibujo dice que va mal.',
     leftOutLoose:
       'Queda fuera: es probable que una articulación tenga holgura. Primero se revisan.',

@@ -34,6 +34,9 @@ const LEFT_ALONE = { alignment: 1.5, looseness: 2, bounce: 1.2, pressure: 0.6 } 
 /** An alignment is sold without measuring first from this chance on that an angle is out. */
 const ALIGN_FROM = 0.9;
 
+/** From here on the tread shows what a rig has found out. */
+const SHOWN_FROM = 0.5;
+
 /** From here on a cause at one place is spoken of as what happened. */
 export const SAID_FROM = 0.45;
 
@@ -48,8 +51,10 @@ export interface PlainFacts {
    * What has moved the angles since the car was last aligned, where no rig has found them in tolerance since.
    */
   moved: 'height' | 'parts' | null;
-  /** What a rig has found today: all in tolerance or within its own error, one of them out, or not all read. */
+  /** What a rig has found today: all in tolerance or within its own error, any of them out, or not all read. */
   measured: 'inOrder' | 'out' | null;
+  /** Wheels where excessive play was found by hand. */
+  playFound: readonly Wheel[];
   /** The angles were set, or parts put in, late in the tires' life: today's are not those that wore them. */
   isSetSince: boolean;
 }
@@ -71,6 +76,8 @@ const PUTS_RIGHT: Record<Action, readonly FaultGroup[]> = {
  * too, so the least is to measure. After a lift, a lowering or new suspension parts the angles are others
  * than they were, whatever the tread says yet. Measuring comes first in any alignment: short of near
  * certainty it is what is sold; a tread plainly one-sided with angles in order has its joints looked through.
+ * What a rig finds out today is set, though it wore no tread yet; short of the tread's word it is measured again
+ * first. Excessive play found by hand comes before everything.
  * Parts, dampers and air are not advised on a suspicion; what the customer is told has happened is not left as it
  * is, though it may take little rubber: a loose joint is dangerous and lets no setting hold, so joints are looked
  * through before anything else; a worn damper shakes the car and lengthens its braking (common practice, no source).
@@ -80,6 +87,10 @@ export function barredCourses(
   facts: PlainFacts,
 ): Partial<Record<Action, Bar>> {
   const said = saidNow(chances, facts);
+  if (facts.playFound.length > 0) {
+    const others = ACTIONS.filter((course) => course !== 'partsThenAlign');
+    return Object.fromEntries(others.map((course) => [course, 'partsFirst']));
+  }
   const unsaid = (course: Action): Bar | undefined => {
     if (said.includes('looseness')) return course === 'partsThenAlign' ? undefined : 'loose';
     if (said.some((group) => group !== 'pressure')) {
@@ -108,13 +119,26 @@ function saidNow(
   if (said.length > 0 && moved !== null) return [...said, 'alignment'];
   // The angles of today are in order, whatever wore the tread.
   if (measured === 'inOrder') return said.filter((group) => group !== 'alignment');
-  return said.length > 0 && isOneSided ? [...said, 'alignment'] : said;
+  return said.length > 0 && (isOneSided || measured === 'out') ? [...said, 'alignment'] : said;
+}
+
+/**
+ * Whether an angle was found out that the tread does not show, with nothing known to have moved it lately: a
+ * reading can be wrong, so it is taken again before anything is set.
+ */
+export function isFindingDoubted(
+  { alignment }: Pick<GroupChances, 'alignment'>,
+  { measured, isSetSince }: PlainFacts,
+): boolean {
+  return measured === 'out' && !isSetSince && alignment < SHOWN_FROM;
 }
 
 function barsWhateverIsSaid(
-  { alignment, looseness, bounce }: GroupChances,
-  { seen, moved, measured, isSetSince }: PlainFacts,
+  chances: GroupChances,
+  facts: PlainFacts,
 ): Partial<Record<Action, Bar>> {
+  const { alignment, looseness, bounce, said } = chances;
+  const { seen, moved, measured, isSetSince } = facts;
   const bars: Partial<Record<Action, Bar>> = {};
   if (looseness < NAME_CAUSE_FROM) bars.partsThenAlign = 'unlikely';
   if (bounce < NAME_CAUSE_FROM) bars.balanceOrDampers = 'unlikely';
@@ -130,6 +154,15 @@ function barsWhateverIsSaid(
   if (measured !== null) bars.checkAlignment = 'measured';
   if (measured === 'inOrder') bars.align = 'inOrder';
   if (measured === null && alignment < ALIGN_FROM) bars.align = 'measureFirst';
+  if (measured === 'out') {
+    bars.fitOnly = 'foundOut';
+    bars.inflateAndWatch = 'foundOut';
+    if (!said.includes('bounce')) bars.balanceOrDampers = 'foundOut';
+    if (isFindingDoubted(chances, facts)) {
+      delete bars.checkAlignment;
+      bars.align = 'measureAgain';
+    }
+  }
   // What wore the tread has been put right since.
   if (measured === 'inOrder' && isSetSince) return bars;
   if (seen.length > 0) bars.fitOnly = 'seen';
@@ -185,6 +218,7 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
     seen: treadSeen(resolved),
     moved: measured === null ? moved : null,
     measured,
+    playFound: WHEEL_ORDER.filter((wheel) => resolved.play[wheel] === 'excessive'),
     isSetSince: areAnglesRecent,
   };
 }
@@ -203,9 +237,10 @@ function measuredAngles({ angles, tolerances }: ResolvedCase): PlainFacts['measu
     [total(angles.lf.toe, angles.rf.toe), tolerances.totalToe.front, TOTAL_TOE_ERROR] as const,
     [total(angles.lr.toe, angles.rr.toe), tolerances.totalToe.rear, TOTAL_TOE_ERROR] as const,
   ];
-  if (read.some(([value]) => value === null)) return null;
   const isOut = read.some(
-    ([value, [low, high], error]) => value! < low - error || value! > high + error,
+    ([value, [low, high], error]) =>
+      value !== null && (value < low - error || value > high + error),
   );
-  return isOut ? 'out' : 'inOrder';
+  if (isOut) return 'out';
+  return read.some(([value]) => value === null) ? null : 'inOrder';
 }

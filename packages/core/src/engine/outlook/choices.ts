@@ -54,7 +54,7 @@ export interface Choice {
   /** What it saves over the horizon against fitting tires and nothing else: the mean, and eight times in ten. */
   saves: { mean: number; low: number; high: number };
   /** Why it is left out, or null. */
-  bar: Bar | 'partsFirst' | null;
+  bar: Bar | null;
 }
 
 /** A step of a course: always done when its chance is 1. */
@@ -282,7 +282,7 @@ function workOf(course: Action, car: CarOut, prices: WorkPrices, armsOf: ArmsOf)
 }
 
 /** Bars that stand whatever a check finds; the others fall once it is known what is the matter. */
-const FIRM: readonly (Bar | undefined)[] = ['seen', 'moved'];
+const FIRM: readonly (Bar | undefined)[] = ['seen', 'moved', 'foundOut', 'partsFirst'];
 
 /**
  * What a check is worth: how much cheaper the best course after each of its answers is than the best

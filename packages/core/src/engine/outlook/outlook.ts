@@ -46,6 +46,12 @@ export type Bar =
   | 'measured'
   /** Measured, and in tolerance. */
   | 'inOrder'
+  /** An angle was found out today. */
+  | 'foundOut'
+  /** The tread does not show what was found out, so it is measured again before it is set. */
+  | 'measureAgain'
+  /** Excessive play was found by hand. */
+  | 'partsFirst'
   /** It would leave what is told to have happened. */
   | 'said'
   /** A joint is likely loose: no setting holds, and it is dangerous. */

@@ -4,6 +4,7 @@ import { SPANISH } from '../../words/spanish.ts';
 import { evenCar } from '../../../tests/evenCar.ts';
 import { adviceReason } from './adviceReasons.ts';
 import { diagnose } from './diagnose.ts';
+import { verdictOf } from './verdict.ts';
 
 const SOFT: [number, number, number] = [3.6, 5.6, 3.7];
 
@@ -36,5 +37,51 @@ describe('reasons of an advice', () => {
     // As it was saved before places were put together.
     const old = { code: 'cause', figures: ['toeTooFarIn', 'front', 0.5] };
     expect(adviceReason(old, ENGLISH)).toBe('Too much toe-in at the front axle: 50 % likely.');
+  });
+
+  it('put play that was found by hand first, whatever the tread says', () => {
+    const car = evenCar({}, (file) => {
+      file.play = { lf: 'excessive', rf: 'none' };
+    });
+    const { action, reasons, beforeFitting } = diagnose(car).diagnosis.recommendation;
+    expect([action, beforeFitting]).toEqual(['partsThenAlign', true]);
+    expect(reasons[0]).toMatch(/^Excessive play was found at the left front: not safe to drive/);
+    expect(reasons).not.toContain('The tread looks like that of a car with nothing out.');
+    const found = { code: 'playFound', figures: ['lf', 'rr'] };
+    expect(adviceReason(found, SPANISH)).toMatch(
+      /^Holgura excesiva en la rueda delantera izquierda y /,
+    );
+  });
+
+  it('never say that nothing is needed where a rig has found an angle out today', () => {
+    const angles = (toe: number) => ({
+      lf: { camber: -0.5, toe },
+      rf: { camber: -0.5, toe },
+      lr: { camber: -0.8, toe: 0.1 },
+      rr: { camber: -0.8, toe: 0.1 },
+    });
+    const advised = (change: Parameters<typeof evenCar>[1]) => {
+      const file = evenCar({}, change);
+      const { diagnosis } = diagnose(file);
+      return { ...diagnosis.recommendation, headline: verdictOf(diagnosis, file).headline };
+    };
+    const out = advised((file) => (file.angles = angles(0.4)));
+    expect(out.action).toBe('checkAlignment');
+    expect(out.reasons).toEqual([
+      expect.stringMatching(/^An angle measured today .* measure it again/),
+    ]);
+    expect(out.headline).toMatch(/an angle measured today is outside its limits/);
+    // A kerb explains both: out today, and not yet in the tread.
+    const knocked = advised((file) => {
+      file.angles = angles(0.4);
+      file.history = { startedAfter: ['kerb'] };
+    });
+    expect(knocked.action).toBe('align');
+    // One axle measured is enough to know that it is out.
+    const front = advised((file) => {
+      file.angles = { lf: { toe: 0.4 }, rf: { toe: 0.4 } };
+    });
+    expect(front.action).toBe('checkAlignment');
+    expect(advised((file) => (file.angles = angles(0.05))).action).toBe('fitOnly');
   });
 });

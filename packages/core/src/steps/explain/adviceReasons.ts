@@ -26,6 +26,8 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
       return advice.oneIsOut(percent(figures[0] as number, advice));
     case 'unsafe':
       return advice.unsafe(figures as Wheel[]);
+    case 'playFound':
+      return advice.playFound(figures as Wheel[]);
     case 'atLimit':
       return advice.atLimit(figures as Wheel[]);
     case 'seen':
@@ -34,6 +36,8 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
     case 'heightChanged':
     case 'heightLookFirst':
     case 'newParts':
+    case 'foundOut':
+    case 'foundOutLately':
     case 'nothingOut':
       return advice[code as 'partsFirst'];
   }

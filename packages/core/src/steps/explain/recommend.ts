@@ -1,7 +1,11 @@
 import type { ReasonCode, Recommendation } from '@keen/contract';
 import type { Action, Wheel, WheelStatus } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
-import { chooseAction, NAME_CAUSE_FROM } from '../../engine/diagnosis/chooseAction.ts';
+import {
+  chooseAction,
+  isFindingDoubted,
+  NAME_CAUSE_FROM,
+} from '../../engine/diagnosis/chooseAction.ts';
 import type { CauseChance, GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
 import { ENGLISH } from '../../words/english.ts';
 import { alikeByChance } from './alikeByChance.ts';
@@ -65,7 +69,10 @@ function reasonsFor(
     const where = places.map((place) => place.where);
     add('causeAt', places[0]!.cause, Math.min(...each), Math.max(...each), ...where);
   }
-  if (chances.looseness >= NAME_CAUSE_FROM) add('partsFirst');
+  if (facts.playFound.length > 0) add('playFound', ...facts.playFound);
+  if (facts.playFound.length > 0 || chances.looseness >= NAME_CAUSE_FROM) add('partsFirst');
+  if (isFindingDoubted(chances, facts)) add('foundOut');
+  else if (facts.measured === 'out' && named.length === 0) add('foundOutLately');
   if (unsafe.length > 0) add('unsafe', ...unsafe);
   const worn = replace.filter((wheel) => !unsafe.includes(wheel));
   if (worn.length > 0) add('atLimit', ...worn);

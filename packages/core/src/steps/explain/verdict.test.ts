@@ -4,11 +4,12 @@ import { describe, expect, it } from 'vitest';
 import type { SeenWear } from '../../engine/diagnosis/treadSeen.ts';
 import type { Diagnosis, RankedCause } from '@keen/contract';
 import { ACTIONS, AXLE_CAUSES, WHEEL_CAUSES } from '@keen/contract/words';
+import type { Wheel } from '@keen/contract/words';
 import { exampleCase, wear } from '../../../tests/exampleCase.ts';
 import { inHundred, sureWords } from '../../words/causeWords.ts';
 import { diagnose } from './diagnose.ts';
 import { barredCourses, chooseAction, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
-import type { GroupChances } from '../../engine/diagnosis/chooseAction.ts';
+import type { GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
 import { spokenRibs } from './spokenRibs.ts';
 import { actionWords, verdictOf } from './verdict.ts';
 
@@ -147,7 +148,13 @@ describe('words for chances', () => {
 
 describe('chooseAction', () => {
   const none: GroupChances = { alignment: 0, looseness: 0, bounce: 0, pressure: 0, said: [] };
-  const plain = { seen: [], moved: null, measured: null, isSetSince: false };
+  const plain: PlainFacts = {
+    seen: [],
+    moved: null,
+    measured: null,
+    playFound: [],
+    isSetSince: false,
+  };
   it('does what costs least on average', () => {
     expect(chooseAction(none, plain)).toBe('fitOnly');
     expect(chooseAction({ ...none, alignment: 0.95 }, plain)).toBe('align');
@@ -197,6 +204,7 @@ describe('chooseAction', () => {
       seen,
       moved: fc.constantFrom('height' as const, 'parts' as const, null),
       measured: fc.constantFrom('inOrder' as const, 'out' as const, null),
+      playFound: fc.subarray<Wheel>(['lf', 'rr']),
       isSetSince: fc.boolean(),
     });
     const groups = ['alignment', 'looseness', 'bounce', 'pressure'] as const;
@@ -214,7 +222,10 @@ describe('chooseAction', () => {
       fc.property(chances, facts, (given, plainly) => {
         const action = chooseAction(given, plainly);
         expect(ACTIONS).toContain(action);
-        if (given.said.includes('looseness')) expect(action).toBe('partsThenAlign');
+        if (given.said.includes('looseness') || plainly.playFound.length > 0) {
+          expect(action).toBe('partsThenAlign');
+        }
+        if (plainly.measured === 'out') expect(action).not.toMatch(/^(fitOnly|inflateAndWatch)$/);
         if (plainly.seen.length > 0 && !(plainly.measured === 'inOrder' && plainly.isSetSince)) {
           expect(action).not.toBe('fitOnly');
         }
@@ -245,6 +256,24 @@ describe('chooseAction', () => {
     const left = ACTIONS.filter((course) => bars[course] === undefined);
     expect(left).toEqual(['partsThenAlign']);
     expect(bars.inflateAndWatch).toBe('loose');
+  });
+
+  it('never leaves an angle that a rig has found out, and has it measured again where no tread shows it', () => {
+    const found = { ...plain, measured: 'out' } as const;
+    expect(chooseAction(none, found)).toBe('checkAlignment');
+    expect(barredCourses(none, found)).toMatchObject({
+      align: 'measureAgain',
+      fitOnly: 'foundOut',
+    });
+    // After a kerb or new parts the tread cannot show it yet.
+    expect(chooseAction(none, { ...found, isSetSince: true })).toBe('align');
+    expect(chooseAction({ ...none, alignment: 0.6 }, found)).toBe('align');
+  });
+
+  it('puts play that was found by hand before everything', () => {
+    const bars = barredCourses({ ...none, alignment: 0.95 }, { ...plain, playFound: ['lf'] });
+    expect(ACTIONS.filter((course) => bars[course] === undefined)).toEqual(['partsThenAlign']);
+    expect(bars.align).toBe('partsFirst');
   });
 
   it('sets pressures by themselves only where they are likelier wrong than a suspicion', () => {

@@ -59,7 +59,9 @@ export function verdictOf(
           ? say.eats(eaten.angle, eaten.wheel, eaten.rib)
           : worst
             ? say.seen(worst, measured === 'inOrder')
-            : say.healthy,
+            : measured === 'out'
+              ? say.foundOut
+              : say.healthy,
       sure: eaten ? say.outsideLimits(hundredIn(texts, eaten.probability)) : '',
       detail: top
         ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
