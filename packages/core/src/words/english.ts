@@ -204,6 +204,10 @@ const advice: AdviceTexts = {
   partsFirst: 'Parts first: an alignment on loose joints does not hold.',
   playFound: (wheels) =>
     `Excessive play was found at the ${wheels.map((wheel) => places[wheel]).join(', ')}: not safe to drive until it is repaired.`,
+  pressureFound: (wheels) =>
+    `Off the placard today: ${wheels.map((wheel) => places[wheel]).join(', ')}. Set the pressure, and look for a leak where it is low.`,
+  handling:
+    'The tread does not explain how the driver says the car handles: measure the alignment.',
   foundOut:
     'An angle measured today is outside its limits, but the tread does not show it: measure it again before anything is set.',
   foundOutLately:

@@ -248,6 +248,9 @@ const advice: AdviceTexts = {
   partsFirst: 'Primero las piezas: una alineación sobre articulaciones flojas no se mantiene.',
   playFound: (wheels) =>
     `Holgura excesiva ${listed(wheels.map(at))}: no es seguro circular hasta que se repare.`,
+  pressureFound: (wheels) =>
+    `Presión fuera de lo indicado hoy: ${wheels.map((wheel) => ofTire[wheel]).join(', ')}. Póngala bien y, si está baja, busque una fuga.`,
+  handling: 'El dibujo no explica lo que el conductor nota al conducir: mida la alineación.',
   foundOut:
     'Un ángulo medido hoy está fuera de sus límites, pero el dibujo no lo muestra: mídalo otra vez antes de ajustar nada.',
   foundOutLately:

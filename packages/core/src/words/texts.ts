@@ -93,6 +93,10 @@ export interface AdviceTexts {
   partsFirst: string;
   /** Excessive play found by hand. */
   playFound(wheels: readonly Wheel[]): string;
+  /** Off the placard today. */
+  pressureFound(wheels: readonly Wheel[]): string;
+  /** A pull, a crooked wheel or wander that no cause explains. */
+  handling: string;
   /** Out on the rig today, which the tread does not show. */
   foundOut: string;
   /** Out on the rig today, and likely only since lately. */

@@ -178,6 +178,8 @@ const BAR_WORDS: Record<NonNullable<Choice['bar']>, string> = {
   measured: t('choices.leftOutTheAnglesHave'),
   inOrder: t('choices.leftOutTheAnglesWere'),
   foundOut: t('choices.leftOutFoundOut'),
+  pressureFound: t('choices.leftOutPressureFound'),
+  complaint: t('choices.leftOutComplaint'),
   measureAgain: t('choices.leftOutMeasureAgain'),
   said: t('choices.leftOutWhatIsSaid'),
   loose: t('choices.leftOutLoose'),

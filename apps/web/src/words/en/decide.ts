@@ -35,6 +35,8 @@ export const decide = {
     leftOutTheAnglesHave: 'Left out: the angles have been measured.',
     leftOutTheAnglesWere: 'Left out: the angles were measured and are in order.',
     leftOutFoundOut: 'Left out: an angle was found outside its limits today.',
+    leftOutPressureFound: 'Left out: a pressure was found off the placard today.',
+    leftOutComplaint: 'Left out: it would not answer what the driver reports.',
     leftOutMeasureAgain:
       'Left out: the tread does not show what was measured. Measure it again first.',
     leftOutWhatIsSaid: 'Left out: it would leave what this tread says is wrong.',

@@ -40,6 +40,8 @@ export const decide: Translation<typeof english> = {
     leftOutTheAnglesHave: 'Queda fuera: los ángulos ya se midieron.',
     leftOutTheAnglesWere: 'Queda fuera: los ángulos se midieron y están bien.',
     leftOutFoundOut: 'Queda fuera: hoy se ha medido un ángulo fuera de sus límites.',
+    leftOutPressureFound: 'Queda fuera: hoy se ha encontrado una presión fuera de lo indicado.',
+    leftOutComplaint: 'Queda fuera: no respondería a lo que nota el conductor.',
     leftOutMeasureAgain:
       'Queda fuera: el dibujo no muestra lo que se midió. Mídalo otra vez primero.',
     leftOutWhatIsSaid: 'Queda fuera: dejaría como está lo que el dibujo dice que va mal.',

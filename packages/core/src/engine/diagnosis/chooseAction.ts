@@ -1,5 +1,5 @@
 import { ACTIONS } from '@keen/contract/words';
-import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
+import type { Action, Axle, Cause, Complaint, Wheel } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
 import { historyFacts } from './historyFacts.ts';
@@ -55,6 +55,10 @@ export interface PlainFacts {
   measured: 'inOrder' | 'out' | null;
   /** Wheels where excessive play was found by hand. */
   playFound: readonly Wheel[];
+  /** Wheels whose pressure is off the placard today, beyond the gauge's error. */
+  pressureFound: readonly Wheel[];
+  /** The driver reports a pull, a crooked wheel or wander, and no rig has looked at the angles. */
+  isHandlingOff: boolean;
   /** The angles were set, or parts put in, late in the tires' life: today's are not those that wore them. */
   isSetSince: boolean;
 }
@@ -77,10 +81,12 @@ const PUTS_RIGHT: Record<Action, readonly FaultGroup[]> = {
  * than they were, whatever the tread says yet. Measuring comes first in any alignment: short of near
  * certainty it is what is sold; a tread plainly one-sided with angles in order has its joints looked through.
  * What a rig finds out today is set, though it wore no tread yet; short of the tread's word it is measured again
- * first. Excessive play found by hand comes before everything.
- * Parts, dampers and air are not advised on a suspicion; what the customer is told has happened is not left as it
- * is, though it may take little rubber: a loose joint is dangerous and lets no setting hold, so joints are looked
- * through before anything else; a worn damper shakes the car and lengthens its braking (common practice, no source).
+ * first. Excessive play found by hand comes before everything. A pressure that is off today is set, and a driver who
+ * reports a pull or a crooked wheel is not sent home with tires alone (common practice, no source).
+ * Parts, dampers and air are not advised on a suspicion. Loose joints and dampers that the customer is told of are not
+ * left as they are, though they take little rubber: a loose joint is dangerous and lets no setting hold, so joints are
+ * looked through before anything else; a worn damper shakes the car and lengthens its braking (common practice, no
+ * source). Angles that are out cost rubber alone, so money decides.
  */
 export function barredCourses(
   chances: GroupChances,
@@ -93,16 +99,17 @@ export function barredCourses(
   }
   const unsaid = (course: Action): Bar | undefined => {
     if (said.includes('looseness')) return course === 'partsThenAlign' ? undefined : 'loose';
-    if (said.some((group) => group !== 'pressure')) {
+    if (said.includes('bounce')) {
       return PUTS_RIGHT[course].some((group) => said.includes(group)) ? undefined : 'said';
     }
-    return said.length > 0 && course === 'fitOnly' ? 'said' : undefined;
+    return said.includes('pressure') && course === 'fitOnly' ? 'said' : undefined;
   };
   const bars = barsWhateverIsSaid(chances, facts);
   for (const course of ACTIONS) {
     const bar = bars[course] ?? unsaid(course);
     if (bar) bars[course] = bar;
   }
+  if (facts.pressureFound.length > 0) bars.fitOnly ??= 'pressureFound';
   if (bars.fitOnly === undefined && chances.pressure < NAME_CAUSE_FROM) {
     bars.inflateAndWatch ??= 'unlikely';
   }
@@ -112,14 +119,18 @@ export function barredCourses(
 /** What is told as having happened and can still be put right. */
 function saidNow(
   { said }: GroupChances,
-  { seen, moved, measured }: PlainFacts,
+  { seen, moved, measured, isHandlingOff }: PlainFacts,
 ): readonly FaultGroup[] {
-  // Angles that have moved, and a tread that is plainly one-sided, ask for an alignment whatever else is said.
-  const isOneSided = seen.some(({ kind }) => kind === 'edge' || kind === 'across');
+  // Angles that have moved or were found out, a tread that is plainly one-sided and a car that does not go straight
+  // ask for an alignment whatever else is said.
+  const isAsked =
+    measured === 'out' ||
+    isHandlingOff ||
+    seen.some(({ kind }) => kind === 'edge' || kind === 'across');
   if (said.length > 0 && moved !== null) return [...said, 'alignment'];
   // The angles of today are in order, whatever wore the tread.
   if (measured === 'inOrder') return said.filter((group) => group !== 'alignment');
-  return said.length > 0 && (isOneSided || measured === 'out') ? [...said, 'alignment'] : said;
+  return said.length > 0 && isAsked ? [...said, 'alignment'] : said;
 }
 
 /**
@@ -154,6 +165,10 @@ function barsWhateverIsSaid(
   if (measured !== null) bars.checkAlignment = 'measured';
   if (measured === 'inOrder') bars.align = 'inOrder';
   if (measured === null && alignment < ALIGN_FROM) bars.align = 'measureFirst';
+  if (facts.isHandlingOff && measured === null) {
+    bars.fitOnly = 'complaint';
+    bars.inflateAndWatch = 'complaint';
+  }
   if (measured === 'out') {
     bars.fitOnly = 'foundOut';
     bars.inflateAndWatch = 'foundOut';
@@ -218,9 +233,34 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
     seen: treadSeen(resolved),
     moved: measured === null ? moved : null,
     measured,
+    pressureFound: pressuresOff(resolved),
+    isHandlingOff:
+      measured === null &&
+      !resolved.history.occasions.includes('braking') &&
+      resolved.complaints.some((complaint) => HANDLING.includes(complaint)),
     playFound: WHEEL_ORDER.filter((wheel) => resolved.play[wheel] === 'excessive'),
     isSetSince: areAnglesRecent,
   };
+}
+
+/** What the angles are asked for when the driver reports it; a pull under the brakes is the brakes'. */
+const HANDLING: readonly Complaint[] = [
+  'pullsLeft',
+  'pullsRight',
+  'wheelOffLeft',
+  'wheelOffRight',
+  'wander',
+  'noReturn',
+];
+
+/** Part of the placard that a gauge may be off by. */
+const GAUGE_ERROR = 0.02;
+
+function pressuresOff({ tires, tolerances }: ResolvedCase): Wheel[] {
+  return WHEEL_ORDER.filter((wheel) => {
+    const ratio = tires[wheel].pressureRatio;
+    return ratio !== null && Math.abs(ratio - 1) > tolerances.pressure + GAUGE_ERROR;
+  });
 }
 
 /** A rig's reading is out only by more than its own error, degrees: one camber, the toe of two wheels. */

@@ -282,7 +282,13 @@ function workOf(course: Action, car: CarOut, prices: WorkPrices, armsOf: ArmsOf)
 }
 
 /** Bars that stand whatever a check finds; the others fall once it is known what is the matter. */
-const FIRM: readonly (Bar | undefined)[] = ['seen', 'moved', 'foundOut', 'partsFirst'];
+const FIRM: readonly (Bar | undefined)[] = [
+  'seen',
+  'moved',
+  'foundOut',
+  'pressureFound',
+  'partsFirst',
+];
 
 /**
  * What a check is worth: how much cheaper the best course after each of its answers is than the best

@@ -48,6 +48,10 @@ export type Bar =
   | 'inOrder'
   /** An angle was found out today. */
   | 'foundOut'
+  /** A pressure is off the placard today. */
+  | 'pressureFound'
+  /** It would not answer what the driver reports. */
+  | 'complaint'
   /** The tread does not show what was found out, so it is measured again before it is set. */
   | 'measureAgain'
   /** Excessive play was found by hand. */

@@ -84,4 +84,26 @@ describe('reasons of an advice', () => {
     expect(front.action).toBe('checkAlignment');
     expect(advised((file) => (file.angles = angles(0.05))).action).toBe('fitOnly');
   });
+
+  it('never say that nothing is needed where a pressure is off today, or the driver reports a pull', () => {
+    const advised = (change: Parameters<typeof evenCar>[1]) =>
+      diagnose(evenCar({}, change)).diagnosis.recommendation;
+    const flat = advised((file) => (file.tires.lr.pressure = { target: 230, measured: 120 }));
+    expect(flat.action).toBe('inflateAndWatch');
+    expect(flat.reasons).toEqual([
+      expect.stringMatching(/^Off the placard today: left rear\. .* leak/),
+    ]);
+    // Within the tolerance and the gauge's error nothing is found.
+    const near = advised((file) => (file.tires.lr.pressure = { target: 230, measured: 205 }));
+    expect(near.action).toBe('fitOnly');
+    const crooked = advised((file) => (file.complaints = ['wheelOffRight']));
+    expect([crooked.action, crooked.reasons.length]).toEqual(['checkAlignment', 1]);
+    // A pull under the brakes is the brakes', and noise is no matter of angles.
+    const braking = advised((file) => {
+      file.complaints = ['pullsLeft'];
+      file.history = { occasions: ['braking'] };
+    });
+    expect(braking.action).toBe('fitOnly');
+    expect(advised((file) => (file.complaints = ['noise'])).action).toBe('fitOnly');
+  });
 });

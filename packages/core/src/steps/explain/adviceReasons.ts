@@ -26,6 +26,8 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
       return advice.oneIsOut(percent(figures[0] as number, advice));
     case 'unsafe':
       return advice.unsafe(figures as Wheel[]);
+    case 'pressureFound':
+      return advice.pressureFound(figures as Wheel[]);
     case 'playFound':
       return advice.playFound(figures as Wheel[]);
     case 'atLimit':
@@ -36,6 +38,7 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
     case 'heightChanged':
     case 'heightLookFirst':
     case 'newParts':
+    case 'handling':
     case 'foundOut':
     case 'foundOutLately':
     case 'nothingOut':

@@ -153,6 +153,8 @@ describe('chooseAction', () => {
     moved: null,
     measured: null,
     playFound: [],
+    pressureFound: [],
+    isHandlingOff: false,
     isSetSince: false,
   };
   it('does what costs least on average', () => {
@@ -205,6 +207,8 @@ describe('chooseAction', () => {
       moved: fc.constantFrom('height' as const, 'parts' as const, null),
       measured: fc.constantFrom('inOrder' as const, 'out' as const, null),
       playFound: fc.subarray<Wheel>(['lf', 'rr']),
+      pressureFound: fc.subarray<Wheel>(['rf', 'lr']),
+      isHandlingOff: fc.boolean(),
       isSetSince: fc.boolean(),
     });
     const groups = ['alignment', 'looseness', 'bounce', 'pressure'] as const;
@@ -225,6 +229,7 @@ describe('chooseAction', () => {
         if (given.said.includes('looseness') || plainly.playFound.length > 0) {
           expect(action).toBe('partsThenAlign');
         }
+        if (plainly.pressureFound.length > 0) expect(action).not.toBe('fitOnly');
         if (plainly.measured === 'out') expect(action).not.toMatch(/^(fitOnly|inflateAndWatch)$/);
         if (plainly.seen.length > 0 && !(plainly.measured === 'inOrder' && plainly.isSetSince)) {
           expect(action).not.toBe('fitOnly');
