@@ -17,7 +17,7 @@ export function diagnoseCase(text: string, prices?: PriceList): Outcome {
   return refusing(() => {
     const answer = diagnose(file);
     const given = prices ?? file.prices;
-    return given ? adviseAtPrices(file, answer, given) : answer.diagnosis;
+    return given ? adviseAtPrices(answer, given) : answer.diagnosis;
   });
 }
 

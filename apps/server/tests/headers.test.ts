@@ -5,13 +5,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
 import type { VisitPage } from '@keen/contract';
-import { pino } from 'pino';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
-import { startServer } from '../src/createServer.ts';
 import { safeError } from '../src/http/logging.ts';
-import { agentOf, appUrlOf, arrive, bodyOf, createDatabase, setUpShop } from './testServer.ts';
+import { agentOf, arrive, bodyOf, createDatabase, serve, setUpShop } from './testServer.ts';
 import type { Agent } from './testServer.ts';
 
 const web = mkdtempSync(join(tmpdir(), 'keen-web-'));
@@ -24,16 +22,7 @@ beforeAll(async () => {
   writeFileSync(join(web, 'assets/a.js.br'), brotliCompressSync('1'));
   writeFileSync(join(web, 'assets/a.js.gz'), gzipSync('1'));
   writeFileSync(join(web, 'assets/a.js.map'), '{}');
-  const url = await createDatabase();
-  server = await startServer({
-    databaseUrl: appUrlOf(url),
-    ownerUrl: url,
-    host: '127.0.0.1',
-    port: 0,
-    webDir: web,
-    demo: false,
-    log: pino({ level: 'silent' }),
-  });
+  server = await serve(await createDatabase(), { webDir: web, demo: false });
   agent = agentOf(server);
   await setUpShop(agent);
 });

@@ -3,12 +3,11 @@ import { planYears } from '@keen/demo';
 import { pino } from 'pino';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
-import { startServer } from '../src/createServer.ts';
 import { connect } from '../src/db/client.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import { makeYears } from '../src/demo/makeYears.ts';
 import { removeDemo } from '../src/demo/removeDemo.ts';
-import { agentOf, appUrlOf, asOwner, bodyOf, createDatabase } from './testServer.ts';
+import { agentOf, asOwner, bodyOf, createDatabase, serve } from './testServer.ts';
 import type { Agent } from './testServer.ts';
 
 const CARS = 5;
@@ -17,15 +16,7 @@ const running: RunningServer[] = [];
 afterAll(() => Promise.all(running.map((server) => server.close())));
 
 async function start(url: string, cars: number, yearsCars = cars): Promise<RunningServer> {
-  const server = await startServer({
-    databaseUrl: appUrlOf(url),
-    ownerUrl: url,
-    demo: true,
-    triesAMinute: 1_000,
-    host: '127.0.0.1',
-    port: 0,
-    webDir: undefined,
-    log,
+  const server = await serve(url, {
     yearsCars,
     prepare: async (db, diagnoses) => {
       await loadDemo(db, diagnoses, () => undefined, cars);

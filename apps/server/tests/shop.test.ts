@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { DEFAULT_PRICES } from '@keen/contract';
+import { DEFAULT_PRICES, LATER_ITEMS } from '@keen/contract';
 import type { Session, ShopSettings, StaffMember } from '@keen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
 import type { Agent } from './testServer.ts';
 import {
+  asOwner,
   agentOf,
   arrive,
   bodyOf,
@@ -78,6 +79,16 @@ describe('the shop', () => {
         .send({ ...settings, prices: { ...prices, items: { ...prices.items, align } } })
         .expect(400);
     }
+  });
+
+  it('asks nothing for items that a list from before them does not have', async () => {
+    await lead.put('/api/shop/settings').send({ prices: DEFAULT_PRICES }).expect(200);
+    await asOwner(
+      server,
+      `update shops set settings = settings #- '{prices,items,adjustableArm}' #- '{prices,items,pressureSensor}'`,
+    );
+    const { settings } = bodyOf<Session>(await lead.get('/api/session').expect(200)).shop;
+    expect(settings.prices.items).toEqual({ ...DEFAULT_PRICES.items, ...LATER_ITEMS });
   });
 
   it('lets two people change different settings at once, and both changes stand', async () => {

@@ -6,9 +6,8 @@ import { systemStateSchema } from '@keen/contract';
 import type { PageError, SystemState } from '@keen/contract';
 import { pino } from 'pino';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startServer } from '../src/createServer.ts';
 import type { RunningServer } from '../src/createServer.ts';
-import { agentOf, appUrlOf, bodyOf, createDatabase, setUpShop } from './testServer.ts';
+import { agentOf, bodyOf, createDatabase, serve, setUpShop } from './testServer.ts';
 import type { Agent } from './testServer.ts';
 
 const data = mkdtempSync(join(tmpdir(), 'keen-system-'));
@@ -18,14 +17,7 @@ let server: RunningServer;
 let agent: Agent;
 
 beforeAll(async () => {
-  const url = await createDatabase();
-  server = await startServer({
-    databaseUrl: appUrlOf(url),
-    ownerUrl: url,
-    host: '127.0.0.1',
-    port: 0,
-    webDir: undefined,
-    demo: false,
+  server = await serve(await createDatabase(), {
     backups: { dir: backups, everyHours: 24 },
     metrics: { host: '127.0.0.1', port: 0 },
     log: pino(

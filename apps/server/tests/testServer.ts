@@ -8,7 +8,7 @@ import supertest from 'supertest';
 import { expect, inject } from 'vitest';
 import type { ArchiveTaken, Session, Visit } from '@keen/contract';
 import { startServer } from '../src/createServer.ts';
-import type { RunningServer } from '../src/createServer.ts';
+import type { RunningServer, ServerOptions } from '../src/createServer.ts';
 
 /** A database of its own on the test cluster; the address is the owner's. */
 export async function createDatabase(): Promise<string> {
@@ -46,7 +46,11 @@ export async function asOwner<Row extends pg.QueryResultRow>(
   }
 }
 
-export function serve(ownerUrl: string): Promise<RunningServer> {
+/** A server on a database; options change what is usual in tests. */
+export function serve(
+  ownerUrl: string,
+  change: Partial<ServerOptions> = {},
+): Promise<RunningServer> {
   return startServer({
     databaseUrl: appUrlOf(ownerUrl),
     ownerUrl,
@@ -57,6 +61,7 @@ export function serve(ownerUrl: string): Promise<RunningServer> {
     port: 0,
     webDir: undefined,
     log: pino({ level: 'silent' }),
+    ...change,
   });
 }
 

@@ -6,6 +6,7 @@ import type { Metrics } from './metrics.ts';
  * Serves the figures on a port of their own, which no proxy leads to: whoever reads them needs no account, and
  * nobody outside sees them.
  * @param port - 0 takes a free one
+ * @throws {Error} when it cannot listen there, named apart from the server's own port
  */
 export async function serveMetrics(
   { contentType, text }: Metrics,
@@ -22,7 +23,7 @@ export async function serveMetrics(
     );
   });
   await new Promise<void>((resolve, reject) => {
-    http.once('error', reject);
+    http.once('error', ({ message }) => reject(new Error(`figures cannot be served: ${message}`)));
     http.listen(port, host, resolve);
   });
   return http;

@@ -23,7 +23,6 @@ export interface TrueCost {
 export function moneyInTruth(file: CaseFile, car: PossibleCar, prices: WorkPrices): TrueCost[] {
   const outlook = { ...createOutlook(resolveCase(file), [car]), bars: {}, checks: [] };
   const { choices, horizonKm } = weigh(outlook, prices, {
-    partsFirst: false,
     replaced: { front: 2, rear: 2 },
   });
   const costs = choices.map(({ course, perThousandKm }) => ({

@@ -47,7 +47,6 @@ export async function judge(
   const brier = brierScore(answerChances(answer.causes), truth);
   const work = workPrices(prices);
   const { advised } = weigh(best.outlook, work, {
-    partsFirst: false,
     replaced: { front: 2, rear: 2 },
   });
   const { state, lossMm, factors } = car;
@@ -103,7 +102,6 @@ async function worthOf(
     ),
   );
   const { checks } = weigh(without.outlook, workPrices(prices), {
-    partsFirst: false,
     replaced: { front: 2, rear: 2 },
   });
   const worths = checks

@@ -46,7 +46,7 @@ export const decide = {
     toAlign: 'to align',
     toLookUnderThe: 'to look under the car',
     forParts: 'for parts',
-    forAnAdjustableArm: 'for an adjustable arm or shims',
+    forAnAdjustableArm: 'for adjustable arms or shims',
     toBalance: 'to balance',
     forAir: 'for air',
     sensorsPay_one:

@@ -41,7 +41,7 @@ export const explain = {
       'The answer could not be worked out: {{failure}}. What was entered is saved; fix it in Arrive or Read.',
     theMeasuredAngles: 'The measured angles',
     soFar: 'So far: ',
-    whatIfTheWheels: 'What if the wheels had stood otherwise?',
+    whatIfTheWheels: 'What if the angles were different?',
     workingOutTheAnswer: 'Working out the answer',
     theTreadHasNot: 'The tread has not said enough yet.',
     noRibIsRead: 'No rib is read.',

@@ -52,7 +52,7 @@ export const decide: Translation<typeof english> = {
     toAlign: 'por alinear',
     toLookUnderThe: 'por mirar debajo del coche',
     forParts: 'por piezas',
-    forAnAdjustableArm: 'por un brazo regulable o calces',
+    forAnAdjustableArm: 'por brazos regulables o calces',
     toBalance: 'por equilibrar',
     forAir: 'por aire',
     sensorsPay_one:

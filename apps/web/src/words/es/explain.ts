@@ -44,7 +44,7 @@ export const explain: Translation<typeof english> = {
       'No se pudo calcular la respuesta: {{failure}}. Lo introducido está guardado; corríjalo en Llegada o Leer.',
     theMeasuredAngles: 'Los ángulos medidos',
     soFar: 'Hasta ahora: ',
-    whatIfTheWheels: '¿Y si las ruedas hubieran estado de otra manera?',
+    whatIfTheWheels: '¿Y si los ángulos fueran otros?',
     workingOutTheAnswer: 'Calculando la respuesta',
     theTreadHasNot: 'El dibujo aún no ha dicho bastante.',
     noRibIsRead: 'No hay ninguna banda leída.',

@@ -165,7 +165,7 @@ function barsWhateverIsSaid(
   if (measured !== null) bars.checkAlignment = 'measured';
   if (measured === 'inOrder') bars.align = 'inOrder';
   if (measured === null && alignment < ALIGN_FROM) bars.align = 'measureFirst';
-  if (facts.isHandlingOff && measured === null) {
+  if (facts.isHandlingOff) {
     bars.fitOnly = 'complaint';
     bars.inflateAndWatch = 'complaint';
   }
@@ -226,7 +226,7 @@ function expectedCosts(chances: GroupChances): Record<Action, number> {
 
 /** Takes the plain facts out of a case. */
 export function plainFacts(resolved: ResolvedCase): PlainFacts {
-  const { isHeightChanged, hasNewParts, areAnglesRecent } = historyFacts(resolved);
+  const { isHeightChanged, hasNewParts, isOnlyBraking, areAnglesRecent } = historyFacts(resolved);
   const measured = measuredAngles(resolved);
   const moved = isHeightChanged ? 'height' : hasNewParts ? 'parts' : null;
   return {
@@ -236,14 +236,14 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
     pressureFound: pressuresOff(resolved),
     isHandlingOff:
       measured === null &&
-      !resolved.history.occasions.includes('braking') &&
+      !isOnlyBraking &&
       resolved.complaints.some((complaint) => HANDLING.includes(complaint)),
     playFound: WHEEL_ORDER.filter((wheel) => resolved.play[wheel] === 'excessive'),
     isSetSince: areAnglesRecent,
   };
 }
 
-/** What the angles are asked for when the driver reports it; a pull under the brakes is the brakes'. */
+/** What the angles are asked for when the driver reports it; a pull under the brakes alone is the brakes'. */
 const HANDLING: readonly Complaint[] = [
   'pullsLeft',
   'pullsRight',

@@ -6,6 +6,7 @@ import { logistic } from '../math/logistic.ts';
 import { LOOSE_DEG } from '../wear/faults.ts';
 import { STATE } from '../wear/state.ts';
 import type { EvidenceTerm } from './evidenceTerm.ts';
+import { historyFacts } from './historyFacts.ts';
 
 /** What the customer says of how the car drives, as likelihoods. */
 
@@ -24,12 +25,12 @@ const NO_KNOWN_PULL: KnownPull = { crossCasterDeg: 0, other: 0.03 };
 /** New tires pull by themselves now and then; a pull only while braking is the brakes'. */
 const OTHER_PULL = { newTires: 0.2, braking: 0.3 } as const;
 
-function knownPull({ history, angles }: ResolvedCase): KnownPull {
+function knownPull(resolved: ResolvedCase): KnownPull {
+  const { history, angles } = resolved;
   const { lf, rf } = angles;
-  const onlyBraking = history.occasions.length === 1 && history.occasions[0] === 'braking';
   return {
     crossCasterDeg: lf.caster === null || rf.caster === null ? 0 : lf.caster - rf.caster,
-    other: onlyBraking
+    other: historyFacts(resolved).isOnlyBraking
       ? OTHER_PULL.braking
       : history.startedAfter.includes('newTires')
         ? OTHER_PULL.newTires

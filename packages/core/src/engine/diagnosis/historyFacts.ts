@@ -19,6 +19,8 @@ export interface HistoryFacts {
   isAlignedBefore: boolean;
   /** What was put right when the stretch began that the answer speaks of. */
   putRight: readonly PutRight[];
+  /** The trouble shows when braking and at no other time: a pull is then the brakes'. */
+  isOnlyBraking: boolean;
   /** The angles of today have probably not been there for most of the distance. */
   areAnglesRecent: boolean;
 }
@@ -57,6 +59,7 @@ export function historyFacts(resolved: ResolvedCase): HistoryFacts {
     isAlignedBefore:
       putRight.includes('angles') || (since !== null && since >= MOST && since <= LONG_AGO),
     putRight,
+    isOnlyBraking: history.occasions.length === 1 && history.occasions[0] === 'braking',
     areAnglesRecent:
       isKnocked || hasNewParts || said('lift') || (since !== null && since < 1 - MOST),
   };

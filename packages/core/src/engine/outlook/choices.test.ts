@@ -17,7 +17,7 @@ const PRICES: WorkPrices = {
   pressureSensor: 6_000,
   tire: { front: 11_000, rear: 11_000 },
 };
-const FREE: Constraints = { partsFirst: false, replaced: { front: 2, rear: 2 } };
+const FREE: Constraints = { replaced: { front: 2, rear: 2 } };
 const CURVE = { km: [], mm: [] };
 
 /** A possible car by what a test is about; nothing else is out. */
@@ -171,7 +171,13 @@ describe('weigh', () => {
     const dear = { ...PRICES, parts: 900_000 };
     const free = weigh(outlook, dear, FREE);
     expect(free.advised.course).toBe('fitOnly');
-    const barred = weigh(outlook, dear, { ...FREE, partsFirst: true });
+    const bars = Object.fromEntries(
+      ACTIONS.filter((course) => course !== 'partsThenAlign').map((course) => [
+        course,
+        'partsFirst' as const,
+      ]),
+    );
+    const barred = weigh({ ...outlook, bars }, dear, FREE);
     expect(barred.advised.course).toBe('partsThenAlign');
     expect(barred.next).toBeNull();
     expect(barred.choices.filter(({ bar }) => bar === 'partsFirst')).toHaveLength(

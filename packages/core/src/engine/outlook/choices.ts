@@ -29,8 +29,6 @@ export interface WorkPrices {
 
 /** What holds for this car whatever it costs. */
 export interface Constraints {
-  /** Excessive play was found by hand: parts come before anything else. */
-  partsFirst: boolean;
   /** Tires that are replaced now, by axle. */
   replaced: Record<Axle, number>;
   /** Axles whose camber or toe has no adjuster as the car was built. */
@@ -125,13 +123,9 @@ export function weigh(outlook: Outlook, prices: WorkPrices, constraints: Constra
   const costs = new Map(
     outlook.courses.map((one) => [one.course, costsOf(one, outlook, prices, horizonKm, need)]),
   );
-  const { replaced, partsFirst } = constraints;
+  const { replaced } = constraints;
   const tiresNow = replaced.front * prices.tire.front + replaced.rear * prices.tire.rear;
   const asIs = costs.get('fitOnly')!;
-  const barOf = (course: Action): Choice['bar'] => {
-    if (partsFirst) return course === 'partsThenAlign' ? null : 'partsFirst';
-    return outlook.bars[course] ?? null;
-  };
   const choices = outlook.courses.map((one): Choice => {
     const cost = costs.get(one.course)!;
     const steps = stepsOf(one.course, outlook, prices, need);
@@ -148,7 +142,7 @@ export function weigh(outlook: Outlook, prices: WorkPrices, constraints: Constra
       perThousandKm: mean(cost) * perKm,
       perThousandKmSpan: span(Float64Array.from(cost, (minor) => minor * perKm)),
       saves: { mean: mean(saved), low, high },
-      bar: barOf(one.course),
+      bar: outlook.bars[one.course] ?? null,
     };
   });
   const allowed = choices
@@ -165,8 +159,8 @@ export function weigh(outlook: Outlook, prices: WorkPrices, constraints: Constra
       outlook.cars.filter((_car, i) =>
         allowed.every((other) => of(other)[i]! >= of(advised)[i]! - 1e-9),
       ).length / outlook.cars.length,
-    worthOfMeasuring: worthOfMeasuring(outlook, constraints, costs),
-    checks: partsFirst ? [] : outlook.checks.map((check) => worthOf(check, outlook, costs)),
+    worthOfMeasuring: worthOfMeasuring(outlook, costs),
+    checks: outlook.checks.map((check) => worthOf(check, outlook, costs)),
     arms: likelierThanNot(outlook.cars, need),
     sensors: sensorsFor(outlook, prices, costs),
     horizonKm,
@@ -330,10 +324,8 @@ function worthOf(
 /** How much deciding with it known whether an angle is out is cheaper than deciding without. */
 function worthOfMeasuring(
   { cars, bars }: Outlook,
-  { partsFirst }: Constraints,
   costs: ReadonlyMap<Action, readonly number[]>,
 ): number {
-  if (partsFirst) return 0;
   const blind = ACTIONS.filter(
     (course) => course !== 'checkAlignment' && !FIRM.includes(bars[course]),
   );

@@ -1,4 +1,4 @@
-import type { CaseFile, Diagnosis, PriceList } from '@keen/contract';
+import type { Diagnosis, PriceList } from '@keen/contract';
 import type { FullAnswer } from '../../engine/diagnosis/diagnose.ts';
 import { isBeforeFitting } from '../explain/recommend.ts';
 import { weighCase } from './weighVisit.ts';
@@ -6,16 +6,12 @@ import { weighCase } from './weighVisit.ts';
 /**
  * The diagnosis of a case with its advice weighed at given prices instead of usual ratios, as Decide does
  * at the shop's.
- * @param answer - the full answer to that case
+ * @param answer - the full answer to the case
  * @returns the diagnosis with the action that is cheapest, and every course with its money in minor units
  */
-export function adviseAtPrices(
-  file: CaseFile,
-  { diagnosis, outlook }: FullAnswer,
-  prices: PriceList,
-): Diagnosis {
+export function adviseAtPrices({ diagnosis, outlook }: FullAnswer, prices: PriceList): Diagnosis {
   const { recommendation } = diagnosis;
-  const { advised, choices } = weighCase(outlook, prices, file.play, recommendation.replace);
+  const { advised, choices } = weighCase(outlook, prices, recommendation.replace);
   const courses = choices
     .toSorted((a, b) => a.perThousandKm - b.perThousandKm)
     .map(

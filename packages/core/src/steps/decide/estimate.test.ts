@@ -119,14 +119,14 @@ describe('estimateLines', () => {
   });
 
   it('count an arm for each wheel that has no adjuster, where angles are set', () => {
-    const arm = '2 Adjustable arm, offset bolts or shims, fitted, one wheel';
+    const arm = '2 Adjustable arm or shims, one wheel';
     expect(lines('align', [], { arms: 2, sensors: 0 })).toContain(arm);
     expect(lines('partsThenAlign', [], { arms: 2, sensors: 0 })).toContain(arm);
     // Who measures first finds out whether one is needed.
     expect(lines('checkAlignment', [], { arms: 2, sensors: 0 })).toHaveLength(1);
     expect(lines('inflateAndWatch', [], { arms: 2, sensors: 4 })).toEqual([
       '1 Set the pressures',
-      '4 Pressure sensor, fitted, one wheel',
+      '4 Pressure sensor, one wheel',
     ]);
   });
 

@@ -1,8 +1,7 @@
-import type { CaseFile, PriceList, VisitDraft } from '@keen/contract';
+import type { PriceList, VisitDraft } from '@keen/contract';
 import type { Axle, Wheel } from '@keen/contract/words';
 import { AXLES } from '@keen/contract/words';
-import { axleOf, WHEEL_ORDER } from '../../engine/case/wheels.ts';
-import { playAt } from '../../visit/wornParts.ts';
+import { axleOf } from '../../engine/case/wheels.ts';
 import { weigh } from '../../engine/outlook/choices.ts';
 import type { Constraints, Weighing, WorkPrices } from '../../engine/outlook/choices.ts';
 import type { Outlook } from '../../engine/outlook/outlook.ts';
@@ -25,8 +24,8 @@ export function workPrices({ items }: PriceList): WorkPrices {
 }
 
 /**
- * Weighs the courses for a visit at its shop's prices; excessive play bars all but the parts, and an angle that
- * is out where the car has no adjuster for it needs an adjustable arm.
+ * Weighs the courses for a visit at its shop's prices; an angle that is out where the car has no adjuster for it
+ * needs an adjustable arm.
  * @param replace - tires that are replaced now
  */
 export function weighVisit(
@@ -35,37 +34,25 @@ export function weighVisit(
   draft: VisitDraft,
   replace: readonly Wheel[],
 ): Weighing {
-  const play = Object.fromEntries(
-    WHEEL_ORDER.flatMap((wheel) => {
-      const found = playAt(draft, wheel);
-      return found === undefined ? [] : [[wheel, found]];
-    }),
-  ) as Play;
   const adjustable = draft.visit?.car?.adjustable;
   const without = (kind: 'camber' | 'toe') =>
     AXLES.filter((axle) => adjustable?.[axle]?.[kind] === 'no');
   return weigh(outlook, workPrices(prices), {
-    ...constraintsOf(play, replace),
+    replaced: replacedOf(replace),
     notAdjustable: { camber: without('camber'), toe: without('toe') },
   });
 }
 
-type Play = CaseFile['play'];
-
-/** The same for a case: weighs its courses with the play that was found. */
+/** The same for a case, which does not say what can be adjusted. */
 export function weighCase(
   outlook: Outlook,
   prices: PriceList,
-  play: Play,
   replace: readonly Wheel[],
 ): Weighing {
-  return weigh(outlook, workPrices(prices), constraintsOf(play, replace));
+  return weigh(outlook, workPrices(prices), { replaced: replacedOf(replace) });
 }
 
-function constraintsOf(play: Play, replace: readonly Wheel[]): Constraints {
+function replacedOf(replace: readonly Wheel[]): Constraints['replaced'] {
   const count = (axle: Axle) => replace.filter((wheel) => axleOf(wheel) === axle).length;
-  return {
-    partsFirst: WHEEL_ORDER.some((wheel) => play?.[wheel] === 'excessive'),
-    replaced: { front: count('front'), rear: count('rear') },
-  };
+  return { front: count('front'), rear: count('rear') };
 }

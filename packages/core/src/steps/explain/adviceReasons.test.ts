@@ -104,6 +104,11 @@ describe('reasons of an advice', () => {
       file.history = { occasions: ['braking'] };
     });
     expect(braking.action).toBe('fitOnly');
+    const always = advised((file) => {
+      file.complaints = ['pullsLeft'];
+      file.history = { occasions: ['braking', 'always'] };
+    });
+    expect(always.action).toBe('checkAlignment');
     expect(advised((file) => (file.complaints = ['noise'])).action).toBe('fitOnly');
   });
 });

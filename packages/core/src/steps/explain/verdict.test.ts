@@ -202,15 +202,21 @@ describe('chooseAction', () => {
       { kind: 'across', where: 'rear', lower: 'rr', mm: 2 },
       { kind: 'shoulders', where: 'rf', mm: 2 },
     ]);
-    const facts = fc.record({
-      seen,
-      moved: fc.constantFrom('height' as const, 'parts' as const, null),
-      measured: fc.constantFrom('inOrder' as const, 'out' as const, null),
-      playFound: fc.subarray<Wheel>(['lf', 'rr']),
-      pressureFound: fc.subarray<Wheel>(['rf', 'lr']),
-      isHandlingOff: fc.boolean(),
-      isSetSince: fc.boolean(),
-    });
+    const facts = fc
+      .record({
+        seen,
+        moved: fc.constantFrom('height' as const, 'parts' as const, null),
+        measured: fc.constantFrom('inOrder' as const, 'out' as const, null),
+        playFound: fc.subarray<Wheel>(['lf', 'rr']),
+        pressureFound: fc.subarray<Wheel>(['rf', 'lr']),
+        isHandlingOff: fc.boolean(),
+        isSetSince: fc.boolean(),
+      })
+      // A rig that has looked answers the driver's report.
+      .map((drawn) => ({
+        ...drawn,
+        isHandlingOff: drawn.isHandlingOff && drawn.measured === null,
+      }));
     const groups = ['alignment', 'looseness', 'bounce', 'pressure'] as const;
     const chances = fc
       .record(
