@@ -26,7 +26,7 @@ const PROGRAMS = {
       workshopWorker: 'src/jobs/workshopTasks.ts',
       archiveWorker: 'src/jobs/archiveWorker.ts',
       yearsWorker: 'src/demo/yearsWorker.ts',
-      learningWorker: 'src/jobs/learningWorker.ts',
+      jobWorker: 'src/work/jobWorker.ts',
     },
     // With their own files or native parts, the server's packages stay where they were installed.
     isWhole: false,

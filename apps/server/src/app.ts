@@ -19,15 +19,18 @@ import { mountLive } from './features/live/live.routes.ts';
 import { mountPapers } from './features/papers/papers.routes.ts';
 import { mountPhotos } from './features/photos/photos.routes.ts';
 import { mountPractice } from './features/practice/practice.routes.ts';
+import { mountBatches, mountKeys } from './features/programs/programs.routes.ts';
 import { mountSession } from './features/session/session.routes.ts';
 import { mountSheets } from './features/sheets/sheets.routes.ts';
 import { mountLogo } from './features/shop/logo.routes.ts';
 import { mountShop } from './features/shop/shop.routes.ts';
 import { mountPageErrors, mountSystem } from './features/system/system.routes.ts';
 import { mountVehicles } from './features/vehicles/vehicles.routes.ts';
-import { mountVisits } from './features/visits/visits.routes.ts';
+import { mountVisits, mountVisitsForPrograms } from './features/visits/visits.routes.ts';
 import { requestLog } from './http/logging.ts';
 import { problemHandler, unknownPath } from './http/problem.ts';
+import { createProgramRoutes } from './http/programRoutes.ts';
+import type { ProgramRoutes } from './http/programRoutes.ts';
 import { createRoutes } from './http/routes.ts';
 import type { MountedRoute, Routes } from './http/routes.ts';
 import { sameOrigin } from './http/sameOrigin.ts';
@@ -99,6 +102,9 @@ function apiOf(context: Context, sessions: RequestHandler): express.Router {
   const open = createRoutes(context);
   mountOpen(open, context);
   api.use(open.router);
+  const programs = createProgramRoutes(context);
+  mountPrograms(programs, context);
+  api.use(programs.router);
   api.use(sameOrigin);
   api.use(sessions);
   api.use(sessionStoreAnswers);
@@ -126,6 +132,12 @@ function mountOpen(routes: Routes, context: Context): void {
   mountPageErrors(routes, context);
 }
 
+/** What other programs ask by their keys. */
+function mountPrograms(routes: ProgramRoutes, context: Context): void {
+  mountBatches(routes, context);
+  mountVisitsForPrograms(routes);
+}
+
 function mountAll(routes: Routes, context: Context): void {
   mountDocuments(routes);
   mountSession(routes, context);
@@ -145,6 +157,7 @@ function mountAll(routes: Routes, context: Context): void {
   mountArchive(routes, context);
   mountCustomers(routes);
   mountAudit(routes);
+  mountKeys(routes);
   mountSystem(routes, context);
   mountDevices(routes);
   mountLive(routes, context);
@@ -155,5 +168,7 @@ export function mountedRoutes(context: Context): MountedRoute[] {
   const routes = createRoutes(context);
   mountOpen(routes, context);
   mountAll(routes, context);
-  return routes.mounted;
+  const programs = createProgramRoutes(context);
+  mountPrograms(programs, context);
+  return [...routes.mounted, ...programs.mounted];
 }

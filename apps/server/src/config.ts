@@ -15,6 +15,10 @@ const configSchema = z.object({
   /** Serves figures in the format of Prometheus at /metrics; not to be led to from outside. */
   METRICS_PORT: z.coerce.number().int().min(1).max(65_535).optional(),
   METRICS_HOST: z.string().default('127.0.0.1'),
+  /** Whether this server keeps a worker process beside it. */
+  WORKER: z.stringbool().default(true),
+  /** Whether programs may be called back at addresses of this network, and without https. */
+  CALLBACKS_ANYWHERE: z.stringbool().default(false),
   /** Where the built web app is; without it only the API is served. */
   WEB_DIR: z.string().optional(),
 });

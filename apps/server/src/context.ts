@@ -1,8 +1,8 @@
 import type pg from 'pg';
 import type { Logger } from 'pino';
 import type { Database } from './db/client.ts';
+import type { JobQueue } from './db/jobQueue.ts';
 import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
-import type { LearningJobs } from './jobs/learningJobs.ts';
 import type { Workshop } from './jobs/workshop.ts';
 import type { YearsMaking } from './demo/makeYears.ts';
 import type { LiveHub } from './features/live/liveHub.ts';
@@ -15,7 +15,7 @@ export interface Context {
   log: Logger;
   diagnoses: DiagnosisPool;
   workshop: Workshop;
-  learning: LearningJobs;
+  queue: JobQueue;
   live: LiveHub;
   metrics: Metrics;
   startedAt: Date;
@@ -23,6 +23,8 @@ export interface Context {
   backups: { dir: string; everyHours: number } | null;
   /** Of the app's role, for processes that open a connection of their own. */
   databaseUrl: string;
+  /** Whether programs may be called back at addresses of this network, and without https. */
+  callbacksAnywhere: boolean;
   sessionSecret: string;
   webDir: string | undefined;
   /** Sign-ins that one address may try in a minute, right or wrong. */

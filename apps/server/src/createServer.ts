@@ -3,10 +3,10 @@ import type { Server } from 'node:http';
 import type { Logger } from 'pino';
 import { createApp } from './app.ts';
 import type { Context } from './context.ts';
-import { applyRetention } from './customers/retention.ts';
 import { wallOf } from './db/appRole.ts';
 import { connect } from './db/client.ts';
 import type { Database } from './db/client.ts';
+import { createJobQueue } from './db/jobQueue.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { sessionSecret } from './db/sessionSecret.ts';
 import { makeYears } from './demo/makeYears.ts';
@@ -18,8 +18,8 @@ import { serveMetrics } from './http/metricsServer.ts';
 import { sessionMiddleware } from './http/sessions.ts';
 import { createDiagnosisPool } from './jobs/diagnosisPool.ts';
 import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
-import { createLearningJobs } from './jobs/learningJobs.ts';
 import { createWorkshop } from './jobs/workshop.ts';
+import { keepWorker } from './work/workerProcess.ts';
 
 export interface RunningServer {
   context: Context;
@@ -49,15 +49,16 @@ export interface ServerOptions {
   backups?: Context['backups'];
   /** Where the figures are served for whoever watches over the server; nowhere when left out. */
   metrics?: { host: string; port: number } | undefined;
+  /** Whether this server keeps a worker process of its own; others may work for it, too. */
+  worker: boolean;
+  /** Whether programs may be called back at addresses of this network, and without https. */
+  callbacksAnywhere?: boolean;
   /** Cars of the demo shop's made-up past; none when left out. */
   yearsCars?: number;
   /** Called once the database is ready and before anything is served, with a connection of the owner. */
   prepare?: (owner: Database, diagnoses: DiagnosisPool) => Promise<void>;
 }
 
-const RETENTION_MS = 3_600_000;
-/** A run whose server died is taken up by another within this. */
-const TAKE_UP_MS = 60_000;
 const GRACE_MS = 3000;
 const TRIES_A_MINUTE = 60;
 /** Clients that send slowly hold a connection no longer than this; an archive is the longest to send. */
@@ -81,11 +82,11 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   pool.on('error', (error) => log.warn({ err: error }, 'idle database connection lost'));
   const workshop = createWorkshop(log);
   const live = createLiveHub(databaseUrl, db, log, findVisit);
-  const learning = createLearningJobs(databaseUrl, db, log);
+  const queue = createJobQueue(db);
+  const callbacksAnywhere = options.callbacksAnywhere ?? false;
   const years = options.yearsCars ? makeYears(ownerUrl, options.yearsCars, log) : null;
   const close = async () => {
     years?.close();
-    learning.close();
     await live.close();
     await diagnoses.close();
     await workshop.close();
@@ -102,11 +103,12 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       log,
       diagnoses,
       workshop,
-      learning,
+      queue,
       live,
       metrics,
       startedAt: new Date(),
       backups: options.backups ?? null,
+      callbacksAnywhere,
       sessionSecret: await sessionSecret(db),
       webDir: options.webDir,
       demo: options.demo,
@@ -121,6 +123,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       }),
       diagnoses: () => ({ waiting: diagnoses.waiting(), oldestSeconds: diagnoses.oldestSeconds() }),
       streams: () => live.lines.count(),
+      work: () => queue.state(),
     });
     await live.start();
     const sessions = sessionMiddleware(context);
@@ -131,9 +134,16 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     const hangUp = attachDevices(http, context, sessions);
     await listen(http, options.port, options.host);
     const figures = options.metrics && (await serveMetrics(metrics, options.metrics));
-    await learning.takeUp();
-    const sweep = every(RETENTION_MS, () => applyRetention(db, log), log);
-    const lookForRuns = every(TAKE_UP_MS, () => learning.takeUp(), log);
+    const worker = options.worker
+      ? keepWorker(
+          {
+            DATABASE_URL: databaseUrl,
+            CALLBACKS_ANYWHERE: String(callbacksAnywhere),
+            LOG_LEVEL: log.level,
+          },
+          log,
+        )
+      : null;
     const address = http.address();
     return {
       context,
@@ -141,11 +151,9 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       figures: figures ?? null,
       port: typeof address === 'object' && address ? address.port : options.port,
       async close() {
-        clearInterval(sweep);
-        clearInterval(lookForRuns);
         hangUp();
         figures?.close();
-        await stopListening(http);
+        await Promise.all([stopListening(http), worker?.close()]);
         await close();
       },
     };
@@ -166,13 +174,6 @@ async function prepare(
   } finally {
     await owner.pool.end();
   }
-}
-
-/** Does something now and then, as long as the server runs; a failure is logged and tried again. */
-function every(ms: number, work: () => Promise<void>, log: Logger): NodeJS.Timeout {
-  return setInterval(() => {
-    work().catch((error: unknown) => log.error({ err: error }, 'regular work failed'));
-  }, ms);
 }
 
 function listen(http: Server, port: number, host: string): Promise<void> {

@@ -34,6 +34,8 @@ async function main(): Promise<void> {
     log,
     demo: DEMO || FRESH_DEMO,
     yearsCars: YEARS,
+    worker: config.WORKER,
+    callbacksAnywhere: config.CALLBACKS_ANYWHERE,
     backups: config.BACKUP_DIR
       ? { dir: config.BACKUP_DIR, everyHours: config.BACKUP_EVERY_HOURS }
       : null,

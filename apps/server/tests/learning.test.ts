@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { CaseFile, Learning, Visit, VisitDetail } from '@keen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
+import { takeUpRuns } from '../src/work/goOnLearning.ts';
 import {
   agentOf,
   arrive,
@@ -24,7 +25,7 @@ let agent: Agent;
 let other: Agent;
 let lastCar: Visit;
 beforeAll(async () => {
-  server = await serve(await createDatabase());
+  server = await serve(await createDatabase(), { worker: true });
   agent = agentOf(server);
   await setUpShop(agent);
   other = await secondShop(server);
@@ -185,13 +186,14 @@ describe('a run', () => {
     });
   });
 
-  it('is taken up again by a server that finds it lying', async () => {
+  it('is taken up again by a worker that finds it lying', async () => {
     const lying = randomUUID();
     await agent.post('/api/insights/learning').send({ id: lying }).expect(200);
     await change(lying, 'canceled').expect(200);
-    // As a server that was killed leaves it.
+    // As one is left whose work got lost.
     await asOwner(server, "update learning_runs set state = 'running' where id = $1", [lying]);
-    await server.context.learning.takeUp();
+    await asOwner(server, "delete from keen_jobs.job where name = 'learning'");
+    await takeUpRuns(server.context);
     const run = await until(async () => {
       const found = (await learning()).runs.find((one) => one.id === lying)!;
       return found.done >= 2 ? found : null;

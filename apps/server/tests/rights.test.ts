@@ -54,6 +54,7 @@ const PROMISED: Record<Right, readonly Role[]> = {
   changeShop: ['lead'],
   managePeople: ['lead'],
   useArchive: ['lead'],
+  manageKeys: ['lead'],
   manageCustomers: ['lead'],
   readInsights: ['lead'],
   readAudit: ['lead'],
@@ -149,9 +150,33 @@ describe('the API’s own description', () => {
   it('says which routes need nobody signed in', () => {
     const open = API_PATHS.filter((one) => one.open).map(({ method, path }) => `${method} ${path}`);
     const mounted = mountedRoutes({} as never)
-      .filter(({ right }) => right === null)
+      .filter(({ right, scope }) => right === null && scope === undefined)
       .map(({ method, path }) => `${method} /api${path.replace(/:(\w+)/g, '{$1}')}`);
     expect(new Set(open)).toEqual(new Set(mounted));
+  });
+});
+
+describe('routes for other programs', () => {
+  const routes = mountedRoutes({} as never).flatMap(({ method, path, scope }) =>
+    scope ? [{ method, path, scope }] : [],
+  );
+
+  it('are described with the scope that they take', () => {
+    const described = API_PATHS.flatMap(({ method, path, scope }) =>
+      scope ? [`${method} ${path} ${scope}`] : [],
+    );
+    expect(new Set(described)).toEqual(
+      new Set(
+        routes.map(
+          ({ method, path, scope }) => `${method} /api${path.replace(/:(\w+)/g, '{$1}')} ${scope}`,
+        ),
+      ),
+    );
+  });
+
+  it.each(routes)('$method $path takes a key, and no session', async ({ method, path }) => {
+    const answer = await lead[method](concrete(path));
+    expect([answer.status, bodyOf<{ code: string }>(answer).code]).toEqual([401, 'bad_key']);
   });
 });
 

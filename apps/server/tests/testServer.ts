@@ -60,6 +60,7 @@ export function serve(
     host: '127.0.0.1',
     port: 0,
     webDir: undefined,
+    worker: false,
     log: pino({ level: 'silent' }),
     ...change,
   });

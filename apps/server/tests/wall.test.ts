@@ -43,6 +43,9 @@ const SHOP_TABLES = [
   ['stored_tires', 'shop_id'],
   ['learning_runs', 'shop_id'],
   ['learning_evidence', 'shop_id'],
+  ['api_keys', 'shop_id'],
+  ['batches', 'shop_id'],
+  ['batch_cases', 'shop_id'],
 ] as const;
 const APPENDED = ['entries', 'decisions', 'spec_sheets', 'audit_log', 'instrument_checks'];
 

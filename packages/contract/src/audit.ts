@@ -20,6 +20,10 @@ export const AUDIT_KINDS = [
   'customerShown',
   'customerExported',
   'customerErased',
+  'keyMade',
+  'keyChanged',
+  'keyRevoked',
+  'batchPosted',
   'retention',
   'backup',
 ] as const;

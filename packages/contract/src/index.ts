@@ -111,6 +111,8 @@ export * from './treadPass.ts';
 export * from './practice.ts';
 export * from './prices.ts';
 export * from './system.ts';
+export * from './apiKeys.ts';
+export * from './batches.ts';
 export * from './api.ts';
 export * from './archive.ts';
 export { openApiDocument } from './openapi.ts';

@@ -12,6 +12,7 @@ export function openApiDocument() {
     in: 'cookie',
     name: 'keen.sid',
   });
+  registry.registerComponent('securitySchemes', 'key', { type: 'http', scheme: 'bearer' });
   for (const path of API_PATHS) registry.registerPath(routeOf(path));
   return new OpenApiGeneratorV31(registry.definitions).generateDocument({
     openapi: '3.1.0',
@@ -29,14 +30,17 @@ function routeOf(path: ApiPath): Parameters<OpenAPIRegistry['registerPath']>[0] 
     path: path.path,
     summary: path.summary,
     operationId: operationId(path),
-    ...(path.open ? {} : { security: [{ session: [] }] }),
+    ...(path.open ? {} : { security: [{ [path.scope ? 'key' : 'session']: [] }] }),
     request: {
       ...(params.length > 0 ? { params: paramsSchema(params) } : {}),
       ...(path.query ? { query: path.query } : {}),
-      ...(path.body ? { body: { content: { 'application/json': { schema: path.body } } } } : {}),
+      ...(path.body
+        ? { body: { required: true, content: { 'application/json': { schema: path.body } } } }
+        : {}),
       ...(path.bodyType
         ? {
             body: {
+              required: true,
               content: { [path.bodyType]: { schema: z.string().meta({ format: 'binary' }) } },
             },
           }

@@ -31,6 +31,8 @@ export const RIGHTS = {
   managePeople: ['lead'],
   /** Takes the whole shop out and brings one in. */
   useArchive: ['lead'],
+  /** Gives other programs keys to the shop, and sees what they have diagnosed. */
+  manageKeys: ['lead'],
   /** Shows, exports and erases what is stored of one customer. */
   manageCustomers: ['lead'],
   /** What was advised and answered, by person and action. */

@@ -42,6 +42,15 @@ export const systemStateSchema = z
       .nullable(),
     /** Full answers that wait for a free thread, and how long the first of them has. */
     diagnoses: z.strictObject({ waiting: count, oldestSeconds: z.number().min(0) }),
+    /** Work that is done when there is room, by any worker of the installation. */
+    work: z.strictObject({
+      /** Processes that do it. */
+      workers: count,
+      waiting: count,
+      oldestSeconds: z.number().min(0),
+      /** Given up in the last day, after all tries. */
+      failed: count,
+    }),
     /** Pages and devices that listen to this server. */
     streams: count,
     /** Since the server started. */

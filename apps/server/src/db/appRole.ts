@@ -13,6 +13,9 @@ const GRANTS: Record<string, string> = {
   instruments: 'select, insert, update',
   learning_runs: 'select, insert, update',
   learning_evidence: 'select, insert, delete',
+  api_keys: 'select, insert, update',
+  batches: 'select, insert, update, delete',
+  batch_cases: 'select, insert, update, delete',
   practice_deals: 'select, insert',
   practice_drills: 'select, insert, update',
   practice_tries: 'select, insert, update',
@@ -44,11 +47,15 @@ const FUNCTIONS = [
   'keen_shared_sheet(text)',
   'keen_shop_ids()',
   'keen_learning_runs()',
+  'keen_api_key(text)',
   'keen_erase_customer(uuid, text[])',
   'keen_find_visits(text, integer, integer)',
   'keen_find_cars(text, integer)',
   'keen_plain(text)',
 ];
+
+/** Where the queue of work has its tables; they hold ids of shops and of work, never what anybody typed. */
+export const QUEUE_SCHEMA = 'keen_jobs';
 
 /**
  * Gives the app's role just what it needs, anew at each start, so that a table added by a migration is
@@ -63,6 +70,8 @@ export async function grantToApp(owner: pg.ClientBase, role: string): Promise<vo
     ...Object.entries(GRANTS).map(([table, rights]) => `grant ${rights} on ${table} to ${to}`),
     ...SEQUENCES.map((sequence) => `grant usage on sequence ${sequence} to ${to}`),
     ...FUNCTIONS.map((name) => `grant execute on function ${name} to ${to}`),
+    `grant usage on schema ${QUEUE_SCHEMA} to ${to}`,
+    `grant select, insert, update, delete on all tables in schema ${QUEUE_SCHEMA} to ${to}`,
   ];
   // All at once: a server that is running loses nothing in between.
   await owner.query('begin');

@@ -52,13 +52,26 @@ export function connect(url: string): { pool: pg.Pool; db: Database } {
 
 /** One query builder for each connection, since building one takes longer than a statement. */
 const handles = new WeakMap<pg.PoolClient, Handle>();
+const clients = new WeakMap<Handle, pg.PoolClient>();
 
 function handleOf(client: pg.PoolClient): Handle {
   const known = handles.get(client);
   if (known) return known;
   const handle = drizzle(client, { schema });
   handles.set(client, handle);
+  clients.set(handle, client);
   return handle;
+}
+
+/** Asks in a transaction of {@link inShop} as the driver does, for packages that write their own statements. */
+export function queryIn<Row extends pg.QueryResultRow>(
+  tx: Handle,
+  text: string,
+  values: unknown[],
+): Promise<pg.QueryResult<Row>> {
+  const client = clients.get(tx);
+  if (!client) throw new Error('no transaction of a shop');
+  return client.query<Row>(text, values);
 }
 
 const preparedStatements = new WeakMap<Handle, Map<string, unknown>>();

@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
+import { setUpQueues } from './queues.ts';
 import { grantToApp } from './appRole.ts';
 
 const MIGRATIONS = fileURLToPath(new URL('../../drizzle', import.meta.url));
@@ -28,6 +29,7 @@ export async function migrateDatabase(ownerUrl: string, appRole: string): Promis
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
     await refuseNewer(client);
     await migrate(drizzle(client), { migrationsFolder: MIGRATIONS });
+    await setUpQueues(client);
     const { rows } = await client.query<{ owner: string }>('select current_user as owner');
     if (rows[0]?.owner !== appRole) await grantToApp(client, appRole);
   } finally {

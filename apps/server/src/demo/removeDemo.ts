@@ -1,7 +1,10 @@
 import { eq, sql } from 'drizzle-orm';
 import type { Database } from '../db/client.ts';
 import {
+  apiKeys,
   auditLog,
+  batchCases,
+  batches,
   carMerges,
   customerMerges,
   decisions,
@@ -34,6 +37,9 @@ export async function removeDemo(db: Database): Promise<void> {
     for (const { id } of demo) {
       for (const table of [
         auditLog,
+        batchCases,
+        batches,
+        apiKeys,
         carMerges,
         customerMerges,
         studyReadings,

@@ -5,11 +5,21 @@ import { collectDefaultMetrics, Counter, Gauge, Histogram, Registry } from 'prom
 const REQUEST_BUCKETS = [0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1, 2.5, 10];
 const DIAGNOSIS_BUCKETS = [0.1, 0.25, 0.5, 0.75, 1, 1.5, 2.5, 5, 15, 60];
 
+/** Work on the queue; see `JobQueue`. */
+interface WorkState {
+  workers: number;
+  waiting: number;
+  oldestSeconds: number;
+  failed: number;
+}
+
 /** What is asked when somebody looks. */
 export interface Watched {
   connections: () => { total: number; idle: number; waiting: number };
   diagnoses: () => { waiting: number; oldestSeconds: number };
   streams: () => number;
+  /** Of all workers of the installation. */
+  work: () => Promise<WorkState>;
 }
 
 /** How often something happened since the server started, and when last. */
@@ -65,6 +75,7 @@ export function createMetrics(): Metrics {
   });
   const pageErrors: Happened = { count: 0, lastAt: null };
   const serverErrors: Happened = { count: 0, lastAt: null };
+  let asked: Promise<WorkState | null> | null = null;
 
   return {
     timeRequests(req, res, next) {
@@ -83,7 +94,7 @@ export function createMetrics(): Metrics {
       ofPages.inc();
       happen(pageErrors);
     },
-    watch({ connections, diagnoses: waitingDiagnoses, streams }) {
+    watch({ connections, diagnoses: waitingDiagnoses, streams, work }) {
       const gauge = (name: string, help: string, value: () => number) =>
         new Gauge({
           name,
@@ -113,11 +124,30 @@ export function createMetrics(): Metrics {
         () => waitingDiagnoses().oldestSeconds,
       );
       gauge('keen_streams', 'Pages and devices that listen.', streams);
+      const ofWork = (name: string, help: string, key: keyof WorkState) =>
+        new Gauge({
+          name,
+          help,
+          registers,
+          async collect() {
+            // The database is asked once each time somebody looks, whatever it says.
+            asked ??= work().catch(() => null);
+            const state = await asked;
+            if (state) this.set(state[key]);
+          },
+        });
+      ofWork('keen_workers', 'Worker processes of the installation.', 'workers');
+      ofWork('keen_jobs_waiting', 'Work on the queue that waits.', 'waiting');
+      ofWork('keen_jobs_oldest_seconds', 'How long the first of it has waited.', 'oldestSeconds');
+      ofWork('keen_jobs_failed', 'Work given up in the last day, after all tries.', 'failed');
     },
     pageErrors: () => ({ ...pageErrors }),
     serverErrors: () => ({ ...serverErrors }),
     contentType: registry.contentType,
-    text: () => registry.metrics(),
+    text() {
+      asked = null;
+      return registry.metrics();
+    },
   };
 }
 

@@ -1,4 +1,4 @@
-import type { Right } from '@keen/contract';
+import type { ApiScope, Right } from '@keen/contract';
 import { roleMay } from '@keen/contract';
 import express, { Router } from 'express';
 import type { Request, RequestHandler, Response } from 'express';
@@ -28,6 +28,8 @@ export interface MountedRoute {
   path: string;
   /** Null for what needs nobody signed in. */
   right: Right | null;
+  /** Of the key that another program needs instead. */
+  scope?: ApiScope;
 }
 
 /**

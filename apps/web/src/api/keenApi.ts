@@ -125,6 +125,8 @@ export const keenApi = createApi({
     'Staff',
     'Audit',
     'OwnSessions',
+    'Keys',
+    'Batches',
   ],
   catchSchemaFailure: (): FetchBaseQueryError => ({
     status: 'CUSTOM_ERROR',

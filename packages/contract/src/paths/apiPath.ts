@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { ApiScope } from '../apiKeys.ts';
 
 /** A route of the API as it is described outside. */
 export interface ApiPath {
@@ -7,6 +8,8 @@ export interface ApiPath {
   summary: string;
   /** Needs nobody signed in. */
   open?: boolean;
+  /** For other programs: needs a key with this scope instead of somebody signed in. */
+  scope?: ApiScope;
   query?: z.ZodObject;
   body?: z.ZodType;
   /** Of a body that is no JSON. */

@@ -7,6 +7,7 @@ import { PAPERS_PATHS } from './papers.ts';
 import { PEOPLE_PATHS } from './people.ts';
 import { PRACTICE_PATHS } from './practice.ts';
 import { PICTURES_PATHS } from './pictures.ts';
+import { PROGRAMS_PATHS } from './programs.ts';
 import { SERVER_PATHS } from './server.ts';
 import { SESSION_PATHS } from './session.ts';
 import { SHOP_PATHS } from './shop.ts';
@@ -27,5 +28,6 @@ export const API_PATHS: readonly ApiPath[] = [
   ...PICTURES_PATHS,
   ...PAPERS_PATHS,
   ...SHOP_PATHS,
+  ...PROGRAMS_PATHS,
   ...DEVICES_PATHS,
 ];

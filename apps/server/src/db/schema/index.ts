@@ -1,4 +1,6 @@
+export { apiKeys } from './apiKeys.ts';
 export { auditLog } from './auditLog.ts';
+export { batchCases, batches } from './batches.ts';
 export { carMerges } from './carMerges.ts';
 export { customerMerges } from './customerMerges.ts';
 export { decisions } from './decisions.ts';

@@ -1,16 +1,13 @@
-import { createWriteStream } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Transform } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import { MOST_ARCHIVE_BYTES } from '@keen/contract';
-import type { Request } from 'express';
 import type { Context } from '../../context.ts';
 import { addAudit } from '../../db/audit.ts';
 import type { InShop } from '../../db/client.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { AppError } from '../../errors.ts';
+import { receive } from '../../http/receive.ts';
 import type { Routes } from '../../http/routes.ts';
 import { packArchive, unpackArchive } from '../../jobs/archiveJobs.ts';
 import type { OnProgress } from '../../jobs/archiveJobs.ts';
@@ -80,7 +77,7 @@ export function mountArchive(routes: Routes, { databaseUrl, log }: Context): voi
         const tell = tellerOf(inShop, actor.shopId, 'in');
         try {
           const file = join(folder, 'shop.zip');
-          await receive(req, file);
+          await receive(req, file, MOST_ARCHIVE_BYTES, 'archiveTooLarge');
           // From here it is we who work: a silent connection is no idle one.
           req.socket.setTimeout(0);
           const taken = await unpackArchive(
@@ -100,17 +97,4 @@ export function mountArchive(routes: Routes, { databaseUrl, log }: Context): voi
     },
     (_req, _res, next) => next(),
   );
-}
-
-/** Writes a body to a file as it comes, up to its limit. @throws {AppError} 413 */
-async function receive(req: Request, file: string): Promise<void> {
-  let bytes = 0;
-  const limit = new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      bytes += chunk.length;
-      if (bytes <= MOST_ARCHIVE_BYTES) done(null, chunk);
-      else done(new AppError(413, 'too_large', 'archiveTooLarge'));
-    },
-  });
-  await pipeline(req, limit, createWriteStream(file));
 }

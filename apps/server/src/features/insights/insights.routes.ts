@@ -6,6 +6,7 @@ import {
   useLearnedSchema,
 } from '@keen/contract';
 import type { Context } from '../../context.ts';
+import type { Handle } from '../../db/client.ts';
 import type { Routes } from '../../http/routes.ts';
 import { validBody, validId, validQuery } from '../../http/validate.ts';
 import { adviceCounts } from './adviceCounts.ts';
@@ -16,7 +17,10 @@ import { learningOf, setRunState, startRun, useRun } from './learning.service.ts
 import { declineCostsOf, declinedPage } from './readDeclines.ts';
 
 /** What the shop's own work teaches its lead. */
-export function mountInsights(routes: Routes, { learning }: Context): void {
+export function mountInsights(routes: Routes, { queue }: Context): void {
+  const sendRun = (tx: Handle, shopId: string, runId: string) =>
+    queue.send(tx, 'learning', { shopId, runId }, { key: runId });
+
   routes.on('get', '/insights/advice', 'readInsights', async ({ req, res, actor, look }) => {
     const query = validQuery(insightQuerySchema, req);
     res.json(await look((tx) => adviceCounts(tx, actor.shopId, query)));
@@ -47,9 +51,12 @@ export function mountInsights(routes: Routes, { learning }: Context): void {
   });
   routes.on('post', '/insights/learning', 'changeShop', async ({ req, res, actor, inShop }) => {
     const { id } = validBody(newLearningRunSchema, req.body);
-    const isAtWork = await inShop((tx) => startRun(tx, actor, id));
-    if (isAtWork) learning.start(actor.shopId, id);
-    res.json(await inShop((tx) => learningOf(tx, actor.shopId)));
+    res.json(
+      await inShop(async (tx) => {
+        if (await startRun(tx, actor, id)) await sendRun(tx, actor.shopId, id);
+        return learningOf(tx, actor.shopId);
+      }),
+    );
   });
   // Before the route with an id, which would take the word for one.
   routes.on('put', '/insights/learning/used', 'changeShop', async ({ req, res, actor, inShop }) => {
@@ -64,8 +71,12 @@ export function mountInsights(routes: Routes, { learning }: Context): void {
   routes.on('put', '/insights/learning/:id', 'changeShop', async ({ req, res, actor, inShop }) => {
     const id = validId(req.params.id, 'noRun');
     const { state } = validBody(changeLearningRunSchema, req.body);
-    await inShop((tx) => setRunState(tx, actor, id, state));
-    if (state === 'running') learning.start(actor.shopId, id);
-    res.json(await inShop((tx) => learningOf(tx, actor.shopId)));
+    res.json(
+      await inShop(async (tx) => {
+        await setRunState(tx, actor, id, state);
+        if (state === 'running') await sendRun(tx, actor.shopId, id);
+        return learningOf(tx, actor.shopId);
+      }),
+    );
   });
 }

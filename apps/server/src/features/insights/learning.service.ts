@@ -8,7 +8,7 @@ import { learningEvidence, learningRuns, vehicles, visits } from '../../db/schem
 import { tellLive } from '../../db/tellLive.ts';
 import { conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
-import { stepsOf } from '../../jobs/learnFromVisits.ts';
+import { stepsOf } from '../../work/learnFromVisits.ts';
 
 /** The latest visits that are looked through, and the cars of them that a run learns from. */
 const MOST_VISITS = 3_000;

@@ -10,13 +10,16 @@ import type { Actor } from '../../http/signedIn.ts';
 import { decisionRecord } from '../../db/visitRecord.ts';
 import { rowRecord, rowsQuery, selectVisits } from '../../db/visitRows.ts';
 
+/** Whose visits. */
+type OfShop = Pick<Actor, 'shopId'>;
+
 /** More are open at once only where nobody closes visits. */
 const MOST_OPEN = 200;
 const PAGE = 50;
 const MOST_HISTORY = 200;
 
 /** The visits that have not been closed, latest first. */
-export async function openVisits(db: Handle, { shopId }: Actor): Promise<VisitPage> {
+export async function openVisits(db: Handle, { shopId }: OfShop): Promise<VisitPage> {
   const scope = and(eq(visits.shopId, shopId), isNull(visits.closedAt));
   return pageOf(await selectVisits(db, scope, MOST_OPEN + 1), MOST_OPEN);
 }
@@ -24,7 +27,7 @@ export async function openVisits(db: Handle, { shopId }: Actor): Promise<VisitPa
 /** A page of all visits, or of those that fit every word, latest first. */
 export async function searchVisits(
   db: Handle,
-  { shopId }: Actor,
+  { shopId }: OfShop,
   words: string,
   before: number | undefined,
 ): Promise<VisitPage> {
@@ -67,15 +70,18 @@ export async function findVisit(db: Handle, shopId: string, id: string): Promise
 }
 
 /** The same. @throws {AppError} 404 when there is none */
-export async function oneVisit(db: Handle, { shopId }: Actor, id: string): Promise<Visit> {
+export async function oneVisit(db: Handle, { shopId }: OfShop, id: string): Promise<Visit> {
   const visit = await findVisit(db, shopId, id);
   if (!visit) throw notFound('noVisit');
   return visit;
 }
 
 /** One visit with its entries, decisions and the earlier visits of the same car. */
-export async function visitDetail(db: Handle, actor: Actor, id: string): Promise<VisitDetail> {
-  const { shopId } = actor;
+export async function visitDetail(
+  db: Handle,
+  { shopId }: OfShop,
+  id: string,
+): Promise<VisitDetail> {
   const [visit, kept, decided, history] = await Promise.all([
     findVisit(db, shopId, id),
     prepared(db, 'visit_entries', () =>

@@ -9,6 +9,7 @@ import {
 import type { Context } from '../../context.ts';
 import { caseOf } from '../../db/visitCase.ts';
 import { validBody, validId, validQuery } from '../../http/validate.ts';
+import type { ProgramRoutes } from '../../http/programRoutes.ts';
 import type { Routes } from '../../http/routes.ts';
 import { diagnoseFor } from '../../jobs/diagnosisPool.ts';
 import { appendEntries } from './appendEntries.ts';
@@ -64,5 +65,21 @@ export function mountVisits(routes: Routes, { diagnoses }: Context): void {
     const detail = await look((tx) => visitDetail(tx, actor, id));
     res.attachment(`visit-${detail.visit.number}.keen.json`);
     res.json(caseOf(detail));
+  });
+}
+
+/** Programs read what is kept of visits. */
+export function mountVisitsForPrograms(routes: ProgramRoutes): void {
+  routes.on('get', '/v1/visits', 'readVisits', async ({ req, res, program, look }) => {
+    const { all, words = '', before } = validQuery(visitsQuerySchema, req);
+    res.json(
+      await look((tx) =>
+        all ? searchVisits(tx, program, words, before) : openVisits(tx, program),
+      ),
+    );
+  });
+  routes.on('get', '/v1/visits/:id', 'readVisits', async ({ req, res, program, look }) => {
+    const id = validId(req.params.id, 'noVisit');
+    res.json(await look((tx) => visitDetail(tx, program, id)));
   });
 }

@@ -28,6 +28,10 @@ const KIND_WORDS: Record<AuditKind, string> = {
   customerShown: t('auditList.lookedAtACustomers'),
   customerExported: t('auditList.exportedACustomersData'),
   customerErased: t('auditList.erasedACustomer'),
+  keyMade: t('auditList.madeAKey'),
+  keyChanged: t('auditList.changedAKey'),
+  keyRevoked: t('auditList.revokedAKey'),
+  batchPosted: t('auditList.postedABatch'),
   retention: t('auditList.erasedByTheRetention'),
   backup: t('auditList.backedUp'),
 };
@@ -103,7 +107,8 @@ function EventRow({ event, session }: { event: AuditEvent; session: Session }) {
     detail.personId !== personId && nameOf(detail.personId),
     detail.changed,
     detail.role,
-    detail.suspended === 1 && 'suspended',
+    detail.key,
+    detail.suspended === 1 && t('staffRow.suspended'),
     detail.suspended === 0 && t('auditList.takenBack'),
   ]
     .filter(Boolean)
@@ -120,12 +125,7 @@ function EventRow({ event, session }: { event: AuditEvent; session: Session }) {
       }}
     >
       <Box sx={{ overflowWrap: 'anywhere' }}>
-        <strong>
-          {personId === null
-            ? t('auditList.theServer')
-            : (nameOf(personId) ?? t('auditList.somebody'))}
-        </strong>
-        : {KIND_WORDS[kind]}
+        <strong>{whoOf(event, nameOf(personId))}</strong>: {KIND_WORDS[kind]}
         {about !== '' && ` (${about})`}
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem', whiteSpace: 'nowrap' }}>
@@ -134,4 +134,9 @@ function EventRow({ event, session }: { event: AuditEvent; session: Session }) {
       </Box>
     </Box>
   );
+}
+
+function whoOf({ personId, detail }: AuditEvent, name: string | undefined): string {
+  if (personId !== null) return name ?? t('auditList.somebody');
+  return detail.key === undefined ? t('auditList.theServer') : t('auditList.aProgram');
 }

@@ -1,10 +1,10 @@
 import type { StaffMember } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { failureOf } from '../../api/problem.ts';
 import { useMakePasswordLinkMutation } from '../../api/shopApi.ts';
+import { CopyField } from '../../shared/CopyField.tsx';
 import { dateTime } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { t } from '../../words/shop.ts';
@@ -22,19 +22,10 @@ export function NewPasswordLink({ person }: { person: Pick<StaffMember, 'id' | '
       </Box>
       {address && (
         <>
-          <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-            <TextField
-              label={t('newPasswordLink.passwordLinkFor', { name: person.name })}
-              value={address}
-              size="small"
-              fullWidth
-              slotProps={{ htmlInput: { readOnly: true } }}
-              onFocus={({ target }) => target.select()}
-            />
-            <Button onClick={() => void navigator.clipboard?.writeText(address)}>
-              {t('newPasswordLink.copy')}
-            </Button>
-          </Box>
+          <CopyField
+            label={t('newPasswordLink.passwordLinkFor', { name: person.name })}
+            value={address}
+          />
           <Typography variant="body2" color="textSecondary">
             {t('newPasswordLink.giveItToYourself', {
               name: person.name,

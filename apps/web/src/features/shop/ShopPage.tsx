@@ -11,6 +11,7 @@ import { AuditList } from './AuditList.tsx';
 import { LimitsForm } from './LimitsForm.tsx';
 import { PapersForm } from './PapersForm.tsx';
 import { PriceForm } from './PriceForm.tsx';
+import { ProgramsForm } from './ProgramsForm.tsx';
 import { SafetyForm } from './SafetyForm.tsx';
 import { StaffForm } from './StaffForm.tsx';
 import { t } from '../../words/shop.ts';
@@ -44,6 +45,7 @@ export function ShopPage() {
             <PriceForm settings={session.shop.settings} />
             <SafetyForm settings={session.shop.settings} />
             {mayDo(session, 'useArchive') && <ArchiveForm />}
+            {mayDo(session, 'manageKeys') && <ProgramsForm session={session} />}
           </Box>
         ) : (
           <Typography color="textSecondary">{t('shopPage.pricesLimitsPapersAnd')}</Typography>

@@ -29,7 +29,7 @@ export function StaffRow({ person, isSelf }: { person: StaffMember; isSelf: bool
           <Box component="span" sx={{ fontWeight: 600 }}>
             {person.name}
           </Box>
-          {isSelf && ' (you)'}
+          {isSelf && ` (${t('staffRow.you')})`}
           <Typography variant="body2" color="textSecondary">
             {person.email}
           </Typography>
@@ -52,7 +52,7 @@ export function StaffRow({ person, isSelf }: { person: StaffMember; isSelf: bool
 function stateOf({ role, suspended, hasPassword, hasSecondFactor }: StaffMember): string {
   return [
     ROLE_WORDS[role],
-    suspended && 'suspended',
+    suspended && t('staffRow.suspended'),
     !suspended && !hasPassword && t('staffRow.noPasswordYet'),
     hasSecondFactor && t('staffRow.secondFactor'),
   ]

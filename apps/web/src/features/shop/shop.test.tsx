@@ -1,4 +1,4 @@
-import type { Session } from '@keen/contract';
+import type { ApiKey, Batch, Session } from '@keen/contract';
 import { DEFAULT_PRICES, DEFAULT_SHOP_SETTINGS } from '@keen/contract';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -21,6 +21,86 @@ async function type(field: HTMLElement, text: string): Promise<void> {
   if (text !== '') await userEvent.type(field, text);
   await userEvent.tab();
 }
+
+describe('keys for other programs', () => {
+  const KEY: ApiKey = {
+    id: '00000000-0000-4000-8000-00000000000b',
+    name: 'Fleet desk',
+    scopes: ['diagnose'],
+    ending: 'x9Zq',
+    personId: PERSON.id,
+    createdAt: '2026-11-01T08:00:00.000Z',
+    endsAt: null,
+    lastUsedAt: null,
+    oldSecretUntil: null,
+    revokedAt: null,
+  };
+  const MADE = { key: KEY, secret: 'keen_secretx9Zq', signingSecret: 'whsec_c2lnbg==' };
+  const BATCH: Batch = {
+    id: '00000000-0000-4000-8000-00000000000c',
+    name: 'Monday',
+    key: 'Fleet desk',
+    state: 'running',
+    cases: 40,
+    done: 10,
+    refused: 2,
+    createdAt: '2026-11-30T08:00:00.000Z',
+    endedAt: null,
+    callback: null,
+  };
+
+  it('are made with a name and a scope, and shown once', async () => {
+    const { sent } = open({ 'GET /api/keys': [], 'GET /api/batches': [], 'POST /api/keys': MADE });
+    const programs = await region('Other programs');
+    expect(await programs.findByText('No program has a key.')).toBeVisible();
+    await userEvent.click(programs.getByRole('button', { name: 'Make the key' }));
+    expect(await programs.findByText('Choose what the key allows.')).toBeVisible();
+    expect(programs.getByLabelText('Which program it is for')).toHaveAccessibleDescription(
+      'A name, so that you know which key it is',
+    );
+    expect(sent()).toEqual([]);
+    await userEvent.type(programs.getByLabelText('Which program it is for'), 'Fleet desk');
+    await userEvent.click(programs.getByRole('button', { name: 'diagnose cases' }));
+    await userEvent.click(programs.getByRole('button', { name: '90 days' }));
+    await userEvent.click(programs.getByRole('button', { name: 'Make the key' }));
+    expect(await programs.findByLabelText('Secret')).toHaveValue(MADE.secret);
+    expect(programs.getByLabelText('Signing secret')).toHaveValue(MADE.signingSecret);
+    expect(sent()[0]).toMatchObject({
+      what: 'POST /api/keys',
+      body: { name: 'Fleet desk', scopes: ['diagnose'], days: 90 },
+    });
+  });
+
+  it('are revoked or given a new secret, and say how their batches are', async () => {
+    const revoked = {
+      ...KEY,
+      id: '00000000-0000-4000-8000-00000000000d',
+      name: 'Old',
+      revokedAt: KEY.createdAt,
+    };
+    const secret = `POST /api/keys/${KEY.id}/secret`;
+    const revoke = `DELETE /api/keys/${KEY.id}`;
+    const cancel = `PUT /api/batches/${BATCH.id}/canceled`;
+    const { sent } = open({
+      'GET /api/keys': [KEY, revoked],
+      'GET /api/batches': [BATCH, { ...BATCH, id: revoked.id, state: 'done', done: 40 }],
+      [secret]: { ...MADE, secret: 'keen_other' },
+      [revoke]: null,
+      [cancel]: { ...BATCH, state: 'canceled' },
+    });
+    const programs = await region('Other programs');
+    expect(await programs.findByText(/10 of 40 done, 2 refused/)).toBeVisible();
+    expect(programs.getByText(/^40 cases done/)).toBeVisible();
+    expect(programs.getByText(/Revoked/)).toBeVisible();
+    expect(programs.queryByRole('button', { name: 'Change Old' })).toBeNull();
+    await userEvent.click(programs.getByRole('button', { name: 'Change Fleet desk' }));
+    await userEvent.click(programs.getByRole('button', { name: 'New secret' }));
+    expect(await programs.findByLabelText('Secret')).toHaveValue('keen_other');
+    await userEvent.click(programs.getByRole('button', { name: 'Revoke' }));
+    await userEvent.click(programs.getByRole('button', { name: 'Stop' }));
+    await waitFor(() => expect(sent().map(({ what }) => what)).toEqual([secret, revoke, cancel]));
+  });
+});
 
 describe('ShopPage', () => {
   it('saves a price in minor units, the others as they were', async () => {

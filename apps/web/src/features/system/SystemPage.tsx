@@ -58,7 +58,7 @@ export function SystemPage() {
 /** @param at - when it was so, milliseconds since 1970 */
 function State({ state, at }: { state: SystemState; at: number }) {
   const concerns = concernsOf(state, at);
-  const { backup, disk, database, diagnoses } = state;
+  const { backup, disk, database, diagnoses, work } = state;
   return (
     <>
       <Box sx={{ display: 'grid', gap: 1 }}>
@@ -107,14 +107,10 @@ function State({ state, at }: { state: SystemState; at: number }) {
           )}
         </Facts>
         <Facts title={t('page.work')}>
-          <Fact name={t('page.diagnosesWaiting')}>
-            {diagnoses.waiting === 0
-              ? '0'
-              : t('page.waitingSince', {
-                  count: diagnoses.waiting,
-                  seconds: Math.round(diagnoses.oldestSeconds),
-                })}
-          </Fact>
+          <Fact name={t('page.diagnosesWaiting')}>{waitingWords(diagnoses)}</Fact>
+          <Fact name={t('page.workers')}>{work.workers}</Fact>
+          <Fact name={t('page.jobsWaiting')}>{waitingWords(work)}</Fact>
+          <Fact name={t('page.jobsFailed')}>{work.failed}</Fact>
           <Fact name={t('page.connections')}>
             {t('page.connectionsOf', {
               busy: database.connections - database.idle,
@@ -189,10 +185,18 @@ function concernWords(concern: Concern): string {
     case 'longQueue':
       return t('concern.longQueue', { seconds: concern.seconds });
     case 'noConnection':
-      return t('concern.noConnection', { count: concern.count });
+    case 'lateWork':
+    case 'failedWork':
+      return t(`concern.${concern.kind}`, { count: concern.count });
     default:
       return t(`concern.${concern.kind}`);
   }
+}
+
+function waitingWords({ waiting, oldestSeconds }: SystemState['diagnoses']): string {
+  return waiting === 0
+    ? '0'
+    : t('page.waitingSince', { count: waiting, seconds: Math.round(oldestSeconds) });
 }
 
 function errorsWords({ count, lastAt }: SystemState['pageErrors']): string {

@@ -2,11 +2,11 @@ import type { SystemState } from '@keen/contract';
 
 /** Something of the installation that somebody should look at. */
 export type Concern =
-  | { kind: 'noBackup' | 'serverErrors' | 'pageErrors' }
+  | { kind: 'noBackup' | 'noWorker' | 'serverErrors' | 'pageErrors' }
   | { kind: 'oldBackup'; at: string; hours: number }
   | { kind: 'lowSpace'; freeBytes: number; totalBytes: number }
   | { kind: 'longQueue'; seconds: number }
-  | { kind: 'noConnection'; count: number };
+  | { kind: 'noConnection' | 'lateWork' | 'failedWork'; count: number };
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
@@ -18,13 +18,18 @@ const LOW_PART = 0.1;
 /** Longer than a busy counter makes anybody wait. */
 const LONG_WAIT_SECONDS = 20;
 const MANY_WAITING = 5;
+/** A worker that is started again is back within this. */
+const NO_WORKER_SECONDS = 60;
+/** Work that nobody waits for may wait so long. */
+const LATE_MINUTES = 15;
+const MINUTE_SECONDS = 60;
 
 /**
  * What needs a look, the worst first: lost data before slowness, slowness before what is over.
  * @param now - milliseconds since 1970
  */
 export function concernsOf(state: SystemState, now: number): Concern[] {
-  const { backup, disk, diagnoses, database, startedAt, serverErrors, pageErrors } = state;
+  const { backup, disk, diagnoses, work, database, startedAt, serverErrors, pageErrors } = state;
   const concerns: Concern[] = [];
   const age = (at: string) => now - Date.parse(at);
   if (backup && !backup.newest && age(startedAt) > HOUR_MS) concerns.push({ kind: 'noBackup' });
@@ -39,6 +44,11 @@ export function concernsOf(state: SystemState, now: number): Concern[] {
   if (diagnoses.oldestSeconds > LONG_WAIT_SECONDS) {
     concerns.push({ kind: 'longQueue', seconds: Math.round(diagnoses.oldestSeconds) });
   }
+  const minutes = Math.round(work.oldestSeconds / MINUTE_SECONDS);
+  if (work.workers === 0 && age(startedAt) > NO_WORKER_SECONDS * 1_000) {
+    concerns.push({ kind: 'noWorker' });
+  } else if (minutes >= LATE_MINUTES) concerns.push({ kind: 'lateWork', count: minutes });
+  if (work.failed > 0) concerns.push({ kind: 'failedWork', count: work.failed });
   if (database.waiting > MANY_WAITING) {
     concerns.push({ kind: 'noConnection', count: database.waiting });
   }

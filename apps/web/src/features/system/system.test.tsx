@@ -15,6 +15,7 @@ const WELL: SystemState = {
   disk: { freeBytes: 8e10, totalBytes: 1e11 },
   backup: { everyHours: 24, newest: { at: '2026-11-30T03:00:00.000Z', bytes: 3e7 } },
   diagnoses: { waiting: 0, oldestSeconds: 0 },
+  work: { workers: 1, waiting: 0, oldestSeconds: 0, failed: 0 },
   streams: 2,
   pageErrors: { count: 0, lastAt: null },
   serverErrors: { count: 3, lastAt: '2026-11-20T00:00:00.000Z' },
@@ -41,6 +42,17 @@ describe('what of the installation needs a look', () => {
   it('is a full disk, by what is left and by its part', () => {
     expect(kinds({ disk: { freeBytes: 1e9, totalBytes: 5e9 } })).toEqual(['lowSpace']);
     expect(kinds({ disk: { freeBytes: 5e9, totalBytes: 1e11 } })).toEqual(['lowSpace']);
+  });
+
+  it('is a missing worker, work that comes late, and work that was given up', () => {
+    const work = WELL.work;
+    const busy = { ...work, waiting: 30, oldestSeconds: 1_000 };
+    expect(kinds({ work: { ...busy, oldestSeconds: 600 } })).toEqual([]);
+    expect(kinds({ work: busy })).toEqual(['lateWork']);
+    expect(kinds({ work: { ...busy, workers: 0, failed: 2 } })).toEqual(['noWorker', 'failedWork']);
+    // Its worker is being started.
+    const startedAt = new Date(NOW - 30_000).toISOString();
+    expect(kinds({ startedAt, work: { ...work, workers: 0 } })).toEqual([]);
   });
 
   it('is a queue, a lack of connections, and errors of the last day, the worst first', () => {

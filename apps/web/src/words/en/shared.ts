@@ -17,6 +17,10 @@ export const shared = {
     notInIt: 'not in it',
     column: 'column {{place}}',
   },
+  copyField: {
+    copy: 'Copy',
+    copied: 'Copied',
+  },
   explainedBy: {
     looseJointsThatLet: 'loose joints that let toe wander',
     pressureInThePast: 'pressure in the past',

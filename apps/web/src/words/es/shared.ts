@@ -20,6 +20,10 @@ export const shared: Translation<typeof english> = {
     notInIt: 'no está',
     column: 'columna {{place}}',
   },
+  copyField: {
+    copy: 'Copiar',
+    copied: 'Copiado',
+  },
   explainedBy: {
     looseJointsThatLet: 'articulaciones con holgura que dejan variar la convergencia',
     pressureInThePast: 'presión en el pasado',

@@ -25,6 +25,9 @@ export const system: Translation<typeof english> = {
     work: 'Trabajo',
     diagnosesWaiting: 'Diagnósticos en espera',
     waitingSince: '{{count}}, el primero desde hace {{seconds}} s',
+    workers: 'Procesos de fondo',
+    jobsWaiting: 'Tareas de fondo en espera',
+    jobsFailed: 'Abandonadas en el último día',
     connections: 'Conexiones a la base de datos',
     connectionsOf: '{{busy}} ocupadas, {{idle}} libres, {{waiting}} en espera',
     streams: 'Páginas y aparatos a la escucha',
@@ -45,6 +48,15 @@ export const system: Translation<typeof english> = {
     lowSpace:
       'Solo quedan libres {{free}} de {{total}} en el disco. Cuando se llena, no hay más copias.',
     longQueue: 'Un diagnóstico lleva {{seconds}} s en espera. Quizá alguien envía muchos casos.',
+    noWorker:
+      'No hay ningún proceso de fondo en marcha: lotes, aprendizaje y plazos de conservación esperan.',
+    lateWork_one: 'El trabajo de fondo lleva {{count}} minuto de retraso. Un proceso más ayudaría.',
+    lateWork_other:
+      'El trabajo de fondo lleva {{count}} minutos de retraso. Un proceso más ayudaría.',
+    failedWork_one:
+      'Se abandonó {{count}} tarea de fondo en el último día. El registro dice por qué.',
+    failedWork_other:
+      'Se abandonaron {{count}} tareas de fondo en el último día. El registro dice por qué.',
     noConnection: '{{count}} peticiones esperan una conexión a la base de datos.',
     serverErrors: 'El servidor tuvo un error en el último día. Su registro dice dónde.',
     pageErrors: 'Una página falló en el último día. El registro del servidor dice dónde.',

@@ -26,22 +26,29 @@ export function stepsOf(cars: number): number {
  * Learns a shop's constants from its visits: reads each car twice, fits, and tries the outcome on the latest.
  * What each car said is saved at once, so a run that broke off goes on where it was; one that was stopped
  * leaves after the car at hand.
+ * @param isOver - asked after each car that is read: whether the rest is for another time
+ * @returns whether there is a rest
  */
-export async function learnFromVisits(db: Database, shopId: string, runId: string): Promise<void> {
+export async function learnFromVisits(
+  db: Database,
+  shopId: string,
+  runId: string,
+  isOver: () => boolean,
+): Promise<'more' | 'ended'> {
   const run = await findRun(db, shopId, runId);
-  if (run?.state !== 'running') return;
-  const work = { db, shopId, runId, visitIds: run.visitIds, told: 0 };
+  if (run?.state !== 'running') return 'ended';
+  const work = { db, shopId, runId, visitIds: run.visitIds, told: 0, isOver };
   const first = await readAll(work, 1, undefined);
-  if (!first) return;
+  if (typeof first === 'string') return first;
   const taught = fitConstants(first);
-  if (!(await moveOn(work, 'readingAgain', run.visitIds.length))) return;
+  if (!(await moveOn(work, 'readingAgain', run.visitIds.length))) return 'ended';
   // By the usual constants they have been read already.
   const second = taught.used === 0 ? first : await readAll(work, 2, taught.constants);
-  if (!second) return;
+  if (typeof second === 'string') return second;
   const fitted = taught.used === 0 ? taught : fitConstants(second, taught.constants);
-  if (!(await moveOn(work, 'trying', 2 * run.visitIds.length))) return;
+  if (!(await moveOn(work, 'trying', 2 * run.visitIds.length))) return 'ended';
   const tried = await tryOut(work, fitted);
-  if (!tried) return;
+  if (!tried) return 'ended';
   const { constants, traits, faultRates, lines, cars, used, gain } = fitted;
   const result = { constants, traits, faultRates, lines, cars, used, gain, tried };
   await inShop(db, shopId, async (tx) => {
@@ -56,6 +63,7 @@ export async function learnFromVisits(db: Database, shopId: string, runId: strin
       .where(and(eq(learningEvidence.shopId, shopId), eq(learningEvidence.runId, runId)));
     await tellLive(tx, { shopId, kind: 'learning' });
   });
+  return 'ended';
 }
 
 interface Work {
@@ -65,6 +73,7 @@ interface Work {
   visitIds: readonly string[];
   /** When the shop's pages were told last, ms. */
   told: number;
+  isOver: () => boolean;
 }
 
 function running({ shopId, runId }: Work) {
@@ -82,12 +91,12 @@ function findRun(db: Database, shopId: string, runId: string) {
   });
 }
 
-/** Reads every car that was not read yet. @returns null when the run was stopped */
+/** Reads every car that was not read yet. @returns what they say, unless the run was stopped or time is up */
 async function readAll(
   work: Work,
   pass: 1 | 2,
   by: ShopConstants | undefined,
-): Promise<ShopCar[] | null> {
+): Promise<ShopCar[] | 'more' | 'ended'> {
   const { db, shopId, runId, visitIds } = work;
   const saved = () =>
     inShop(db, shopId, (tx) =>
@@ -106,6 +115,7 @@ async function readAll(
   let done = (pass - 1) * visitIds.length + known.size;
   for (const visitId of visitIds) {
     if (known.has(visitId)) continue;
+    if (work.isOver()) return 'more';
     const found = await inShop(db, shopId, (tx) => findCase(tx, shopId, visitId));
     const evidence = found && evidenceOf(found.file, by);
     const line = found && lineOf(found.visit.draft.visit?.tires);
@@ -118,7 +128,7 @@ async function readAll(
         .onConflictDoNothing();
       return true;
     });
-    if (!goesOn) return null;
+    if (!goesOn) return 'ended';
   }
   const byVisit = new Map((await saved()).map((row) => [row.visitId, row]));
   // In the run's own order, whatever the order in which they were saved: the folds go by it.

@@ -2,4 +2,4 @@
 import { register } from 'tsx/esm/api';
 
 register();
-await import('./learningWorker.ts');
+await import('./jobWorker.ts');
