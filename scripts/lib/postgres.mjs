@@ -116,7 +116,7 @@ function ownerIds() {
 }
 
 /** Runs a PostgreSQL program as the user that may: itself, or as root the postgres user. */
-function asOwner(command, args, env = {}) {
+export function asOwner(command, args, env = {}) {
   const clean = { PATH: process.env.PATH ?? '', LANG: 'C.UTF-8', ...env };
   if (!isRoot()) return run(command, args, { env: clean, cwd: '/' });
   return run(

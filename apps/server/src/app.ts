@@ -47,7 +47,7 @@ export function createApp(context: Context, sessions: RequestHandler): Express {
   app.disable('x-powered-by');
   // Answers are not stored, so nobody asks whether one is still the same.
   app.disable('etag');
-  app.set('trust proxy', 'loopback');
+  app.set('trust proxy', context.trustedProxies);
   app.use(
     helmet({
       // Browsers heed it behind https only, where a proxy on this machine says so; see below.

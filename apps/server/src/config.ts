@@ -4,6 +4,8 @@ const configSchema = z.object({
   DATABASE_URL: z.url({ protocol: /^postgres(ql)?$/ }),
   /** Of the role that owns the tables, where it is another than the app's: used for migrations only. */
   DATABASE_OWNER_URL: z.url({ protocol: /^postgres(ql)?$/ }).optional(),
+  /** Of a standby, as the app's role: for lists and figures that may be a moment old. */
+  DATABASE_READ_URL: z.url({ protocol: /^postgres(ql)?$/ }).optional(),
   /** How long to wait for a database that does not answer yet, as after a crash of both. */
   DATABASE_WAIT_SECONDS: z.coerce.number().min(0).max(600).default(0),
   PORT: z.coerce.number().int().min(0).max(65_535).default(4310),
@@ -15,6 +17,8 @@ const configSchema = z.object({
   /** Serves figures in the format of Prometheus at /metrics; not to be led to from outside. */
   METRICS_PORT: z.coerce.number().int().min(1).max(65_535).optional(),
   METRICS_HOST: z.string().default('127.0.0.1'),
+  /** Addresses of proxies whose word on the caller's address is taken; `loopback` for this machine. */
+  TRUSTED_PROXIES: z.string().default('loopback'),
   /** Whether this server keeps a worker process beside it. */
   WORKER: z.stringbool().default(true),
   /** Whether programs may be called back at addresses of this network, and without https. */

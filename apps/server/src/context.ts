@@ -2,6 +2,7 @@ import type pg from 'pg';
 import type { Logger } from 'pino';
 import type { Database } from './db/client.ts';
 import type { JobQueue } from './db/jobQueue.ts';
+import type { Standby } from './db/standby.ts';
 import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
 import type { Workshop } from './jobs/workshop.ts';
 import type { YearsMaking } from './demo/makeYears.ts';
@@ -12,6 +13,8 @@ import type { Metrics } from './http/metrics.ts';
 export interface Context {
   pool: pg.Pool;
   db: Database;
+  /** For looks that may be a moment old. */
+  standby: Standby;
   log: Logger;
   diagnoses: DiagnosisPool;
   workshop: Workshop;
@@ -27,6 +30,8 @@ export interface Context {
   callbacksAnywhere: boolean;
   sessionSecret: string;
   webDir: string | undefined;
+  /** Proxies whose word on the caller's address is taken. */
+  trustedProxies: string[];
   /** Sign-ins that one address may try in a minute, right or wrong. */
   triesAMinute: number;
   /** Whether the made-up staff of a demo shop sign in with one press. */

@@ -8,6 +8,7 @@ import { connect } from './db/client.ts';
 import type { Database } from './db/client.ts';
 import { createJobQueue } from './db/jobQueue.ts';
 import { migrateDatabase } from './db/migrate.ts';
+import { createStandby } from './db/standby.ts';
 import { sessionSecret } from './db/sessionSecret.ts';
 import { makeYears } from './demo/makeYears.ts';
 import { attachDevices } from './devices/deviceSockets.ts';
@@ -36,6 +37,8 @@ export interface ServerOptions {
   databaseUrl: string;
   /** Of the owner of the tables; the app's own role when left out. */
   ownerUrl?: string | undefined;
+  /** Of a standby, for looks that may be a moment old; the database itself when left out. */
+  readUrl?: string | undefined;
   host: string;
   /** 0 takes a free one. */
   port: number;
@@ -51,6 +54,8 @@ export interface ServerOptions {
   metrics?: { host: string; port: number } | undefined;
   /** Whether this server keeps a worker process of its own; others may work for it, too. */
   worker: boolean;
+  /** Proxies whose word on the caller's address is taken; this machine's when left out. */
+  trustedProxies?: string[];
   /** Whether programs may be called back at addresses of this network, and without https. */
   callbacksAnywhere?: boolean;
   /** Cars of the demo shop's made-up past; none when left out. */
@@ -82,6 +87,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   pool.on('error', (error) => log.warn({ err: error }, 'idle database connection lost'));
   const workshop = createWorkshop(log);
   const live = createLiveHub(databaseUrl, db, log, findVisit);
+  const standby = createStandby(db, options.readUrl, log);
   const queue = createJobQueue(db);
   const callbacksAnywhere = options.callbacksAnywhere ?? false;
   const years = options.yearsCars ? makeYears(ownerUrl, options.yearsCars, log) : null;
@@ -90,6 +96,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     await live.close();
     await diagnoses.close();
     await workshop.close();
+    await standby.close();
     await pool.end();
   };
   try {
@@ -100,6 +107,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       pool,
       db,
       databaseUrl,
+      standby,
       log,
       diagnoses,
       workshop,
@@ -111,6 +119,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       callbacksAnywhere,
       sessionSecret: await sessionSecret(db),
       webDir: options.webDir,
+      trustedProxies: options.trustedProxies ?? ['loopback'],
       demo: options.demo,
       years,
       triesAMinute: options.triesAMinute ?? TRIES_A_MINUTE,

@@ -28,6 +28,7 @@ async function main(): Promise<void> {
   const server = await startServer({
     databaseUrl: config.DATABASE_URL,
     ownerUrl: config.DATABASE_OWNER_URL,
+    readUrl: config.DATABASE_READ_URL,
     host: config.HOST,
     port: config.PORT,
     webDir: config.WEB_DIR,
@@ -35,6 +36,7 @@ async function main(): Promise<void> {
     demo: DEMO || FRESH_DEMO,
     yearsCars: YEARS,
     worker: config.WORKER,
+    trustedProxies: config.TRUSTED_PROXIES.split(',').map((one) => one.trim()),
     callbacksAnywhere: config.CALLBACKS_ANYWHERE,
     backups: config.BACKUP_DIR
       ? { dir: config.BACKUP_DIR, everyHours: config.BACKUP_EVERY_HOURS }

@@ -30,7 +30,8 @@ const STATEMENT_MS = 20_000;
 const MOST_TRIES = 3;
 const DEADLOCK = '40P01';
 
-export function connect(url: string): { pool: pg.Pool; db: Database } {
+/** @param name - by which the database lists its connections */
+export function connect(url: string, name = 'keen'): { pool: pg.Pool; db: Database } {
   const pool = new pg.Pool({
     connectionString: url,
     max: MAX_CONNECTIONS,
@@ -42,7 +43,7 @@ export function connect(url: string): { pool: pg.Pool; db: Database } {
     keepAlive: true,
     // Statements that do not wait for one another's answers travel together.
     pipeline: true,
-    application_name: 'keen',
+    application_name: name,
   });
   // A connection that breaks in the middle of a transaction, between two queries, says so on the client
   // itself: the next query fails anyway, but without a listener the process would end.

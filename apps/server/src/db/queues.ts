@@ -38,7 +38,8 @@ const OPTIONS: Record<JobName, Omit<PgBoss.Queue, 'name'>> = {
     expireInSeconds: 300,
     deadLetter: 'learningFailed',
   },
-  cases: { retryLimit: 3, retryDelay: 2, expireInSeconds: 180, deadLetter: 'casesFailed' },
+  // Five cases, on a slow and busy machine.
+  cases: { retryLimit: 3, retryDelay: 1, expireInSeconds: 60, deadLetter: 'casesFailed' },
   // Some two hours in all: a program that is being updated is back by then.
   callback: {
     retryLimit: 7,

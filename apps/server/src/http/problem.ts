@@ -1,6 +1,7 @@
 import type { ProblemReason } from '@keen/contract';
 import type { ErrorRequestHandler, Request, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
+import { AWAY_CODES, isConnectionFault } from '../db/connectionFault.ts';
 import { AppError, conflict, databaseAway, invalid, notFound } from '../errors.ts';
 import { databaseError } from './logging.ts';
 
@@ -63,9 +64,7 @@ function requestFault(error: unknown): AppError | null {
 function databaseFault(error: unknown): AppError | null {
   const code = databaseError(error)?.code;
   if (code === undefined) return isConnectionFault(error) ? databaseAway() : null;
-  // 08 connection, 28 and 3D not let in, 53 out of resources (connections, disk, memory), 55 takes no
-  // connections, 57 being shut down, 58 its disk fails.
-  if (/^(08|28|3D|53|55|57|58)/.test(code)) return databaseAway();
+  if (AWAY_CODES.test(code)) return databaseAway();
   // Two at once got in each other's way: the same again will do.
   if (code === '40001' || code === '40P01') {
     return new AppError(503, 'busy', 'changingNow', {
@@ -76,17 +75,4 @@ function databaseFault(error: unknown): AppError | null {
   if (code === '23503') return conflict('belongsToMissing');
   if (/^(22|23)/.test(code)) return invalid([], 'invalid');
   return null;
-}
-
-const CONNECTION_CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND']);
-
-/** The driver has no class for a lost connection, only messages. */
-function isConnectionFault(error: unknown): boolean {
-  for (let at = error; at instanceof Error; at = at.cause) {
-    if ('code' in at && typeof at.code === 'string' && CONNECTION_CODES.has(at.code)) return true;
-    if (/^(Connection terminated|timeout exceeded when trying to connect)/.test(at.message)) {
-      return true;
-    }
-  }
-  return false;
 }

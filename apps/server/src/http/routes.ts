@@ -19,6 +19,8 @@ export interface Asked {
   inShop: InShop;
   /** The same for what only looks: a little faster, and it cannot write. */
   look: InShop;
+  /** For what may be a moment old, such as lists and figures: on a standby where there is one. */
+  lookAside: InShop;
 }
 
 type Method = 'get' | 'post' | 'put' | 'delete';
@@ -59,7 +61,7 @@ const BODY_LIMIT = '512kb';
 /** Reads a JSON body of ordinary size. */
 export const jsonBody: RequestHandler = express.json({ limit: BODY_LIMIT });
 
-export function createRoutes({ db }: Pick<Context, 'db'>): Routes {
+export function createRoutes({ db, standby }: Pick<Context, 'db' | 'standby'>): Routes {
   const router = Router();
   const mounted: MountedRoute[] = [];
 
@@ -92,6 +94,7 @@ export function createRoutes({ db }: Pick<Context, 'db'>): Routes {
           actor,
           inShop: (work) => inShop(db, actor.shopId, work),
           look: (work) => lookInShop(db, actor.shopId, work),
+          lookAside: (work) => standby.look(actor.shopId, work),
         });
       });
     },

@@ -11,9 +11,9 @@ const PAGE = 100;
 
 /** What the shop's cars are due for, soonest first. */
 export function mountDue(routes: Routes): void {
-  routes.on('get', '/due', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/due', 'read', async ({ req, res, actor, lookAside }) => {
     const { until, after } = validQuery(dueQuerySchema, req);
-    res.json(await look((tx) => duePage(tx, actor.shopId, until, after)));
+    res.json(await lookAside((tx) => duePage(tx, actor.shopId, until, after)));
   });
 }
 

@@ -14,9 +14,9 @@ import { storedPage } from './readStored.ts';
 
 /** The shop's cars and their lives. */
 export function mountGarage(routes: Routes): void {
-  routes.on('get', '/garage', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/garage', 'read', async ({ req, res, actor, lookAside }) => {
     const query = validQuery(garageQuerySchema, req);
-    res.json(await look((tx) => garagePage(tx, actor, query)));
+    res.json(await lookAside((tx) => garagePage(tx, actor, query)));
   });
   routes.on('get', '/garage/:id', 'read', async ({ req, res, actor, look }) => {
     const id = validId(req.params.id, 'noCar');
@@ -44,9 +44,9 @@ export function mountGarage(routes: Routes): void {
       }),
     );
   });
-  routes.on('get', '/customers', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/customers', 'read', async ({ req, res, actor, lookAside }) => {
     const query = validQuery(listQuerySchema, req);
-    res.json(await look((tx) => customerPage(tx, actor, query)));
+    res.json(await lookAside((tx) => customerPage(tx, actor, query)));
   });
   routes.on('get', '/garage/:id/customer', 'read', async ({ req, res, actor, look }) => {
     const id = validId(req.params.id, 'noCar');
@@ -74,8 +74,8 @@ export function mountGarage(routes: Routes): void {
       }),
     );
   });
-  routes.on('get', '/stored-tires', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/stored-tires', 'read', async ({ req, res, actor, lookAside }) => {
     const query = validQuery(listQuerySchema, req);
-    res.json(await look((tx) => storedPage(tx, actor, query)));
+    res.json(await lookAside((tx) => storedPage(tx, actor, query)));
   });
 }

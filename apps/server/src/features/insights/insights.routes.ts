@@ -21,29 +21,49 @@ export function mountInsights(routes: Routes, { queue }: Context): void {
   const sendRun = (tx: Handle, shopId: string, runId: string) =>
     queue.send(tx, 'learning', { shopId, runId }, { key: runId });
 
-  routes.on('get', '/insights/advice', 'readInsights', async ({ req, res, actor, look }) => {
+  routes.on('get', '/insights/advice', 'readInsights', async ({ req, res, actor, lookAside }) => {
     const query = validQuery(insightQuerySchema, req);
-    res.json(await look((tx) => adviceCounts(tx, actor.shopId, query)));
+    res.json(await lookAside((tx) => adviceCounts(tx, actor.shopId, query)));
   });
-  routes.on('get', '/insights/reliability', 'readInsights', async ({ req, res, actor, look }) => {
-    const query = validQuery(insightQuerySchema, req);
-    res.json(await look((tx) => chancesHeld(tx, actor.shopId, query)));
-  });
-  routes.on('get', '/insights/comebacks', 'readInsights', async ({ req, res, actor, look }) => {
-    const query = validQuery(insightQuerySchema, req);
-    res.json(await look((tx) => readComebacks(tx, actor.shopId, query)));
-  });
-  routes.on('get', '/insights/forecasts', 'readInsights', async ({ req, res, actor, look }) => {
-    const query = validQuery(insightQuerySchema, req);
-    res.json(await look((tx) => readForecasts(tx, actor.shopId, query)));
-  });
-  routes.on('get', '/insights/decline-costs', 'readInsights', async ({ req, res, actor, look }) => {
-    const query = validQuery(insightQuerySchema, req);
-    res.json(await look((tx) => declineCostsOf(tx, actor.shopId, query)));
-  });
-  routes.on('get', '/insights/declined', 'readInsights', async ({ req, res, actor, look }) => {
+  routes.on(
+    'get',
+    '/insights/reliability',
+    'readInsights',
+    async ({ req, res, actor, lookAside }) => {
+      const query = validQuery(insightQuerySchema, req);
+      res.json(await lookAside((tx) => chancesHeld(tx, actor.shopId, query)));
+    },
+  );
+  routes.on(
+    'get',
+    '/insights/comebacks',
+    'readInsights',
+    async ({ req, res, actor, lookAside }) => {
+      const query = validQuery(insightQuerySchema, req);
+      res.json(await lookAside((tx) => readComebacks(tx, actor.shopId, query)));
+    },
+  );
+  routes.on(
+    'get',
+    '/insights/forecasts',
+    'readInsights',
+    async ({ req, res, actor, lookAside }) => {
+      const query = validQuery(insightQuerySchema, req);
+      res.json(await lookAside((tx) => readForecasts(tx, actor.shopId, query)));
+    },
+  );
+  routes.on(
+    'get',
+    '/insights/decline-costs',
+    'readInsights',
+    async ({ req, res, actor, lookAside }) => {
+      const query = validQuery(insightQuerySchema, req);
+      res.json(await lookAside((tx) => declineCostsOf(tx, actor.shopId, query)));
+    },
+  );
+  routes.on('get', '/insights/declined', 'readInsights', async ({ req, res, actor, lookAside }) => {
     const query = validQuery(declinedQuerySchema, req);
-    res.json(await look((tx) => declinedPage(tx, actor.shopId, query)));
+    res.json(await lookAside((tx) => declinedPage(tx, actor.shopId, query)));
   });
 
   routes.on('get', '/insights/learning', 'readInsights', async ({ res, actor, look }) => {
