@@ -22,6 +22,10 @@ const QUERIES = {
       order by vehicle_id, arrived_at desc, number desc
     ) as latest
     where jsonb_typeof(latest.stored) = 'object'`,
+  advice_days: `select shop_id, (created_at at time zone 'UTC')::date as day, person_id, coalesce(advised, action) as advised,
+      action as chosen, answer, count(*)::int as count
+    from (select distinct on (visit_id) * from decisions order by visit_id, created_at desc, id desc) as last
+    group by 1, 2, 3, 4, 5, 6`,
   tire_lines: `select distinct on (visits.shop_id, lower(wheel.value ->> 'line')) visits.shop_id, lower(wheel.value ->> 'line') as key,
       wheel.value ->> 'line' as line, (visits.draft -> 'tires' -> wheel.key ->> 'newDepth')::float8 as new_depth, visits.arrived_at as at
     from visits, jsonb_each(visits.draft #> '{visit,tires}') as wheel
@@ -38,6 +42,7 @@ const COMPARED: Record<keyof typeof QUERIES, string> = {
   visit_search: 'visit_id, shop_id, arrived_at, number, text',
   due_looks: 'visit_id, place, shop_id, vehicle_id, number, due_on, look',
   stored_tires: 'vehicle_id, shop_id, visit_id, since, stored',
+  advice_days: 'shop_id, day, person_id, advised, chosen, answer, count',
   tire_lines: 'shop_id, key, line, new_depth',
 };
 

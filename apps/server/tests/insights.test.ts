@@ -45,6 +45,20 @@ const decide = (visit: Visit, answer: string, change: object = {}, from = agent)
 
 describe('what was advised and answered', () => {
   let first: Visit;
+
+  /** Decisions of other days, in one statement. */
+  const add = (list: { visit: string; answer: string; at: string }[]) =>
+    asOwner(
+      server,
+      `insert into decisions (id, shop_id, visit_id, action, advised, replace, answer, reason, diagnosis,
+         entry_seq, person_id, created_at)
+       select gen_random_uuid(), d.shop_id, added.visit, 'align', 'align', '[]', added.answer, '', d.diagnosis,
+         1, d.person_id, added.at
+       from jsonb_to_recordset($2) as added (visit uuid, answer text, at timestamptz),
+         (select * from decisions where visit_id = $1 limit 1) as d`,
+      [first.id, JSON.stringify(list)],
+    );
+
   beforeAll(async () => {
     first = await read('ONE');
     const second = await read('TWO');
@@ -71,17 +85,50 @@ describe('what was advised and answered', () => {
   });
 
   it('counts the days asked for, the last one whole', async () => {
-    await asOwner(
-      server,
-      `update decisions set created_at = '2026-03-05T23:30:00Z' where visit_id = $1`,
-      [first.id],
-    );
+    // Just before midnight, on a visit of its own.
+    await add([
+      { visit: (await arrive(agent, 'EARLY')).id, answer: 'yes', at: '2026-03-05T23:30:00Z' },
+    ]);
     const sum = async (query: object) =>
       (await advice(query)).reduce((total, { count }) => total + count, 0);
     expect(await sum({ from: '2026-03-05', until: '2026-03-05' })).toBe(1);
     expect(await sum({ until: '2026-03-04' })).toBe(0);
-    expect(await sum({ from: '2026-03-06' })).toBe(2);
+    expect(await sum({ from: '2026-03-06' })).toBe(3);
     await agent.get('/api/insights/advice').query({ from: 'yesterday' }).expect(400);
+  });
+
+  it('counts a visit on the day of its last decision, in whatever order they come in', async () => {
+    const days = { from: '2026-02-01', until: '2026-02-28' };
+    const count = async () =>
+      (await advice(days)).map(({ answer, count: n }) => `${answer} ${n}`).toSorted();
+    const [one, two] = [(await arrive(agent)).id, (await arrive(agent)).id];
+    // As an archive brings them: all at once, the later one first.
+    await add([
+      { visit: one, answer: 'open', at: '2026-02-03T09:00:00Z' },
+      { visit: one, answer: 'yes', at: '2026-02-02T09:00:00Z' },
+      { visit: two, answer: 'yes', at: '2026-02-02T10:00:00Z' },
+    ]);
+    expect(await count()).toEqual(['open 1', 'yes 1']);
+    await add([{ visit: one, answer: 'yes', at: '2026-02-01T09:00:00Z' }]);
+    expect(await count()).toEqual(['open 1', 'yes 1']);
+    await add([{ visit: one, answer: 'yes', at: '2026-02-04T09:00:00Z' }]);
+    expect(await count()).toEqual(['yes 2']);
+    // Many at once, each from a connection of its own.
+    await Promise.all(
+      Array.from({ length: 8 }, (_, n) =>
+        add([{ visit: two, answer: n % 2 ? 'open' : 'yes', at: `2026-02-05T09:00:0${n}Z` }]),
+      ),
+    );
+    expect(await count()).toEqual(['open 1', 'yes 1']);
+    const differs = await asOwner(
+      server,
+      `select shop_id, day, person_id, advised, chosen, answer, count from advice_days where count > 0
+       except
+       select shop_id, (created_at at time zone 'UTC')::date, person_id, coalesce(advised, action), action, answer, count(*)
+       from (select distinct on (visit_id) * from decisions order by visit_id, created_at desc, id desc) as last
+       group by 1, 2, 3, 4, 5, 6`,
+    );
+    expect(differs).toEqual([]);
   });
 
   it('lists who said no, with the reason', async () => {

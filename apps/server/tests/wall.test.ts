@@ -43,6 +43,7 @@ const SHOP_TABLES = [
   ['stored_tires', 'shop_id'],
   ['learning_runs', 'shop_id'],
   ['learning_evidence', 'shop_id'],
+  ['advice_days', 'shop_id'],
   ['api_keys', 'shop_id'],
   ['batches', 'shop_id'],
   ['batch_cases', 'shop_id'],

@@ -20,6 +20,7 @@ const GRANTS: Record<string, string> = {
   practice_drills: 'select, insert, update',
   practice_tries: 'select, insert, update',
   // Derived from the visits by triggers.
+  advice_days: 'select',
   visit_search: 'select',
   due_looks: 'select',
   tire_lines: 'select',

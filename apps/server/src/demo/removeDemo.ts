@@ -1,6 +1,7 @@
 import { eq, sql } from 'drizzle-orm';
 import type { Database } from '../db/client.ts';
 import {
+  adviceDays,
   apiKeys,
   auditLog,
   batchCases,
@@ -36,6 +37,7 @@ export async function removeDemo(db: Database): Promise<void> {
     const demo = await tx.select({ id: shops.id }).from(shops).where(eq(shops.isDemo, true));
     for (const { id } of demo) {
       for (const table of [
+        adviceDays,
         auditLog,
         batchCases,
         batches,

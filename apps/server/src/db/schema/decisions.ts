@@ -31,16 +31,6 @@ export const decisions = pgTable(
     index('decisions_shop_latest').on(table.shopId, table.createdAt),
     index('decisions_shop_visit').on(table.shopId, table.visitId),
     index('decisions_shop_person').on(table.shopId, table.personId),
-    // All that counting advice looks at, so that it need not read the diagnoses beside it.
-    index('decisions_advice').on(
-      table.shopId,
-      table.visitId,
-      table.createdAt,
-      table.personId,
-      table.action,
-      table.advised,
-      table.answer,
-    ),
     foreignKey({
       name: 'decisions_own_visit',
       columns: [table.shopId, table.visitId],

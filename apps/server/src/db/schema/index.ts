@@ -1,3 +1,4 @@
+export { adviceDays } from './adviceDays.ts';
 export { apiKeys } from './apiKeys.ts';
 export { auditLog } from './auditLog.ts';
 export { batchCases, batches } from './batches.ts';

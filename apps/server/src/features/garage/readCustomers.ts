@@ -9,8 +9,10 @@ import type { Actor } from '../../http/signedIn.ts';
 import { looksLikeCustomer } from './looksLikeCustomer.ts';
 
 const PAGE = 50;
-/** Cars that a search for customers looks through, and those that one for doubles does. */
+/** Cars that a search for customers looks through, where it says next to nothing, and for doubles. */
 const MOST_FOUND = 1_000;
+const FEW_FOUND = 200;
+const LEAST_LETTERS = 3;
 const MOST_ALIKE = 200;
 const MOST_DOUBLES = 5;
 /** Letters of a name that another spelling of it is looked for by. */
@@ -134,7 +136,7 @@ function rowOf({ carId, name, phone, cars, lastVisitAt }: Customer): CustomerRow
 /** Names of the customers whose cars fit every word. */
 async function foundKeys(db: Handle, shopId: string, words: string): Promise<string[]> {
   const found = await db.execute<{ id: string }>(
-    sql`select keen_find_cars(${words}, ${MOST_FOUND}) as id`,
+    sql`select keen_find_cars(${words}, ${words.length < LEAST_LETTERS ? FEW_FOUND : MOST_FOUND}) as id`,
   );
   const ids = await livingCars(
     db,

@@ -1,8 +1,7 @@
 import type { Advice, InsightQuery } from '@keen/contract';
-import { and, sql } from 'drizzle-orm';
+import { and, eq, gte, lte, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
-import { decisions } from '../../db/schema/index.ts';
-import { ADVISED, isLast, within } from './lastDecisions.ts';
+import { adviceDays } from '../../db/schema/index.ts';
 
 /**
  * How many visits ended alike. A visit counts once, by its last decision, on the day of that.
@@ -11,19 +10,20 @@ import { ADVISED, isLast, within } from './lastDecisions.ts';
 export async function adviceCounts(
   tx: Handle,
   shopId: string,
-  query: InsightQuery,
+  { from, until }: InsightQuery,
 ): Promise<Advice> {
-  const { personId, action, answer } = decisions;
+  const { day, personId, advised, chosen, answer, count } = adviceDays;
   const counts = await tx
-    .select({
-      personId,
-      advised: ADVISED,
-      chosen: action,
-      answer,
-      count: sql<number>`count(*)::int`,
-    })
-    .from(decisions)
-    .where(and(within(shopId, query), isLast(tx, shopId)))
-    .groupBy(personId, ADVISED, action, answer);
+    .select({ personId, advised, chosen, answer, count: sql<number>`sum(${count})::int` })
+    .from(adviceDays)
+    .where(
+      and(
+        eq(adviceDays.shopId, shopId),
+        from === undefined ? undefined : gte(day, from),
+        until === undefined ? undefined : lte(day, until),
+      ),
+    )
+    .groupBy(personId, advised, chosen, answer)
+    .having(sql`sum(${count}) > 0`);
   return { counts };
 }
