@@ -208,6 +208,8 @@ const advice: AdviceTexts = {
     `Off the placard today: ${wheels.map((wheel) => places[wheel]).join(', ')}. Set the pressure, and look for a leak where it is low.`,
   handling:
     'The tread does not explain how the driver says the car handles: measure the alignment.',
+  shaking:
+    'The driver feels a vibration, and the tires can stay: balance the wheels first, and look for a bent wheel, a flat spot or a weak damper.',
   foundOut:
     'An angle measured today is outside its limits, but the tread does not show it: measure it again before anything is set.',
   foundOutLately:

@@ -251,6 +251,8 @@ const advice: AdviceTexts = {
   pressureFound: (wheels) =>
     `Presión fuera de lo indicado hoy: ${wheels.map((wheel) => ofTire[wheel]).join(', ')}. Póngala bien y, si está baja, busque una fuga.`,
   handling: 'El dibujo no explica lo que el conductor nota al conducir: mida la alineación.',
+  shaking:
+    'El conductor nota una vibración y los neumáticos pueden seguir: primero equilibre las ruedas y busque una llanta doblada, un plano en el dibujo o un amortiguador flojo.',
   foundOut:
     'Un ángulo medido hoy está fuera de sus límites, pero el dibujo no lo muestra: mídalo otra vez antes de ajustar nada.',
   foundOutLately:

@@ -97,6 +97,8 @@ export interface AdviceTexts {
   pressureFound(wheels: readonly Wheel[]): string;
   /** A pull, a crooked wheel or wander that no cause explains. */
   handling: string;
+  /** A vibration on tires that stay. */
+  shaking: string;
   /** Out on the rig today, which the tread does not show. */
   foundOut: string;
   /** Out on the rig today, and likely only since lately. */

@@ -59,6 +59,8 @@ export interface PlainFacts {
   pressureFound: readonly Wheel[];
   /** The driver reports a pull, a crooked wheel or wander, and no rig has looked at the angles. */
   isHandlingOff: boolean;
+  /** The driver reports a vibration, and no tire is low enough to come off for a new, balanced one. */
+  isShaking: boolean;
   /** The angles were set, or parts put in, late in the tires' life: today's are not those that wore them. */
   isSetSince: boolean;
 }
@@ -82,7 +84,9 @@ const PUTS_RIGHT: Record<Action, readonly FaultGroup[]> = {
  * certainty it is what is sold; a tread plainly one-sided with angles in order has its joints looked through.
  * What a rig finds out today is set, though it wore no tread yet; short of the tread's word it is measured again
  * first. Excessive play found by hand comes before everything. A pressure that is off today is set, and a driver who
- * reports a pull or a crooked wheel is not sent home with tires alone (common practice, no source).
+ * reports a pull or a crooked wheel is not sent home with tires alone; one who reports a vibration has the wheels
+ * balanced and looked at, unless new tires, which are balanced as they are fitted, come anyway (common practice, no
+ * source).
  * Parts, dampers and air are not advised on a suspicion. Loose joints and dampers that the customer is told of are not
  * left as they are, though they take little rubber: a loose joint is dangerous and lets no setting hold, so joints are
  * looked through before anything else; a worn damper shakes the car and lengthens its braking (common practice, no
@@ -169,6 +173,13 @@ function barsWhateverIsSaid(
     bars.fitOnly = 'complaint';
     bars.inflateAndWatch = 'complaint';
   }
+  if (facts.isShaking) {
+    bars.fitOnly = 'complaint';
+    bars.inflateAndWatch = 'complaint';
+    delete bars.balanceOrDampers;
+    // Measuring finds no wheel that is out of balance.
+    if (!isMeasuringAsked(chances, facts)) bars.checkAlignment = 'complaint';
+  }
   if (measured === 'out') {
     bars.fitOnly = 'foundOut';
     bars.inflateAndWatch = 'foundOut';
@@ -187,6 +198,11 @@ function barsWhateverIsSaid(
     if (measured === 'inOrder') delete bars.partsThenAlign;
   }
   return bars;
+}
+
+/** Whether anything beside a vibration asks for the angles. */
+function isMeasuringAsked({ alignment }: GroupChances, facts: PlainFacts): boolean {
+  return alignment >= NAME_CAUSE_FROM || facts.isHandlingOff || facts.seen.length > 0;
 }
 
 /**
@@ -238,6 +254,8 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
       measured === null &&
       !isOnlyBraking &&
       resolved.complaints.some((complaint) => HANDLING.includes(complaint)),
+    isShaking:
+      !isOnlyBraking && resolved.complaints.includes('vibration') && doAllTiresStay(resolved),
     playFound: WHEEL_ORDER.filter((wheel) => resolved.play[wheel] === 'excessive'),
     isSetSince: areAnglesRecent,
   };
@@ -252,6 +270,15 @@ const HANDLING: readonly Complaint[] = [
   'wander',
   'noReturn',
 ];
+
+/** New tires are balanced when they are fitted; these stay on. */
+function doAllTiresStay({ tires, limitsMm }: ResolvedCase): boolean {
+  return WHEEL_ORDER.every((wheel) =>
+    Object.values(tires[wheel].readMm)
+      .flat()
+      .every((mm) => mm > limitsMm.advise),
+  );
+}
 
 /** Part of the placard that a gauge may be off by. */
 const GAUGE_ERROR = 0.02;

@@ -53,6 +53,22 @@ describe('reasons of an advice', () => {
     );
   });
 
+  it('answer a vibration with balancing while the tires stay, and with new tires where they go', () => {
+    const shakes = (worn: Parameters<typeof evenCar>[0]) =>
+      diagnose(
+        evenCar(worn, (file) => {
+          file.complaints = ['vibration'];
+        }),
+      ).diagnosis.recommendation;
+    const stays = shakes({});
+    expect(stays.action).toBe('balanceOrDampers');
+    expect(stays.reasons[0]).toMatch(/^The driver feels a vibration/);
+    const low: [number, number, number] = [2.6, 2.7, 2.6];
+    const goes = shakes({ lf: low, rf: low });
+    expect(goes.action).toBe('fitOnly');
+    expect(goes.codes!.map(({ code }) => code)).not.toContain('shaking');
+  });
+
   it('never say that nothing is needed where a rig has found an angle out today', () => {
     const angles = (toe: number) => ({
       lf: { camber: -0.5, toe },

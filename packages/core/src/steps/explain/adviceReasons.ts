@@ -39,6 +39,7 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
     case 'heightLookFirst':
     case 'newParts':
     case 'handling':
+    case 'shaking':
     case 'foundOut':
     case 'foundOutLately':
     case 'nothingOut':

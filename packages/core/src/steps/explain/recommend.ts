@@ -73,6 +73,7 @@ function reasonsFor(
   if (facts.playFound.length > 0 || chances.looseness >= NAME_CAUSE_FROM) add('partsFirst');
   if (facts.pressureFound.length > 0) add('pressureFound', ...facts.pressureFound);
   if (facts.isHandlingOff && named.length === 0) add('handling');
+  if (facts.isShaking && chances.bounce < NAME_CAUSE_FROM) add('shaking');
   if (isFindingDoubted(chances, facts)) add('foundOut');
   else if (facts.measured === 'out' && named.length === 0) add('foundOutLately');
   if (unsafe.length > 0) add('unsafe', ...unsafe);

@@ -155,6 +155,7 @@ describe('chooseAction', () => {
     playFound: [],
     pressureFound: [],
     isHandlingOff: false,
+    isShaking: false,
     isSetSince: false,
   };
   it('does what costs least on average', () => {
@@ -210,6 +211,7 @@ describe('chooseAction', () => {
         playFound: fc.subarray<Wheel>(['lf', 'rr']),
         pressureFound: fc.subarray<Wheel>(['rf', 'lr']),
         isHandlingOff: fc.boolean(),
+        isShaking: fc.boolean(),
         isSetSince: fc.boolean(),
       })
       // A rig that has looked answers the driver's report.
@@ -235,6 +237,7 @@ describe('chooseAction', () => {
         if (given.said.includes('looseness') || plainly.playFound.length > 0) {
           expect(action).toBe('partsThenAlign');
         }
+        if (plainly.isShaking) expect(action).not.toMatch(/^(fitOnly|inflateAndWatch)$/);
         if (plainly.pressureFound.length > 0) expect(action).not.toBe('fitOnly');
         if (plainly.measured === 'out') expect(action).not.toMatch(/^(fitOnly|inflateAndWatch)$/);
         if (plainly.seen.length > 0 && !(plainly.measured === 'inOrder' && plainly.isSetSince)) {
@@ -242,6 +245,16 @@ describe('chooseAction', () => {
         }
       }),
       { numRuns: 2_000 },
+    );
+  });
+
+  it('has the wheels of a car that shakes balanced, and measures only for a reason', () => {
+    const shaking = { ...plain, isShaking: true };
+    expect(chooseAction(none, shaking)).toBe('balanceOrDampers');
+    expect(chooseAction({ ...none, alignment: 0.2 }, shaking)).toBe('balanceOrDampers');
+    expect(barredCourses({ ...none, alignment: 0.5 }, shaking).checkAlignment).toBeUndefined();
+    expect(chooseAction({ ...none, alignment: 0.95 }, { ...shaking, measured: 'out' })).toBe(
+      'align',
     );
   });
 
