@@ -1,7 +1,10 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // It would leave one core to itself, which on two cores is half of them.
+    maxWorkers: availableParallelism(),
     projects: [
       'packages/*',
       'apps/*',
