@@ -144,7 +144,7 @@ test('rear tires that cannot change places, out of the adjuster’s reach: an ar
     .filter({ hasText: 'Camber left rear' });
   // The sheet's cam moves it by 0.6; 2.3 are wanted.
   await expect(first.getByRole('alert')).toContainText('Out of reach.');
-  await expect(first.getByRole('alert')).toContainText('+1.70° stays missing');
+  await expect(first.getByRole('alert')).toContainText('+1.70° remains');
   await expect(first.getByRole('alert')).toContainText('an adjustable camber arm');
   await first.getByRole('button', { name: 'Adjustable arm' }).click();
   await expect(first.getByRole('alert')).toBeHidden();

@@ -255,7 +255,7 @@ test.describe('setting right', () => {
     await expect(dialog.getByRole('status')).toContainText('out of reach');
     await dialog.getByRole('button', { name: 'Back to the plan' }).click();
     // 2.25 wanted, atan(11.63 / 300) = 2.22 there: three hundredths short.
-    await expect(first.getByRole('alert')).toContainText('+0.03° stays missing');
+    await expect(first.getByRole('alert')).toContainText('+0.03° remains');
     await expect(first.getByRole('alert')).toContainText('an adjustable camber arm');
     // An arm that is put in is not bound by the cam's travel.
     await first.getByRole('button', { name: 'Adjustable arm' }).click();

@@ -312,6 +312,12 @@ describe('a batch', () => {
     expect(listed.slice(0, 2).map(({ id }) => id)).toEqual([short.id, long.id]);
     const canceled = bodyOf<Batch>(await lead.put(`/api/batches/${long.id}/canceled`).expect(200));
     expect(canceled.state).toBe('canceled');
+    const left = await asOwner(
+      server,
+      'select 1 from batch_cases where batch_id = $1 and file is not null',
+      [long.id],
+    );
+    expect(left).toEqual([]);
     await new Promise((resolve) => setTimeout(resolve, 3_000));
     expect(await batchOf(secret, long.id)).toMatchObject({
       state: 'canceled',

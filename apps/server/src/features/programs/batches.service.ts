@@ -1,5 +1,5 @@
 import type { Batch, BatchResults } from '@keen/contract';
-import { and, asc, desc, eq, gt } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNotNull } from 'drizzle-orm';
 import type { InferSelectModel } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { apiKeys, batchCases, batches } from '../../db/schema/index.ts';
@@ -52,13 +52,25 @@ export async function batchResults(
   return { results, next: rows.length > limit ? results.at(-1)!.line : null };
 }
 
-/** Stops a batch that runs; cases at hand are finished and not counted. @throws {AppError} 404 */
+/**
+ * Stops a batch that runs; cases at hand are finished and not counted, those that wait are forgotten.
+ * @throws {AppError} 404 when there is none
+ */
 export async function cancelBatch(tx: Handle, shopId: string, id: string): Promise<Batch> {
   await tx
     .update(batches)
     .set({ state: 'canceled', endedAt: new Date(), callbackState: null })
     .where(and(eq(batches.shopId, shopId), eq(batches.id, id), eq(batches.state, 'running')));
-  return oneBatch(tx, shopId, id);
+  const batch = await oneBatch(tx, shopId, id);
+  if (batch.state === 'canceled') {
+    await tx
+      .update(batchCases)
+      .set({ file: null })
+      .where(
+        and(eq(batchCases.shopId, shopId), eq(batchCases.batchId, id), isNotNull(batchCases.file)),
+      );
+  }
+  return batch;
 }
 
 /** Forgets a batch with its answers. @throws {AppError} 404 when there is none */

@@ -100,7 +100,7 @@ describe('SetRightStep', () => {
     );
   });
 
-  it('keeps what a cam bolt was worked out to reach, and says what stays missing', async () => {
+  it('keeps what a cam bolt was worked out to reach, and says what remains', async () => {
     const change = { 'angles.lr': { camber: -3, toe: 0.08 } };
     const { enter } = showStep(<SetRightStep />, { draft: draftWith(change) });
     const [first] = screen.getAllByRole('listitem');

@@ -41,7 +41,7 @@ export const angles = {
     thePlateWasNot: 'The plate was not zeroed, or the turns were not even',
     withAllThreeThe: 'With all three, the swing is counted from them.',
     worthAnEvenSwing: 'Worth an even swing of {{swing}}° each way.',
-    slopingFloor: 'A floor that slopes stands in both cambers and takes itself out.',
+    slopingFloor: 'A sloping floor is in both camber readings and cancels out.',
   },
   readingsField: {
     meanOfReadings: 'mean {{degrees}} of {{length}} readings',

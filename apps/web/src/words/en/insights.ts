@@ -189,7 +189,7 @@ export const insights = {
     fromCarsOnEach:
       'From {{leastCars}} cars on, each read at ten ribs or more, there is something to learn.',
     oneVisitOfEach:
-      'One visit of each car counts, drawn by lot. It takes some minutes and goes on by itself.',
+      'One visit of each car counts, picked at random. It takes some minutes and runs in the background.',
     theDiagnosisStartsFrom: 'The diagnosis starts from what {{cars}} of your own cars taught.',
     yourOwnFiguresToo: 'Your own figures? Too few cars to learn from: {{cars}} of {{leastCars}}.',
     theDiagnosisStartsFromFigures: 'The diagnosis starts from figures that hold for most shops.',

@@ -128,7 +128,7 @@ export const setRight = {
     toTheRight: 'To the right',
     withinReachItMoves: 'Within reach: it moves by {{degrees}} to {{degrees2}}.',
     outOfReach: 'Out of reach.',
-    itMovesByTo: 'It moves by {{degrees}} to {{degrees2}}; {{short}} stays missing. ',
+    itMovesByTo: 'It moves by {{degrees}} to {{degrees2}}; {{short}} remains. ',
     nothingIsFittedTo: 'Nothing is fitted to set it with. ',
     inStockAnOffset: 'In stock: an offset bolt of {{bolt}}°. ',
     whatWouldBringIt: 'What would bring it: {{part}}. {{stock}}If it stays, {{otherwise}}.',

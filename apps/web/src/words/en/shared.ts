@@ -43,7 +43,7 @@ export const shared = {
     theDemoShopsPast:
       'The demo shop’s past broke off at {{made}} of {{cars}} cars. It goes on when the shop is started again.',
     theDemoShopsTwo:
-      'The demo shop’s two past years are being made up in a simulator: {{made}} of {{cars}} cars so far. It goes on by itself and takes some minutes.',
+      'The demo shop’s two past years are being made up in a simulator: {{made}} of {{cars}} cars so far. It runs in the background and takes some minutes.',
     carsMadeUp: 'Cars made up',
     showWhatIsNew: 'Show what is new',
   },

@@ -152,7 +152,7 @@ export const shop = {
     required: 'Required',
     theirChoice: 'Their choice',
     afterACarsLast:
-      'After a car’s last visit its customer can be erased by itself: name, telephone, plate, VIN, words, signature, pictures and links. Readings stay, without a name. Leave a field empty to store without end. Local law may ask for either.',
+      'After a car’s last visit its customer can be erased automatically: name, telephone, plate, VIN, words, signature, pictures and links. Readings stay, without a name. Leave a field empty to store without end. Local law may ask for either.',
     eraseCustomersAfter: 'Erase customers after',
     deletePicturesAfter: 'Delete pictures after',
     notSavedItIs: 'Not saved; it is as before.',
