@@ -14,6 +14,7 @@ import {
   secondShop,
   serve,
   setUpShop,
+  until,
 } from './testServer.ts';
 import type { Agent } from './testServer.ts';
 
@@ -64,13 +65,6 @@ const use = (runId: string | null, who = agent) =>
 const draftOf = async (id: string) =>
   bodyOf<VisitDetail>(await agent.get(`/api/visits/${id}`).expect(200)).visit.draft;
 
-async function until<T>(look: () => Promise<T | null>): Promise<T> {
-  for (;;) {
-    const found = await look();
-    if (found !== null) return found;
-    await new Promise((resolve) => setTimeout(resolve, 200));
-  }
-}
 const ended = (id: string) =>
   until(async () => {
     const run = (await learning()).runs.find((one) => one.id === id);

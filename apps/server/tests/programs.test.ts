@@ -29,6 +29,7 @@ import {
   serve,
   setUpShop,
   toeInReadings,
+  until,
 } from './testServer.ts';
 import type { Agent } from './testServer.ts';
 
@@ -92,14 +93,6 @@ const asked = (secret: string) => ({
       .set('content-type', type)
       .send(body),
 });
-
-async function until<T>(look: () => Promise<T | null>): Promise<T> {
-  for (;;) {
-    const found = await look();
-    if (found !== null) return found;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-}
 
 const batchOf = async (secret: string, id: string) =>
   bodyOf<Batch>(await asked(secret).get(`/batches/${id}`).expect(200));

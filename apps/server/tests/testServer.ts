@@ -46,6 +46,15 @@ export async function asOwner<Row extends pg.QueryResultRow>(
   }
 }
 
+/** Looks again and again until there is something to see. */
+export async function until<T>(look: () => Promise<T | null>): Promise<T> {
+  for (;;) {
+    const found = await look();
+    if (found !== null) return found;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}
+
 /** A server on a database; options change what is usual in tests. */
 export function serve(
   ownerUrl: string,
