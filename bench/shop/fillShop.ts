@@ -130,6 +130,7 @@ export async function fillShop(
         [shopId, personId, from, to, COMPLAINTS],
       );
     }
+    if (hasTriggers) await owner.query('set local session_replication_role = origin');
     await owner.query(
       `insert into decisions (id, shop_id, visit_id, action, advised, replace, answer, reason, diagnosis, forecast, entry_seq, person_id, created_at)
        select ${idOf(`'decision' || n`)}, $1, ${idOf(`'visit' || n`)}, action, action, '[]',
