@@ -24,24 +24,31 @@ const people = Number(values.people);
 const minutes = Number(values.minutes);
 /** Between one thing and the next: a practised reader takes a rib in a second and a half. */
 const PAUSE_MS = 1_500;
+/** With the customer, between one car and the next. */
+const TALK_MS = 90_000;
 const MINUTE_MS = 60_000;
 /** The first of these minutes fills caches; memory is compared without it. */
 const WARM_MINUTES = 1;
 
 const shop = await openShop('soak');
-const end = performance.now() + minutes * MINUTE_MS;
+let end = Infinity;
 const counts = new Map<string, { asked: number; refused: number; broken: number }>();
 const memory: { minute: number; server: number; worker: number }[] = [];
 
-/** Asks, and counts what comes of it by what was asked. @returns the answer, or null */
-async function ask<T>(what: string, path: string, body?: unknown): Promise<T | null> {
+/** Asks as a person, and counts what comes of it by what was asked. @returns the answer, or null */
+async function ask<T>(
+  cookie: string,
+  what: string,
+  path: string,
+  body?: unknown,
+): Promise<T | null> {
   const count = counts.get(what) ?? { asked: 0, refused: 0, broken: 0 };
   counts.set(what, count);
   count.asked++;
   try {
     const response = await fetch(`${shop.base}${path}`, {
       headers: {
-        cookie: shop.cookie,
+        cookie,
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
       },
       ...(body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) }),
@@ -60,9 +67,9 @@ async function ask<T>(what: string, path: string, body?: unknown): Promise<T | n
 const pause = () => new Promise((turn) => setTimeout(turn, PAUSE_MS * (0.5 + Math.random())));
 
 /** A page that looks on, and is opened anew when it breaks. */
-function listen(): void {
-  const again = () => setTimeout(() => performance.now() < end && listen(), 1_000);
-  get(`${shop.base}/live`, { headers: { cookie: shop.cookie } }, (response) => {
+function listen(cookie: string): void {
+  const again = () => setTimeout(() => performance.now() < end && listen(cookie), 1_000);
+  get(`${shop.base}/live`, { headers: { cookie } }, (response) => {
     response.resume();
     response.once('close', again);
     response.on('error', () => undefined);
@@ -70,9 +77,10 @@ function listen(): void {
 }
 
 /** One car from its arrival to its paper. */
-async function oneCar(seed: number): Promise<void> {
+async function oneCar(cookie: string, seed: number): Promise<void> {
+  const asked = <T>(what: string, path: string, body?: unknown) => ask<T>(cookie, what, path, body);
   const { file } = simulateCar(seed);
-  const visit = await ask<Visit>('start a visit', '/visits', {
+  const visit = await asked<Visit>('start a visit', '/visits', {
     id: randomUUID(),
     vehicle: {
       id: randomUUID(),
@@ -89,36 +97,62 @@ async function oneCar(seed: number): Promise<void> {
     for (const [rib, depth] of Object.entries(tire.stations[0] ?? {})) {
       if (performance.now() > end) return;
       await pause();
-      await ask('save a rib', `/visits/${visit.id}/entries`, {
+      await asked('save a rib', `/visits/${visit.id}/entries`, {
         entries: [entry(`tires.${wheel}.stations.0.${rib}`, depth)],
       });
     }
-    await ask('save a rib', `/visits/${visit.id}/entries`, {
+    await asked('save a rib', `/visits/${visit.id}/entries`, {
       entries: [
         entry(`tires.${wheel}.newDepth`, tire.newDepth),
         entry(`tires.${wheel}.distance`, tire.distance),
       ],
     });
   }
-  await ask('open a visit', `/visits/${visit.id}`);
-  await ask('full answer', `/visits/${visit.id}/diagnosis`);
-  await ask('decide', `/visits/${visit.id}/decisions`, {
+  await asked('open a visit', `/visits/${visit.id}`);
+  await asked('full answer', `/visits/${visit.id}/diagnosis`);
+  await asked('decide', `/visits/${visit.id}/decisions`, {
     id: randomUUID(),
     action: 'fitOnly',
     replace: [],
     answer: 'yes',
     reason: '',
   });
-  await ask('today’s board', '/visits');
-  await ask('search', `/visits?all=true&words=customer`);
-  await ask('garage', '/garage');
-  await ask('insights', '/insights/advice');
-  await ask('paper', `/visits/${visit.id}/sheet?kind=customer&paper=A4`);
+  await asked('today’s board', '/visits');
+  await asked('search', `/visits?all=true&words=customer`);
+  await asked('garage', '/garage');
+  await asked('insights', '/insights/advice');
+  await asked('paper', `/visits/${visit.id}/sheet?kind=customer&paper=A4`);
 }
 
-async function work(person: number): Promise<void> {
-  await new Promise((turn) => setTimeout(turn, Math.random() * PAUSE_MS * 10));
-  for (let car = 1; performance.now() < end; car++) await oneCar(person * 1_000 + car);
+async function work(cookie: string, person: number): Promise<void> {
+  await new Promise((turn) => setTimeout(turn, Math.random() * TALK_MS));
+  for (let car = 1; performance.now() < end; car++) {
+    await oneCar(cookie, person * 1_000 + car);
+    const talked = performance.now() + TALK_MS * (0.5 + Math.random());
+    while (performance.now() < Math.min(talked, end)) await pause();
+  }
+}
+
+/** A person of their own for everybody, signed in. */
+async function signInAll(): Promise<string[]> {
+  const cookies: string[] = [];
+  for (let n = 0; n < people; n++) {
+    const [email, password] = [`soak${n}@bench.example`, 'seven grey gulls fly'];
+    await shop.ask('/shop/people', {
+      id: randomUUID(),
+      name: `Soak ${n}`,
+      email,
+      password,
+      role: 'lead',
+    });
+    const response = await fetch(`${shop.base}/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ email, password }),
+    });
+    cookies.push(response.headers.get('set-cookie')?.split(';')[0] ?? '');
+  }
+  return cookies;
 }
 
 function residentMb(pid: number): number {
@@ -136,7 +170,9 @@ function workerPid(): number | undefined {
     .find((pid) => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('jobWorker'));
 }
 
-for (let i = 0; i < people; i++) listen();
+const cookies = await signInAll();
+end = performance.now() + minutes * MINUTE_MS;
+cookies.forEach(listen);
 const watch = setInterval(() => {
   const worker = workerPid();
   memory.push({
@@ -145,7 +181,7 @@ const watch = setInterval(() => {
     worker: worker === undefined ? 0 : residentMb(worker),
   });
 }, MINUTE_MS);
-await Promise.all(Array.from({ length: people }, (_, i) => work(i + 1)));
+await Promise.all(cookies.map((cookie, i) => work(cookie, i + 1)));
 clearInterval(watch);
 
 console.log(`${people} people for ${minutes} minutes, ${people} streams`);
