@@ -54,7 +54,8 @@ interface Job {
 }
 
 const WORKERS = availableParallelism();
-const KEPT_ANSWERS = 200;
+/** Two megabytes each, and asked for again within minutes: for the decision, then for the papers. */
+const KEPT_ANSWERS = 50;
 /** At half a second each and two cores, the last of these waits about half a minute. */
 const MOST_WAITING = 100;
 const MOST_WAITING_A_PERSON = 20;
