@@ -115,7 +115,8 @@ async function oneCar(cookie: string, seed: number): Promise<void> {
     action: 'fitOnly',
     replace: [],
     answer: 'yes',
-    reason: '',
+    // Asked for where something else is advised.
+    reason: 'The customer’s wish',
   });
   await asked('today’s board', '/visits');
   await asked('search', `/visits?all=true&words=customer`);

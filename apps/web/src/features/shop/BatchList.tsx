@@ -46,17 +46,14 @@ function BatchRow({ batch }: { batch: Batch }) {
   const isRunning = state === 'running';
   return (
     <Box component="li" sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto 84px', columnGap: 2 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 2 }}>
         <Box sx={{ minWidth: 0, overflowWrap: 'anywhere' }}>
           <Box component="span" sx={{ fontWeight: 600 }}>
             {name === '' ? key : `${key}: ${name}`}
           </Box>
           <Typography variant="body2" color="textSecondary">
-            {stateWords(batch)}
+            {stateWords(batch)} · {dateTime(createdAt)}
           </Typography>
-        </Box>
-        <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
-          {dateTime(createdAt)}
         </Box>
         {isRunning && (
           <Button variant="text" disabled={isLoading} onClick={() => void cancel(id)}>
