@@ -33,6 +33,8 @@ const WARM_MINUTES = 1;
 const shop = await openShop('soak');
 let end = Infinity;
 const counts = new Map<string, { asked: number; refused: number; broken: number }>();
+/** What broke off, and how. */
+const why: string[] = [];
 const memory: { minute: number; server: number; worker: number }[] = [];
 
 /** Asks as a person, and counts what comes of it by what was asked. @returns the answer, or null */
@@ -45,6 +47,7 @@ async function ask<T>(
   const count = counts.get(what) ?? { asked: 0, refused: 0, broken: 0 };
   counts.set(what, count);
   count.asked++;
+  const begun = performance.now();
   try {
     const response = await fetch(`${shop.base}${path}`, {
       headers: {
@@ -53,15 +56,24 @@ async function ask<T>(
       },
       ...(body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) }),
     });
-    if (response.status >= 500) count.broken++;
-    else if (!response.ok) count.refused++;
+    if (response.status >= 500) {
+      count.broken++;
+      why.push(`${what}: ${response.status}`);
+    } else if (!response.ok) count.refused++;
     const bytes = await response.arrayBuffer();
     const isJson = response.headers.get('content-type')?.startsWith('application/json') ?? false;
     return response.ok && isJson ? (JSON.parse(new TextDecoder().decode(bytes)) as T) : null;
-  } catch {
+  } catch (error) {
     count.broken++;
+    why.push(`${what} after ${Math.round(performance.now() - begun)} ms: ${reasonOf(error)}`);
     return null;
   }
+}
+
+/** The reason that fetch keeps behind "fetch failed". */
+function reasonOf(error: unknown): string {
+  const inner = error instanceof Error && error.cause instanceof Error ? error.cause : error;
+  return String(inner);
 }
 
 const pause = () => new Promise((turn) => setTimeout(turn, PAUSE_MS * (0.5 + Math.random())));
@@ -189,6 +201,7 @@ console.log(`${people} people for ${minutes} minutes, ${people} streams`);
 for (const [what, { asked, refused, broken }] of counts) {
   console.log(`${what.padEnd(16)} ${asked} asked, ${refused} refused, ${broken} 5xx or broken off`);
 }
+why.slice(0, 20).forEach((one) => console.log(`  ${one}`));
 const line = (key: 'server' | 'worker') => memory.map((one) => one[key]).join(', ');
 console.log(`memory of the server, MB, minute by minute: ${line('server')}`);
 console.log(`memory of its worker: ${line('worker')}`);

@@ -1,7 +1,7 @@
 import { EventEmitter } from 'node:events';
 import type { Worker } from 'node:worker_threads';
 import type { CaseFile } from '@keen/contract';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { createDiagnosisPool } from './diagnosisPool.ts';
 
 /** A worker thread that answers when the test says so. */
@@ -22,6 +22,7 @@ class SlowWorker extends EventEmitter {
 function pool() {
   const workers: SlowWorker[] = [];
   const made = createDiagnosisPool({
+    threads: 2,
     start() {
       const worker = new SlowWorker();
       workers.push(worker);
@@ -68,9 +69,32 @@ describe('the queue of diagnoses', () => {
       failed(made.diagnose({ file: caseOf(`many ${n}`), personId: `many ${n}` })),
     );
     await turn();
-    expect(made.waiting()).toBe(100);
+    // Half a minute's worth, at the half second that an answer is thought to take.
+    expect(made.waiting()).toBe(120);
     expect((await Promise.race(all.slice(150)))?.status).toBe(503);
     other.catch(() => undefined);
+    await made.close();
+  });
+
+  it('lets fewer wait when answers take longer', async () => {
+    const made = pool();
+    const clock = vi.spyOn(performance, 'now').mockReturnValue(0);
+    for (let n = 0; n < 40; n++) {
+      clock.mockReturnValue(n * 3_000);
+      const answer = made.diagnose({ file: caseOf(`slow ${n}`), personId: `slow ${n}` });
+      await turn();
+      clock.mockReturnValue((n + 1) * 3_000);
+      made.workers[0]!.answer();
+      await answer;
+    }
+    const all = Array.from({ length: 200 }, (_, n) =>
+      failed(made.diagnose({ file: caseOf(`many ${n}`), personId: `many ${n}` })),
+    );
+    await turn();
+    // At three seconds each, two at a time, the last of twenty waits half a minute.
+    expect(made.waiting()).toBe(20);
+    expect((await all.at(-1))?.status).toBe(503);
+    clock.mockRestore();
     await made.close();
   });
 

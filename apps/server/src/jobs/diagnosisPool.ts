@@ -53,17 +53,22 @@ interface Job {
   reject: (error: Error) => void;
 }
 
-const WORKERS = availableParallelism();
 /** Two megabytes each, and asked for again within minutes: for the decision, then for the papers. */
 const KEPT_ANSWERS = 50;
-/** At half a second each and two cores, the last of these waits about half a minute. */
-const MOST_WAITING = 100;
+/** Whoever would wait longer is told to come again: a line that is silent for a minute is hung up. */
+const LONGEST_WAIT_SECONDS = 30;
+/** What an answer takes, until the first were timed. */
+const GUESSED_SECONDS = 0.5;
+/** How much the newest answer changes the time that is expected of the next. */
+const SHARE_OF_NEWEST = 0.2;
 const MOST_WAITING_A_PERSON = 20;
 const BUSY_SECONDS = 5;
 
 const MS_A_SECOND = 1000;
 
 interface PoolOptions {
+  /** How many answers are computed at once. */
+  threads?: number;
   /** Starts a worker; tests bring their own. */
   start?: () => Worker;
   /** Told how long an answer was worked on, seconds. */
@@ -75,6 +80,7 @@ interface PoolOptions {
  * gives the same answer, so the sheet after the decision costs nothing.
  */
 export function createDiagnosisPool({
+  threads = availableParallelism(),
   start = () => new Worker(new URL('./worker.mjs', import.meta.url)),
   onAnswer = () => undefined,
 }: PoolOptions = {}): DiagnosisPool {
@@ -83,14 +89,23 @@ export function createDiagnosisPool({
   const workers: { worker: Worker; job: Job | null }[] = [];
   const known = new Map<string, { answer: Promise<WholeAnswer>; job: Job | null }>();
   let lastId = 0;
+  let secondsEach = GUESSED_SECONDS;
   let isClosed = false;
 
   const waiting = () => [...queues.values()].reduce((sum, queue) => sum + queue.length, 0);
 
+  /** A busy machine answers more slowly, so that fewer can wait. */
+  const mostWaiting = () => Math.floor((LONGEST_WAIT_SECONDS * threads) / secondsEach);
+
+  function took(seconds: number): void {
+    secondsEach += SHARE_OF_NEWEST * (seconds - secondsEach);
+    onAnswer(seconds);
+  }
+
   function startWorker(): { worker: Worker; job: Job | null } {
     const slot: { worker: Worker; job: Job | null } = { worker: start(), job: null };
     slot.worker.on('message', (reply: DiagnosisReply) => {
-      if (slot.job) onAnswer((performance.now() - slot.job.startedAt) / MS_A_SECOND);
+      if (slot.job) took((performance.now() - slot.job.startedAt) / MS_A_SECOND);
       if (reply.ok) slot.job?.resolve(reply.answer);
       else slot.job?.reject(invalid([reply.refusal]));
       slot.job = null;
@@ -124,7 +139,7 @@ export function createDiagnosisPool({
     while (queues.size > 0) {
       const slot =
         workers.find(({ job }) => job === null) ??
-        (workers.length < WORKERS ? startWorker() : undefined);
+        (workers.length < threads ? startWorker() : undefined);
       if (!slot) return;
       const job = takeJob();
       if (!job) return;
@@ -136,7 +151,7 @@ export function createDiagnosisPool({
 
   function enqueue(file: CaseFile, personId: string): { answer: Promise<WholeAnswer>; job: Job } {
     const own = queues.get(personId) ?? [];
-    if (waiting() >= MOST_WAITING || own.length >= MOST_WAITING_A_PERSON) {
+    if (waiting() >= mostWaiting() || own.length >= MOST_WAITING_A_PERSON) {
       throw new AppError(503, 'busy', 'busyDiagnoses', {
         retryAfter: BUSY_SECONDS,
       });
