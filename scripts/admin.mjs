@@ -16,7 +16,7 @@ const HELP = `./keen-admin COMMAND [options]: for whoever runs the server
   restore FILE            brings a backup back; stop ./start first. What is there now is set aside
   people                  lists who may sign in
   password-link E-MAIL    a link by which that person chooses a password
-  make-lead E-MAIL        makes a person lead again who is locked out: takes back a suspension, removes
+  make-lead E-MAIL [SHOP] makes a person lead again who is locked out: takes back a suspension, removes
                           the second factor, and prints a link to choose a password
 
   --data DIR   folder of the database (.keen)

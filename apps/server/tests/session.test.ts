@@ -40,7 +40,7 @@ describe('front door', () => {
   it('keeps no password in the database, and hashes with Argon2id', async () => {
     const rows = await asOwner<{ password_hash: string }>(
       server,
-      'select password_hash from people where email = $1',
+      'select password_hash from accounts where email = $1',
       [LEAD.email],
     );
     expect(rows[0]?.password_hash).toMatch(/^\$argon2id\$/);

@@ -139,8 +139,10 @@ export async function secondShop(server: RunningServer, role = 'lead'): Promise<
   ]);
   await asOwner(
     server,
-    `insert into people (id, shop_id, name, email, role, preferences)
-     values ($1, $2, 'Otto Other', 'otto@other.example', $3, '{}')`,
+    `with account as (
+       insert into accounts (id, email) values (gen_random_uuid(), 'otto@other.example') returning id)
+     insert into people (id, shop_id, account_id, name, role, preferences)
+     select $1, $2, id, 'Otto Other', $3, '{}' from account`,
     [personId, shopId, role],
   );
   const agent = agentOf(server);

@@ -18,6 +18,8 @@ import {
 const SHOP_TABLES = [
   ['shops', 'id'],
   ['people', 'shop_id'],
+  // Of people of the shop; each works in one shop here.
+  ['accounts', 'last_shop_id'],
   ['vehicles', 'shop_id'],
   ['visits', 'shop_id'],
   ['entries', 'shop_id'],

@@ -28,6 +28,14 @@ export const SESSION: Session = {
     hasLogo: false,
     settings: DEFAULT_SHOP_SETTINGS,
   },
+  shops: [
+    {
+      id: '22222222-2222-4222-8222-222222222222',
+      name: 'Test Tires',
+      town: 'Testhaven',
+      role: 'lead',
+    },
+  ],
   people: [PERSON],
   preferences: DEFAULT_PREFERENCES,
   account: { hasPassword: true, hasSecondFactor: false, mustSetUpSecondFactor: false },

@@ -167,6 +167,15 @@ export const sessionSchema = z
       hasLogo: z.boolean(),
       settings: shopSettingsSchema,
     }),
+    /** Where this person may work, this shop among them; more than one where they may change. */
+    shops: z.array(
+      z.strictObject({
+        id: z.uuid(),
+        name: z.string(),
+        town: z.string(),
+        role: z.enum(ROLES),
+      }),
+    ),
     people: z.array(personSchema),
     preferences: preferencesSchema,
     account: z.strictObject({
@@ -188,6 +197,10 @@ export const signInSchema = z
   })
   .meta({ id: 'SignIn' });
 export type SignIn = z.infer<typeof signInSchema>;
+
+/** Another of one's own shops to go on in. */
+export const changeShopSchema = z.strictObject({ shopId: z.uuid() }).meta({ id: 'ChangeShop' });
+export type ChangeShop = z.infer<typeof changeShopSchema>;
 
 export const demoSignInSchema = z.strictObject({ personId: z.uuid() }).meta({ id: 'DemoSignIn' });
 

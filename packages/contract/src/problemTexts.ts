@@ -17,6 +17,8 @@ export const PROBLEM_TEXTS = {
   suspended: 'This account is suspended; ask the lead of your shop',
   demoOnly: 'One-press sign-in is for the demo shop only',
   hasShop: 'This installation already has its shop',
+  notYourShop: 'You do not work in that shop, or may not come in any more',
+  sharedAccount: 'This person works in another shop too, so only they can change how they sign in',
   emailTaken: 'Somebody signs in with this e-mail already',
   leadOnlySettings: 'Only the lead changes these settings',
   revisionTaken: 'A revision id is taken',

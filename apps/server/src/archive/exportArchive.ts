@@ -1,8 +1,9 @@
 import type { Writable } from 'node:stream';
 import { ARCHIVE_FORMAT, ARCHIVE_VERSION } from '@keen/contract';
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, isNull } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
 import {
+  accounts,
   carMerges,
   people,
   shopLogos,
@@ -88,7 +89,11 @@ async function addShop(tx: Handle, { shopId }: Actor, add: AddFile): Promise<voi
   );
   const [logo] = await tx.select().from(shopLogos).where(eq(shopLogos.shopId, shopId));
   if (logo) await add(`logo.${endingOf(logo.type)}`, logo.picture, true);
-  const staff = await tx.select().from(people).where(eq(people.shopId, shopId));
+  const staff = await tx
+    .select({ ...getTableColumns(people), email: accounts.email })
+    .from(people)
+    .innerJoin(accounts, eq(accounts.id, people.accountId))
+    .where(eq(people.shopId, shopId));
   await add(
     'people.json',
     jsonOf(

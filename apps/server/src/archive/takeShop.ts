@@ -1,8 +1,10 @@
-import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { randomUUID } from 'node:crypto';
+import { and, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
 import { carMerges, people, shopLogos, shops, specSheets, vehicles } from '../db/schema/index.ts';
 import type { Actor } from '../http/signedIn.ts';
+import { joinAccount } from '../people/accounts.ts';
 import { cleanPicture } from '../pictures/cleanPicture.ts';
 import { LOGO_SIDE } from '../pictures/pictureSizes.ts';
 import type { OpenArchive } from './openArchive.ts';
@@ -45,30 +47,38 @@ export async function takePeople(
   const idOf = new Map<string, string>();
   let added = 0;
   for (const { id, name, email, role, preferences, suspendedAt, since } of archive.people) {
-    const kept = await tx
-      .insert(people)
-      .values({
-        id,
-        shopId,
-        name,
-        email: email.toLowerCase(),
-        role,
-        preferences,
-        suspendedAt: suspendedAt ? new Date(suspendedAt) : null,
-        ...(since ? { createdAt: new Date(since) } : {}),
-      })
-      .onConflictDoNothing()
-      .returning({ id: people.id });
-    added += kept.length;
-    const [same] = await tx
-      .select({ id: people.id })
-      .from(people)
-      .where(
-        and(
-          eq(people.shopId, shopId),
-          sql`(${people.id} = ${id} or ${people.email} = ${email.toLowerCase()})`,
-        ),
-      );
+    const accountId = await joinAccount(tx, { email, passwordHash: null });
+    // Somebody signs in elsewhere with this e-mail.
+    if (accountId === null) continue;
+    const person = {
+      shopId,
+      accountId,
+      name,
+      role,
+      preferences,
+      suspendedAt: suspendedAt ? new Date(suspendedAt) : null,
+      ...(since ? { createdAt: new Date(since) } : {}),
+    };
+    const insert = async (newId: string) => {
+      const kept = await tx
+        .insert(people)
+        .values({ id: newId, ...person })
+        .onConflictDoNothing()
+        .returning({ id: people.id });
+      added += kept.length;
+    };
+    const find = async () => {
+      const isSame = or(eq(people.id, id), eq(people.accountId, accountId));
+      const [same] = await tx
+        .select({ id: people.id })
+        .from(people)
+        .where(and(eq(people.shopId, shopId), isSame));
+      return same;
+    };
+    await insert(id);
+    // The id may be that of somebody in another shop.
+    if (!(await find())) await insert(randomUUID());
+    const same = await find();
     if (same) idOf.set(id.toLowerCase(), same.id);
   }
   return { added, idOf: (id) => idOf.get(id.toLowerCase()) ?? personId };

@@ -4,6 +4,7 @@ import type pg from 'pg';
 const GRANTS: Record<string, string> = {
   shops: 'select, insert, update',
   people: 'select, insert, update',
+  accounts: 'select, update',
   vehicles: 'select, insert, update',
   visits: 'select, insert, update',
   car_merges: 'select, insert, update',
@@ -44,6 +45,8 @@ const FUNCTIONS = [
   'keen_front_door()',
   'keen_sign_in(text)',
   'keen_demo_person(uuid)',
+  'keen_places(uuid)',
+  'keen_join(text, text)',
   'keen_password_link(text)',
   'keen_shared_sheet(text)',
   'keen_shop_ids()',

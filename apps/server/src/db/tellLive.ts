@@ -4,6 +4,9 @@ import type { Handle } from './client.ts';
 
 export const LIVE_CHANNEL = 'keen_live';
 
+/** Whose sessions: a person's in their shop, or an account's in all shops. */
+export type SessionOwner = { personId: string } | { accountId: string };
+
 /** What travels over NOTIFY: small, since its payload is limited; readers fetch the rest. */
 export type LiveNote =
   | {
@@ -20,8 +23,11 @@ export type LiveNote =
   | { shopId: string; kind: 'gauge'; says: GaugeMessage | 'breaksOff' }
   /** The simulated drive-over reader delivered a pass, which waits in the database, or broke off. */
   | { shopId: string; kind: 'reader'; says: 'pass' | 'breaksOff' }
-  /** A person's sessions ended: one, or all but one. Sessions by name, never by their secret id. */
-  | { kind: 'signedOut'; personId: string; session?: string; except?: string };
+  /**
+   * Sessions of a person ended, or of an account in all its shops: one, or all but one. Sessions by name,
+   * never by their secret id.
+   */
+  | ({ kind: 'signedOut'; session?: string; except?: string } & SessionOwner);
 
 /** Tells every server process, once the transaction commits. */
 export async function tellLive(tx: Handle, note: LiveNote): Promise<void> {

@@ -5,6 +5,7 @@ import type { DemoShop, DemoVisit } from '@keen/demo';
 import type { Database, Handle } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
 import {
+  accounts,
   gaugeStudies,
   instrumentChecks,
   instruments,
@@ -40,11 +41,17 @@ export async function loadDemo(
   await db.transaction(async (tx) => {
     // The past is told from this moment, however much later it is made.
     await tx.insert(shops).values({ ...demo.shop, isDemo: true, createdAt: now });
-    await tx
-      .insert(people)
-      .values(
-        demo.people.map((person) => ({ ...person, shopId, preferences: DEFAULT_PREFERENCES })),
-      );
+    await tx.insert(accounts).values(demo.people.map(({ id, email }) => ({ id, email })));
+    await tx.insert(people).values(
+      demo.people.map(({ id, name, role }) => ({
+        id,
+        shopId,
+        accountId: id,
+        name,
+        role,
+        preferences: DEFAULT_PREFERENCES,
+      })),
+    );
     await tx.insert(vehicles).values(
       demo.vehicles.map((vehicle) => ({
         ...vehicle,

@@ -1,6 +1,7 @@
-import { eq, sql } from 'drizzle-orm';
+import { eq, notExists, sql } from 'drizzle-orm';
 import type { Database } from '../db/client.ts';
 import {
+  accounts,
   adviceDays,
   apiKeys,
   auditLog,
@@ -68,6 +69,9 @@ export async function removeDemo(db: Database): Promise<void> {
       ]) {
         await tx.delete(table).where(eq(table.shopId, id));
       }
+      await tx
+        .delete(accounts)
+        .where(notExists(tx.select().from(people).where(eq(people.accountId, accounts.id))));
       await tx.execute(sql`delete from session where sess->>'shopId' = ${id}`);
       await tx.delete(shops).where(eq(shops.id, id));
     }

@@ -53,8 +53,8 @@ export function attachDevices(
         const speak = admitted.device === 'gauge' ? speakGauge : speakReader;
         sockets.handleUpgrade(req, socket, head, (line) => {
           line.on('error', (error) => context.log.debug({ err: error }, 'device line broke'));
-          const { personId, session, shopId } = admitted;
-          const forget = context.live.lines.add({ personId, session }, () => line.terminate());
+          const { shopId } = admitted;
+          const forget = context.live.lines.add(admitted, () => line.terminate());
           line.on('close', forget);
           speak(line, context, shopId).catch((error: unknown) => {
             context.log.warn({ err: error }, 'device line failed');
@@ -75,6 +75,7 @@ export function attachDevices(
 }
 
 interface Listener {
+  accountId: string;
   personId: string;
   shopId: string;
   session: string;
@@ -116,10 +117,12 @@ function listenerOf(
       const { session, sessionID } = req as Partial<Request>;
       // The middleware leaves the session out when its store has lost its database.
       if (!session || sessionID === undefined) resolve(null);
-      else if (!session.personId || !session.shopId) resolve(undefined);
       else {
-        const { personId, shopId } = session;
-        resolve({ personId, shopId, session: sessionName(sessionID) });
+        const { accountId, personId, shopId } = session;
+        const isIn = accountId && personId && shopId;
+        resolve(
+          isIn ? { accountId, personId, shopId, session: sessionName(sessionID) } : undefined,
+        );
       }
     };
     Promise.resolve(sessions(req as Request, new ServerResponse(req) as Response, next)).catch(

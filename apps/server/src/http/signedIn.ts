@@ -4,6 +4,7 @@ import { unauthenticated } from '../errors.ts';
 
 declare module 'express-session' {
   interface SessionData {
+    accountId: string;
     personId: string;
     shopId: string;
     /** Changed in the stored sessions when a lead changes it, so that it holds from the next request. */
@@ -19,6 +20,8 @@ declare module 'express-session' {
 
 /** Who is asking, and for which shop: every query is bound to it. */
 export interface Actor {
+  /** By which this person signs in, here and in other shops. */
+  accountId: string;
   personId: string;
   shopId: string;
   role: Role;
@@ -26,7 +29,7 @@ export interface Actor {
 
 /** @throws {AppError} 401 when nobody is signed in */
 export function signedIn(req: Request): Actor {
-  const { personId, shopId, role } = req.session;
-  if (!personId || !shopId || !role) throw unauthenticated();
-  return { personId, shopId, role };
+  const { accountId, personId, shopId, role } = req.session;
+  if (!accountId || !personId || !shopId || !role) throw unauthenticated();
+  return { accountId, personId, shopId, role };
 }

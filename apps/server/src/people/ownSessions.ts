@@ -3,20 +3,24 @@ import { and, ne, sql } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
 import { sessions } from '../db/schema/index.ts';
 import { tellLive } from '../db/tellLive.ts';
+import type { SessionOwner } from '../db/tellLive.ts';
 import { sessionName } from '../http/sessionName.ts';
 
-const personIs = (personId: string) => sql`${sessions.sess} ->> 'personId' = ${personId}`;
+const isOf = (owner: SessionOwner) =>
+  'personId' in owner
+    ? sql`${sessions.sess} ->> 'personId' = ${owner.personId}`
+    : sql`${sessions.sess} ->> 'accountId' = ${owner.accountId}`;
 
-/** A person's open sessions, the newest first. */
+/** An account's open sessions, the newest first. */
 export async function listOwnSessions(
   db: Handle,
-  personId: string,
+  accountId: string,
   current: string,
 ): Promise<OwnSession[]> {
   const rows = await db
     .select()
     .from(sessions)
-    .where(and(personIs(personId), sql`${sessions.expire} > now()`));
+    .where(and(isOf({ accountId }), sql`${sessions.expire} > now()`));
   return rows
     .map(({ sid, sess }) => {
       const {
@@ -36,16 +40,17 @@ export async function listOwnSessions(
 }
 
 /**
- * Ends a person's sessions with their live streams and device lines, in every server process, at once.
+ * Ends sessions with their live streams and device lines, in every server process, at once.
+ * @param owner - a person, in their shop; or an account, wherever its owner works
  * @param except - the session that goes on, by its secret id
  */
-export async function endSessions(db: Handle, personId: string, except?: string): Promise<void> {
+export async function endSessions(db: Handle, owner: SessionOwner, except?: string): Promise<void> {
   await db
     .delete(sessions)
-    .where(and(personIs(personId), ...(except === undefined ? [] : [ne(sessions.sid, except)])));
+    .where(and(isOf(owner), ...(except === undefined ? [] : [ne(sessions.sid, except)])));
   await tellLive(db, {
     kind: 'signedOut',
-    personId,
+    ...owner,
     ...(except === undefined ? {} : { except: sessionName(except) }),
   });
 }
@@ -60,5 +65,5 @@ export async function changeSessionRole(db: Handle, personId: string, role: stri
   await db
     .update(sessions)
     .set({ sess: sql`jsonb_set(${sessions.sess}::jsonb, '{role}', to_jsonb(${role}::text))::json` })
-    .where(personIs(personId));
+    .where(isOf({ personId }));
 }

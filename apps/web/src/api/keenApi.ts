@@ -167,6 +167,10 @@ export const keenApi = createApi({
           void dispatch(keenApi.util.upsertQueryData('session', undefined, session));
         }),
     }),
+    changeShop: build.mutation<Session, string>({
+      query: (shopId) => ({ url: 'session/shop', method: 'PUT', body: { shopId } }),
+      responseSchema: sessionSchema,
+    }),
     signOut: build.mutation<unknown, void>({
       query: () => ({ url: 'session', method: 'DELETE' }),
     }),
@@ -316,6 +320,7 @@ export const {
   useSignInMutation,
   useSignInDemoMutation,
   useSignOutMutation,
+  useChangeShopMutation,
   useKeepPreferencesMutation,
   useVehiclesQuery,
   useOpenVisitsQuery,

@@ -7,6 +7,9 @@ const MARK = 'keen-signed-out';
 /** That somebody is signed in here, as far as this device knows; the server has the last word. */
 const IN = 'keen-signed-in';
 
+/** The shop that was changed to last in any window of this device. */
+const SHOP = 'keen-shop';
+
 let hasLeft = false;
 
 /** Whether the last person here signed out, so that the next one starts at Today and not where they were. */
@@ -67,6 +70,26 @@ export function isMarkedSignedOut(): boolean {
   } catch {
     return false;
   }
+}
+
+/** Tells the other windows of this device that the session goes on in another shop. */
+export function tellShopChanged(shopId: string): void {
+  try {
+    // Changing back and forth is news each time.
+    localStorage.removeItem(SHOP);
+    localStorage.setItem(SHOP, shopId);
+  } catch {
+    // They find out with their next question.
+  }
+}
+
+/** Tells when another window of this device went on in another shop. @returns stops listening */
+export function onShopChanged(tell: () => void): () => void {
+  const hear = ({ key, newValue }: StorageEvent) => {
+    if (key === SHOP && newValue !== null) tell();
+  };
+  window.addEventListener('storage', hear);
+  return () => window.removeEventListener('storage', hear);
 }
 
 /** Tells when another window of this tablet has signed out. @returns stops listening */

@@ -7,7 +7,7 @@ import { useApiDispatch } from '../api/hooks.ts';
 import { keenApi, useSessionQuery } from '../api/keenApi.ts';
 import { outbox } from '../api/outboxSlice.ts';
 import { failureOf } from '../api/problem.ts';
-import { hasSignedOut, onSignedOutElsewhere } from '../api/signOutMark.ts';
+import { hasSignedOut, onShopChanged, onSignedOutElsewhere } from '../api/signOutMark.ts';
 import { useLive } from '../api/useLive.ts';
 import { t } from '../words/app.ts';
 
@@ -50,5 +50,6 @@ function Inside() {
       }),
     [dispatch],
   );
+  useEffect(() => onShopChanged(() => window.location.assign('/')), []);
   return <Outlet />;
 }

@@ -10,6 +10,7 @@ import { useSignOut } from '../api/useSignOut.ts';
 import { Choice } from './Choice.tsx';
 import { LANGUAGE_OPTIONS } from './languages.ts';
 import { mayDo } from './mayDo.ts';
+import { ShopSelect } from './ShopSelect.tsx';
 import { TOE_UNIT_CHOICES } from './toeUnits.ts';
 import { UnitChoices } from './UnitChoices.tsx';
 import { pageLanguage, pickLanguage } from '../words/pageLanguage.ts';
@@ -61,6 +62,7 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
           {term(`role.${session.person.role}`)}, {session.shop.name}
         </Typography>
       </Typography>
+      {session.shops.length > 1 && <ShopSelect session={session} unsent={unsent} />}
       <Choice
         label={t('personMenu.language')}
         options={LANGUAGE_OPTIONS}

@@ -68,6 +68,13 @@ export const SESSION_PATHS: readonly ApiPath[] = [
   },
   {
     method: 'put',
+    path: '/api/session/shop',
+    summary: 'Go on in another of one’s own shops',
+    body: api.changeShopSchema,
+    reply: api.sessionSchema,
+  },
+  {
+    method: 'put',
     path: '/api/session/preferences',
     summary: 'Own units, reading order, theme',
     body: api.preferencesSchema,

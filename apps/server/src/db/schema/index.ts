@@ -1,3 +1,4 @@
+export { accounts } from './accounts.ts';
 export { adviceDays } from './adviceDays.ts';
 export { apiKeys } from './apiKeys.ts';
 export { auditLog } from './auditLog.ts';

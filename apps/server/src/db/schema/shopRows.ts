@@ -3,7 +3,7 @@ import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import { check, pgPolicy } from 'drizzle-orm/pg-core';
 
 /** The shop that the transaction works for; see `inShop`. */
-const CURRENT_SHOP = sql.raw(`nullif(current_setting('keen.shop', true), '')::uuid`);
+export const CURRENT_SHOP = sql.raw(`nullif(current_setting('keen.shop', true), '')::uuid`);
 
 /**
  * Rows of a shop are seen and written only by a transaction that works for that shop: the database's own

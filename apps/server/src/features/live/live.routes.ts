@@ -12,7 +12,7 @@ const MOST_WAITING_BYTES = 256 * 1024;
 /** Live changes of the signed-in shop as server-sent events. */
 export function mountLive(routes: Routes, { live }: Context): void {
   routes.on('get', '/live', 'read', ({ req, res, actor }) => {
-    const { shopId, personId } = actor;
+    const { shopId, personId, accountId } = actor;
     res.writeHead(200, {
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',
@@ -25,9 +25,8 @@ export function mountLive(routes: Routes, { live }: Context): void {
     };
     send(': open\n\n');
     const leave = live.pages.listen(shopId, (event) => send(`data: ${event}\n\n`));
-    const forget = live.lines.add({ personId, session: sessionName(req.sessionID) }, () =>
-      res.end(),
-    );
+    const owner = { accountId, personId, session: sessionName(req.sessionID) };
+    const forget = live.lines.add(owner, () => res.end());
     const beat = setInterval(() => send(': still here\n\n'), HEARTBEAT_MS);
     res.on('close', () => {
       clearInterval(beat);

@@ -1,35 +1,38 @@
+import type { SessionOwner } from '../../db/tellLive.ts';
+
 /** Whose line it is: a person, in one of their sessions. */
 export interface LineOwner {
+  accountId: string;
   personId: string;
   /** Name of the session, see `sessionName`. */
   session: string;
 }
 
+/** Whose lines end: of a person, or of an account in all its shops; of one session, or of all but one. */
+export type EndedLines = SessionOwner & { session?: string; except?: string };
+
 /** Streams and device lines that are open in this process, so that signing out ends them at once. */
 export interface OpenLines {
   /** @returns to be called when the line has ended by itself */
   add(owner: LineOwner, end: () => void): () => void;
-  /** Ends a person's lines: of one session, or of all of them but one. */
-  end(which: { personId: string; session?: string; except?: string }): void;
+  end(which: EndedLines): void;
   /** How many are open. */
   count(): number;
 }
 
 export function createOpenLines(): OpenLines {
-  const people = new Map<string, Set<{ session: string; end: () => void }>>();
+  const lines = new Set<LineOwner & { end: () => void }>();
   return {
-    add({ personId, session }, end) {
-      const lines = people.get(personId) ?? new Set();
-      const line = { session, end };
-      people.set(personId, lines.add(line));
-      return () => {
-        lines.delete(line);
-        if (lines.size === 0 && people.get(personId) === lines) people.delete(personId);
-      };
+    add(owner, end) {
+      const line = { ...owner, end };
+      lines.add(line);
+      return () => void lines.delete(line);
     },
-    count: () => [...people.values()].reduce((sum, { size }) => sum + size, 0),
-    end({ personId, session, except }) {
-      for (const line of [...(people.get(personId) ?? [])]) {
+    count: () => lines.size,
+    end({ session, except, ...whose }) {
+      const isTheirs = (line: LineOwner) =>
+        'personId' in whose ? line.personId === whose.personId : line.accountId === whose.accountId;
+      for (const line of [...lines].filter(isTheirs)) {
         if (session !== undefined && line.session !== session) continue;
         if (line.session !== except) line.end();
       }

@@ -1,6 +1,7 @@
 import type { Session } from '@keen/contract';
 import {
   changePasswordSchema,
+  changeShopSchema,
   confirmSecondFactorSchema,
   demoSignInSchema,
   newPasswordSchema,
@@ -9,14 +10,14 @@ import {
   setupSchema,
   signInSchema,
 } from '@keen/contract';
-import type { Request, Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import type { Context } from '../../context.ts';
 import { addAudit } from '../../db/audit.ts';
 import { inShop } from '../../db/client.ts';
+import type { Database } from '../../db/client.ts';
 import { AppError } from '../../errors.ts';
 import { jsonBody } from '../../http/routes.ts';
-import type { Routes } from '../../http/routes.ts';
+import type { Asked, Routes } from '../../http/routes.ts';
 import { COOKIE_NAME } from '../../http/sessions.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { validBody } from '../../http/validate.ts';
@@ -24,6 +25,7 @@ import { endLines, endSessions, listOwnSessions } from '../../people/ownSessions
 import { newSecondFactor } from './secondFactor.ts';
 import {
   changePassword,
+  changeShop,
   choosePassword,
   confirmSecondFactor,
   currentSession,
@@ -58,40 +60,22 @@ function mountDoor(routes: Routes, { db, demo, triesAMinute }: Context): void {
     },
   });
 
-  async function enter(req: Request, res: Response, actor: Actor): Promise<void> {
-    // A new session id at each sign-in prevents session fixation.
-    await new Promise<void>((resolve, reject) => {
-      req.session.regenerate((error) => (error ? reject(error as Error) : resolve()));
-    });
-    const address = req.ip ?? '';
-    const session = await inShop(db, actor.shopId, async (tx): Promise<Session> => {
-      await addAudit(tx, actor, 'signIn', {}, address);
-      return currentSession(tx, actor);
-    });
-    Object.assign(req.session, {
-      personId: actor.personId,
-      shopId: actor.shopId,
-      role: actor.role,
-      mustSetUp: session.account.mustSetUpSecondFactor,
-      agent: (req.get('user-agent') ?? '').slice(0, LONGEST_AGENT),
-      address,
-      since: new Date().toISOString(),
-    });
-    res.json(session);
-  }
-
   routes.open('get', '/welcome', async (_req, res) => {
     res.json(await welcome(db, demo));
   });
   routes.open('post', '/setup', limitTries, jsonBody, async (req, res) => {
-    await enter(req, res, await setUpShop(db, validBody(setupSchema, req.body)));
+    await enter(db, { req, res }, await setUpShop(db, validBody(setupSchema, req.body)));
   });
   routes.open('post', '/session', limitTries, jsonBody, async (req, res) => {
-    await enter(req, res, await signIn(db, validBody(signInSchema, req.body), req.ip ?? ''));
+    await enter(
+      db,
+      { req, res },
+      await signIn(db, validBody(signInSchema, req.body), req.ip ?? ''),
+    );
   });
   routes.open('post', '/session/demo', limitTries, jsonBody, async (req, res) => {
     const { personId } = validBody(demoSignInSchema, req.body);
-    await enter(req, res, await signInDemo(db, demo, personId));
+    await enter(db, { req, res }, await signInDemo(db, demo, personId));
   });
   routes.open('get', '/password-links/:token', limitTries, async (req, res) => {
     res.json(await passwordLinkOwner(db, String(req.params.token)));
@@ -103,10 +87,45 @@ function mountDoor(routes: Routes, { db, demo, triesAMinute }: Context): void {
   });
 }
 
+/** Opens a session of its own for somebody who has shown who they are, and answers with what they work with. */
+async function enter(
+  db: Database,
+  { req, res }: Pick<Asked, 'req' | 'res'>,
+  actor: Actor,
+): Promise<void> {
+  // A new session id at each sign-in prevents session fixation.
+  await new Promise<void>((resolve, reject) => {
+    req.session.regenerate((error) => (error ? reject(error as Error) : resolve()));
+  });
+  const address = req.ip ?? '';
+  const session = await inShop(db, actor.shopId, async (tx): Promise<Session> => {
+    await addAudit(tx, actor, 'signIn', {}, address);
+    return currentSession(tx, actor);
+  });
+  Object.assign(req.session, {
+    accountId: actor.accountId,
+    personId: actor.personId,
+    shopId: actor.shopId,
+    role: actor.role,
+    mustSetUp: session.account.mustSetUpSecondFactor,
+    agent: (req.get('user-agent') ?? '').slice(0, LONGEST_AGENT),
+    address,
+    since: new Date().toISOString(),
+  });
+  res.json(session);
+}
+
 /** One's own account. */
 function mountAccount(routes: Routes, { db }: Context): void {
   routes.on('get', '/session', 'ownAccount', async ({ res, actor, inShop }) => {
     res.json(await inShop((tx) => currentSession(tx, actor)));
+  });
+  routes.on('put', '/session/shop', 'ownAccount', async ({ req, res, actor, inShop }) => {
+    const { shopId } = validBody(changeShopSchema, req.body);
+    const next = await changeShop(db, actor, shopId);
+    // Streams of the shop that is left end with its session.
+    await inShop((tx) => endLines(tx, actor.personId, req.sessionID));
+    await enter(db, { req, res }, next);
   });
   routes.on('put', '/session/preferences', 'ownAccount', async ({ req, res, actor, inShop }) => {
     const preferences = validBody(preferencesSchema, req.body);
@@ -128,11 +147,11 @@ function mountAccount(routes: Routes, { db }: Context): void {
     res.clearCookie(COOKIE_NAME).status(204).end();
   });
   routes.on('get', '/session/all', 'ownAccount', async ({ req, res, actor, inShop }) => {
-    res.json(await inShop((tx) => listOwnSessions(tx, actor.personId, req.sessionID)));
+    res.json(await inShop((tx) => listOwnSessions(tx, actor.accountId, req.sessionID)));
   });
   routes.on('delete', '/session/others', 'ownAccount', async ({ req, res, actor, inShop }) => {
     await inShop(async (tx) => {
-      await endSessions(tx, actor.personId, req.sessionID);
+      await endSessions(tx, { accountId: actor.accountId }, req.sessionID);
       await addAudit(tx, actor, 'signOut', { others: 1 }, req.ip);
     });
     res.status(204).end();

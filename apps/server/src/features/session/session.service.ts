@@ -6,6 +6,7 @@ import type {
   PasswordLinkOwner,
   Preferences,
   RecoveryCodes,
+  Role,
   Session,
   Setup,
   SignIn,
@@ -16,17 +17,18 @@ import { and, eq, sql } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
 import { inShop } from '../../db/client.ts';
 import type { Database, Handle } from '../../db/client.ts';
-import { passwordLinks, people, shopLogos, shops } from '../../db/schema/index.ts';
+import { accounts, passwordLinks, people, shopLogos, shops } from '../../db/schema/index.ts';
 import { settingsOf } from '../../db/shopSettings.ts';
 import { AppError, conflict, forbidden, invalid, notFound, unauthenticated } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
+import { joinAccount, NO_SECOND_FACTOR } from '../../people/accounts.ts';
 import { endSessions } from '../../people/ownSessions.ts';
 import { linkHash } from '../../people/passwordLinks.ts';
 import { refuseWeak } from '../../people/passwordRules.ts';
 import { checkCode, newRecoveryCodes, recoveryHash } from './secondFactor.ts';
 import { writeTry } from './signInLimits.ts';
 
-type PersonRow = typeof people.$inferSelect;
+type AccountRow = typeof accounts.$inferSelect;
 
 /** Any number, the same in every process: only one first shop is set up at a time. */
 const SETUP_LOCK = 4310_0002;
@@ -38,11 +40,14 @@ const SETUP_LOCK = 4310_0002;
  */
 export async function signIn(db: Database, order: SignIn, address: string): Promise<Actor> {
   const email = order.email.toLowerCase();
-  const { rows } = await db.execute<{ id: string; shop_id: string; password_hash: string | null }>(
-    sql`select id, shop_id, password_hash from keen_sign_in(${email})`,
-  );
+  const { rows } = await db.execute<{
+    account_id: string;
+    password_hash: string | null;
+    person_id: string;
+    shop_id: string;
+  }>(sql`select account_id, password_hash, person_id, shop_id from keen_sign_in(${email})`);
   const found = rows[0];
-  const owner = found ? { id: found.id, shopId: found.shop_id } : null;
+  const owner = found ? { id: found.person_id, shopId: found.shop_id } : null;
   const written = await writeTry(db, email, address, owner);
   // A hash for unknown names too, so that the time taken tells nothing.
   const ok = await verify(found?.password_hash ?? (await unknownHash()), order.password);
@@ -54,47 +59,77 @@ export async function signIn(db: Database, order: SignIn, address: string): Prom
     }
     throw new AppError(401, 'wrong_password', 'wrongPassword');
   }
-  const actor = await inShop(db, found.shop_id, (tx) => admit(tx, found.id, order.code ?? ''));
+  const actor = await inShop(db, found.shop_id, async (tx) => {
+    const account = await lockAccount(tx, found.account_id);
+    const admitted = await admit(tx, found.person_id);
+    if (account.totpSecret !== null) await takeSecondFactor(tx, account, order.code ?? '');
+    return admitted;
+  });
   await written.succeeded();
   return actor;
 }
 
-/** The rest of signing in, once the password was right. */
-async function admit(tx: Handle, id: string, code: string): Promise<Actor> {
-  const [person] = await tx.select().from(people).where(eq(people.id, id)).for('update');
-  if (!person) throw unauthenticated();
-  if (person.suspendedAt) throw forbidden('suspended');
-  if (person.totpSecret !== null) await takeSecondFactor(tx, person, person.totpSecret, code);
-  return { personId: person.id, shopId: person.shopId, role: person.role };
+/** One sign-in after the other, so that no code is taken twice. */
+async function lockAccount(tx: Handle, id: string): Promise<AccountRow> {
+  const [account] = await tx.select().from(accounts).where(eq(accounts.id, id)).for('update');
+  if (!account) throw unauthenticated();
+  return account;
 }
 
-async function takeSecondFactor(
-  tx: Handle,
-  person: PersonRow,
-  secret: string,
-  code: string,
-): Promise<void> {
+/** Lets somebody who has proved who they are into a shop, which is then the one where they worked last. */
+async function admit(tx: Handle, id: string): Promise<Actor> {
+  const [person] = await tx.select().from(people).where(eq(people.id, id));
+  if (!person) throw unauthenticated();
+  if (person.suspendedAt) throw forbidden('suspended');
+  const { accountId, shopId, role } = person;
+  await tx.update(accounts).set({ lastShopId: shopId }).where(eq(accounts.id, accountId));
+  return { accountId, personId: id, shopId, role };
+}
+
+/**
+ * Goes on in another shop of one's own.
+ * @throws {AppError} 403 where one does not work, or may not come in any more
+ */
+export async function changeShop(db: Database, actor: Actor, shopId: string): Promise<Actor> {
+  const place = (await placesOf(db, actor.accountId)).find((one) => one.shop_id === shopId);
+  if (!place) throw forbidden('notYourShop');
+  return inShop(db, shopId, (tx) => admit(tx, place.person_id));
+}
+
+/** The shops where an account's owner may come in, and who they are in each. */
+async function placesOf(db: Pick<Handle, 'execute'>, accountId: string) {
+  const { rows } = await db.execute<{
+    person_id: string;
+    shop_id: string;
+    name: string;
+    town: string;
+    role: Role;
+  }>(sql`select person_id, shop_id, name, town, role from keen_places(${accountId})`);
+  return rows;
+}
+
+async function takeSecondFactor(tx: Handle, account: AccountRow, code: string): Promise<void> {
   if (code === '') {
     throw new AppError(401, 'code_needed', 'codeNeeded');
   }
-  const last = person.totpLastStep === null ? null : Number(person.totpLastStep);
-  const step = checkCode(secret, code, last);
+  const last = account.totpLastStep === null ? null : Number(account.totpLastStep);
+  const step = checkCode(account.totpSecret ?? '', code, last);
   if (step !== null) {
     await tx
-      .update(people)
+      .update(accounts)
       .set({ totpLastStep: String(step) })
-      .where(eq(people.id, person.id));
+      .where(eq(accounts.id, account.id));
     return;
   }
-  const left = person.recoveryHashes ?? [];
+  const left = account.recoveryHashes ?? [];
   const used = recoveryHash(code);
   if (!left.includes(used)) {
     throw new AppError(401, 'wrong_code', 'wrongCode');
   }
   await tx
-    .update(people)
+    .update(accounts)
     .set({ recoveryHashes: left.filter((one) => one !== used) })
-    .where(eq(people.id, person.id));
+    .where(eq(accounts.id, account.id));
 }
 
 let unknown: Promise<string> | undefined;
@@ -114,7 +149,7 @@ export async function signInDemo(
     : { rows: [] };
   const [row] = rows;
   if (!row) throw forbidden('demoOnly');
-  return inShop(db, row.shop_id, (tx) => admit(tx, personId, ''));
+  return inShop(db, row.shop_id, (tx) => admit(tx, personId));
 }
 
 /** What the front door shows. */
@@ -130,8 +165,8 @@ export async function welcome(db: Database, showsDemo: boolean): Promise<Welcome
 export async function setUpShop(db: Database, setup: Setup): Promise<Actor> {
   refuseWeak(setup.password, [setup.name, setup.email, setup.shopName]);
   const passwordHash = await hash(setup.password);
-  const actor: Actor = { personId: randomUUID(), shopId: randomUUID(), role: 'lead' };
-  return inShop(db, actor.shopId, async (tx) => {
+  const [personId, shopId] = [randomUUID(), randomUUID()];
+  return inShop(db, shopId, async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(${SETUP_LOCK})`);
     const { rows } = await tx.execute<{ number: number }>(
       sql`select (keen_front_door() ->> 'shops')::int as number`,
@@ -139,17 +174,18 @@ export async function setUpShop(db: Database, setup: Setup): Promise<Actor> {
     if (rows[0]?.number !== 0) throw conflict('hasShop');
     await tx
       .insert(shops)
-      .values({ id: actor.shopId, name: setup.shopName, town: setup.town, isDemo: false });
+      .values({ id: shopId, name: setup.shopName, town: setup.town, isDemo: false });
+    const accountId = await joinAccount(tx, { email: setup.email, passwordHash });
+    if (accountId === null) throw conflict('emailTaken');
     await tx.insert(people).values({
-      id: actor.personId,
-      shopId: actor.shopId,
+      id: personId,
+      shopId,
+      accountId,
       name: setup.name,
-      email: setup.email.toLowerCase(),
       role: 'lead',
-      passwordHash,
       preferences: DEFAULT_PREFERENCES,
     });
-    return actor;
+    return { accountId, personId, shopId, role: 'lead' };
   });
 }
 
@@ -159,9 +195,11 @@ export async function currentSession(tx: Handle, actor: Actor): Promise<Session>
     .select()
     .from(people)
     .innerJoin(shops, eq(shops.id, people.shopId))
+    .innerJoin(accounts, eq(accounts.id, people.accountId))
     .where(and(eq(people.id, actor.personId), eq(people.shopId, actor.shopId)));
   if (!row || row.people.suspendedAt) throw unauthenticated();
-  const { id, name, role, preferences, passwordHash, totpSecret } = row.people;
+  const { id, name, role, preferences } = row.people;
+  const { passwordHash, totpSecret } = row.accounts;
   const settings = settingsOf(row.shops);
   // A preference added later gets its default.
   const known = preferencesSchema.safeParse({ ...DEFAULT_PREFERENCES, ...preferences });
@@ -175,6 +213,12 @@ export async function currentSession(tx: Handle, actor: Actor): Promise<Session>
       hasLogo: (await tx.$count(shopLogos, eq(shopLogos.shopId, actor.shopId))) > 0,
       settings,
     },
+    shops: (await placesOf(tx, actor.accountId)).map((place) => ({
+      id: place.shop_id,
+      name: place.name,
+      town: place.town,
+      role: place.role,
+    })),
     people: await staff(tx, actor.shopId),
     preferences: known.success ? known.data : DEFAULT_PREFERENCES,
     account: {
@@ -213,28 +257,46 @@ export async function changePassword(
   sessionId: string,
   address: string,
 ): Promise<void> {
-  const person = await demandPassword(tx, actor, order.old, 'old');
-  refuseWeak(order.password, [person.name, person.email]);
+  const { accountId } = actor;
+  const own = await demandPassword(tx, actor, order.old, 'old');
+  refuseWeak(order.password, own);
   await tx
-    .update(people)
+    .update(accounts)
     .set({ passwordHash: await hash(order.password) })
-    .where(eq(people.id, actor.personId));
-  await endSessions(tx, actor.personId, sessionId);
+    .where(eq(accounts.id, accountId));
+  await endSessions(tx, { accountId }, sessionId);
   await addAudit(tx, actor, 'passwordChanged', { personId: actor.personId }, address);
 }
 
-/** @throws {AppError} 400 at the field where one's own password was asked for and is wrong */
+/**
+ * @returns one's own words, which no password may be: name and e-mail
+ * @throws {AppError} 400 at the field where one's own password was asked for and is wrong
+ */
 async function demandPassword(
   tx: Handle,
   { personId }: Actor,
   password: string,
   field: string,
-): Promise<PersonRow> {
-  const [person] = await tx.select().from(people).where(eq(people.id, personId));
+): Promise<string[]> {
+  const person = await withAccount(tx, personId);
   if (!person?.passwordHash || !(await verify(person.passwordHash, password))) {
     throw invalid([{ path: field, expected: 'your password as it is now' }], 'passwordWrong');
   }
-  return person;
+  return [person.name, person.email];
+}
+
+async function withAccount(tx: Handle, personId: string) {
+  const [row] = await tx
+    .select({
+      name: people.name,
+      email: accounts.email,
+      passwordHash: accounts.passwordHash,
+      accountId: accounts.id,
+    })
+    .from(people)
+    .innerJoin(accounts, eq(accounts.id, people.accountId))
+    .where(eq(people.id, personId));
+  return row;
 }
 
 /** Turns the second factor on, once a first code has shown that it is set up. */
@@ -248,9 +310,9 @@ export async function confirmSecondFactor(
   if (step === null) throw invalid([{ path: 'code', expected: 'the code that is shown now' }]);
   const { codes, hashes } = newRecoveryCodes();
   await tx
-    .update(people)
+    .update(accounts)
     .set({ totpSecret: secret, totpLastStep: String(step), recoveryHashes: hashes })
-    .where(eq(people.id, actor.personId));
+    .where(eq(accounts.id, actor.accountId));
   await addAudit(tx, actor, 'secondFactor', { on: 1 }, address);
   return { codes };
 }
@@ -263,10 +325,7 @@ export async function dropSecondFactor(
   address: string,
 ): Promise<void> {
   await demandPassword(tx, actor, password, 'password');
-  await tx
-    .update(people)
-    .set({ totpSecret: null, totpLastStep: null, recoveryHashes: null })
-    .where(eq(people.id, actor.personId));
+  await tx.update(accounts).set(NO_SECOND_FACTOR).where(eq(accounts.id, actor.accountId));
   await addAudit(tx, actor, 'secondFactor', { on: 0 }, address);
 }
 
@@ -284,8 +343,9 @@ export async function passwordLinkOwner(db: Database, token: string): Promise<Pa
   const { shopId, personId } = await ownerOfLink(db, token);
   return inShop(db, shopId, async (tx) => {
     const [row] = await tx
-      .select({ name: people.name, email: people.email, shopName: shops.name })
+      .select({ name: people.name, email: accounts.email, shopName: shops.name })
       .from(people)
+      .innerJoin(accounts, eq(accounts.id, people.accountId))
       .innerJoin(shops, eq(shops.id, people.shopId))
       .where(eq(people.id, personId));
     if (!row) throw notFound('noLink');
@@ -302,7 +362,7 @@ export async function choosePassword(
 ): Promise<void> {
   const { shopId, personId } = await ownerOfLink(db, token);
   await inShop(db, shopId, async (tx) => {
-    const [person] = await tx.select().from(people).where(eq(people.id, personId));
+    const person = await withAccount(tx, personId);
     if (!person) throw notFound('noLink');
     refuseWeak(password, [person.name, person.email]);
     const used = await tx
@@ -311,11 +371,12 @@ export async function choosePassword(
       .where(and(eq(passwordLinks.hash, linkHash(token)), sql`${passwordLinks.usedAt} is null`))
       .returning({ hash: passwordLinks.hash });
     if (used.length === 0) throw notFound('linkUsed');
+    const { accountId } = person;
     await tx
-      .update(people)
+      .update(accounts)
       .set({ passwordHash: await hash(password) })
-      .where(eq(people.id, personId));
-    await endSessions(tx, personId);
+      .where(eq(accounts.id, accountId));
+    await endSessions(tx, { accountId });
     await addAudit(tx, { shopId, personId }, 'passwordChanged', { personId }, address);
   });
 }

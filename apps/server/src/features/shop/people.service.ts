@@ -3,16 +3,23 @@ import { hash } from '@node-rs/argon2';
 import type { ChangePerson, NewPerson, PasswordLink, StaffMember } from '@keen/contract';
 import { DEFAULT_PREFERENCES } from '@keen/contract';
 import { and, eq, isNull, ne, sql } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
 import type { Handle } from '../../db/client.ts';
-import { passwordLinks, people } from '../../db/schema/index.ts';
+import { accounts, passwordLinks, people } from '../../db/schema/index.ts';
 import { shopSettings } from '../../db/shopSettings.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { AppError, conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
+import { joinAccount, NO_SECOND_FACTOR } from '../../people/accounts.ts';
 import { changeSessionRole, endSessions } from '../../people/ownSessions.ts';
 import { linkHash } from '../../people/passwordLinks.ts';
 import { refuseWeak } from '../../people/passwordRules.ts';
+
+interface StaffRow {
+  person: typeof people.$inferSelect;
+  account: typeof accounts.$inferSelect;
+}
 
 const LINK_DAYS = 7;
 const DAY_MS = 86_400_000;
@@ -20,21 +27,36 @@ const TOKEN_BYTES = 24;
 
 /** The shop's people as its lead sees them. */
 export async function listStaff(tx: Handle, { shopId }: Actor): Promise<StaffMember[]> {
-  const rows = await tx.select().from(people).where(eq(people.shopId, shopId)).orderBy(people.name);
+  const rows = await staffRows(tx, eq(people.shopId, shopId)).orderBy(people.name);
   return rows.map(memberOf);
 }
 
-function memberOf(row: typeof people.$inferSelect): StaffMember {
-  const { id, name, email, role } = row;
+function staffRows(tx: Handle, which: SQL | undefined) {
+  return tx
+    .select({ person: people, account: accounts })
+    .from(people)
+    .innerJoin(accounts, eq(accounts.id, people.accountId))
+    .where(which);
+}
+
+function memberOf({ person, account }: StaffRow): StaffMember {
+  const { id, name, role } = person;
   return {
     id,
     name,
-    email,
+    email: account.email,
     role,
-    suspended: row.suspendedAt !== null,
-    hasPassword: row.passwordHash !== null,
-    hasSecondFactor: row.totpSecret !== null,
+    suspended: person.suspendedAt !== null,
+    hasPassword: account.passwordHash !== null,
+    hasSecondFactor: account.totpSecret !== null,
   };
+}
+
+/** @throws {AppError} 404 for a stranger */
+async function findPerson(tx: Handle, { shopId }: Actor, id: string): Promise<StaffRow> {
+  const [row] = await staffRows(tx, and(eq(people.id, id), eq(people.shopId, shopId)));
+  if (!row) throw notFound('noPerson');
+  return row;
 }
 
 /**
@@ -52,15 +74,19 @@ export async function addPerson(
   const { shopId } = actor;
   if (password !== undefined) refuseWeak(password, [name, order.email]);
   const { units } = await shopSettings(tx, shopId);
+  const accountId = await joinAccount(tx, {
+    email: order.email,
+    passwordHash: password === undefined ? null : await hash(password),
+  });
+  if (accountId === null) throw conflict('emailTaken');
   const added = await tx
     .insert(people)
     .values({
       id,
       shopId,
+      accountId,
       name,
-      email: order.email.toLowerCase(),
       role,
-      passwordHash: password === undefined ? null : await hash(password),
       preferences: { ...DEFAULT_PREFERENCES, units },
     })
     .onConflictDoNothing()
@@ -68,14 +94,11 @@ export async function addPerson(
   if (added[0]) {
     await addAudit(tx, actor, 'personAdded', { personId: id, role }, address);
     await tellLive(tx, { shopId, kind: 'settings' });
-    return memberOf(added[0]);
   }
-  const [known] = await tx
-    .select()
-    .from(people)
-    .where(and(eq(people.id, id), eq(people.shopId, shopId)));
-  if (!known) throw conflict('emailTaken');
-  return memberOf(known);
+  const [row] = await staffRows(tx, and(eq(people.id, id), eq(people.shopId, shopId)));
+  // The e-mail is that of a colleague whom they have already.
+  if (!row) throw conflict('emailTaken');
+  return memberOf(row);
 }
 
 /**
@@ -92,31 +115,26 @@ export async function changePerson(
 ): Promise<StaffMember> {
   const { shopId } = actor;
   await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`people ${shopId}`}))`);
-  const [before] = await tx
-    .select()
-    .from(people)
-    .where(and(eq(people.id, id), eq(people.shopId, shopId)));
-  if (!before) throw notFound('noPerson');
+  const { person: before, account } = await findPerson(tx, actor, id);
   const { name, role, suspended, hasSecondFactor } = change;
   const staysLead = (role ?? before.role) === 'lead' && !(suspended ?? before.suspendedAt !== null);
   if (before.role === 'lead' && !staysLead && !(await hasOtherLead(tx, shopId, id))) {
     throw new AppError(409, 'last_lead', 'lastLead');
   }
-  const [row] = await tx
+  await tx
     .update(people)
     .set({
       id,
       ...(name === undefined ? {} : { name }),
       ...(role === undefined ? {} : { role }),
       ...(suspended === undefined ? {} : { suspendedAt: suspended ? new Date() : null }),
-      ...(hasSecondFactor === false
-        ? { totpSecret: null, totpLastStep: null, recoveryHashes: null }
-        : {}),
     })
-    .where(eq(people.id, id))
-    .returning();
-  if (!row) throw notFound('noPerson');
-  if (suspended || hasSecondFactor === false) await endSessions(tx, id);
+    .where(eq(people.id, id));
+  if (hasSecondFactor === false) {
+    await refuseShared(tx, account.id);
+    await tx.update(accounts).set(NO_SECOND_FACTOR).where(eq(accounts.id, account.id));
+  }
+  if (suspended || hasSecondFactor === false) await endSessions(tx, { personId: id });
   else if (role !== undefined) await changeSessionRole(tx, id, role);
   await addAudit(
     tx,
@@ -131,7 +149,7 @@ export async function changePerson(
     address,
   );
   await tellLive(tx, { shopId, kind: 'settings' });
-  return memberOf(row);
+  return memberOf(await findPerson(tx, actor, id));
 }
 
 async function hasOtherLead(tx: Handle, shopId: string, id: string): Promise<boolean> {
@@ -155,13 +173,14 @@ export async function givePassword(
   password: string,
   address: string,
 ): Promise<void> {
-  const person = await findPerson(tx, actor, id);
-  refuseWeak(password, [person.name, person.email]);
+  const { person, account } = await findPerson(tx, actor, id);
+  await refuseShared(tx, account.id);
+  refuseWeak(password, [person.name, account.email]);
   await tx
-    .update(people)
+    .update(accounts)
     .set({ passwordHash: await hash(password) })
-    .where(eq(people.id, id));
-  await endSessions(tx, id);
+    .where(eq(accounts.id, account.id));
+  await endSessions(tx, { accountId: account.id });
   await addAudit(tx, actor, 'passwordChanged', { personId: id }, address);
 }
 
@@ -172,7 +191,8 @@ export async function makePasswordLink(
   id: string,
   address: string,
 ): Promise<PasswordLink> {
-  await findPerson(tx, actor, id);
+  const { account } = await findPerson(tx, actor, id);
+  await refuseShared(tx, account.id);
   const token = randomBytes(TOKEN_BYTES).toString('base64url');
   const endsAt = new Date(Date.now() + LINK_DAYS * DAY_MS);
   await tx
@@ -185,11 +205,13 @@ export async function makePasswordLink(
   return { token, endsAt: endsAt.toISOString() };
 }
 
-async function findPerson(tx: Handle, { shopId }: Actor, id: string) {
-  const [person] = await tx
-    .select()
-    .from(people)
-    .where(and(eq(people.id, id), eq(people.shopId, shopId)));
-  if (!person) throw notFound('noPerson');
-  return person;
+/**
+ * A lead has no way into somebody's account who works in other shops as well: it would be a way into those.
+ * @throws {AppError} 409
+ */
+async function refuseShared(tx: Handle, accountId: string): Promise<void> {
+  const { rows } = await tx.execute<{ shops: number }>(
+    sql`select count(*)::int as shops from keen_places(${accountId})`,
+  );
+  if ((rows[0]?.shops ?? 0) > 1) throw new AppError(409, 'shared_account', 'sharedAccount');
 }

@@ -102,6 +102,13 @@ export const shared = {
     saving: 'Saving…',
     saved: 'Saved',
   },
+  shopSelect: {
+    goOnIn: 'Shop',
+    waitsHere_one:
+      '{{count}} entry of {{shop}} is not saved on the server yet. It stays on this device and is sent when you are back there.',
+    waitsHere_other:
+      '{{count}} entries of {{shop}} are not saved on the server yet. They stay on this device and are sent when you are back there.',
+  },
   shortcutsDialog: {
     keyboardShortcuts: 'Keyboard shortcuts',
     keysOnThisPage: 'Keys on this page',

@@ -16,6 +16,8 @@ export const problems: Translation<typeof english> = {
   suspended: 'Esta cuenta está suspendida; pregunte al responsable del taller',
   demoOnly: 'Entrar con una pulsación es solo para el taller de demostración',
   hasShop: 'Esta instalación ya tiene su taller',
+  notYourShop: 'No trabaja en ese taller, o ya no puede entrar',
+  sharedAccount: 'Esta persona trabaja también en otro taller: solo ella puede cambiar cómo entra',
   emailTaken: 'Alguien ya entra con este correo',
   leadOnlySettings: 'Solo el responsable cambia estos ajustes',
   revisionTaken: 'El identificador de la revisión ya existe',

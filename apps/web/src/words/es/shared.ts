@@ -105,6 +105,13 @@ export const shared: Translation<typeof english> = {
     saving: 'Guardando…',
     saved: 'Guardado',
   },
+  shopSelect: {
+    goOnIn: 'Taller',
+    waitsHere_one:
+      '{{count}} dato de {{shop}} aún no está guardado en el servidor. Se queda en este dispositivo y se envía cuando vuelva allí.',
+    waitsHere_other:
+      '{{count}} datos de {{shop}} aún no están guardados en el servidor. Se quedan en este dispositivo y se envían cuando vuelva allí.',
+  },
   shortcutsDialog: {
     keyboardShortcuts: 'Atajos de teclado',
     keysOnThisPage: 'Teclas en esta página',
