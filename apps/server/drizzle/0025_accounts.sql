@@ -26,8 +26,6 @@ ALTER TABLE "people" ALTER COLUMN "account_id" SET NOT NULL;
 --> statement-breakpoint
 ALTER TABLE "people" ADD CONSTRAINT "people_account_shop" UNIQUE("account_id","shop_id");
 --> statement-breakpoint
-ALTER TABLE "accounts" ADD CONSTRAINT "accounts_last_shop_id_shops_id_fk" FOREIGN KEY ("last_shop_id") REFERENCES "public"."shops"("id") ON DELETE set null ON UPDATE no action;
---> statement-breakpoint
 ALTER TABLE "people" ADD CONSTRAINT "people_account_id_accounts_id_fk" FOREIGN KEY ("account_id") REFERENCES "public"."accounts"("id") ON DELETE no action ON UPDATE no action;
 --> statement-breakpoint
 -- Sessions know the account since now: those that are open get it.
@@ -44,8 +42,6 @@ ALTER TABLE "people" DROP CONSTRAINT "people_email";
 --> statement-breakpoint
 ALTER TABLE "people" DROP COLUMN "email", DROP COLUMN "password_hash", DROP COLUMN "totp_secret",
   DROP COLUMN "totp_last_step", DROP COLUMN "recovery_hashes";
---> statement-breakpoint
-CREATE INDEX "accounts_last_shop" ON "accounts" USING btree ("last_shop_id");
 --> statement-breakpoint
 CREATE POLICY "accounts_own_people" ON "accounts" AS PERMISSIVE FOR ALL TO public USING (exists (select from people where people.account_id = accounts.id and people.shop_id = nullif(current_setting('keen.shop', true), '')::uuid)) WITH CHECK (exists (select from people where people.account_id = accounts.id and people.shop_id = nullif(current_setting('keen.shop', true), '')::uuid));
 --> statement-breakpoint

@@ -7,6 +7,7 @@ import type { Context } from './context.ts';
 import { databaseAway } from './errors.ts';
 import { mountArchive } from './features/archive/archive.routes.ts';
 import { mountAudit } from './features/audit/audit.routes.ts';
+import { mountChain } from './features/chain/chain.routes.ts';
 import { mountCustomers } from './features/customers/customers.routes.ts';
 import { mountDevices } from './features/devices/devices.routes.ts';
 import { mountDocuments } from './features/documents/documents.routes.ts';
@@ -158,6 +159,7 @@ function mountAll(routes: Routes, context: Context): void {
   mountCustomers(routes);
   mountAudit(routes);
   mountKeys(routes);
+  mountChain(routes);
   mountSystem(routes, context);
   mountDevices(routes);
   mountLive(routes, context);

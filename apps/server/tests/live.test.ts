@@ -34,13 +34,13 @@ afterAll(async () => {
 });
 
 /** Listens on a server as a signed-in person; `next` resolves with the following event. */
-async function listen(server: RunningServer, cookie: string) {
+async function listen(server: RunningServer, cookie: string, query = '') {
   const events: LiveEvent[] = [];
   const waiting: ((event: LiveEvent) => void)[] = [];
   let request: ClientRequest | undefined;
   await new Promise<void>((open, fail) => {
     request = get(
-      { port: server.port, host: '127.0.0.1', path: '/api/live', headers: { cookie } },
+      { port: server.port, host: '127.0.0.1', path: `/api/live${query}`, headers: { cookie } },
       (response) => {
         response.setEncoding('utf8');
         response.on('data', (chunk: string) => {
@@ -122,6 +122,21 @@ describe('live changes', () => {
 
   it('need somebody signed in', async () => {
     await agentOf(here).get('/api/live').expect(401);
+  });
+
+  it('tell a page to fetch again that something changed for since it asked', async () => {
+    const page = await listen(there, await cookieFor(there));
+    const visit = await arrive(agent);
+    expect(await page.next()).toEqual({ kind: 'visit', visit });
+    // Asked before that: it cannot know.
+    const late = await listen(there, await cookieFor(there), '?shownForMs=2000');
+    expect(await late.next()).toEqual({ kind: 'missed' });
+    await new Promise((turn) => setTimeout(turn, 700));
+    const after = await listen(there, await cookieFor(there), '?shownForMs=0');
+    const next = await arrive(agent);
+    expect(await after.next()).toEqual({ kind: 'visit', visit: next });
+    await agent.get('/api/live?shownForMs=x').expect(400);
+    for (const one of [page, late, after]) one.close();
   });
 
   it('tell every page to fetch again when the database’s line was lost', async () => {

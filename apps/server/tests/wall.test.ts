@@ -49,6 +49,10 @@ const SHOP_TABLES = [
   ['api_keys', 'shop_id'],
   ['batches', 'shop_id'],
   ['batch_cases', 'shop_id'],
+  ['car_codes', 'shop_id'],
+  ['chains', 'id'],
+  ['chain_leads', 'chain_id'],
+  ['chain_log', 'chain_id'],
 ] as const;
 const APPENDED = ['entries', 'decisions', 'spec_sheets', 'audit_log', 'instrument_checks'];
 

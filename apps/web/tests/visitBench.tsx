@@ -27,6 +27,7 @@ export const SESSION: Session = {
     isDemo: true,
     hasLogo: false,
     settings: DEFAULT_SHOP_SETTINGS,
+    chain: null,
   },
   shops: [
     {

@@ -4,6 +4,7 @@ import { unitsSchema, wheelSchema } from './caseFile.ts';
 import { diagnosisSchema } from './diagnosis.ts';
 import { DEFAULT_PRICES, priceListSchema } from './prices.ts';
 import { usedSpreadSchema } from './gauges.ts';
+import { shopChainSchema } from './shopChain.ts';
 import { visitDraftSchema } from './visit/draft.ts';
 import { entrySchema, storedEntrySchema } from './visit/entries.ts';
 import { ACTIONS, DRIVES, LANGUAGES, ROLES, WAITS } from './words.ts';
@@ -166,6 +167,8 @@ export const sessionSchema = z
       /** Whether there is a logo to print. */
       hasLogo: z.boolean(),
       settings: shopSettingsSchema,
+      /** Null for a shop on its own. */
+      chain: shopChainSchema.nullable(),
     }),
     /** Where this person may work, this shop among them; more than one where they may change. */
     shops: z.array(
@@ -398,6 +401,11 @@ export type EntriesKept = z.infer<typeof entriesKeptSchema>;
 export const closeVisitSchema = z.strictObject({ closed: z.boolean() }).meta({ id: 'CloseVisit' });
 
 /** What a live stream tells: new entries of a visit, or that something else about it changed. */
+/** How long ago the page asked for what it shows, ms: what changed since then it does not have. */
+export const liveQuerySchema = z.strictObject({
+  shownForMs: z.coerce.number().int().min(0).max(600_000).optional(),
+});
+
 export const liveEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('entries'),

@@ -24,6 +24,10 @@ export const AUDIT_KINDS = [
   'keyChanged',
   'keyRevoked',
   'batchPosted',
+  'chainMade',
+  'shopOpened',
+  'carCodeMade',
+  'carTaken',
   'retention',
   'backup',
 ] as const;

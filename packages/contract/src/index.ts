@@ -30,6 +30,48 @@ export type {
   RecoveryCodes,
   StaffMember,
 } from './people.ts';
+export {
+  carCodeListSchema,
+  carCodeSchema,
+  carTakenSchema,
+  CHAIN_KINDS,
+  chainFiguresSchema,
+  chainLeadSchema,
+  chainSchema,
+  changeChainSchema,
+  newChainSchema,
+  newShopSchema,
+  openedShopSchema,
+  takeCarSchema,
+  takeChainsSchema,
+} from './chains.ts';
+export type {
+  CarCode,
+  CarCodeState,
+  CarTaken,
+  Chain,
+  ChainEvent,
+  ChainFigures,
+  ChainKind,
+  ChainLead,
+  ChangeChain,
+  NewChain,
+  NewShop,
+  OpenedShop,
+  ShopFigures,
+  TakeCar,
+  TakeChains,
+} from './chains.ts';
+export {
+  changedPaths,
+  inheritSettings,
+  SHARED_SETTINGS,
+  sharedValues,
+  withValues,
+} from './sharedSettings.ts';
+export type { SettingValues } from './sharedSettings.ts';
+export { shopChainSchema } from './shopChain.ts';
+export type { ShopChain } from './shopChain.ts';
 export { AUDIT_KINDS, auditPageSchema } from './audit.ts';
 export type { AuditEvent, AuditKind, AuditPage } from './audit.ts';
 export { RIGHTS, roleMay, STOCK_SETTINGS } from './rights.ts';

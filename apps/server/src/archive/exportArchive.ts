@@ -12,7 +12,7 @@ import {
   vehicles,
   visits,
 } from '../db/schema/index.ts';
-import { settingsOf } from '../db/shopSettings.ts';
+import { shopSettings } from '../db/shopSettings.ts';
 import { notFound } from '../errors.ts';
 import type { Actor } from '../http/signedIn.ts';
 import { addVisits, endingOf, jsonOf, visitsInOrder } from './exportVisits.ts';
@@ -83,7 +83,7 @@ async function addShop(tx: Handle, { shopId }: Actor, add: AddFile): Promise<voi
       exportedAt: new Date().toISOString(),
       name: shop.name,
       town: shop.town,
-      settings: settingsOf(shop),
+      settings: await shopSettings(tx, shopId),
       since: shop.createdAt.toISOString(),
     }),
   );

@@ -15,7 +15,12 @@ export interface Taken {
   folder: string;
   visit: ArchiveVisit;
   vehicleId: string;
+  /** Of a copy from another shop, which gets a number of its own: what it is a copy of. */
+  originId?: string;
 }
+
+/** Where pictures come from. */
+type Pictures = Pick<OpenArchive, 'picture'>;
 
 /** Something of a visit has an id that belongs to something else here. */
 export class Clash extends Error {}
@@ -28,7 +33,7 @@ export class Clash extends Error {}
 export async function takeVisits(
   tx: Handle,
   actor: Actor,
-  archive: OpenArchive,
+  archive: Pictures,
   list: readonly Taken[],
   personOf: PersonOf,
   faults: ArchiveTaken['faults'],
@@ -49,20 +54,21 @@ async function takeRows(tx: Handle, { shopId }: Actor, list: readonly Taken[]): 
     .select({ number: max(visits.number) })
     .from(visits)
     .where(eq(visits.shopId, shopId));
-  const wanted = list.map(({ visit }) => visit.number);
+  const wanted = list.flatMap(({ visit, originId }) => (originId ? [] : [visit.number]));
   const here = await tx
     .select({ number: visits.number })
     .from(visits)
     .where(and(eq(visits.shopId, shopId), inArray(visits.number, wanted)));
   const taken = new Set(here.map(({ number }) => number));
   let next = Math.max(last?.number ?? 0, ...wanted) + 1;
-  const rows = list.map(({ visit, vehicleId }) => {
-    const number = taken.has(visit.number) ? next++ : visit.number;
+  const rows = list.map(({ visit, vehicleId, originId }) => {
+    const number = originId || taken.has(visit.number) ? next++ : visit.number;
     taken.add(number);
     return {
       id: visit.id,
       shopId,
       vehicleId,
+      originId: originId ?? null,
       number,
       arrivedAt: new Date(visit.arrivedAt),
       closedAt: visit.closedAt === null ? null : new Date(visit.closedAt),
@@ -161,7 +167,7 @@ async function takeLinks(
 async function takePhotos(
   tx: Handle,
   { shopId }: Actor,
-  archive: OpenArchive,
+  archive: Pictures,
   folder: string,
   visit: ArchiveVisit,
   personOf: PersonOf,

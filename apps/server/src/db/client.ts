@@ -175,6 +175,22 @@ async function takeBack(client: pg.PoolClient): Promise<void> {
   );
 }
 
+/**
+ * Works for another shop within a transaction of {@link inShop}, and then for the first one again. Who calls this
+ * says by what right: a customer's code, a chain that opens a shop.
+ * @param from - the shop that the transaction is for
+ */
+export async function inOtherShop<T>(
+  tx: Handle,
+  { from, to }: { from: string; to: string },
+  work: () => Promise<T>,
+): Promise<T> {
+  await tx.execute(sql`select set_config('keen.shop', ${to}, true)`);
+  const result = await work();
+  await tx.execute(sql`select set_config('keen.shop', ${from}, true)`);
+  return result;
+}
+
 /** The same for work that has steps of its own to take back, as an import has. */
 export function inShopWithSteps<T>(
   db: Database,

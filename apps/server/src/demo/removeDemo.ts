@@ -1,4 +1,5 @@
 import { eq, notExists, sql } from 'drizzle-orm';
+import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/client.ts';
 import {
   accounts,
@@ -7,7 +8,11 @@ import {
   auditLog,
   batchCases,
   batches,
+  carCodes,
   carMerges,
+  chainLeads,
+  chainLog,
+  chains,
   customerMerges,
   decisions,
   entries,
@@ -43,6 +48,7 @@ export async function removeDemo(db: Database): Promise<void> {
         batchCases,
         batches,
         apiKeys,
+        carCodes,
         carMerges,
         customerMerges,
         studyReadings,
@@ -69,11 +75,18 @@ export async function removeDemo(db: Database): Promise<void> {
       ]) {
         await tx.delete(table).where(eq(table.shopId, id));
       }
-      await tx
-        .delete(accounts)
-        .where(notExists(tx.select().from(people).where(eq(people.accountId, accounts.id))));
+      const worksNowhere = (accountId: AnyPgColumn) =>
+        notExists(tx.select().from(people).where(eq(people.accountId, accountId)));
+      await tx.delete(chainLeads).where(worksNowhere(chainLeads.accountId));
+      await tx.delete(accounts).where(worksNowhere(accounts.id));
       await tx.execute(sql`delete from session where sess->>'shopId' = ${id}`);
       await tx.delete(shops).where(eq(shops.id, id));
     }
+    // Chains of the made-up shop alone.
+    const hasNoShop = (chainId: AnyPgColumn) =>
+      notExists(tx.select().from(shops).where(eq(shops.chainId, chainId)));
+    await tx.delete(chainLog).where(hasNoShop(chainLog.chainId));
+    await tx.delete(chainLeads).where(hasNoShop(chainLeads.chainId));
+    await tx.delete(chains).where(hasNoShop(chains.id));
   });
 }

@@ -127,6 +127,8 @@ export const keenApi = createApi({
     'OwnSessions',
     'Keys',
     'Batches',
+    'Chain',
+    'CarCodes',
   ],
   catchSchemaFailure: (): FetchBaseQueryError => ({
     status: 'CUSTOM_ERROR',

@@ -1,7 +1,8 @@
 import { liveEventSchema } from '@keen/contract';
 import { useEffect } from 'react';
 import { forgetOffline, lookAhead } from '../offline/register.ts';
-import { useApiDispatch } from './hooks.ts';
+import { useApiDispatch, useApiStore } from './hooks.ts';
+import type { ApiState } from './hooks.ts';
 import { keenApi } from './keenApi.ts';
 import { whenKept } from './keptAnswers.ts';
 import { outbox } from './outboxSlice.ts';
@@ -10,12 +11,15 @@ import { takeIn, takeInVisit } from './takeIn.ts';
 
 /** After an answer that may be old the server is asked again this much later. */
 const ASK_AGAIN_MS = 4_000;
+/** The server remembers no longer. */
+const LONGEST_ASKED_MS = 60_000;
 
 /** Listens to the shop's live changes while the page is open. */
 export function useLive(): void {
   const dispatch = useApiDispatch();
+  const store = useApiStore();
   useEffect(() => {
-    const source = new EventSource('/api/live');
+    const source = new EventSource(`/api/live?shownForMs=${shownForMs(store.getState())}`);
     let wasOpen = false;
     let isOver = false;
     source.onopen = () => {
@@ -83,5 +87,12 @@ export function useLive(): void {
       ignore();
       clearTimeout(timer);
     };
-  }, [dispatch]);
+  }, [dispatch, store]);
+}
+
+/** How long ago the oldest answer that the page shows arrived, ms. */
+function shownForMs(state: ApiState): number {
+  const { fulfilledTimeStamp } = keenApi.endpoints.session.select()(state);
+  const ago = fulfilledTimeStamp === undefined ? 0 : Date.now() - fulfilledTimeStamp;
+  return Math.min(Math.max(0, ago), LONGEST_ASKED_MS);
 }

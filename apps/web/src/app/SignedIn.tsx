@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Navigate, Outlet, useLocation } from 'react-router';
+import { Navigate, Outlet, ScrollRestoration, useLocation } from 'react-router';
+import type { Location } from 'react-router';
 import { useEffect } from 'react';
 import { useApiDispatch } from '../api/hooks.ts';
 import { keenApi, useSessionQuery } from '../api/keenApi.ts';
@@ -38,6 +39,9 @@ export function SignedIn() {
   );
 }
 
+/** A new page begins at its top. One sheet after another of the list is the same page. */
+const placeOf = ({ pathname, key }: Location) => (pathname.startsWith('/sheets') ? '/sheets' : key);
+
 function Inside() {
   useLive();
   const dispatch = useApiDispatch();
@@ -51,5 +55,10 @@ function Inside() {
     [dispatch],
   );
   useEffect(() => onShopChanged(() => window.location.assign('/')), []);
-  return <Outlet />;
+  return (
+    <>
+      <ScrollRestoration getKey={placeOf} />
+      <Outlet />
+    </>
+  );
 }

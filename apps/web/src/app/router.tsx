@@ -126,6 +126,12 @@ export function createRouter() {
               }),
             },
             {
+              path: '/chain',
+              lazy: async () => ({
+                Component: (await import('../features/shop/ChainPage.tsx')).ChainPage,
+              }),
+            },
+            {
               path: '/system',
               lazy: async () => ({
                 Component: (await import('../features/system/SystemPage.tsx')).SystemPage,

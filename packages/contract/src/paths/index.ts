@@ -1,4 +1,5 @@
 import type { ApiPath } from './apiPath.ts';
+import { CHAIN_PATHS } from './chain.ts';
 import { DEVICES_PATHS } from './devices.ts';
 import { GAUGES_PATHS } from './gauges.ts';
 import { GARAGE_PATHS } from './garage.ts';
@@ -28,6 +29,7 @@ export const API_PATHS: readonly ApiPath[] = [
   ...PICTURES_PATHS,
   ...PAPERS_PATHS,
   ...SHOP_PATHS,
+  ...CHAIN_PATHS,
   ...PROGRAMS_PATHS,
   ...DEVICES_PATHS,
 ];

@@ -57,6 +57,7 @@ export const SERVER_PATHS: readonly ApiPath[] = [
     method: 'get',
     path: '/api/live',
     summary: 'Live changes of the shop, as server-sent events',
+    query: api.liveQuerySchema,
     replyType: 'text/event-stream',
   },
 ];

@@ -39,9 +39,9 @@ export function acceptanceBy<By extends 'advised' | 'personId'>(
 /** The same over everything. */
 export function acceptance<Key extends string>(
   key: Key,
-  counts: readonly AdviceCount[],
+  counts: readonly Omit<AdviceCount, 'personId'>[],
 ): Acceptance<Key> {
-  const sum = (of: (one: AdviceCount) => boolean) =>
+  const sum = (of: (one: Omit<AdviceCount, 'personId'>) => boolean) =>
     counts.filter(of).reduce((total, { count }) => total + count, 0);
   const yes = sum(({ answer }) => answer === 'yes');
   const no = sum(({ answer }) => answer === 'no');

@@ -1,8 +1,7 @@
 import { sql } from 'drizzle-orm';
-import { index, pgPolicy, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { pgPolicy, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { jsonb } from './jsonb.ts';
 import { CURRENT_SHOP, noLonger } from './shopRows.ts';
-import { shops } from './shops.ts';
 
 /** Who has an account is seen by the shops that its owner works in. */
 const worksHere = sql`exists (select from people where people.account_id = accounts.id and people.shop_id = ${CURRENT_SHOP})`;
@@ -22,12 +21,11 @@ export const accounts = pgTable(
     totpLastStep: text('totp_last_step'),
     /** SHA-256 of each recovery code that is left: they are long and random. */
     recoveryHashes: jsonb('recovery_hashes').$type<string[]>(),
-    /** Where its owner worked last: that shop is opened by signing in. */
-    lastShopId: uuid('last_shop_id').references(() => shops.id, { onDelete: 'set null' }),
+    /** Where its owner worked last: that shop is opened by signing in, as long as they may come in there. */
+    lastShopId: uuid('last_shop_id'),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
-    index('accounts_last_shop').on(table.lastShopId),
     noLonger('accounts_email', table.email, 200),
     pgPolicy('accounts_own_people', {
       as: 'permissive',

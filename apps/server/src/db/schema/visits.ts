@@ -30,6 +30,8 @@ export const visits = pgTable(
     draft: jsonb().$type<VisitDraft>().notNull(),
     /** Number of the last entry in the draft. */
     seq: integer().notNull(),
+    /** The visit that this one is a copy of, where the car came from another shop; the first of all copies. */
+    originId: uuid('origin_id'),
     // Columns for the index of turns. An index on the draft itself would be written with every reading.
     sheetId: text('sheet_id').generatedAlwaysAs(sql`draft #>> '{visit,sheet,sheetId}'`),
     hasTurns: boolean('has_turns').generatedAlwaysAs(
@@ -49,6 +51,9 @@ export const visits = pgTable(
       .on(table.shopId, table.sheetId, table.arrivedAt)
       .where(sql`has_turns`),
     index('visits_shop_vehicle').on(table.shopId, table.vehicleId, table.arrivedAt),
+    index('visits_shop_origin')
+      .on(table.shopId, table.originId)
+      .where(sql`origin_id is not null`),
     foreignKey({
       name: 'visits_own_vehicle',
       columns: [table.shopId, table.vehicleId],

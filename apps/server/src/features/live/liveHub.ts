@@ -1,5 +1,6 @@
 import type { LiveEvent, Visit } from '@keen/contract';
 import { and, asc, eq, gt } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
 import pg from 'pg';
 import type { Logger } from 'pino';
 import { inShop } from '../../db/client.ts';
@@ -24,6 +25,8 @@ export interface LiveHub {
   start(): Promise<void>;
   /** Changes of the shop, for its pages: each event as JSON, written once for all of them. */
   pages: Listeners<string>;
+  /** Whether something changed in a shop within this long, ms; a while ago is long forgotten. */
+  changedWithin(shopId: string, ms: number): boolean;
   /** What devices say goes to their own lines, not to every page. */
   gauges: Listeners<NoteOf<'gauge'>['says']>;
   readers: Listeners<NoteOf<'reader'>['says']>;
@@ -36,6 +39,8 @@ const RETRY_MS = 1000;
 /** A connection that died without a word is noticed by asking it now and then. */
 const PULSE_MS = 20_000;
 const PULSE_TIMEOUT_MS = 10_000;
+const MOST_SHOPS = 20_000;
+const FORGET_MS = 60_000;
 
 /**
  * Keeps one connection for LISTEN, apart from the pool, and makes it again when it breaks. What was
@@ -52,6 +57,7 @@ export function createLiveHub(
   const gauges = createListeners<NoteOf<'gauge'>['says']>();
   const readers = createListeners<NoteOf<'reader'>['says']>();
   const lines = createOpenLines();
+  const changedAt = new LRUCache<string, number>({ max: MOST_SHOPS, ttl: FORGET_MS });
   let client: pg.Client | null = null;
   let timer: NodeJS.Timeout | undefined;
   let closed = false;
@@ -119,6 +125,7 @@ export function createLiveHub(
   }
 
   async function tellPages(note: PageNote): Promise<void> {
+    changedAt.set(note.shopId, Date.now());
     if (!pages.has(note.shopId)) return;
     const event = await inShop(db, note.shopId, (tx) => eventOf(tx, note, findVisit));
     if (event) pages.tell(note.shopId, JSON.stringify(event));
@@ -127,6 +134,7 @@ export function createLiveHub(
   return {
     start: listen,
     pages,
+    changedWithin: (shopId, ms) => Date.now() - (changedAt.get(shopId) ?? 0) <= ms,
     gauges,
     readers,
     lines,

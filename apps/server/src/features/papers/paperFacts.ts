@@ -4,7 +4,7 @@ import { declinedBefore, draftToCase, weighVisit } from '@keen/core';
 import { and, desc, eq, lt, ne } from 'drizzle-orm';
 import type { Handle, InShop } from '../../db/client.ts';
 import { decisions, people, shopLogos, shops, vehicles, visits } from '../../db/schema/index.ts';
-import { settingsOf } from '../../db/shopSettings.ts';
+import { shopSettings } from '../../db/shopSettings.ts';
 import { notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
@@ -20,8 +20,7 @@ export async function paperFacts(
   asked: { language?: Language | undefined; units?: Units } = {},
 ): Promise<PaperFacts> {
   const stored = await inShop((tx) => storedFacts(tx, actor, id));
-  const { shop, visit, vehicle, logo, decision, advisor, reader, earlier } = stored;
-  const settings = settingsOf(shop);
+  const { shop, settings, visit, vehicle, logo, decision, advisor, reader, earlier } = stored;
   const { draft, number, arrivedAt } = visit;
   const before = { arrivedAt: arrivedAt.toISOString(), others: earlier };
   const { file } = draftToCase(draft, '', {}, before);
@@ -77,6 +76,7 @@ async function storedFacts(tx: Handle, actor: Actor, id: string) {
   const earlier = await earlierVisits(tx, row.visits);
   return {
     shop: row.shops,
+    settings: await shopSettings(tx, actor.shopId),
     visit: row.visits,
     vehicle: row.vehicles,
     logo: row.shop_logos,

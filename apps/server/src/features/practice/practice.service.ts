@@ -15,8 +15,8 @@ import { checkCost, READING_MINUTES } from '@keen/core/practice';
 import type { Rib, Wheel } from '@keen/contract';
 import { and, eq, isNull } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
-import { practiceDeals, practiceTries, shops } from '../../db/schema/index.ts';
-import { settingsOf } from '../../db/shopSettings.ts';
+import { practiceDeals, practiceTries } from '../../db/schema/index.ts';
+import { shopSettings } from '../../db/shopSettings.ts';
 import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { dealtCar, feltOn, firstDraft, foundBy } from './dealtCar.ts';
@@ -85,7 +85,7 @@ async function lessonOf(tx: Handle, shopId: string, code: string): Promise<Pract
 /** A car of one's own. @throws {AppError} 404 */
 export async function oneCar(tx: Handle, actor: Actor, id: string): Promise<PracticeCar> {
   const tried = await triedOf(tx, actor, id, false);
-  return carOf(tried, await pricesOf(tx, actor));
+  return carOf(tried, (await shopSettings(tx, actor.shopId)).prices);
 }
 
 /** Sets the gauge down. @throws {AppError} 404; 409 once answered */
@@ -135,7 +135,7 @@ export async function makeCheck(
 ): Promise<PracticeCar> {
   const tried = await open(tx, actor, id);
   if (!tried.done.includes(check)) {
-    const { minutes, minor } = checkCost(check, await pricesOf(tx, actor));
+    const { minutes, minor } = checkCost(check, (await shopSettings(tx, actor.shopId)).prices);
     await change(tx, actor, id, {
       draft: foldEntries(tried.draft, foundBy(dealtCar(tried.lesson, tried.seed), check)),
       done: [...tried.done, check],
@@ -154,7 +154,7 @@ export async function answerable(
 ): Promise<{ tried: Tried; prices: PriceList }> {
   const tried = await triedOf(tx, actor, id, false);
   if (tried.finishedAt) throw conflict('answeredAlready');
-  return { tried, prices: await pricesOf(tx, actor) };
+  return { tried, prices: (await shopSettings(tx, actor.shopId)).prices };
 }
 
 /** Keeps what came of an answer: the first one counts. @throws {AppError} 404; 409 once answered */
@@ -222,11 +222,6 @@ async function triedOf(
       ),
     );
   return { ...tried, seed: deal!.seed };
-}
-
-async function pricesOf(tx: Handle, { shopId }: Actor): Promise<PriceList> {
-  const [shop] = await tx.select().from(shops).where(eq(shops.id, shopId));
-  return settingsOf(shop ?? { settings: null }).prices;
 }
 
 function carOf(tried: Tried, prices: PriceList): PracticeCar {

@@ -17,7 +17,15 @@ import { and, eq, sql } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
 import { inShop } from '../../db/client.ts';
 import type { Database, Handle } from '../../db/client.ts';
-import { accounts, passwordLinks, people, shopLogos, shops } from '../../db/schema/index.ts';
+import {
+  accounts,
+  chainLeads,
+  chains,
+  passwordLinks,
+  people,
+  shopLogos,
+  shops,
+} from '../../db/schema/index.ts';
 import { settingsOf } from '../../db/shopSettings.ts';
 import { AppError, conflict, forbidden, invalid, notFound, unauthenticated } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
@@ -196,11 +204,22 @@ export async function currentSession(tx: Handle, actor: Actor): Promise<Session>
     .from(people)
     .innerJoin(shops, eq(shops.id, people.shopId))
     .innerJoin(accounts, eq(accounts.id, people.accountId))
+    .leftJoin(chains, eq(chains.id, shops.chainId))
+    .leftJoin(
+      chainLeads,
+      and(eq(chainLeads.chainId, chains.id), eq(chainLeads.accountId, accounts.id)),
+    )
     .where(and(eq(people.id, actor.personId), eq(people.shopId, actor.shopId)));
   if (!row || row.people.suspendedAt) throw unauthenticated();
   const { id, name, role, preferences } = row.people;
   const { passwordHash, totpSecret } = row.accounts;
-  const settings = settingsOf(row.shops);
+  const { chains: chain, chain_leads: led } = row;
+  const own = row.shops.ownSettings ?? {};
+  const settings = settingsOf({
+    settings: row.shops.settings,
+    own,
+    settled: chain?.settled ?? null,
+  });
   // A preference added later gets its default.
   const known = preferencesSchema.safeParse({ ...DEFAULT_PREFERENCES, ...preferences });
   return {
@@ -212,6 +231,13 @@ export async function currentSession(tx: Handle, actor: Actor): Promise<Session>
       isDemo: row.shops.isDemo,
       hasLogo: (await tx.$count(shopLogos, eq(shopLogos.shopId, actor.shopId))) > 0,
       settings,
+      chain: chain && {
+        id: chain.id,
+        name: chain.name,
+        isLead: led !== null,
+        settled: chain.settled,
+        own,
+      },
     },
     shops: (await placesOf(tx, actor.accountId)).map((place) => ({
       id: place.shop_id,

@@ -1,4 +1,3 @@
-import { randomBytes } from 'node:crypto';
 import { hash } from '@node-rs/argon2';
 import type { ChangePerson, NewPerson, PasswordLink, StaffMember } from '@keen/contract';
 import { DEFAULT_PREFERENCES } from '@keen/contract';
@@ -13,17 +12,13 @@ import { AppError, conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { joinAccount, NO_SECOND_FACTOR } from '../../people/accounts.ts';
 import { changeSessionRole, endSessions } from '../../people/ownSessions.ts';
-import { linkHash } from '../../people/passwordLinks.ts';
+import { newPasswordLink } from '../../people/passwordLinks.ts';
 import { refuseWeak } from '../../people/passwordRules.ts';
 
 interface StaffRow {
   person: typeof people.$inferSelect;
   account: typeof accounts.$inferSelect;
 }
-
-const LINK_DAYS = 7;
-const DAY_MS = 86_400_000;
-const TOKEN_BYTES = 24;
 
 /** The shop's people as its lead sees them. */
 export async function listStaff(tx: Handle, { shopId }: Actor): Promise<StaffMember[]> {
@@ -193,16 +188,12 @@ export async function makePasswordLink(
 ): Promise<PasswordLink> {
   const { account } = await findPerson(tx, actor, id);
   await refuseShared(tx, account.id);
-  const token = randomBytes(TOKEN_BYTES).toString('base64url');
-  const endsAt = new Date(Date.now() + LINK_DAYS * DAY_MS);
   await tx
     .delete(passwordLinks)
     .where(and(eq(passwordLinks.personId, id), isNull(passwordLinks.usedAt)));
-  await tx
-    .insert(passwordLinks)
-    .values({ hash: linkHash(token), shopId: actor.shopId, personId: id, endsAt });
+  const link = await newPasswordLink(tx, { shopId: actor.shopId, personId: id });
   await addAudit(tx, actor, 'passwordLink', { personId: id }, address);
-  return { token, endsAt: endsAt.toISOString() };
+  return link;
 }
 
 /**

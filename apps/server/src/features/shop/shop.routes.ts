@@ -4,19 +4,18 @@ import {
   newPasswordSchema,
   newPersonSchema,
   roleMay,
-  shopSettingsSchema,
   STOCK_SETTINGS,
+  takeChainsSchema,
 } from '@keen/contract';
 import type { MadeUpYears } from '@keen/contract';
-import { eq } from 'drizzle-orm';
 import type { Context } from '../../context.ts';
 import { addAudit } from '../../db/audit.ts';
-import { shops } from '../../db/schema/index.ts';
-import { settingsOf } from '../../db/shopSettings.ts';
+import { changeSettings, shopSettings, takeChainsSettings } from '../../db/shopSettings.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { forbidden } from '../../errors.ts';
 import type { Routes } from '../../http/routes.ts';
 import { validBody, validId } from '../../http/validate.ts';
+import { nameOf } from '../../people/nameOf.ts';
 import {
   addPerson,
   changePerson,
@@ -40,16 +39,22 @@ export function mountShop(routes: Routes, { years }: Context): void {
       throw forbidden('leadOnlySettings');
     }
     const settings = await inShop(async (tx) => {
-      // One after the other, so that two who change different settings both keep theirs.
-      const [shop] = await tx.select().from(shops).where(eq(shops.id, shopId)).for('update');
-      const settings = shopSettingsSchema.parse({
-        ...settingsOf(shop ?? { settings: null }),
-        ...change,
-      });
-      await tx.update(shops).set({ settings }).where(eq(shops.id, shopId));
+      const settings = await changeSettings(tx, shopId, change, await nameOf(tx, actor.personId));
       await addAudit(tx, actor, 'settings', { changed: Object.keys(change).join(', ') }, req.ip);
       await tellLive(tx, { shopId, kind: 'settings' });
       return settings;
+    });
+    res.json(settings);
+  });
+  routes.on('post', '/shop/settings/chains', 'changeShop', async (asked) => {
+    const { req, res, actor, inShop } = asked;
+    const { shopId } = actor;
+    const { paths } = validBody(takeChainsSchema, req.body);
+    const settings = await inShop(async (tx) => {
+      await takeChainsSettings(tx, shopId, paths);
+      await addAudit(tx, actor, 'settings', { changed: paths.join(', '), chains: 1 }, req.ip);
+      await tellLive(tx, { shopId, kind: 'settings' });
+      return shopSettings(tx, shopId);
     });
     res.json(settings);
   });

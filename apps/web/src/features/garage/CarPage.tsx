@@ -19,6 +19,7 @@ import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { useDiagnosis } from '../../workers/useDiagnosis.ts';
 import { angleTracks } from './angleTracks.ts';
+import { CarCode } from './CarCode.tsx';
 import { CarDoubles } from './CarDoubles.tsx';
 import { CarTread } from './CarTread.tsx';
 import { TireList } from './TireList.tsx';
@@ -172,6 +173,7 @@ function Car({ car, session }: { car: CarDetail; session: Session }) {
           units={units}
           onShow={({ id }) => setPickedId(id)}
         />
+        {session.shop.chain && <CarCode carId={vehicle.id} chain={session.shop.chain.name} />}
         {visits.length === 0 && (
           <Typography color="textSecondary">
             {t('carPage.hasNotBeenHere', { plate: vehicle.plate })}

@@ -1,7 +1,7 @@
 import type { Reliability } from '@keen/core';
 import Box from '@mui/material/Box';
 import { percent } from './bandWords.ts';
-import { FIGURES } from './figures.ts';
+import { FIGURES } from '../../shared/figures.ts';
 import { t } from '../../words/insights.ts';
 
 /** The bands as a table: what was said on average, and what came true. */

@@ -8,7 +8,7 @@ import { useDeclineCostsQuery } from '../../api/insightsApi.ts';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { adviceWords } from './adviceWords.ts';
-import { FIGURES } from './figures.ts';
+import { FIGURES } from '../../shared/figures.ts';
 import { t } from '../../words/insights.ts';
 import { pageLocale } from '../../words/pageLanguage.ts';
 

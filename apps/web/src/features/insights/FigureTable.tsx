@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { FigureRow } from './learnedFigures.ts';
-import { FIGURES } from './figures.ts';
+import { FIGURES } from '../../shared/figures.ts';
 import { t } from '../../words/insights.ts';
 
 interface FigureTableProps {

@@ -18,7 +18,7 @@ import { ChartOrTable } from '../../shared/ChartOrTable.tsx';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { percent } from './bandWords.ts';
-import { FIGURES } from './figures.ts';
+import { FIGURES } from '../../shared/figures.ts';
 import { t } from '../../words/insights.ts';
 
 const ForecastChart = lazy(async () => ({

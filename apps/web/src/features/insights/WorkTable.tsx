@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { showFar } from '../../shared/format.ts';
 import { percent } from './bandWords.ts';
 import { WORK_TITLES } from './comebackWords.ts';
-import { FIGURES } from './figures.ts';
+import { FIGURES } from '../../shared/figures.ts';
 import { t } from '../../words/insights.ts';
 
 /** Each kind of work: how often it was done, on how many cars it was looked at again, and what came back. */

@@ -32,6 +32,10 @@ const KIND_WORDS: Record<AuditKind, string> = {
   keyChanged: t('auditList.changedAKey'),
   keyRevoked: t('auditList.revokedAKey'),
   batchPosted: t('auditList.postedABatch'),
+  chainMade: t('auditList.madeAChain'),
+  shopOpened: t('auditList.openedAShop'),
+  carCodeMade: t('auditList.madeACarCode'),
+  carTaken: t('auditList.tookACar'),
   retention: t('auditList.erasedByTheRetention'),
   backup: t('auditList.backedUp'),
 };
@@ -108,6 +112,7 @@ function EventRow({ event, session }: { event: AuditEvent; session: Session }) {
     detail.changed,
     detail.role,
     detail.key,
+    detail.name,
     detail.suspended === 1 && t('staffRow.suspended'),
     detail.suspended === 0 && t('auditList.takenBack'),
   ]

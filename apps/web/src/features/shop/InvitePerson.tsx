@@ -74,7 +74,7 @@ export function InvitePerson() {
           <Typography role="status">
             {t('invitePerson.isAddedOneMore', { name: added.name })}
           </Typography>
-          <NewPasswordLink key={added.id} person={added} />
+          {!added.hasPassword && <NewPasswordLink key={added.id} person={added} />}
         </Box>
       )}
     </Box>

@@ -1,5 +1,5 @@
 import type { Session } from '@keen/contract';
-import { LANGUAGES, MOST_LOGO_BYTES } from '@keen/contract';
+import { MOST_LOGO_BYTES } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -10,8 +10,7 @@ import { FileButton } from '../../shared/FileButton.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { t } from '../../words/shop.ts';
-
-const LANGUAGE_WORDS = { en: t('papersForm.english'), es: t('papersForm.spanish') } as const;
+import { ClosingLines } from './ClosingLines.tsx';
 
 /** What stands on every paper of the shop: logo, address, a sentence of its own. */
 export function PapersForm({ session }: { session: Session }) {
@@ -41,18 +40,7 @@ export function PapersForm({ session }: { session: Session }) {
         check={(text) => (text.length > 200 ? t('papersForm.atMost200Letters') : null)}
         onChange={(sheetHeader) => void keep({ sheetHeader: sheetHeader ?? '' })}
       />
-      {LANGUAGES.map((language) => (
-        <SavingField
-          key={language}
-          label={t('papersForm.closingLineIn', { languageWords: LANGUAGE_WORDS[language] })}
-          multiline
-          value={settings.sheetNote[language]}
-          check={(text) => (text.length > 300 ? t('papersForm.atMost300Letters') : null)}
-          onChange={(text) =>
-            void keep({ sheetNote: { ...settings.sheetNote, [language]: text ?? '' } })
-          }
-        />
-      ))}
+      <ClosingLines settings={settings} />
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
         {hasLogo && (
           <img

@@ -8,7 +8,6 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Papa from 'papaparse';
 import { useState } from 'react';
-import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { Notice } from '../../shared/Notice.tsx';
@@ -18,6 +17,7 @@ import { LabourForm } from './LabourForm.tsx';
 import { PackageForm } from './PackageForm.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { t } from '../../words/shop.ts';
+import { useKeepSettings } from './useKeepSettings.ts';
 import { tablesTexts } from '../../words/core/tables.ts';
 
 const TAX_WORDS = {
@@ -29,7 +29,7 @@ const KNOWN = new Set(Intl.supportedValuesOf('currency'));
 
 /** The shop's price list: what Decide weighs the work by, and what estimates are made of. */
 export function PriceForm({ settings }: { settings: ShopSettings }) {
-  const [keep, { isError }] = useKeepSettingsMutation();
+  const [keep, { isError }] = useKeepSettings();
   const [told, setTold] = useState<{ read: number; faults: PriceFault[] } | null>(null);
   const { prices } = settings;
   const set = (change: Partial<PriceList>) => void keep({ prices: { ...prices, ...change } });

@@ -1,15 +1,15 @@
 import type { ShopSettings } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { t } from '../../words/shop.ts';
+import { useKeepSettings } from './useKeepSettings.ts';
 
 /** How leads sign in, and how long customers' data is stored. */
 export function SafetyForm({ settings }: { settings: ShopSettings }) {
-  const [save, { isError }] = useKeepSettingsMutation();
+  const [save, { isError }] = useKeepSettings();
   const { retention, secondFactorForLeads } = settings;
   const setMonths = (change: Partial<ShopSettings['retention']>) =>
     void save({ retention: { ...retention, ...change } });
@@ -32,7 +32,7 @@ export function SafetyForm({ settings }: { settings: ShopSettings }) {
         <Box sx={{ width: 230 }}>
           <NumberField
             label={t('safetyForm.eraseCustomersAfter')}
-            unit="months"
+            unit={t('safetyForm.months')}
             decimals={0}
             min={1}
             max={240}
@@ -43,7 +43,7 @@ export function SafetyForm({ settings }: { settings: ShopSettings }) {
         <Box sx={{ width: 230 }}>
           <NumberField
             label={t('safetyForm.deletePicturesAfter')}
-            unit="months"
+            unit={t('safetyForm.months')}
             decimals={0}
             min={1}
             max={240}

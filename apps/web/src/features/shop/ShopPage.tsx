@@ -8,6 +8,7 @@ import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
 import { ArchiveForm } from './ArchiveForm.tsx';
 import { AuditList } from './AuditList.tsx';
+import { ChainForm } from './ChainForm.tsx';
 import { LimitsForm } from './LimitsForm.tsx';
 import { PapersForm } from './PapersForm.tsx';
 import { PriceForm } from './PriceForm.tsx';
@@ -45,6 +46,7 @@ export function ShopPage() {
             <PriceForm settings={session.shop.settings} />
             <SafetyForm settings={session.shop.settings} />
             {mayDo(session, 'useArchive') && <ArchiveForm />}
+            <ChainForm session={session} />
             {mayDo(session, 'manageKeys') && <ProgramsForm session={session} />}
           </Box>
         ) : (

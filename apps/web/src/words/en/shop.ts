@@ -46,6 +46,10 @@ export const shop = {
     changedAKey: 'Changed the secret of a key',
     revokedAKey: 'Revoked a key',
     postedABatch: 'Sent a batch of cases',
+    madeAChain: 'Made a chain of shops',
+    openedAShop: 'Opened a shop of the chain',
+    madeACarCode: 'Made a code for a car',
+    tookACar: 'Took a car from another shop',
     erasedByTheRetention: 'Erased by the retention period',
     backedUp: 'Backed up',
     log: 'Log',
@@ -147,6 +151,7 @@ export const shop = {
     pricesImported_other: '{{count}} prices were imported.',
   },
   safetyForm: {
+    months: 'months',
     signInAndCustomers: 'Sign-in and customers’ data',
     leadsSignInWith: 'Leads sign in with a second factor',
     required: 'Required',

@@ -6,6 +6,7 @@ import { api } from './api.ts';
 import { app } from './app.ts';
 import { arrive } from './arrive.ts';
 import { bench } from './bench.ts';
+import { chain } from './chain.ts';
 import { decide } from './decide.ts';
 import { devices } from './devices.ts';
 import { devicesPage } from './devicesPage.ts';
@@ -48,6 +49,7 @@ export const SPANISH = {
   app,
   arrive,
   bench,
+  chain,
   decide,
   devices,
   devicesPage,

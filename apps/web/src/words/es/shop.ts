@@ -49,6 +49,10 @@ export const shop: Translation<typeof english> = {
     changedAKey: 'Cambió el secreto de una clave',
     revokedAKey: 'Anuló una clave',
     postedABatch: 'Envió un lote de casos',
+    madeAChain: 'Creó una cadena de talleres',
+    openedAShop: 'Abrió un taller de la cadena',
+    madeACarCode: 'Creó un código para un coche',
+    tookACar: 'Recibió un coche de otro taller',
     erasedByTheRetention: 'Borrado por el plazo de conservación',
     backedUp: 'Copia de seguridad hecha',
     log: 'Registro',
@@ -150,6 +154,7 @@ export const shop: Translation<typeof english> = {
     pricesImported_other: 'Se importaron {{count}} precios.',
   },
   safetyForm: {
+    months: 'meses',
     signInAndCustomers: 'Entrada y datos de los clientes',
     leadsSignInWith: 'Los responsables entran con un segundo factor',
     required: 'Obligatorio',

@@ -1,0 +1,4 @@
+import { chain } from './en/chain.ts';
+import { messagesOf } from './i18n.ts';
+
+export const t = messagesOf('chain', chain);
