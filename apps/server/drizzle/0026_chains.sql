@@ -163,7 +163,7 @@ DECLARE
 BEGIN
   SELECT accounts.id INTO other FROM accounts JOIN people ON people.account_id = accounts.id
   JOIN shops ON shops.id = people.shop_id
-  WHERE accounts.email = wanted AND shops.chain_id = chain LIMIT 1;
+  WHERE accounts.email = wanted AND shops.chain_id = chain AND people.suspended_at IS NULL LIMIT 1;
   IF other IS NULL THEN RETURN 'nobody'; END IF;
   IF leads THEN
     INSERT INTO chain_leads (chain_id, account_id) VALUES (chain, other) ON CONFLICT DO NOTHING;
@@ -204,6 +204,31 @@ LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public, pg_temp AS $$
   FROM shops WHERE shops.chain_id = keen_led_chain(account) ORDER BY shops.name, shops.town, shops.id
 $$;
 --> statement-breakpoint
+-- Whether an account of other shops may be one of the shop at hand too. Links by which somebody may still choose its
+-- password end, as whoever has one would come in here as well; an account without a password has nothing but those.
+CREATE FUNCTION "keen_share"(account uuid) RETURNS boolean
+LANGUAGE plpgsql VOLATILE SECURITY DEFINER SET search_path = public, pg_temp AS $$
+DECLARE
+  shop uuid := nullif(current_setting('keen.shop', true), '')::uuid;
+BEGIN
+  PERFORM 1 FROM people WHERE account_id = account AND shop_id <> shop;
+  IF NOT FOUND THEN RETURN true; END IF;
+  PERFORM 1 FROM accounts, shops
+  WHERE accounts.id = account AND shops.id = shop AND accounts.password_hash IS NULL AND NOT shops.is_demo;
+  IF FOUND THEN RETURN false; END IF;
+  DELETE FROM password_links USING people
+  WHERE people.id = password_links.person_id AND people.account_id = account AND password_links.used_at IS NULL;
+  RETURN true;
+END
+$$;
+--> statement-breakpoint
+-- Whether an account's owner is a person of other shops than the one at hand, also of those that let them in no more.
+CREATE FUNCTION "keen_works_elsewhere"(account uuid) RETURNS boolean
+LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public, pg_temp AS $$
+  SELECT EXISTS (SELECT FROM people WHERE people.account_id = account
+    AND people.shop_id IS DISTINCT FROM nullif(current_setting('keen.shop', true), '')::uuid)
+$$;
+--> statement-breakpoint
 -- An account is also taken that works in another shop of the same chain.
 CREATE OR REPLACE FUNCTION "keen_join"(wanted text, hash text) RETURNS uuid
 LANGUAGE plpgsql VOLATILE SECURITY DEFINER SET search_path = public, pg_temp AS $$
@@ -219,6 +244,7 @@ BEGIN
   WHERE accounts.email = wanted
     AND (shops.id = shop OR shops.chain_id = (SELECT here.chain_id FROM shops AS here WHERE here.id = shop))
   LIMIT 1;
+  IF known IS NOT NULL AND NOT keen_share(known) THEN RETURN NULL; END IF;
   RETURN known;
 END
 $$;
@@ -237,4 +263,5 @@ $$;
 REVOKE EXECUTE ON FUNCTION keen_led_chain(uuid), keen_write_chain(uuid, uuid, text, jsonb),
   keen_make_chain(uuid, text, jsonb), keen_open_shop(uuid, uuid, text, text),
   keen_settle(uuid, text, jsonb, jsonb, jsonb), keen_lock_chain(uuid), keen_chain_lead(uuid, text, boolean),
-  keen_chain_leads(uuid), keen_chain_figures(uuid, date, date), keen_use_car_code(text) FROM PUBLIC;
+  keen_chain_leads(uuid), keen_chain_figures(uuid, date, date), keen_share(uuid), keen_works_elsewhere(uuid),
+  keen_use_car_code(text) FROM PUBLIC;

@@ -157,6 +157,37 @@ describe('a chain', () => {
   });
 });
 
+describe('somebody invited in one shop of a chain', () => {
+  const person = { name: 'Ivo', email: 'ivo@test.example', role: 'advisor' };
+
+  it('is taken into another only after choosing a password, by a link that nobody else has then', async () => {
+    const [id, there] = [randomUUID(), randomUUID()];
+    await lead
+      .post('/api/shop/people')
+      .send({ id, ...person })
+      .expect(200);
+    await second
+      .post('/api/shop/people')
+      .send({ id: there, ...person })
+      .expect(409);
+    const link = async () =>
+      bodyOf<{ token: string }>(
+        await lead.post(`/api/shop/people/${id}/password-link`).send({}).expect(200),
+      ).token;
+    const choose = async (token: string) =>
+      (await agentOf(server).post(`/api/password-links/${token}`).send({ password: PASSWORD }))
+        .status;
+    expect(await choose(await link())).toBe(204);
+    const kept = await link();
+    await second
+      .post('/api/shop/people')
+      .send({ id: there, ...person })
+      .expect(200);
+    expect(await choose(kept)).toBe(404);
+    expect((await sessionOf(await signedIn(person.email))).shops).toHaveLength(2);
+  });
+});
+
 describe('what a chain settles', () => {
   it('begins with what its first shop has, but for what is that shop’s alone', async () => {
     const settings = await settingsOf(second);
@@ -383,6 +414,21 @@ describe('a car that goes to another shop', () => {
       await lead.get(`/api/vehicles/${carId}/codes`).expect(200),
     );
     expect(codes[0]?.taken?.shop).toBe('Second Tires');
+  });
+
+  it('gives nobody a way into the account of who worked on it there', async () => {
+    const staff = bodyOf<StaffMember[]>(await second.get('/api/shop/people').expect(200));
+    const ada = staff.find(({ name }) => name === 'Ada, Test Tires')!;
+    const path = `/api/shop/people/${ada.id}`;
+    const password = 'nine brown geese';
+    await second.put(`${path}/password`).send({ password }).expect(409);
+    await second.post(`${path}/password-link`).send({}).expect(409);
+    await second.put(path).send({ hasSecondFactor: false }).expect(409);
+    expect((await sessionOf(await signedIn(ada.email))).shops).toHaveLength(1);
+    // Let in, she comes in by her own password, and may be sent away again.
+    await second.put(path).send({ suspended: false }).expect(200);
+    expect((await sessionOf(await signedIn(ada.email))).shops).toHaveLength(2);
+    await second.put(path).send({ suspended: true }).expect(200);
   });
 
   it('comes back without coming twice', async () => {

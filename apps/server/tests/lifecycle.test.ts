@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, describe, expect, it } from 'vitest';
 import { CARS } from '@keen/demo';
 import type { VisitPage, Welcome } from '@keen/contract';
@@ -89,6 +90,16 @@ describe('demo shop', () => {
     await agent.post('/api/session/demo').send({ personId: demo?.people[0]?.id }).expect(200);
     const open = (await agent.get('/api/visits')).body as VisitPage;
     expect(open.visits).toHaveLength(CARS.length);
+
+    // Whatever was made of it goes along: a chain with a second shop.
+    const lead = demo?.people.find(({ role }) => role === 'lead');
+    await agent.post('/api/session/demo').send({ personId: lead?.id }).expect(200);
+    await agent.post('/api/chain').send({ name: 'Made-up chain' }).expect(200);
+    const second = { shopId: randomUUID(), name: 'Made-up second', town: '', leadId: randomUUID() };
+    await agent
+      .post('/api/chain/shops')
+      .send({ ...second, leadName: 'Lou', leadEmail: 'lou@demo.example' })
+      .expect(200);
 
     await removeDemo(owner.db);
     await owner.pool.end();

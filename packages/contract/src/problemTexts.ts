@@ -26,7 +26,9 @@ export const PROBLEM_TEXTS = {
   nobodyInChain: 'Nobody in the chain’s shops signs in with this e-mail',
   notYourShop: 'You do not work in that shop, or may not come in any more',
   sharedAccount: 'This person works in another shop too, so only they can change how they sign in',
-  emailTaken: 'Somebody signs in with this e-mail already',
+  noPasswordYet: 'They choose their password in their own shop first',
+  emailTaken:
+    'Somebody signs in with this e-mail already, or was invited in another shop and has not chosen a password yet',
   leadOnlySettings: 'Only the lead changes these settings',
   revisionTaken: 'A revision id is taken',
   nothingDue: 'Nothing is on the list of this visit yet',

@@ -58,6 +58,8 @@ const FUNCTIONS = [
   'keen_settle(uuid, text, jsonb, jsonb, jsonb)',
   'keen_chain_lead(uuid, text, boolean)',
   'keen_chain_leads(uuid)',
+  'keen_share(uuid)',
+  'keen_works_elsewhere(uuid)',
   'keen_chain_figures(uuid, date, date)',
   'keen_use_car_code(text)',
   'keen_password_link(text)',

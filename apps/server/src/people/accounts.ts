@@ -11,7 +11,7 @@ export const NO_SECOND_FACTOR = {
 /**
  * The account of somebody whom the shop at hand lets in: a new one, or the one they have here already.
  * @param account - its e-mail, and the password of a new one where it has one already
- * @returns null for who signs in elsewhere with that e-mail
+ * @returns null for who signs in outside the chain with that e-mail, or has not chosen a password yet
  */
 export async function joinAccount(
   tx: Handle,
@@ -21,4 +21,15 @@ export async function joinAccount(
     sql`select keen_join(${email.toLowerCase()}, ${passwordHash}) as id`,
   );
   return rows[0]?.id ?? null;
+}
+
+/**
+ * Whether somebody who works in other shops may come in here too. Links by which their password can still be chosen
+ * end; who has not chosen one yet does so first.
+ */
+export async function shareAccount(tx: Handle, accountId: string): Promise<boolean> {
+  const { rows } = await tx.execute<{ shared: boolean }>(
+    sql`select keen_share(${accountId}) as shared`,
+  );
+  return rows[0]?.shared ?? false;
 }

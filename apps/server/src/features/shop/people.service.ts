@@ -10,7 +10,7 @@ import { shopSettings } from '../../db/shopSettings.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { AppError, conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
-import { joinAccount, NO_SECOND_FACTOR } from '../../people/accounts.ts';
+import { joinAccount, NO_SECOND_FACTOR, shareAccount } from '../../people/accounts.ts';
 import { changeSessionRole, endSessions } from '../../people/ownSessions.ts';
 import { newPasswordLink } from '../../people/passwordLinks.ts';
 import { refuseWeak } from '../../people/passwordRules.ts';
@@ -125,6 +125,8 @@ export async function changePerson(
       ...(suspended === undefined ? {} : { suspendedAt: suspended ? new Date() : null }),
     })
     .where(eq(people.id, id));
+  // Somebody of another shop comes in here from now on.
+  if (suspended === false && !(await shareAccount(tx, account.id))) throw conflict('noPasswordYet');
   if (hasSecondFactor === false) {
     await refuseShared(tx, account.id);
     await tx.update(accounts).set(NO_SECOND_FACTOR).where(eq(accounts.id, account.id));
@@ -201,8 +203,8 @@ export async function makePasswordLink(
  * @throws {AppError} 409
  */
 async function refuseShared(tx: Handle, accountId: string): Promise<void> {
-  const { rows } = await tx.execute<{ shops: number }>(
-    sql`select count(*)::int as shops from keen_places(${accountId})`,
+  const { rows } = await tx.execute<{ elsewhere: boolean }>(
+    sql`select keen_works_elsewhere(${accountId}) as elsewhere`,
   );
-  if ((rows[0]?.shops ?? 0) > 1) throw new AppError(409, 'shared_account', 'sharedAccount');
+  if (rows[0]?.elsewhere) throw new AppError(409, 'shared_account', 'sharedAccount');
 }

@@ -25,7 +25,9 @@ export const problems: Translation<typeof english> = {
   nobodyInChain: 'Nadie de los talleres de la cadena entra con este correo',
   notYourShop: 'No trabaja en ese taller, o ya no puede entrar',
   sharedAccount: 'Esta persona trabaja también en otro taller: solo ella puede cambiar cómo entra',
-  emailTaken: 'Alguien ya entra con este correo',
+  noPasswordYet: 'Primero elige su contraseña en su propio taller',
+  emailTaken:
+    'Alguien ya entra con este correo, o está invitado en otro taller y aún no ha elegido contraseña',
   leadOnlySettings: 'Solo el responsable cambia estos ajustes',
   revisionTaken: 'El identificador de la revisión ya existe',
   nothingDue: 'Aún no hay nada pendiente de esta visita',
