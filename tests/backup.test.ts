@@ -22,8 +22,9 @@ beforeAll(async () => {
   sql(
     full,
     `insert into shops (id, name, town, is_demo) values ('00000000-0000-4000-8000-000000000001', 'Saved Tires', 'Łódź', false);
-     insert into people (id, shop_id, name, email, role, preferences)
-       values ('00000000-0000-4000-8000-000000000002', '00000000-0000-4000-8000-000000000001', 'Saul', 'saul@saved.example', 'lead', '{}');
+     insert into accounts (id, email) values ('00000000-0000-4000-8000-000000000003', 'saul@saved.example');
+     insert into people (id, shop_id, account_id, name, role, preferences)
+       values ('00000000-0000-4000-8000-000000000002', '00000000-0000-4000-8000-000000000001', '00000000-0000-4000-8000-000000000003', 'Saul', 'lead', '{}');
      insert into vehicles (id, shop_id, plate, plate_key, label, customer)
        select gen_random_uuid(), '00000000-0000-4000-8000-000000000001', 'S ' || n, 'S' || n, 'Van', 'Customer ' || n from generate_series(1, 50) n;
      insert into visits (id, shop_id, vehicle_id, number, draft, seq)
@@ -136,7 +137,10 @@ describe('a backup', { timeout: 120_000 }, () => {
 
 describe('keen-admin', { timeout: 120_000 }, () => {
   it('lets a locked-out lead in again, and says whom there is', () => {
-    sql(full, `update people set suspended_at = now(), role = 'advisor', totp_secret = 'X'`);
+    sql(
+      full,
+      `update people set suspended_at = now(), role = 'advisor'; update accounts set totp_secret = 'X'`,
+    );
     expect(admin('people').stdout).toMatch(
       /Saul <saul@saved.example> \(advisor, suspended, no password, second factor\)/,
     );
@@ -147,6 +151,15 @@ describe('keen-admin', { timeout: 120_000 }, () => {
       'personChanged',
     );
     expect(admin('make-lead', 'nobody@saved.example').status).toBe(1);
+    // Of which shop is asked of who works in two.
+    sql(
+      full,
+      `insert into shops (id, name, town, is_demo) values ('00000000-0000-4000-8000-000000000005', 'Other Tires', '', false);
+       insert into people (id, shop_id, account_id, name, role, preferences)
+         select gen_random_uuid(), '00000000-0000-4000-8000-000000000005', account_id, 'Saul', 'advisor', '{}' from people`,
+    );
+    expect(admin('make-lead', 'saul@saved.example').stderr).toMatch(/Other Tires|Saved Tires/);
+    expect(admin('make-lead', 'saul@saved.example', 'Other Tires').stdout).toMatch(/Saul is lead/);
     expect(admin('nonsense').status).toBe(1);
     expect(admin('--help').stdout).toContain('restore FILE');
   });
