@@ -1,12 +1,11 @@
 import { z } from 'zod';
+import { decisionSchema, MOST_PHOTOS } from './api.ts';
 import {
   DEFAULT_PREFERENCES,
   DEFAULT_SHOP_SETTINGS,
-  decisionSchema,
-  MOST_PHOTOS,
   preferencesSchema,
   shopSettingsSchema,
-} from './api.ts';
+} from './shopSettings.ts';
 import { forecastSchema } from './diagnosis.ts';
 import { storedEntrySchema } from './visit/entries.ts';
 import { ROLES } from './words.ts';

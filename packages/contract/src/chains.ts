@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ANSWERS, changeSettingsSchema, shopSettingsSchema } from './api.ts';
+import { ANSWERS } from './api.ts';
+import { changeSettingsSchema, shopSettingsSchema } from './shopSettings.ts';
 import { momentSchema } from './storable.ts';
 import { ACTIONS } from './words.ts';
 

@@ -156,6 +156,7 @@ export * from './system.ts';
 export * from './apiKeys.ts';
 export * from './batches.ts';
 export * from './api.ts';
+export * from './shopSettings.ts';
 export * from './archive.ts';
 export { openApiDocument } from './openapi.ts';
 export { publishedJsonSchemas } from './jsonSchema.ts';

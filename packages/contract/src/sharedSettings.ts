@@ -1,5 +1,5 @@
-import { shopSettingsSchema } from './api.ts';
-import type { ShopSettings } from './api.ts';
+import { shopSettingsSchema } from './shopSettings.ts';
+import type { ShopSettings } from './shopSettings.ts';
 import { DEFAULT_PRICES } from './prices.ts';
 
 /** What a chain may settle for all its shops; the rest is each shop's own, such as its address. */

@@ -12,7 +12,7 @@ import {
   takeCarSchema,
   takeChainsSchema,
 } from '../chains.ts';
-import { shopSettingsSchema } from '../api.ts';
+import { shopSettingsSchema } from '../shopSettings.ts';
 import { insightQuerySchema } from '../insights.ts';
 import type { ApiPath } from './apiPath.ts';
 

@@ -1,4 +1,5 @@
 import * as api from '../api.ts';
+import * as settings from '../shopSettings.ts';
 import * as people from '../people.ts';
 import type { ApiPath } from './apiPath.ts';
 
@@ -77,7 +78,7 @@ export const SESSION_PATHS: readonly ApiPath[] = [
     method: 'put',
     path: '/api/session/preferences',
     summary: 'Own units, reading order, theme',
-    body: api.preferencesSchema,
-    reply: api.preferencesSchema,
+    body: settings.preferencesSchema,
+    reply: settings.preferencesSchema,
   },
 ];

@@ -1,4 +1,5 @@
 import * as api from '../api.ts';
+import * as settings from '../shopSettings.ts';
 import { archiveTakenSchema } from '../archive.ts';
 import { learnedListSchema } from '../visit/values.ts';
 import { keptSheetListSchema, newSheetsSchema } from '../specSheet.ts';
@@ -29,8 +30,8 @@ export const SHOP_PATHS: readonly ApiPath[] = [
     method: 'put',
     path: '/api/shop/settings',
     summary: 'Settle something for everybody; what is not named stays',
-    body: api.changeSettingsSchema,
-    reply: api.shopSettingsSchema,
+    body: settings.changeSettingsSchema,
+    reply: settings.shopSettingsSchema,
   },
   {
     method: 'get',
