@@ -66,6 +66,24 @@ async function readSome(tx: Handle, shopId: string, after: number) {
   };
 }
 
+/** A decision as an archive has it. */
+export function archivedDecision(one: typeof decisions.$inferSelect) {
+  const { id, action, advised, replace, answer, reason, diagnosis, forecast, entrySeq } = one;
+  return {
+    id,
+    action,
+    advised,
+    replace,
+    answer,
+    reason,
+    diagnosis,
+    forecast,
+    entrySeq,
+    personId: one.personId,
+    at: one.createdAt.toISOString(),
+  };
+}
+
 /** Adds some visits, each as a folder. */
 export async function addVisits(
   tx: Handle,
@@ -88,19 +106,7 @@ export async function addVisits(
       carId: car.id,
       arrivedAt: visit.arrivedAt.toISOString(),
       closedAt: visit.closedAt?.toISOString() ?? null,
-      decisions: (decisionsOf.get(visit.id) ?? []).map((one) => ({
-        id: one.id,
-        action: one.action,
-        advised: one.advised,
-        replace: one.replace,
-        answer: one.answer,
-        reason: one.reason,
-        diagnosis: one.diagnosis,
-        forecast: one.forecast,
-        entrySeq: one.entrySeq,
-        personId: one.personId,
-        at: one.createdAt.toISOString(),
-      })),
+      decisions: (decisionsOf.get(visit.id) ?? []).map(archivedDecision),
       photos: pictures.map((one) => ({
         id: one.id,
         file: `photos/${one.id}.${endingOf(one.type)}`,

@@ -2,6 +2,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import type { CarTaken } from '@keen/contract';
 import { DEFAULT_PREFERENCES } from '@keen/contract';
 import { and, eq, inArray, or } from 'drizzle-orm';
+import { archivedDecision } from '../../archive/exportVisits.ts';
 import { takeVisits } from '../../archive/takeVisits.ts';
 import type { Taken } from '../../archive/takeVisits.ts';
 import { addAudit } from '../../db/audit.ts';
@@ -166,19 +167,7 @@ function takenOf(
         savedAt: createdAt.toISOString(),
         ...(over ? { over: over.map(ids) } : {}),
       })),
-      decisions: decisions.map((one) => ({
-        id: ids(one.id),
-        action: one.action,
-        advised: one.advised,
-        replace: one.replace,
-        answer: one.answer,
-        reason: one.reason,
-        diagnosis: one.diagnosis,
-        forecast: one.forecast,
-        entrySeq: one.entrySeq,
-        personId: one.personId,
-        at: one.createdAt.toISOString(),
-      })),
+      decisions: decisions.map((one) => ({ ...archivedDecision(one), id: ids(one.id) })),
     },
   };
 }

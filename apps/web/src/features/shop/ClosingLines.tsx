@@ -3,9 +3,8 @@ import { LANGUAGES } from '@keen/contract';
 import { Notice } from '../../shared/Notice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { t } from '../../words/shop.ts';
+import { LANGUAGE_WORDS } from './languageWords.ts';
 import { useKeepSettings } from './useKeepSettings.ts';
-
-const LANGUAGE_WORDS = { en: t('papersForm.english'), es: t('papersForm.spanish') } as const;
 
 /** A sentence of the house at the end of the customer's sheet, in each language. */
 export function ClosingLines({ settings }: { settings: ShopSettings }) {

@@ -1,6 +1,8 @@
-import { PRICE_ITEMS } from '@keen/contract';
+import { LANGUAGES, PRICE_ITEMS } from '@keen/contract';
 import { papers } from '../../words/pageTexts.ts';
 import { t } from '../../words/chain.ts';
+import { t as shop } from '../../words/shop.ts';
+import { LANGUAGE_WORDS } from './languageWords.ts';
 
 const NAMES: Record<string, string> = {
   'prices.currency': t('settingNames.currency'),
@@ -20,8 +22,12 @@ const NAMES: Record<string, string> = {
   'units.depth': t('settingNames.depthUnit'),
   'units.distance': t('settingNames.distanceUnit'),
   'units.pressure': t('settingNames.pressureUnit'),
-  'sheetNote.en': t('settingNames.sheetNote'),
-  'sheetNote.es': t('settingNames.sheetNote'),
+  ...Object.fromEntries(
+    LANGUAGES.map((language) => [
+      `sheetNote.${language}`,
+      shop('papersForm.closingLineIn', { languageWords: LANGUAGE_WORDS[language] }),
+    ]),
+  ),
   secondFactorForLeads: t('settingNames.secondFactorForLeads'),
   'retention.customerMonths': t('settingNames.customerMonths'),
   'retention.photoMonths': t('settingNames.photoMonths'),

@@ -110,7 +110,6 @@ export const chain = {
     depthUnit: 'Unit of depth',
     distanceUnit: 'Unit of distance',
     pressureUnit: 'Unit of pressure',
-    sheetNote: 'Closing line',
     secondFactorForLeads: 'Second factor for leads',
     customerMonths: 'Erase customers after',
     photoMonths: 'Delete pictures after',

@@ -110,7 +110,6 @@ export const chain = {
     depthUnit: 'Unidad de profundidad',
     distanceUnit: 'Unidad de distancia',
     pressureUnit: 'Unidad de presión',
-    sheetNote: 'Línea final',
     secondFactorForLeads: 'Segundo factor para responsables',
     customerMonths: 'Borrar clientes tras',
     photoMonths: 'Borrar fotos tras',
