@@ -506,7 +506,9 @@ describe('the database’s own wall', () => {
     ] as const) {
       expect(await asApp(shop, statement), statement).toBe(DENIED);
     }
-    const staff = bodyOf<StaffMember[]>(await second.get('/api/shop/people').expect(200));
-    expect(staff.some(({ name }) => name === 'Sly')).toBe(false);
+    expect(await asOwner(server, 'select name from chains')).toEqual([{ name: 'Harbour Tires' }]);
+    expect(
+      await asOwner(server, 'select name from shops where chain_id is not null order by name'),
+    ).toEqual([{ name: 'Second Tires' }, { name: 'Test Tires' }]);
   });
 });

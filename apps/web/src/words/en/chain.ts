@@ -7,7 +7,7 @@ export const chain = {
     makeAChain: 'Make a chain',
     ofTheChain: 'Of {{name}}',
     settledByTheChain:
-      'Prices, limits and words come from the chain. What you change here is this shop’s own from then on.',
+      'Prices, limits and words come from the chain. What you change here becomes this shop’s own.',
     nothingOwn: 'This shop has nothing of its own.',
     own: 'This shop’s own',
     backToTheChains: 'Back to the chain’s',
