@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type {
+  ArchiveTaken,
   CarCode,
   CarCodeState,
   CarDetail,
   CarTaken,
   Chain,
   ChainFigures,
+  KeptSheet,
   OpenedShop,
   Session,
   ShopSettings,
@@ -19,9 +21,11 @@ import type { RunningServer } from '../src/createServer.ts';
 import {
   agentOf,
   appUrlOf,
+  archiveOf,
   arrive,
   asOwner,
   bodyOf,
+  broughtElsewhere,
   createDatabase,
   entry,
   LEAD,
@@ -308,6 +312,76 @@ describe('what a chain settles', () => {
     const settings = await settingsOf(lead);
     expect(settings.comebackKm).toBe(7_000);
     expect(settings.houseRules.ageLook).toBe(5);
+  });
+});
+
+describe('a specification sheet', () => {
+  const id = randomUUID();
+  const sheetOf = (high: number, name = 'Harbour van') => ({
+    format: 'keen-groove/specification',
+    version: 1,
+    name,
+    kind: 'shop',
+    source: 'Measured here',
+    camber: { front: { low: -1, high } },
+  });
+  const keepSheet = (agent: Agent, basedOn: number, high: number) =>
+    agent.post('/api/sheets').send({
+      sheets: [{ id, revisionId: randomUUID(), basedOn, sheet: sheetOf(high), retired: false }],
+    });
+  const seen = async (agent: Agent) => {
+    const list = bodyOf<KeptSheet[]>(await agent.get('/api/sheets').expect(200));
+    const one = list.find((sheet) => sheet.id === id);
+    return one && [one.origin, one.revision, one.sheet.camber?.front?.high];
+  };
+  const give = (agent: Agent) => agent.post('/api/chain/sheets').send({ sheetId: id });
+
+  it('is given to all shops, and by a lead of the chain only', async () => {
+    await keepSheet(lead, 0, 0).expect(200);
+    expect(await seen(second)).toBeUndefined();
+    await give(second).expect(403);
+    await give(lead).expect(204);
+    expect(await seen(lead)).toEqual(['chain', 2, 0]);
+    expect(await seen(second)).toEqual(['chain', 2, 0]);
+    expect(await seen(stranger)).toBeUndefined();
+    // There is nothing of the shop's own to give any more.
+    await give(lead).expect(404);
+    const chain = bodyOf<Chain>(await lead.get('/api/chain').expect(200));
+    expect(chain.log[0]).toMatchObject({ kind: 'sheetGiven', what: ['Harbour van'] });
+  });
+
+  it('is a shop’s own once it is changed there, and the chain’s again when asked for', async () => {
+    await keepSheet(second, 1, 0.5).expect(409);
+    await keepSheet(second, 2, 0.5).expect(200);
+    expect(await seen(second)).toEqual(['instead', 3, 0.5]);
+    await keepSheet(lead, 2, 0.2).expect(200);
+    await give(lead).expect(204);
+    expect(await seen(lead)).toEqual(['chain', 4, 0.2]);
+    expect(await seen(second)).toEqual(['instead', 3, 0.5]);
+    await second.post(`/api/sheets/${id}/chains`).send({}).expect(200);
+    expect(await seen(second)).toEqual(['chain', 4, 0.2]);
+    await stranger.post(`/api/sheets/${id}/chains`).send({}).expect(404);
+  });
+
+  it('leaves with a shop’s archive, and comes back as the chain’s', async () => {
+    await keepSheet(lead, 4, 0.3).expect(200);
+    await give(lead).expect(204);
+    expect(await seen(second)).toEqual(['chain', 6, 0.3]);
+    await broughtElsewhere(second, async (elsewhere) => {
+      expect(await seen(elsewhere)).toEqual(['shop', 6, 0.3]);
+    });
+    const taken = await second
+      .post('/api/shop/archive')
+      .type('application/zip')
+      .send(await archiveOf(second))
+      .expect(200);
+    expect(bodyOf<ArchiveTaken>(taken)).toMatchObject({ sheets: 0, faults: [] });
+    expect(await seen(second)).toEqual(['chain', 6, 0.3]);
+  });
+
+  it('is a shop’s own once more, and no revision is there twice', async () => {
+    await keepSheet(second, 6, 0.7).expect(200);
+    expect(await seen(second)).toEqual(['instead', 7, 0.7]);
   });
 });
 

@@ -53,6 +53,7 @@ const SHOP_TABLES = [
   ['chains', 'id'],
   ['chain_leads', 'chain_id'],
   ['chain_log', 'chain_id'],
+  ['chain_sheets', 'chain_id'],
 ] as const;
 const APPENDED = ['entries', 'decisions', 'spec_sheets', 'audit_log', 'instrument_checks'];
 

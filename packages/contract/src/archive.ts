@@ -130,7 +130,12 @@ export const archiveGaugesSchema = z.strictObject({
 });
 
 export const archiveSheetsSchema = z.array(
-  keptSheetSchema.omit({ enteredBy: true }).extend({ revisionId: z.uuid(), personId: z.uuid() }),
+  keptSheetSchema.omit({ enteredBy: true, origin: true }).extend({
+    revisionId: z.uuid(),
+    personId: z.uuid(),
+    /** As the shop's chain had it, and not the shop's own. */
+    followsChain: z.literal(true).optional(),
+  }),
 );
 
 export const archivePhotoSchema = z.strictObject({

@@ -47,6 +47,9 @@ export const openedShopSchema = z
   .meta({ id: 'OpenedShop' });
 export type OpenedShop = z.infer<typeof openedShopSchema>;
 
+/** A sheet of this shop that all shops are to have as it is now. */
+export const giveSheetSchema = z.strictObject({ sheetId: z.uuid() }).meta({ id: 'GiveSheet' });
+
 /** Somebody of one of the shops who leads the chain too, or does no longer. */
 export const chainLeadSchema = z
   .strictObject({ email: z.email().max(200), leads: z.boolean() })
@@ -61,6 +64,7 @@ export const CHAIN_KINDS = [
   'left',
   'leadAdded',
   'leadRemoved',
+  'sheetGiven',
 ] as const;
 export type ChainKind = (typeof CHAIN_KINDS)[number];
 

@@ -39,6 +39,7 @@ export {
   chainLeadSchema,
   chainSchema,
   changeChainSchema,
+  giveSheetSchema,
   newChainSchema,
   newShopSchema,
   openedShopSchema,

@@ -117,6 +117,8 @@ export const keptSheetSchema = z
     retired: z.boolean(),
     enteredBy: z.string(),
     enteredAt: momentSchema,
+    /** Of this shop, as its chain has it, or the shop's own instead of the chain's. */
+    origin: z.enum(['shop', 'chain', 'instead']),
   })
   .meta({ id: 'KeptSheet' });
 export type KeptSheet = z.infer<typeof keptSheetSchema>;

@@ -8,7 +8,6 @@ import {
   people,
   shopLogos,
   shops,
-  specSheets,
   vehicles,
   visits,
 } from '../db/schema/index.ts';
@@ -20,6 +19,7 @@ import type { AddFile } from './exportVisits.ts';
 import { joinedCustomers } from './exportCustomers.ts';
 import { gaugesOf } from './exportGauges.ts';
 import { learningToTake } from './exportLearning.ts';
+import { sheetsToTake } from './exportSheets.ts';
 import { ZipWriter } from './zipWriter.ts';
 
 const READ_ME = `A shop as open files.
@@ -71,7 +71,8 @@ export async function exportArchive(
   }
 }
 
-async function addShop(tx: Handle, { shopId }: Actor, add: AddFile): Promise<void> {
+async function addShop(tx: Handle, actor: Actor, add: AddFile): Promise<void> {
+  const { shopId } = actor;
   const [shop] = await tx.select().from(shops).where(eq(shops.id, shopId));
   if (!shop) throw notFound('noShop');
   await add('README.txt', Buffer.from(READ_ME));
@@ -143,23 +144,5 @@ async function addShop(tx: Handle, { shopId }: Actor, add: AddFile): Promise<voi
       })),
     ),
   );
-  const sheets = await tx
-    .select()
-    .from(specSheets)
-    .where(eq(specSheets.shopId, shopId))
-    .orderBy(asc(specSheets.sheetId), asc(specSheets.revision));
-  await add(
-    'sheets.json',
-    jsonOf(
-      sheets.map((row) => ({
-        id: row.sheetId,
-        revisionId: row.id,
-        revision: row.revision,
-        sheet: row.sheet,
-        retired: row.retired,
-        personId: row.personId,
-        enteredAt: row.createdAt.toISOString(),
-      })),
-    ),
-  );
+  await add('sheets.json', jsonOf(await sheetsToTake(tx, actor)));
 }

@@ -2,7 +2,15 @@ import { randomUUID } from 'node:crypto';
 import { and, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
-import { carMerges, people, shopLogos, shops, specSheets, vehicles } from '../db/schema/index.ts';
+import {
+  carMerges,
+  chainSheets,
+  people,
+  shopLogos,
+  shops,
+  specSheets,
+  vehicles,
+} from '../db/schema/index.ts';
 import type { Actor } from '../http/signedIn.ts';
 import { joinAccount } from '../people/accounts.ts';
 import { cleanPicture } from '../pictures/cleanPicture.ts';
@@ -192,15 +200,19 @@ function leadsBack(into: ReadonlyMap<string, string>, car: string): boolean {
   return false;
 }
 
-/** Revisions of specification sheets that are not here yet. */
+/** Revisions of specification sheets that are not here yet. What the shop's chain gives here is not taken again. */
 export async function takeSheets(
   tx: Handle,
   { shopId }: Actor,
   archive: OpenArchive,
   personOf: PersonOf,
 ): Promise<number> {
+  const given = new Set(
+    (await tx.selectDistinct({ id: chainSheets.sheetId }).from(chainSheets)).map(({ id }) => id),
+  );
   let added = 0;
   for (const one of archive.sheets) {
+    if (one.followsChain && given.has(one.id)) continue;
     const kept = await tx
       .insert(specSheets)
       .values({
@@ -210,6 +222,7 @@ export async function takeSheets(
         revision: one.revision,
         sheet: one.sheet,
         retired: one.retired,
+        followsChain: one.followsChain ?? false,
         personId: personOf(one.personId),
         createdAt: new Date(one.enteredAt),
       })

@@ -12,6 +12,7 @@ import {
   carMerges,
   chainLeads,
   chainLog,
+  chainSheets,
   chains,
   customerMerges,
   decisions,
@@ -85,6 +86,7 @@ export async function removeDemo(db: Database): Promise<void> {
     // Chains of the made-up shop alone.
     const hasNoShop = (chainId: AnyPgColumn) =>
       notExists(tx.select().from(shops).where(eq(shops.chainId, chainId)));
+    await tx.delete(chainSheets).where(hasNoShop(chainSheets.chainId));
     await tx.delete(chainLog).where(hasNoShop(chainLog.chainId));
     await tx.delete(chainLeads).where(hasNoShop(chainLeads.chainId));
     await tx.delete(chains).where(hasNoShop(chains.id));

@@ -7,6 +7,7 @@ import type {
   ChainLead,
   ChangeChain,
   InsightQuery,
+  KeptSheet,
   NewChain,
   NewShop,
   OpenedShop,
@@ -18,6 +19,7 @@ import {
   carTakenSchema,
   chainFiguresSchema,
   chainSchema,
+  keptSheetListSchema,
   openedShopSchema,
   shopSettingsSchema,
 } from '@keen/contract';
@@ -70,6 +72,15 @@ const chainApi = keenApi.injectEndpoints({
       responseSchema: shopSettingsSchema,
       invalidatesTags: ['Session', 'Audit', 'Insights'],
     }),
+    giveSheet: build.mutation<unknown, string>({
+      query: (sheetId) => ({ url: 'chain/sheets', method: 'POST', body: { sheetId } }),
+      invalidatesTags: ['Sheets', 'Chain'],
+    }),
+    followSheet: build.mutation<KeptSheet[], string>({
+      query: (sheetId) => ({ url: `sheets/${sheetId}/chains`, method: 'POST' }),
+      responseSchema: keptSheetListSchema,
+      invalidatesTags: ['Sheets'],
+    }),
     carCodes: build.query<CarCodeState[], string>({
       query: (carId) => `vehicles/${carId}/codes`,
       responseSchema: carCodeListSchema,
@@ -96,6 +107,8 @@ export const {
   useSetChainLeadMutation,
   useChainFiguresQuery,
   useTakeChainsMutation,
+  useGiveSheetMutation,
+  useFollowSheetMutation,
   useCarCodesQuery,
   useMakeCarCodeMutation,
   useTakeCarMutation,

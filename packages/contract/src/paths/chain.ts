@@ -6,6 +6,7 @@ import {
   chainLeadSchema,
   chainSchema,
   changeChainSchema,
+  giveSheetSchema,
   newChainSchema,
   newShopSchema,
   openedShopSchema,
@@ -13,6 +14,7 @@ import {
   takeChainsSchema,
 } from '../chains.ts';
 import { shopSettingsSchema } from '../shopSettings.ts';
+import { keptSheetListSchema } from '../specSheet.ts';
 import { insightQuerySchema } from '../insights.ts';
 import type { ApiPath } from './apiPath.ts';
 
@@ -44,6 +46,18 @@ export const CHAIN_PATHS: readonly ApiPath[] = [
     summary: 'Open one more shop, with the lead who is to run it',
     body: newShopSchema,
     reply: openedShopSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/chain/sheets',
+    summary: 'Give a sheet of this shop, as it is now, to all shops',
+    body: giveSheetSchema,
+  },
+  {
+    method: 'post',
+    path: '/api/sheets/{id}/chains',
+    summary: 'Take the chain’s sheet again instead of the shop’s own',
+    reply: keptSheetListSchema,
   },
   {
     method: 'put',

@@ -11,7 +11,7 @@ import { CURRENT_SHOP, noLonger, oneOf } from './shopRows.ts';
  * Rows of a chain are seen by its shops. Nobody writes them but functions of the owner, which ask whether
  * it is a lead of the chain who wants it.
  */
-function ownChain(table: string, column: AnyPgColumn) {
+export function ownChain(table: string, column: AnyPgColumn) {
   return pgPolicy(`${table}_own_chain`, {
     as: 'permissive',
     for: 'select',

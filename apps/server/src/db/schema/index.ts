@@ -5,6 +5,7 @@ export { auditLog } from './auditLog.ts';
 export { batchCases, batches } from './batches.ts';
 export { carCodes } from './carCodes.ts';
 export { carMerges } from './carMerges.ts';
+export { chainSheets } from './chainSheets.ts';
 export { chainLeads, chainLog, chains } from './chains.ts';
 export { customerMerges } from './customerMerges.ts';
 export { decisions } from './decisions.ts';

@@ -24,6 +24,8 @@ export const specSheets = pgTable(
     revision: integer().notNull(),
     sheet: jsonb().$type<SpecSheet>().notNull(),
     retired: boolean().notNull(),
+    /** From here on the sheet is as the chain has it, until the next revision of the shop's own. */
+    followsChain: boolean('follows_chain').notNull().default(false),
     personId: uuid('person_id').notNull(),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   },

@@ -1,6 +1,7 @@
 import {
   chainLeadSchema,
   changeChainSchema,
+  giveSheetSchema,
   insightQuerySchema,
   newChainSchema,
   newShopSchema,
@@ -10,7 +11,7 @@ import type { Routes } from '../../http/routes.ts';
 import { validBody, validId, validQuery } from '../../http/validate.ts';
 import { codesOf, makeCode } from './carCodes.ts';
 import { chainFigures, oneChain, setChainLead } from './chain.service.ts';
-import { makeChain, openShop, settle } from './changeChain.ts';
+import { giveSheet, makeChain, openShop, settle } from './changeChain.ts';
 import { takeCar } from './takeCar.ts';
 
 /**
@@ -33,6 +34,11 @@ export function mountChain(routes: Routes): void {
   routes.on('post', '/chain/shops', 'read', async ({ req, res, actor, inShop }) => {
     const order = validBody(newShopSchema, req.body);
     res.json(await inShop((tx) => openShop(tx, actor, order, req.ip)));
+  });
+  routes.on('post', '/chain/sheets', 'read', async ({ req, res, actor, inShop }) => {
+    const { sheetId } = validBody(giveSheetSchema, req.body);
+    await inShop((tx) => giveSheet(tx, actor, sheetId));
+    res.status(204).end();
   });
   routes.on('put', '/chain/leads', 'read', async ({ req, res, actor, inShop }) => {
     const order = validBody(chainLeadSchema, req.body);

@@ -14,7 +14,7 @@ import type { Handle } from '../../db/client.ts';
 import { accounts, people } from '../../db/schema/index.ts';
 import { shopSettings, valuesOf } from '../../db/shopSettings.ts';
 import { tellLive } from '../../db/tellLive.ts';
-import { conflict } from '../../errors.ts';
+import { conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { joinAccount } from '../../people/accounts.ts';
 import { nameOf } from '../../people/nameOf.ts';
@@ -76,6 +76,19 @@ export async function settle(tx: Handle, actor: Actor, change: ChangeChain): Pro
     ${accountId}, ${change.name ?? chain.name}, ${JSON.stringify(settled)}::jsonb,
     ${JSON.stringify(paths)}::jsonb, ${JSON.stringify(leave)}::jsonb)`);
   return oneChain(tx, actor);
+}
+
+/**
+ * Gives a sheet of this shop, as it is now, to all shops of the chain.
+ * @throws {AppError} 403 for who does not lead the chain, 404 where the shop has no such sheet of its own
+ */
+export async function giveSheet(tx: Handle, actor: Actor, sheetId: string): Promise<void> {
+  const { rows } = await asChainLead(
+    tx.execute<{ given: boolean }>(
+      sql`select keen_give_sheet(${actor.accountId}, ${sheetId}) as given`,
+    ),
+  );
+  if (!rows[0]?.given) throw notFound('noSheet');
 }
 
 /**

@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import type { CarTaken } from '@keen/contract';
 import { DEFAULT_PREFERENCES } from '@keen/contract';
 import { and, eq, inArray, or } from 'drizzle-orm';
@@ -8,6 +8,7 @@ import type { Taken } from '../../archive/takeVisits.ts';
 import { addAudit } from '../../db/audit.ts';
 import { inOtherShop } from '../../db/client.ts';
 import type { Handle } from '../../db/client.ts';
+import { idsFor } from '../../db/idsFor.ts';
 import { people, photos, vehicles, visits } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
 import { conflict } from '../../errors.ts';
@@ -56,21 +57,6 @@ export async function takeCar(
 }
 
 type OneVisit = CarHistory['visits'][number];
-
-/** The same id for the same thing in the same shop, so that what refers to it can be told without a table. */
-function idsFor(shopId: string): (id: string) => string {
-  return (id) => {
-    const hash = createHash('sha256').update(`${id} in ${shopId}`).digest('hex');
-    // Version 8 of RFC 9562: made by a rule of one's own.
-    return [
-      hash.slice(0, 8),
-      hash.slice(8, 12),
-      `8${hash.slice(13, 16)}`,
-      `8${hash.slice(17, 20)}`,
-      hash.slice(20, 32),
-    ].join('-');
-  };
-}
 
 /** The car with this plate here, or a new one. */
 async function carHere(tx: Handle, { shopId }: Actor, { car }: CarHistory): Promise<string> {

@@ -1,7 +1,7 @@
 import { newSheetsSchema } from '@keen/contract';
 import type { Routes } from '../../http/routes.ts';
 import { validBody, validId } from '../../http/validate.ts';
-import { keepSheets, listSheets, turnsOfSheet } from './sheets.service.ts';
+import { followChain, keepSheets, listSheets, turnsOfSheet } from './sheets.service.ts';
 
 export function mountSheets(routes: Routes): void {
   routes.on('get', '/sheets', 'read', async ({ res, actor, inShop }) => {
@@ -10,6 +10,10 @@ export function mountSheets(routes: Routes): void {
   routes.on('get', '/sheets/:id/turns', 'read', async ({ req, res, inShop }) => {
     const sheetId = validId(req.params.id, 'noSheet');
     res.json(await inShop((tx) => turnsOfSheet(tx, sheetId)));
+  });
+  routes.on('post', '/sheets/:id/chains', 'keepSheets', async ({ req, res, actor, inShop }) => {
+    const sheetId = validId(req.params.id, 'noSheet');
+    res.json(await inShop((tx) => followChain(tx, actor, sheetId)));
   });
   routes.on('post', '/sheets', 'keepSheets', async ({ req, res, actor, inShop }) => {
     const order = validBody(newSheetsSchema, req.body);

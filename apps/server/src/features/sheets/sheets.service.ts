@@ -1,20 +1,25 @@
+import { randomUUID } from 'node:crypto';
 import type { KeptSheet, Learned, NewSheets } from '@keen/contract';
 import { pooled, turnsLearned } from '@keen/core';
-import { and, desc, eq, inArray, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, max, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
-import { people, specSheets, visits } from '../../db/schema/index.ts';
+import { chainSheets, people, specSheets, visits } from '../../db/schema/index.ts';
 import { tellLive } from '../../db/tellLive.ts';
-import { conflict } from '../../errors.ts';
+import { conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
-/** The shop's specification sheets, each in its latest revision; retired ones too. */
+/**
+ * The specification sheets that hold in the shop, each in its latest revision; retired ones too. One that the chain
+ * gives is as the chain has it, unless the shop has its own.
+ */
 export async function listSheets(db: Handle, { shopId }: Actor): Promise<KeptSheet[]> {
-  const rows = await db
+  const own = await db
     .selectDistinctOn([specSheets.sheetId], {
       id: specSheets.sheetId,
       revision: specSheets.revision,
       sheet: specSheets.sheet,
       retired: specSheets.retired,
+      followsChain: specSheets.followsChain,
       enteredBy: people.name,
       enteredAt: specSheets.createdAt,
     })
@@ -22,7 +27,30 @@ export async function listSheets(db: Handle, { shopId }: Actor): Promise<KeptShe
     .innerJoin(people, eq(people.id, specSheets.personId))
     .where(eq(specSheets.shopId, shopId))
     .orderBy(specSheets.sheetId, desc(specSheets.revision));
-  return rows
+  const given = await db
+    .selectDistinctOn([chainSheets.sheetId], {
+      id: chainSheets.sheetId,
+      revision: chainSheets.revision,
+      sheet: chainSheets.sheet,
+      retired: chainSheets.retired,
+      enteredBy: chainSheets.by,
+      enteredAt: chainSheets.at,
+    })
+    .from(chainSheets)
+    .orderBy(chainSheets.sheetId, desc(chainSheets.revision));
+  const ids = new Set(given.map(({ id }) => id));
+  const kept = own
+    // Where the chain is gone the shop keeps what it followed.
+    .filter(({ id, followsChain }) => !followsChain || !ids.has(id))
+    .map(({ followsChain: _, ...row }) => ({
+      ...row,
+      origin: ids.has(row.id) ? ('instead' as const) : ('shop' as const),
+    }));
+  const instead = new Set(kept.map(({ id }) => id));
+  const ofChain = given
+    .filter(({ id }) => !instead.has(id))
+    .map((row) => ({ ...row, origin: 'chain' as const }));
+  return [...kept, ...ofChain]
     .map((row) => ({ ...row, enteredAt: row.enteredAt.toISOString() }))
     .toSorted((a, b) => a.sheet.name.localeCompare(b.sheet.name));
 }
@@ -59,38 +87,69 @@ export async function keepSheets(
     .where(inArray(specSheets.id, ids));
   if (known.some((row) => row.shopId !== shopId)) throw conflict('revisionTaken');
   const seen = new Set(known.map(({ id }) => id));
-  const latest = new Map(
-    (
-      await tx
-        .select({
-          sheetId: specSheets.sheetId,
-          revision: sql<number>`max(${specSheets.revision})`,
-        })
-        .from(specSheets)
-        .where(
-          and(
-            eq(specSheets.shopId, shopId),
-            inArray(
-              specSheets.sheetId,
-              sheets.map(({ id }) => id),
-            ),
-          ),
-        )
-        .groupBy(specSheets.sheetId)
-    ).map(({ sheetId, revision }) => [sheetId, revision]),
+  const latest = new Map((await listSheets(tx, actor)).map(({ id, revision }) => [id, revision]));
+  const next = await nextRevisions(
+    tx,
+    shopId,
+    sheets.map(({ id }) => id),
   );
   for (const { id, revisionId, basedOn, sheet, retired } of sheets) {
     if (seen.has(revisionId)) continue;
     if ((latest.get(id) ?? 0) !== basedOn) {
       throw conflict('changedMeanwhile', { name: sheet.name });
     }
-    const revision = basedOn + 1;
+    // What the shop had before it followed the chain may have gone further.
+    const revision = Math.max(basedOn + 1, next.get(id) ?? 1);
     await tx
       .insert(specSheets)
       .values({ id: revisionId, shopId, sheetId: id, revision, sheet, retired, personId });
     latest.set(id, revision);
+    next.set(id, revision + 1);
     seen.add(revisionId);
   }
+  await tellLive(tx, { shopId, kind: 'sheets' });
+  return listSheets(tx, actor);
+}
+
+/** The lowest number that no revision of a sheet has in the shop; of a sheet that is new there, none. */
+async function nextRevisions(
+  tx: Handle,
+  shopId: string,
+  ids: readonly string[],
+): Promise<Map<string, number>> {
+  const rows = await tx
+    .select({ sheetId: specSheets.sheetId, revision: max(specSheets.revision) })
+    .from(specSheets)
+    .where(and(eq(specSheets.shopId, shopId), inArray(specSheets.sheetId, [...ids])))
+    .groupBy(specSheets.sheetId);
+  return new Map(rows.map(({ sheetId, revision }) => [sheetId, (revision ?? 0) + 1]));
+}
+
+/**
+ * Takes the chain's sheet again instead of the shop's own.
+ * @throws {AppError} 404 where the chain gives no such sheet
+ */
+export async function followChain(tx: Handle, actor: Actor, id: string): Promise<KeptSheet[]> {
+  const { shopId, personId } = actor;
+  await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`sheets ${shopId}`}))`);
+  const [given] = await tx
+    .select()
+    .from(chainSheets)
+    .where(eq(chainSheets.sheetId, id))
+    .orderBy(desc(chainSheets.revision))
+    .limit(1);
+  if (!given) throw notFound('noSheet');
+  const next = await nextRevisions(tx, shopId, [id]);
+  await tx.insert(specSheets).values({
+    id: randomUUID(),
+    shopId,
+    sheetId: id,
+    revision: Math.max(given.revision, next.get(id) ?? 1),
+    sheet: given.sheet,
+    retired: given.retired,
+    followsChain: true,
+    personId,
+  });
   await tellLive(tx, { shopId, kind: 'sheets' });
   return listSheets(tx, actor);
 }

@@ -1,4 +1,4 @@
-import type { KeptSheet, SpecKind } from '@keen/contract';
+import type { KeptSheet, ShopChain, SpecKind } from '@keen/contract';
 import { SPEC_KINDS } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -15,6 +15,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
+import { SheetOrigin } from './SheetOrigin.tsx';
 import type { Figure, SheetTexts } from './sheetValues.ts';
 import {
   HEIGHT_FIGURES,
@@ -64,8 +65,14 @@ function faultsOf(errors: FieldErrors<SheetFields>): Record<string, string> {
   );
 }
 
+interface SheetFormProps {
+  kept: KeptSheet | null;
+  /** Whose the sheet may be besides the shop's, where the shop is one of several. */
+  chain: ShopChain | null;
+}
+
 /** A sheet to enter or to change; what was typed stays until it is kept or left. */
-export function SheetForm({ kept }: { kept: KeptSheet | null }) {
+export function SheetForm({ kept, chain }: SheetFormProps) {
   const { register, handleSubmit, setValue, clearErrors, control, formState } =
     useForm<SheetFields>({
       defaultValues: fieldsOf(kept ? textsOfSheet(kept.sheet) : NEW_SHEET),
@@ -124,6 +131,10 @@ export function SheetForm({ kept }: { kept: KeptSheet | null }) {
             })}
             {kept.retired && t('sheetForm.retiredItIsNo')}
           </Typography>
+        )}
+        {kept && chain && (
+          // A new revision would take the place of what is being typed.
+          <SheetOrigin kept={kept} chain={chain} isLocked={isDirty} />
         )}
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: { sm: '1fr 1fr' }, gap: 1.75 }}>

@@ -125,7 +125,11 @@ export function SheetsPage() {
         >
           {(sheetId === 'new' || chosen) && (
             <AllowedOnly session={session} right="keepSheets" otherwise={BY_TECHNICIAN}>
-              <SheetForm key={chosen ? `${chosen.id} ${chosen.revision}` : 'new'} kept={chosen} />
+              <SheetForm
+                key={chosen ? `${chosen.id} ${chosen.revision}` : 'new'}
+                kept={chosen}
+                chain={session.shop.chain}
+              />
             </AllowedOnly>
           )}
           {sheetId && sheetId !== 'new' && data && !chosen && (

@@ -89,6 +89,7 @@ export const chain = {
     left: 'Left to the shops: {{what}}',
     leadAdded: 'Made {{what}} a lead',
     leadRemoved: 'Took the lead from {{what}}',
+    sheetGiven: 'Gave all shops the sheet {{what}}',
     andMore: '{{list}} and {{count}} more',
   },
   settingNames: {
@@ -113,6 +114,12 @@ export const chain = {
     secondFactorForLeads: 'Second factor for leads',
     customerMonths: 'Erase customers after',
     photoMonths: 'Delete pictures after',
+  },
+  sheetOrigin: {
+    shop: 'Of this shop alone.',
+    chain: 'As {{chain}} has it in all shops. What you change here is this shop’s own.',
+    instead: 'This shop’s own, instead of what {{chain}} has in all shops.',
+    give: 'Give it to all shops',
   },
   carCode: {
     toAnotherShop: 'To another shop of {{chain}}',

@@ -89,6 +89,7 @@ export const chain = {
     left: 'Dejó a los talleres: {{what}}',
     leadAdded: 'Hizo responsable a {{what}}',
     leadRemoved: 'Quitó como responsable a {{what}}',
+    sheetGiven: 'Dio a todos los talleres la ficha {{what}}',
     andMore: '{{list}} y {{count}} más',
   },
   settingNames: {
@@ -113,6 +114,13 @@ export const chain = {
     secondFactorForLeads: 'Segundo factor para responsables',
     customerMonths: 'Borrar clientes tras',
     photoMonths: 'Borrar fotos tras',
+  },
+  sheetOrigin: {
+    shop: 'Solo de este taller.',
+    chain:
+      'Como la tiene {{chain}} en todos los talleres. Lo que cambie aquí será propio de este taller.',
+    instead: 'Propia de este taller, en vez de la de {{chain}} para todos los talleres.',
+    give: 'Darla a todos los talleres',
   },
   carCode: {
     toAnotherShop: 'A otro taller de {{chain}}',
