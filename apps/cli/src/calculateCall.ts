@@ -1,12 +1,13 @@
 import {
+  CALCULATOR_NAMES,
   calculatorCallSchema,
   calculatorInputs,
-  CALCULATOR_NAMES,
+  refusal,
   refusalOf,
 } from '@keen/contract';
 import type { CalculatorName } from '@keen/contract';
 import { calculate } from '@keen/core';
-import { parseJson, refusing } from './outcome.ts';
+import { parseJson, refused, refusing } from './outcome.ts';
 import type { Outcome } from './outcome.ts';
 
 /** Runs one calculator on an input given as JSON text. */
@@ -20,16 +21,16 @@ export function calculateLine(text: string): Outcome {
   const json = parseJson(text);
   if (!json.ok) return json.outcome;
   const call = calculatorCallSchema.safeParse(json.value);
-  if (!call.success) return { error: refusalOf(call.error) };
+  if (!call.success) return refused(refusalOf(call.error));
   return calculateInput(call.data.name, call.data.in);
 }
 
 function calculateInput(name: string, input: unknown): Outcome {
   if (!isCalculator(name)) {
-    return { error: { path: 'name', expected: `one of ${CALCULATOR_NAMES.join(', ')}` } };
+    return refused(refusal('name', 'oneOf', { list: CALCULATOR_NAMES.join(', ') }));
   }
   const parsed = calculatorInputs[name].safeParse(input);
-  if (!parsed.success) return { error: refusalOf(parsed.error) };
+  if (!parsed.success) return refused(refusalOf(parsed.error));
   // The schema just chosen by name has checked the input, which the type system cannot follow.
   return refusing(() => calculate(name, parsed.data as never));
 }

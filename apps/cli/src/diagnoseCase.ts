@@ -1,8 +1,8 @@
-import { parseCaseFile, priceListSchema, refusalOf } from '@keen/contract';
-import type { PriceList, Refusal } from '@keen/contract';
+import { parseCaseFile, priceListSchema, refusal, refusalOf } from '@keen/contract';
+import type { PriceList } from '@keen/contract';
 import { adviseAtPrices, diagnose } from '@keen/core';
-import { parseJson, refusing } from './outcome.ts';
-import type { Outcome } from './outcome.ts';
+import { parseJson, refused, refusing } from './outcome.ts';
+import type { Outcome, Refused } from './outcome.ts';
 
 /**
  * The full answer to one case file given as text.
@@ -12,7 +12,7 @@ export function diagnoseCase(text: string, prices?: PriceList): Outcome {
   const json = parseJson(text);
   if (!json.ok) return json.outcome;
   const parsed = parseCaseFile(json.value);
-  if (!parsed.ok) return { error: parsed.error };
+  if (!parsed.ok) return refused(parsed.error);
   const file = parsed.value;
   return refusing(() => {
     const answer = diagnose(file);
@@ -22,13 +22,13 @@ export function diagnoseCase(text: string, prices?: PriceList): Outcome {
 }
 
 /** A price list given as text. */
-export function readPrices(text: string): { prices: PriceList } | { error: Refusal } {
+export function readPrices(text: string): { prices: PriceList } | Refused {
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch {
-    return { error: { path: '', expected: 'a price list in JSON' } };
+    return refused(refusal('', 'priceList'));
   }
   const parsed = priceListSchema.safeParse(value);
-  return parsed.success ? { prices: parsed.data } : { error: refusalOf(parsed.error) };
+  return parsed.success ? { prices: parsed.data } : refused(refusalOf(parsed.error));
 }

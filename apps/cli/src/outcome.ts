@@ -1,8 +1,16 @@
 import type { Refusal } from '@keen/contract';
+import { refusal } from '@keen/contract';
 import { InputError } from '@keen/core';
 
 /** What became of one input: its result, or where it was wrong. */
-export type Outcome = { result: object } | { error: Refusal };
+export type Outcome = { result: object } | Refused;
+
+/** Where an input was wrong, as the format of the command has it. */
+export type Refused = { error: Pick<Refusal, 'path' | 'expected'> };
+
+export function refused({ path, expected }: Refusal): Refused {
+  return { error: { path, expected } };
+}
 
 /** Parses JSON; a broken text is refused as a whole. */
 export function parseJson(
@@ -11,7 +19,7 @@ export function parseJson(
   try {
     return { ok: true, value: JSON.parse(text) as unknown };
   } catch {
-    return { ok: false, outcome: { error: { path: '', expected: 'JSON' } } };
+    return { ok: false, outcome: refused(refusal('', 'json')) };
   }
 }
 
@@ -21,7 +29,7 @@ export function refusing(compute: () => object): Outcome {
     return { result: compute() };
   } catch (error) {
     if (error instanceof InputError)
-      return { error: { path: error.path, expected: error.expected } };
+      return refused(refusal(error.path, error.reason, error.values));
     throw error;
   }
 }

@@ -1,6 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { text } from 'node:stream/consumers';
+import { refusal } from '@keen/contract';
 import { runBatch } from './batch.ts';
+import { refused } from './outcome.ts';
 import type { Outcome } from './outcome.ts';
 import type { Streams } from './streams.ts';
 
@@ -37,10 +39,7 @@ export async function run(args: readonly string[], streams: Streams): Promise<nu
     }
   } catch (error) {
     if (!isMissingFile(error)) throw error;
-    return print(
-      { error: { path: '', expected: `a file that can be read: ${error.message}` } },
-      streams,
-    );
+    return print(refused(refusal('', 'readableFile', { why: error.message })), streams);
   }
   streams.stderr.write(USAGE);
   return command === '--help' || command === 'help' ? 0 : REFUSED;

@@ -241,7 +241,7 @@ describe('a batch', () => {
     const { diagnosis } = diagnose(file);
     expect(results[0]!.answer).toEqual(JSON.parse(JSON.stringify(diagnosis)));
     expect(results[3]!.answer).toEqual(results[0]!.answer);
-    expect(results[1]!.error).toEqual({ path: '', expected: 'JSON' });
+    expect(results[1]!.error).toEqual({ path: '', expected: 'JSON', reason: 'json' });
     expect(results[2]!.error!.path).toBe('tires');
 
     // Answered 503 at first, it is told again, with the same id.

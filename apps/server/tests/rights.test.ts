@@ -117,7 +117,11 @@ describe('the table of rights', () => {
     const angles = entry('visit.setRight.closing.torque', 'done');
     const refused = await post('advisor', own, angles).expect(403);
     expect(bodyOf<{ errors: { path: string }[] }>(refused).errors).toEqual([
-      { path: 'entries.1.path', expected: 'a field that your role may enter' },
+      {
+        path: 'entries.1.path',
+        expected: 'a field that your role may enter',
+        reason: 'fieldOfYourRole',
+      },
     ]);
     await post('advisor', own).expect(200);
     await post('technician', angles).expect(200);

@@ -81,7 +81,12 @@ describe('specification sheets', () => {
       .send({ sheets: [revision(wrong)] })
       .expect(400);
     expect(bodyOf<{ errors: unknown }>(answer).errors).toEqual([
-      { path: 'sheets.0.sheet.totalToe.front.high', expected: 'more than the low of 0.2' },
+      {
+        path: 'sheets.0.sheet.totalToe.front.high',
+        expected: 'more than the low of 0.2',
+        reason: 'moreThanLow',
+        values: { low: 0.2 },
+      },
     ]);
   });
 

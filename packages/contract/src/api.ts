@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { wheelSchema } from './caseFile.ts';
 import { diagnosisSchema } from './diagnosis.ts';
+import { expectationFields } from './expectationFields.ts';
+import type { ExpectedReason } from './expectedTexts.ts';
 import { preferencesSchema, shopSettingsSchema } from './shopSettings.ts';
 import { shopChainSchema } from './shopChain.ts';
 import { visitDraftSchema } from './visit/draft.ts';
@@ -125,12 +127,12 @@ const phone = z
   .string()
   .trim()
   .max(30)
-  .regex(/^[+()\d\s/.-]*$/, 'a telephone number');
+  .regex(/^[+()\d\s/.-]*$/, 'telephone' satisfies ExpectedReason);
 const vin = z
   .string()
   .trim()
   .max(17)
-  .regex(/^[0-9A-HJ-NPR-Z]*$/, 'digits and letters without I, O and Q');
+  .regex(/^[0-9A-HJ-NPR-Z]*$/, 'vinLetters' satisfies ExpectedReason);
 export const newVehicleSchema = z.strictObject({
   id: z.uuid(),
   plate,
@@ -322,7 +324,7 @@ export const problemSchema = z
     values: z.record(z.string(), z.union([z.string(), z.number()])).optional(),
     /** Of the request, as the log has it. */
     requestId: z.string().optional(),
-    errors: z.array(z.object({ path: z.string(), expected: z.string() })).optional(),
+    errors: z.array(z.object({ path: z.string(), ...expectationFields })).optional(),
   })
   .meta({ id: 'Problem' });
 export type Problem = z.infer<typeof problemSchema>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ExpectedReason } from './expectedTexts.ts';
 import { momentSchema } from './storable.ts';
 
 /** What another program may do with a key: have cases diagnosed, read the shop's visits. */
@@ -16,7 +17,9 @@ export const newApiKeySchema = z
     scopes: z
       .array(z.enum(API_SCOPES))
       .min(1)
-      .refine((list) => new Set(list).size === list.length, { error: 'each scope once' }),
+      .refine((list) => new Set(list).size === list.length, {
+        error: 'eachScopeOnce' satisfies ExpectedReason,
+      }),
     /** Null for a key without an end. */
     days: z.union(API_KEY_DAYS.map((days) => z.literal(days))).nullable(),
   })

@@ -7,6 +7,9 @@ import {
   shopSettingsSchema,
 } from './shopSettings.ts';
 import { forecastSchema } from './diagnosis.ts';
+import { expectationFields } from './expectationFields.ts';
+import type { ExpectedReason } from './expectedTexts.ts';
+import { issue } from './refusal.ts';
 import { storedEntrySchema } from './visit/entries.ts';
 import { ROLES } from './words.ts';
 import {
@@ -149,7 +152,7 @@ export const archivePhotoSchema = z.strictObject({
 /** A link to the customer's sheet as it was; it goes on working where the shop is brought in. */
 export const archiveLinkSchema = z.strictObject({
   id: z.uuid(),
-  token: z.string().regex(/^[\w-]{16,64}$/),
+  token: z.string().regex(/^[\w-]{16,64}$/, 'linkToken' satisfies ExpectedReason),
   paper: paperSchema,
   endsAt: momentSchema,
   opened: rowNumberSchema,
@@ -181,11 +184,7 @@ export const archiveVisitSchema = z
       seen.id.add(id.toLowerCase());
       seen.seq.add(seq);
       if (isDouble) {
-        ctx.addIssue({
-          code: 'custom',
-          path: ['entries', index],
-          message: 'an id and a number that no other entry has',
-        });
+        ctx.addIssue(issue(['entries', index], 'ownEntry'));
       }
     });
   })
@@ -203,7 +202,14 @@ export const archiveTakenSchema = z
     sheets: z.int(),
     /** Whether the settings were taken: only a shop without visits takes them. */
     settings: z.boolean(),
-    faults: z.array(z.strictObject({ file: z.string(), expected: z.string() })),
+    faults: z.array(
+      z.strictObject({
+        file: z.string(),
+        /** Where in the file, when it could be read. */
+        path: z.string().optional(),
+        ...expectationFields,
+      }),
+    ),
   })
   .meta({ id: 'ArchiveTaken' });
 export type ArchiveTaken = z.infer<typeof archiveTakenSchema>;

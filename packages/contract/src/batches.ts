@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { diagnosisSchema } from './diagnosis.ts';
+import { expectationFields } from './expectationFields.ts';
 import { momentSchema } from './storable.ts';
 
 /** Cases in one batch, bytes of one line and of all of it. */
@@ -70,7 +71,7 @@ export const batchResultSchema = z
     /** Number of the line in what was posted, from 1. */
     line: z.int().min(1),
     answer: diagnosisSchema.nullable(),
-    error: z.strictObject({ path: z.string(), expected: z.string() }).nullable(),
+    error: z.strictObject({ path: z.string(), ...expectationFields }).nullable(),
   })
   .meta({ id: 'BatchResult' });
 export type BatchResult = z.infer<typeof batchResultSchema>;

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { angleSchema } from './caseFile.ts';
+import type { ExpectedReason } from './expectedTexts.ts';
+import { issue } from './refusal.ts';
 
 const length = z.number().gt(0);
 export const TOE_UNITS = ['deg', 'min', 'mm', 'in'] as const;
@@ -18,19 +20,11 @@ export const toeConvertInputSchema = z
   })
   .superRefine((input, ctx) => {
     if (isLength(input.from) !== isLength(input.to) && input.diameter === undefined) {
-      ctx.addIssue({
-        code: 'custom',
-        path: ['diameter'],
-        message: 'a diameter in mm: it is needed between an angle and a length',
-      });
+      ctx.addIssue(issue(['diameter'], 'diameterBetween'));
     }
     const limit = input.from === 'deg' ? 90 : RIGHT_ANGLE_MIN;
     if (!isLength(input.from) && Math.abs(input.value) >= limit) {
-      ctx.addIssue({
-        code: 'custom',
-        path: ['value'],
-        message: 'an angle between -90 and 90 degrees',
-      });
+      ctx.addIssue(issue(['value'], 'rightAngle'));
     }
   });
 
@@ -53,7 +47,7 @@ export const camberFromLevelInputSchema = z
   })
   .superRefine(({ reading, zeroIs }, ctx) => {
     if (zeroIs === 'vertical' && reading > UPRIGHT_DEG) {
-      ctx.addIssue({ code: 'custom', path: ['reading'], message: 'at most 90' });
+      ctx.addIssue(issue(['reading'], 'atMost', { limit: UPRIGHT_DEG }));
     }
   });
 
@@ -77,15 +71,14 @@ export const frontViewSchema = z
   })
   .superRefine(({ upperInner, upperOuter, strutTop }, ctx) => {
     const hasArm = upperInner !== undefined || upperOuter !== undefined;
-    const issue = (path: string, message: string) =>
-      ctx.addIssue({ code: 'custom', path: [path], message });
+    const refuse = (path: string, reason: ExpectedReason) => ctx.addIssue(issue([path], reason));
     if (strutTop !== undefined) {
-      if (hasArm) issue('strutTop', 'the upper arm or the strut top, not both');
+      if (hasArm) refuse('strutTop', 'armOrStrut');
       return;
     }
-    if (!hasArm) issue('strutTop', 'the strut top, or upperInner and upperOuter');
-    else if (upperInner === undefined) issue('upperInner', 'both ends of the upper arm');
-    else if (upperOuter === undefined) issue('upperOuter', 'both ends of the upper arm');
+    if (!hasArm) refuse('strutTop', 'strutOrArm');
+    else if (upperInner === undefined) refuse('upperInner', 'bothEnds');
+    else if (upperOuter === undefined) refuse('upperOuter', 'bothEnds');
   });
 
 /** A floor across the car: its rise and high side, or one level read twice, turned end for end between. */
@@ -99,16 +92,15 @@ export const floorSlopeInputSchema = z
     turned: angleSchema.optional(),
   })
   .superRefine(({ rise, high, first, turned }, ctx) => {
-    const issue = (path: string, message: string) =>
-      ctx.addIssue({ code: 'custom', path: [path], message });
+    const refuse = (path: string, reason: ExpectedReason) => ctx.addIssue(issue([path], reason));
     if (rise !== undefined || high !== undefined) {
-      if (rise === undefined) issue('rise', 'how much higher that side is');
-      else if (high === undefined) issue('high', 'the side that is higher');
-      else if (first !== undefined) issue('first', 'the rise or the level, not both');
-      else if (turned !== undefined) issue('turned', 'the rise or the level, not both');
+      if (rise === undefined) refuse('rise', 'riseOfSide');
+      else if (high === undefined) refuse('high', 'higherSide');
+      else if (first !== undefined) refuse('first', 'riseOrLevel');
+      else if (turned !== undefined) refuse('turned', 'riseOrLevel');
     } else if (first === undefined) {
-      issue(turned === undefined ? 'rise' : 'first', 'the rise, or the level read both ways round');
-    } else if (turned === undefined) issue('turned', 'the level turned end for end');
+      refuse(turned === undefined ? 'rise' : 'first', 'riseOrBothWays');
+    } else if (turned === undefined) refuse('turned', 'levelTurned');
   });
 
 const frontWheel = z.strictObject({ camber: angleSchema, caster: angleSchema, sai: angleSchema });
@@ -125,11 +117,7 @@ export const camberInTurnsInputSchema = z
   })
   .superRefine(({ radius, scrub }, ctx) => {
     if ((radius === undefined) === (scrub === undefined)) return;
-    ctx.addIssue({
-      code: 'custom',
-      path: [radius === undefined ? 'radius' : 'scrub'],
-      message: 'both the loaded radius and the scrub radius in mm, or neither',
-    });
+    ctx.addIssue(issue([radius === undefined ? 'radius' : 'scrub'], 'radiusAndScrub'));
   });
 
 const fittedWheel = z.strictObject({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ExpectedReason } from './expectedTexts.ts';
 import {
   COMPLAINTS,
   CUPPINGS,
@@ -28,7 +29,7 @@ import {
 import type { Wheel } from './words.ts';
 import { FIELD_LIMITS } from './fieldLimits.ts';
 import { priceListSchema } from './prices.ts';
-import { refusalOf } from './refusal.ts';
+import { issue, refusalOf } from './refusal.ts';
 import type { Refusal } from './refusal.ts';
 import { shopConstantsSchema } from './shopConstants.ts';
 import { unstorable } from './storable.ts';
@@ -41,7 +42,7 @@ export const wheelSchema = z.enum(WHEELS);
 export const angleSchema = z.number().gt(-90).lt(90);
 const rangeSchema = z
   .tuple([z.number(), z.number()])
-  .refine(([low, high]) => low < high, { error: 'low below high' });
+  .refine(([low, high]) => low < high, { error: 'lowBelowHigh' satisfies ExpectedReason });
 const axleRangesSchema = z.strictObject({
   front: rangeSchema.optional(),
   rear: rangeSchema.optional(),
@@ -84,7 +85,7 @@ export const wheelAnglesSchema = z.strictObject({
 const movesSchema = z
   .partialRecord(wheelSchema, wheelSchema)
   .refine((moves) => isPermutation(moves), {
-    error: 'a permutation: every position a tire left is also one where a tire went',
+    error: 'permutation' satisfies ExpectedReason,
   });
 export const rotationSchema = z.strictObject({ atDistance: z.number().min(0), moves: movesSchema });
 
@@ -222,7 +223,7 @@ function checkLimits({ units, tires, history, readingSpread }: Check['value'], c
   };
   const check = (path: string[], value: number | undefined, limit: number) => {
     if (value === undefined || value <= limit) return;
-    ctx.addIssue({ code: 'custom', path, message: `at most ${trim(limit)}` });
+    ctx.addIssue(issue(path, 'atMost', { limit: trim(limit) }));
   };
   for (const wheel of WHEELS) {
     const { distance, pressure } = tires[wheel];
@@ -244,11 +245,8 @@ function checkDepths(file: Check['value'], ctx: Check): void {
       for (const rib of RIBS) {
         const depth = station[rib];
         if (depth !== null && depth > limit) {
-          ctx.addIssue({
-            code: 'custom',
-            path: ['tires', wheel, 'stations', index, rib],
-            message: `at most ${trim(limit)} ${file.units.depth}: the new depth plus ${DEPTH_SLACK_MM} mm`,
-          });
+          const path = ['tires', wheel, 'stations', index, rib];
+          ctx.addIssue(issue(path, 'depthUpToNew', depthLimit(limit, file.units)));
         }
       }
     });
@@ -261,13 +259,9 @@ function checkRotations(file: Check['value'], ctx: Check): void {
   file.rotations?.forEach((rotation, index) => {
     const path = ['rotations', index, 'atDistance'];
     if (rotation.atDistance > run) {
-      ctx.addIssue({ code: 'custom', path, message: `at most the distance run, ${trim(run)}` });
+      ctx.addIssue(issue(path, 'withinDistance', { run: trim(run) }));
     } else if (rotation.atDistance < last) {
-      ctx.addIssue({
-        code: 'custom',
-        path,
-        message: `at least ${trim(last)}: in order of distance`,
-      });
+      ctx.addIssue(issue(path, 'inOrder', { last: trim(last) }));
     }
     last = Math.max(last, rotation.atDistance);
   });
@@ -278,30 +272,32 @@ function checkEarlier({ units, tires, history }: Check['value'], ctx: Check): vo
   let last = Number.POSITIVE_INFINITY;
   history?.earlier?.forEach((reading, index) => {
     const at = ['history', 'earlier', index];
-    const issue = (path: (string | number)[], message: string) =>
-      ctx.addIssue({ code: 'custom', path: [...at, ...path], message });
-    if (reading.ago > last) issue(['ago'], `at most ${trim(last)}: oldest first`);
+    if (reading.ago > last) {
+      ctx.addIssue(issue([...at, 'ago'], 'oldestFirst', { last: trim(last) }));
+    }
     last = Math.min(last, reading.ago);
     for (const wheel of WHEELS) {
       const earlier = reading.tires[wheel];
       if (!earlier) continue;
       const { distance, newDepth } = tires[wheel];
       if (reading.ago > distance) {
-        issue(['tires', wheel], `a tire that had been fitted: it has run ${trim(distance)}`);
+        ctx.addIssue(issue([...at, 'tires', wheel], 'tireWasFitted', { run: trim(distance) }));
       }
       earlier.stations.forEach((station, place) => {
         for (const rib of RIBS) {
           const depth = station[rib];
           if (depth !== null && depth > newDepth + slack) {
-            issue(
-              ['tires', wheel, 'stations', place, rib],
-              `at most ${trim(newDepth + slack)} ${units.depth}: the new depth plus ${DEPTH_SLACK_MM} mm`,
-            );
+            const path = [...at, 'tires', wheel, 'stations', place, rib];
+            ctx.addIssue(issue(path, 'depthUpToNew', depthLimit(newDepth + slack, units)));
           }
         }
       });
     }
   });
+}
+
+function depthLimit(limit: number, { depth: unit }: Units) {
+  return { limit: trim(limit), unit, slack: DEPTH_SLACK_MM };
 }
 
 function trim(value: number): string {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ExpectedReason } from './expectedTexts.ts';
 import { vehicleRecordSchema, visitSchema } from './api.ts';
 import { VISIT_FIELDS } from './visit/fields.ts';
 import { group, schemaOf } from './visit/fieldTree.ts';
@@ -16,7 +17,10 @@ export const garageQuerySchema = z.object({
   /** What the page before ended with. */
   after: z
     .string()
-    .regex(/^(\d{1,3}|[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12})$/, 'what the page before ended with')
+    .regex(
+      /^(\d{1,3}|[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12})$/,
+      'pageBefore' satisfies ExpectedReason,
+    )
     .optional(),
 });
 

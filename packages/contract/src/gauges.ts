@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ExpectedReason } from './expectedTexts.ts';
 import { readingSpreadSchema } from './visit/values.ts';
 import { FIELD_LIMITS } from './fieldLimits.ts';
 import { momentSchema } from './storable.ts';
@@ -33,14 +34,16 @@ export const newStudySchema = z
       .min(STUDY_SIZE.people.least)
       .max(STUDY_SIZE.people.most)
       .refine((ids) => new Set(ids.map((id) => id.toLowerCase())).size === ids.length, {
-        error: 'each person once',
+        error: 'eachPersonOnce' satisfies ExpectedReason,
       }),
     /** Where each mark is. */
     marks: z
       .array(z.string().trim().min(1).max(40))
       .min(STUDY_SIZE.marks.least)
       .max(STUDY_SIZE.marks.most)
-      .refine((names) => new Set(names).size === names.length, { error: 'each mark once' }),
+      .refine((names) => new Set(names).size === names.length, {
+        error: 'eachMarkOnce' satisfies ExpectedReason,
+      }),
     trials: z.int().min(STUDY_SIZE.trials.least).max(STUDY_SIZE.trials.most),
   })
   .meta({ id: 'NewStudy' });

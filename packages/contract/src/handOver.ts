@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ExpectedReason } from './expectedTexts.ts';
 import { SEASONS } from './words.ts';
 
 /** What is looked at again later. */
@@ -52,7 +53,7 @@ export const dueQuerySchema = z.object({
   /** What the page before ended with. */
   after: z
     .string()
-    .regex(/^\d{4}-\d{2}-\d{2}\.\d{1,9}\.\d{1,2}$/, 'what the page before ended with')
+    .regex(/^\d{4}-\d{2}-\d{2}\.\d{1,9}\.\d{1,2}$/, 'pageBefore' satisfies ExpectedReason)
     .optional(),
 });
 

@@ -79,8 +79,8 @@ export { RIGHTS, roleMay, STOCK_SETTINGS } from './rights.ts';
 export type { Right } from './rights.ts';
 export { API_PATHS } from './paths/index.ts';
 export { momentSchema, rowNumberSchema, unstorable } from './storable.ts';
-export { refusalOf, refusalsOf } from './refusal.ts';
-export type { Refusal } from './refusal.ts';
+export { expectation, refusal, refusalOf, refusalsOf } from './refusal.ts';
+export type { Expectation, Refusal } from './refusal.ts';
 export {
   CASE_FORMAT,
   CASE_VERSION,
@@ -209,3 +209,4 @@ export type {
   VisitRef,
 } from './insights.ts';
 export * from './problemTexts.ts';
+export { EXPECTED_TEXTS, isExpectedReason } from './expectedTexts.ts';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ExpectedReason } from './expectedTexts.ts';
 import { ROLES } from './words.ts';
 import { momentSchema } from './storable.ts';
 
@@ -96,7 +97,7 @@ export const confirmSecondFactorSchema = z
       .string()
       .min(16)
       .max(64)
-      .regex(/^[A-Z2-7]+$/),
+      .regex(/^[A-Z2-7]+$/, 'shownSecret' satisfies ExpectedReason),
     code: z.string().min(6).max(8),
   })
   .meta({ id: 'ConfirmSecondFactor' });

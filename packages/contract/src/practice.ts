@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ExpectedReason } from './expectedTexts.ts';
 import { diagnosisSchema } from './diagnosis.ts';
 import { visitDraftSchema } from './visit/draft.ts';
 import { entrySchema } from './visit/entries.ts';
@@ -29,7 +30,7 @@ export const practiceCodeSchema = z
   .string()
   .trim()
   .toLowerCase()
-  .regex(/^[a-z0-9][a-z0-9-]{1,39}$/, 'letters, digits and dashes');
+  .regex(/^[a-z0-9][a-z0-9-]{1,39}$/, 'practiceCode' satisfies ExpectedReason);
 
 /** Asks for a car: of a lesson, by a code, or the one of the day. */
 export const newPracticeSchema = z
@@ -42,7 +43,7 @@ export const newPracticeSchema = z
   })
   .refine(({ lesson, code }) => lesson !== undefined || code !== undefined, {
     path: ['lesson'],
-    error: 'a lesson, or the code of a car',
+    error: 'lessonOrCode' satisfies ExpectedReason,
   })
   .meta({ id: 'NewPractice' });
 export type NewPractice = z.infer<typeof newPracticeSchema>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ExpectedReason } from './expectedTexts.ts';
 import { momentSchema } from './storable.ts';
 
 /** Money is whole minor units of the shop's currency (cents, pence, øre). */
@@ -45,7 +46,7 @@ const itemsSchema = z
 export const priceListSchema = z
   .strictObject({
     /** ISO 4217, which also says how many decimals its minor unit has. */
-    currency: z.string().regex(/^[A-Z]{3}$/, 'a currency code such as EUR'),
+    currency: z.string().regex(/^[A-Z]{3}$/, 'currency' satisfies ExpectedReason),
     /** Percent. */
     taxPercent: z.number().min(0).max(60),
     taxMode: z.enum(TAX_MODES),

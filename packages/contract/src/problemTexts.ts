@@ -1,3 +1,6 @@
+import { fillIn } from './fillIn.ts';
+import type { SentenceValues } from './fillIn.ts';
+
 /**
  * What the server says when it cannot do what was asked, by reason; figures and names go between braces.
  * A problem document carries the reason, so that a page says it in its own language.
@@ -111,11 +114,9 @@ export const PROBLEM_TEXTS = {
 export type ProblemReason = keyof typeof PROBLEM_TEXTS;
 
 /** What stands in a problem's sentence. */
-export type ProblemValues = Readonly<Record<string, string | number>>;
+export type ProblemValues = SentenceValues;
 
 /** A problem as a sentence, in English. */
 export function problemText(reason: ProblemReason, values: ProblemValues = {}): string {
-  return PROBLEM_TEXTS[reason].replaceAll(/\{\{(\w+)\}\}/g, (_, name: string) =>
-    String(values[name] ?? ''),
-  );
+  return fillIn(PROBLEM_TEXTS[reason], values);
 }

@@ -1,26 +1,60 @@
 import type { z } from 'zod';
+import { expectedText, isExpectedReason } from './expectedTexts.ts';
+import type { ExpectedReason } from './expectedTexts.ts';
+import type { SentenceValues } from './fillIn.ts';
+
+/** What was expected of an input: in English, and for any language as a reason with its figures. */
+export interface Expectation {
+  expected: string;
+  /** One of EXPECTED_TEXTS; there is none where an older version refused. */
+  reason?: string | undefined;
+  values?: SentenceValues | undefined;
+}
 
 /** Where bad input is and what was expected there. */
-export interface Refusal {
+export interface Refusal extends Expectation {
   /** Dotted path of the field, `''` for the whole document. */
   path: string;
-  expected: string;
+}
+
+/** What was expected, by its reason. */
+export function expectation(reason: ExpectedReason, values?: SentenceValues): Expectation {
+  return { expected: expectedText(reason, values), reason, ...(values && { values }) };
+}
+
+/** A refusal of the field at a path. */
+export function refusal(path: string, reason: ExpectedReason, values?: SentenceValues): Refusal {
+  return { path, ...expectation(reason, values) };
+}
+
+/** What a check of our own adds to what Zod found: messages are reasons, and their figures go along. */
+export function issue(
+  path: PropertyKey[],
+  reason: ExpectedReason,
+  values?: SentenceValues,
+): { code: 'custom'; path: PropertyKey[]; message: ExpectedReason; params: SentenceValues } {
+  return { code: 'custom', path, message: reason, params: values ?? {} };
+}
+
+/** Passes a refusal of a part on to the whole. */
+export function issueOf(path: PropertyKey[], { expected, reason, values }: Expectation) {
+  return { code: 'custom' as const, path, message: reason ?? expected, params: { ...values } };
 }
 
 type Issue = z.core.$ZodIssue;
 
 /** Says the first thing wrong with an input, as a path and what was expected there. */
 export function refusalOf(error: z.core.$ZodError): Refusal {
-  const issue = deepest(error.issues[0]);
-  if (!issue) return { path: '', expected: 'valid input' };
-  return { path: pathOf(issue), expected: expectedOf(issue) };
+  const first = deepest(error.issues[0]);
+  if (!first) return refusal('', 'validInput');
+  return { path: pathOf(first), ...expectationOf(first) };
 }
 
 /** All that is wrong with an input, one refusal a field. */
 export function refusalsOf(error: z.core.$ZodError): Refusal[] {
   return error.issues
-    .map((issue) => deepest(issue) ?? issue)
-    .map((issue) => ({ path: pathOf(issue), expected: expectedOf(issue) }));
+    .map((one) => deepest(one) ?? one)
+    .map((one) => ({ path: pathOf(one), ...expectationOf(one) }));
 }
 
 /** Inside a union the branch that got furthest says most about what was meant. */
@@ -40,35 +74,82 @@ function pathOf(issue: Issue): string {
   return [...issue.path, ...key].map(String).join('.');
 }
 
-function expectedOf(issue: Issue): string {
-  switch (issue.code) {
+function expectationOf(found: Issue): Expectation {
+  switch (found.code) {
     case 'unrecognized_keys':
-      return 'a known field; this one is unknown';
-    case 'invalid_type':
-      return article(issue.expected);
-    case 'invalid_value':
-      return issue.values.length === 1
-        ? JSON.stringify(issue.values[0])
-        : `one of ${issue.values.map(String).join(', ')}`;
-    case 'too_small':
-      return bound(issue.origin, issue.inclusive ? 'at least' : 'more than', issue.minimum);
-    case 'too_big':
-      return bound(issue.origin, issue.inclusive ? 'at most' : 'less than', issue.maximum);
     case 'invalid_key':
-      return 'a known field; this one is unknown';
+      return expectation('unknownField');
+    case 'invalid_type':
+      return ofKind(found.expected);
+    case 'invalid_value':
+      return found.values.length === 1
+        ? expectation('exactly', { value: JSON.stringify(found.values[0]) })
+        : expectation('oneOf', { list: found.values.map(String).join(', ') });
+    case 'too_small':
+      return bound(found.origin, found.inclusive ? 'atLeast' : 'moreThan', found.minimum);
+    case 'too_big':
+      return bound(found.origin, found.inclusive ? 'atMost' : 'lessThan', found.maximum);
+    case 'not_multiple_of':
+      return expectation('multipleOf', { step: found.divisor });
+    case 'invalid_format':
+      return ofFormat(found.format, found.message);
+    case 'custom':
+      return said(found.message, found.params);
     default:
-      return issue.message;
+      return expectation('validInput');
   }
 }
 
-function bound(origin: string, words: string, limit: number | bigint): string {
-  if (origin === 'array') return `${words} ${limit} items`;
-  if (origin === 'string') return `${words} ${limit} characters`;
-  return `${words} ${limit}`;
+/** A message of ours is a reason; any other is what it says. */
+function said(message: string, params: Record<string, unknown> = {}): Expectation {
+  return isExpectedReason(message)
+    ? expectation(message, Object.keys(params).length > 0 ? (params as SentenceValues) : undefined)
+    : { expected: message };
 }
 
-function article(kind: string): string {
-  if (kind === 'number') return 'a finite number';
-  if (kind === 'int') return 'a whole number';
-  return `${/^[aeiou]/.test(kind) ? 'an' : 'a'} ${kind}`;
+const FORMATS: Partial<Record<string, ExpectedReason>> = {
+  email: 'email',
+  uuid: 'id',
+  datetime: 'moment',
+  date: 'day',
+  url: 'address',
+};
+
+function ofFormat(format: string, message: string): Expectation {
+  const reason = FORMATS[format];
+  return reason ? expectation(reason) : said(message);
+}
+
+const KINDS: Partial<Record<string, ExpectedReason>> = {
+  number: 'number',
+  int: 'wholeNumber',
+  string: 'text',
+  boolean: 'yesOrNo',
+  array: 'list',
+  object: 'object',
+};
+
+function ofKind(kind: string): Expectation {
+  const reason = KINDS[kind];
+  if (reason) return expectation(reason);
+  return expectation('kind', { kind: `${/^[aeiou]/.test(kind) ? 'an' : 'a'} ${kind}` });
+}
+
+type Bound = 'atLeast' | 'moreThan' | 'atMost' | 'lessThan';
+
+function bound(origin: string, which: Bound, limit: number | bigint): Expectation {
+  const count = Number(limit);
+  if (which === 'atLeast' || which === 'atMost') {
+    if (origin === 'array') {
+      return count === 1
+        ? expectation(`${which}OneItem`)
+        : expectation(`${which}Items`, { limit: count });
+    }
+    if (origin === 'string') {
+      return which === 'atLeast' && count === 1
+        ? expectation('someText')
+        : expectation(`${which}Characters`, { limit: count });
+    }
+  }
+  return expectation(which, { limit: count });
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { issue } from './refusal.ts';
 import { SPEC_KINDS } from './words.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
@@ -19,9 +20,9 @@ const bounded = (least: number, most: number) =>
     })
     .superRefine(({ low, target, high }, ctx) => {
       if (low >= high) {
-        ctx.addIssue({ code: 'custom', path: ['high'], message: `more than the low of ${low}` });
+        ctx.addIssue(issue(['high'], 'moreThanLow', { low }));
       } else if (target !== undefined && (target < low || target > high)) {
-        ctx.addIssue({ code: 'custom', path: ['target'], message: `from ${low} to ${high}` });
+        ctx.addIssue(issue(['target'], 'between', { low, high }));
       }
     });
 
@@ -84,11 +85,7 @@ export const specSheetSchema = z
   .superRefine((sheet, ctx) => {
     const groups = [sheet.camber, sheet.caster, sheet.totalToe];
     if (groups.every((group) => !group || Object.keys(group).length === 0)) {
-      ctx.addIssue({
-        code: 'custom',
-        path: ['camber'],
-        message: 'limits of at least one of camber, caster and total toe',
-      });
+      ctx.addIssue(issue(['camber'], 'someLimits'));
     }
   })
   .meta({ id: 'SpecSheet', title: 'Keen Groove specification sheet, version 1' });

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import type { ExpectedReason } from './expectedTexts.ts';
+import { refusal } from './refusal.ts';
 import type { Refusal } from './refusal.ts';
 
 /** Deeper than any document of ours; what is nested deeper was made to break something. */
@@ -15,7 +17,7 @@ export const rowNumberSchema = z.int().min(0).max(LARGEST_ROW_NUMBER);
  */
 export const momentSchema = z.iso
   .datetime()
-  .refine((text) => text >= '1970', { error: 'a moment after 1970' });
+  .refine((text) => text >= '1970', { error: 'momentAfter1970' satisfies ExpectedReason });
 
 /**
  * Finds what can be saved nowhere: a NUL in a text, half of a surrogate pair, which is no character of
@@ -30,12 +32,12 @@ export function unstorable(input: unknown): Refusal | null {
   for (let next = open.pop(); next; next = open.pop()) {
     const { value, path, depth } = next;
     if (typeof value === 'string') {
-      if (!isPlainText(value)) return { path, expected: 'text without control characters' };
+      if (!isPlainText(value)) return refusal(path, 'plainText');
     } else if (typeof value === 'object' && value !== null) {
-      if (depth >= DEEPEST) return { path, expected: `at most ${DEEPEST} levels` };
+      if (depth >= DEEPEST) return refusal(path, 'levels', { most: DEEPEST });
       for (const [key, inner] of Object.entries(value)) {
         const at = path === '' ? key : `${path}.${key}`;
-        if (!isPlainText(key)) return { path, expected: 'names without control characters' };
+        if (!isPlainText(key)) return refusal(path, 'plainNames');
         open.push({ value: inner, path: at, depth: depth + 1 });
       }
     }

@@ -395,3 +395,7 @@ export type DrillKind = (typeof DRILL_KINDS)[number];
 /** Tires of which a forecast is held against readings: as they were, on a car that was put right, new. */
 export const FORETOLD_KINDS = ['ranOn', 'putRight', 'fresh'] as const;
 export type ForetoldKind = (typeof FORETOLD_KINDS)[number];
+
+export { expectedText } from './expectedTexts.ts';
+export type { ExpectedReason } from './expectedTexts.ts';
+export type { SentenceValues } from './fillIn.ts';

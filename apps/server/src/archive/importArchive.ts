@@ -1,5 +1,5 @@
-import type { ArchiveTaken, ArchiveVisit, Entry } from '@keen/contract';
-import { entrySchema } from '@keen/contract';
+import type { ArchiveTaken, ArchiveVisit, Entry, Refusal } from '@keen/contract';
+import { entrySchema, refusal, refusalOf } from '@keen/contract';
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { Handle, SteppedHandle } from '../db/client.ts';
 import { visits } from '../db/schema/index.ts';
@@ -52,16 +52,16 @@ export async function importArchive(
   let known = 0;
   let seen = 0;
 
-  const fault = (folder: string, expected: string) =>
-    faults.push({ file: `${folder}visit.json`, expected });
+  const fault = (folder: string, why: Refusal) =>
+    faults.push({ file: `${folder}visit.json`, ...why });
   /** Some visits in a step of their own within the whole. @returns why they could not be taken */
-  const take = async (list: readonly Taken[]): Promise<string | null> => {
+  const take = async (list: readonly Taken[]): Promise<Refusal | null> => {
     const ofStep: typeof faults = [];
-    const refusal = await tx
+    const why = await tx
       .transaction((step) => takeVisits(step, actor, archive, list, staff.idOf, ofStep))
       .then(() => null, clashOf);
-    if (refusal === null) faults.push(...ofStep);
-    return refusal;
+    if (why === null) faults.push(...ofStep);
+    return why;
   };
 
   async function takeSome(list: readonly Taken[]): Promise<void> {
@@ -79,9 +79,9 @@ export async function importArchive(
         known++;
         continue;
       }
-      const refusal = await take([one]);
-      if (refusal === null) taken++;
-      else fault(one.folder, refusal);
+      const why = await take([one]);
+      if (why === null) taken++;
+      else fault(one.folder, why);
     }
   }
 
@@ -90,9 +90,9 @@ export async function importArchive(
   try {
     for await (const { folder, visit } of archive.visits()) {
       const vehicleId = cars.idOf.get(visit.carId.toLowerCase());
-      const bad = visit.entries.findIndex((entry) => !isEntry(entry));
-      if (!vehicleId) fault(folder, 'a car of cars.json');
-      else if (bad >= 0) fault(folder, `entries.${bad}: a field of a visit`);
+      const wrong = entryFault(visit);
+      if (!vehicleId) fault(folder, refusal('carId', 'carOfArchive'));
+      else if (wrong) fault(folder, wrong);
       else waiting.push({ folder, visit, vehicleId });
       if (++seen % VISITS_AT_ONCE === 0) {
         // The next are read and checked while the database writes these.
@@ -123,9 +123,9 @@ export async function importArchive(
   };
 }
 
-/** In words why visits could not be taken. @throws what is no clash: then nothing is taken at all */
-function clashOf(error: unknown): string {
-  if (error instanceof Clash) return error.message;
+/** Why visits could not be taken. @throws what is no clash: then nothing is taken at all */
+function clashOf(error: unknown): Refusal {
+  if (error instanceof Clash) return error.refusal;
   throw error;
 }
 
@@ -136,8 +136,14 @@ async function idsHere(tx: Handle, list: readonly Taken[]): Promise<Set<string>>
   return new Set(rows.map(({ id }) => id));
 }
 
-/** Entries are checked as if they were typed: an archive comes from outside. */
-function isEntry({ id, path, value, at, over }: ArchiveVisit['entries'][number]): boolean {
-  const entry: Entry = { id, path, value, at, ...(over ? { over } : {}) };
-  return entrySchema.safeParse(entry).success;
+/** The first fault of a visit's entries, checked as if they were typed: an archive comes from outside. */
+function entryFault({ entries }: ArchiveVisit): Refusal | null {
+  for (const [index, { id, path, value, at, over }] of entries.entries()) {
+    const entry: Entry = { id, path, value, at, ...(over ? { over } : {}) };
+    const result = entrySchema.safeParse(entry);
+    if (result.success) continue;
+    const wrong = refusalOf(result.error);
+    return { ...wrong, path: `entries.${index}.${wrong.path}` };
+  }
+  return null;
 }

@@ -1,4 +1,4 @@
-import type { ArchiveTaken, ArchiveVisit } from '@keen/contract';
+import type { ArchiveTaken, ArchiveVisit, Expectation } from '@keen/contract';
 import {
   archiveCarsSchema,
   archiveCustomersSchema,
@@ -9,9 +9,10 @@ import {
   archiveSheetsSchema,
   archiveShopSchema,
   archiveVisitSchema,
+  expectation,
   MOST_LOGO_BYTES,
   MOST_PHOTO_BYTES,
-  refusalsOf,
+  refusalOf,
   unstorable,
 } from '@keen/contract';
 import yauzl from 'yauzl';
@@ -57,7 +58,7 @@ export interface OpenArchive {
  */
 export async function openArchive(path: string): Promise<OpenArchive> {
   const zip = await openZip(path).catch(() => {
-    throw noArchive('', 'a whole zip file');
+    throw noArchive('', expectation('wholeZip'));
   });
   const files = new Map<string, Entry>();
   let visitCount = 0;
@@ -68,7 +69,7 @@ export async function openArchive(path: string): Promise<OpenArchive> {
     }
   } catch {
     zip.close();
-    throw noArchive('', 'a whole zip file');
+    throw noArchive('', expectation('wholeZip'));
   }
   const faults: Fault[] = [];
   let left = MOST_IN_ALL;
@@ -78,9 +79,9 @@ export async function openArchive(path: string): Promise<OpenArchive> {
     most: number,
     entry: Entry | undefined = files.get(name),
   ): Promise<Buffer | Fault> => {
-    if (!entry) return { file: name, expected: 'to be in the archive' };
+    if (!entry) return { file: name, ...expectation('inArchive') };
     const bytes = await unpack(zip, entry, Math.min(most, left)).catch(() => null);
-    if (!bytes) return { file: name, expected: `a whole file of at most ${most} bytes` };
+    if (!bytes) return { file: name, ...expectation('wholeFile', { most }) };
     left -= bytes.length;
     return bytes;
   };
@@ -97,21 +98,22 @@ export async function openArchive(path: string): Promise<OpenArchive> {
     }
     const value = parsed(bytes);
     if (value === undefined) {
-      faults.push({ file: name, expected: 'JSON' });
+      faults.push({ file: name, ...expectation('json') });
       return null;
     }
     const never = unstorable(value);
     const result = never ? null : schema.safeParse(value);
     if (result?.success) return result.data;
-    const first = never ?? (result?.error && refusalsOf(result.error)[0]);
-    faults.push({ file: name, expected: `${first?.path ?? ''}: ${first?.expected ?? ''}` });
+    const first = never ?? (result?.error && refusalOf(result.error));
+    faults.push({ file: name, ...(first ?? expectation('validInput')) });
     return null;
   };
 
   const shop = await take('shop.json', MOST_IN_LIST, archiveShopSchema);
   if (!shop) {
     zip.close();
-    throw noArchive(faults[0]?.file ?? '', faults[0]?.expected ?? '');
+    const { file, ...why } = faults[0] ?? { file: '', ...expectation('wholeZip') };
+    throw noArchive(file, why);
   }
   const logoName = ['logo.png', 'logo.jpg'].find((name) => files.has(name));
   const logo = logoName ? await bytesOf(logoName, MOST_LOGO_BYTES) : null;
@@ -160,8 +162,8 @@ export async function openArchive(path: string): Promise<OpenArchive> {
   };
 }
 
-function noArchive(path: string, expected: string) {
-  return invalid([{ path, expected }], 'noArchive');
+function noArchive(file: string, { path, ...why }: Expectation & { path?: string | undefined }) {
+  return invalid([{ path: path ? `${file}: ${path}` : file, ...why }], 'noArchive');
 }
 
 function parsed(bytes: Buffer): unknown {

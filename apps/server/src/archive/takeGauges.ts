@@ -1,3 +1,4 @@
+import { expectation } from '@keen/contract';
 import type { Handle } from '../db/client.ts';
 import { gaugeStudies, instrumentChecks, instruments, studyReadings } from '../db/schema/index.ts';
 import type { Actor } from '../http/signedIn.ts';
@@ -60,7 +61,7 @@ export async function takeGauges(
     if (inside.length < study.readings.length) {
       archive.faults.push({
         file: 'gauges.json',
-        expected: `study ${id}: readings by its own people, of its own marks`,
+        ...expectation('ownStudyReadings', { id }),
       });
     }
     if (inside.length === 0) continue;

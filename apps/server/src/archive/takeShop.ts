@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { expectation } from '@keen/contract';
 import { and, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
@@ -37,7 +38,7 @@ export async function takeSettings(
   const logo = archive.logo && (await cleanPicture(archive.logo, LOGO_SIDE));
   if (!logo) return;
   if ('expected' in logo) {
-    archive.faults.push({ file: 'logo', expected: logo.expected });
+    archive.faults.push({ file: 'logo', ...logo });
     return;
   }
   await tx
@@ -164,7 +165,7 @@ export async function takeMerges(
     if (leadsBack(into, car)) {
       archive.faults.push({
         file: 'cars.json',
-        expected: `${car}: a car that is not joined to itself`,
+        ...expectation('carNotItself', { car }),
       });
       continue;
     }

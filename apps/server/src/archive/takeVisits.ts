@@ -1,4 +1,5 @@
-import type { ArchiveTaken, ArchiveVisit } from '@keen/contract';
+import type { ArchiveTaken, ArchiveVisit, Refusal } from '@keen/contract';
+import { expectation, refusal } from '@keen/contract';
 import { foldEntries } from '@keen/core';
 import { and, eq, inArray, max, sql } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
@@ -23,7 +24,14 @@ export interface Taken {
 type Pictures = Pick<OpenArchive, 'picture'>;
 
 /** Something of a visit has an id that belongs to something else here. */
-export class Clash extends Error {}
+export class Clash extends Error {
+  readonly refusal: Refusal;
+
+  constructor(refusal: Refusal) {
+    super(`${refusal.path}: expected ${refusal.expected}`);
+    this.refusal = refusal;
+  }
+}
 
 /**
  * Writes visits with all that belongs to them, some at a time in a handful of statements.
@@ -81,7 +89,7 @@ async function takeRows(tx: Handle, { shopId }: Actor, list: readonly Taken[]): 
     .values(rows)
     .onConflictDoNothing()
     .returning({ id: visits.id });
-  if (added.length < rows.length) throw new Clash('id: one that no other visit has');
+  if (added.length < rows.length) throw new Clash(refusal('id', 'ownVisitId'));
 }
 
 /** Entries by the thousand go in as one document: as parameters each would be ten. */
@@ -117,7 +125,7 @@ async function takeEntries(
   if (kept.length === rows.length) return;
   const ids = new Set(kept.map(({ id }) => id));
   const clash = rows.find(({ id }) => !ids.has(id.toLowerCase()));
-  throw new Clash(`entries: ${clash?.id ?? 'an id'} is an entry of another visit`);
+  throw new Clash(refusal('entries', 'otherVisitsEntry', { id: clash?.id ?? '' }));
 }
 
 async function takeDecisions(
@@ -141,7 +149,7 @@ async function takeDecisions(
     .values(rows)
     .onConflictDoNothing()
     .returning({ id: decisions.id });
-  if (kept.length < rows.length) throw new Clash('decisions: ids that no other decision has');
+  if (kept.length < rows.length) throw new Clash(refusal('decisions', 'ownDecisionIds'));
 }
 
 /** A link whose address is taken already goes on leading there. */
@@ -175,11 +183,9 @@ async function takePhotos(
 ): Promise<void> {
   for (const { id, file, subject, personId, at } of visit.photos) {
     const bytes = await archive.picture(folder + file);
-    const clean = bytes
-      ? await cleanPicture(bytes, PHOTO_SIDE)
-      : { expected: 'to be in the archive' };
+    const clean = bytes ? await cleanPicture(bytes, PHOTO_SIDE) : expectation('inArchive');
     if ('expected' in clean) {
-      faults.push({ file: folder + file, expected: clean.expected });
+      faults.push({ file: folder + file, ...clean });
       continue;
     }
     await tx

@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import type { Paper } from '@keen/contract';
+import { expectation } from '@keen/contract';
 import type { Logger } from 'pino';
 import { pool as createPool } from 'workerpool';
 import { AppError } from '../errors.ts';
@@ -61,7 +62,7 @@ export function createWorkshop(log: Logger): Workshop {
       } catch (error) {
         if (error instanceof AppError) throw error;
         // It took too long, or took its process along.
-        return { expected: 'a picture that can be drawn' };
+        return expectation('drawablePicture');
       }
     },
     async paperPdf(paper, size) {

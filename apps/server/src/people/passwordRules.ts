@@ -1,4 +1,5 @@
 import type { Refusal } from '@keen/contract';
+import { refusal } from '@keen/contract';
 import { ZxcvbnFactory } from '@zxcvbn-ts/core';
 import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common';
 import { invalid } from '../errors.ts';
@@ -23,15 +24,10 @@ export function passwordFault(password: string, own: readonly string[]): Refusal
     .filter((one) => one !== '');
   const lower = password.toLowerCase();
   if (words.some((word) => lower === word.toLowerCase())) {
-    return { path: 'password', expected: 'a password that is not your name or e-mail' };
+    return refusal('password', 'passwordNotOwn');
   }
   const { score } = checker.check(password.slice(0, LONGEST_LOOKED_AT), words);
-  return score < LEAST_SCORE
-    ? {
-        path: 'password',
-        expected: 'a password that is not easily guessed; three or four words will do',
-      }
-    : null;
+  return score < LEAST_SCORE ? refusal('password', 'passwordHard') : null;
 }
 
 /** @throws {AppError} 400 for a password that is easily guessed */

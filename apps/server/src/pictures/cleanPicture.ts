@@ -1,3 +1,5 @@
+import type { Expectation } from '@keen/contract';
+import { expectation } from '@keen/contract';
 import sharp from 'sharp';
 
 /** A picture as it is stored: drawn anew from its pixels, upright, with nothing else of the file. */
@@ -7,9 +9,7 @@ export interface CleanPicture {
 }
 
 /** What was expected where a picture is refused. */
-export interface RefusedPicture {
-  expected: string;
-}
+export type RefusedPicture = Expectation;
 
 const MOST_MEGAPIXELS = 40;
 const LONGEST_SIDE = 20_000;
@@ -36,9 +36,9 @@ export async function cleanPicture(
       sequentialRead: true,
     });
     const { format, width, height } = await source.metadata();
-    if (format !== 'jpeg' && format !== 'png') return { expected: 'a JPEG or PNG picture' };
+    if (format !== 'jpeg' && format !== 'png') return expectation('picture');
     if (Math.max(width, height) > LONGEST_SIDE || width * height > MOST_MEGAPIXELS * 1_000_000) {
-      return { expected: `a picture of at most ${MOST_MEGAPIXELS} megapixels` };
+      return expectation('smallerPicture', { most: MOST_MEGAPIXELS });
     }
     const upright = source
       .autoOrient()
@@ -48,6 +48,6 @@ export async function cleanPicture(
       ? { type: 'image/jpeg', picture: await upright.jpeg({ quality: JPEG_QUALITY }).toBuffer() }
       : { type: 'image/png', picture: await upright.png().toBuffer() };
   } catch {
-    return { expected: 'a whole picture that is not damaged' };
+    return expectation('wholePicture');
   }
 }

@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os';
 import type { CaseFile, Diagnosis, Refusal } from '@keen/contract';
+import { refusal } from '@keen/contract';
 import { adviseAtPrices } from '@keen/core';
 import { and, asc, between, eq, isNotNull, sql } from 'drizzle-orm';
 import { inShop } from '../db/client.ts';
@@ -16,10 +17,7 @@ type Lines = JobData<'cases'>;
 
 /** One case a thread. */
 const LANES = availableParallelism();
-const GIVEN_UP: Refusal = {
-  path: '',
-  expected: 'a case that can be worked out; this one broke off',
-};
+const GIVEN_UP = refusal('', 'workableCase');
 
 /** Diagnoses the lines of a batch that have no answer yet; what has one is not worked out again. */
 export async function answerCases(work: WorkContext, lines: Lines): Promise<void> {

@@ -9,6 +9,8 @@ import { forgetPending, savePending, saveReason } from './outboxStorage.ts';
 import { failureOf } from './problem.ts';
 import type { Failure } from './problem.ts';
 import { takeIn } from './takeIn.ts';
+import { t } from '../words/api.ts';
+import { expectedWords } from '../words/expected.ts';
 
 const FIRST_RETRY_MS = 500;
 const LONGEST_RETRY_MS = 10_000;
@@ -190,7 +192,11 @@ export function afterFailure(
   const wrong = refusedIds(entries, failure.refusals);
   if (wrong.length > 0) {
     const [first] = failure.refusals;
-    return { kind: 'aside', ids: wrong, reason: `${text}: expected ${first?.expected ?? ''}` };
+    return {
+      kind: 'aside',
+      ids: wrong,
+      reason: first ? t('problem.expected', { text, expected: expectedWords(first) }) : text,
+    };
   }
   // The visit is not there: none of them will ever be taken.
   if (status !== 404 && entries.length > 1) return { kind: 'smaller' };

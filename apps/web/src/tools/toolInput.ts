@@ -1,6 +1,8 @@
 import { calculatorInputs, refusalsOf } from '@keen/contract';
 import { calculate, InputError, MM_PER_IN, parseMeasure } from '@keen/core';
 import type { BenchTool, Field } from './tool.ts';
+import { capital } from '../shared/format.ts';
+import { expectedWords } from '../words/expected.ts';
 import { t } from '../words/tools.ts';
 
 /** What stands in the fields, by path. */
@@ -52,9 +54,9 @@ export function workOut(tool: BenchTool, texts: Texts): Worked {
     return {
       ok: false,
       faults: Object.fromEntries(
-        refusalsOf(parsed.error).map(({ path, expected }) => [
-          fieldOf(tool, path),
-          expected.charAt(0).toUpperCase() + expected.slice(1),
+        refusalsOf(parsed.error).map((wrong) => [
+          fieldOf(tool, wrong.path),
+          capital(expectedWords(wrong)),
         ]),
       ),
     };
@@ -67,7 +69,7 @@ export function workOut(tool: BenchTool, texts: Texts): Worked {
     return {
       ok: false,
       faults: {
-        [fieldOf(tool, error.path)]: t('toolInput.expected', { expected: error.expected }),
+        [fieldOf(tool, error.path)]: t('toolInput.expected', { expected: expectedWords(error) }),
       },
     };
   }

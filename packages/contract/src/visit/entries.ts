@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { refusalsOf } from '../refusal.ts';
+import { issue, issueOf, refusalsOf } from '../refusal.ts';
 import type { Right } from '../rights.ts';
 import { momentSchema, rowNumberSchema, unstorable } from '../storable.ts';
 import { PLACED_FIELDS } from './fields.ts';
@@ -57,21 +57,21 @@ export const entrySchema = z
   .superRefine((entry, ctx) => {
     const schema = entryValueSchema(entry.path);
     if (!schema) {
-      ctx.addIssue({ code: 'custom', path: ['path'], message: 'a field of a visit' });
+      ctx.addIssue(issue(['path'], 'visitField'));
       return;
     }
     if (entry.value === null) return;
     const never = unstorable(entry.value);
     if (never) {
       const path = ['value', ...never.path.split('.').filter(Boolean)];
-      ctx.addIssue({ code: 'custom', path, message: never.expected });
+      ctx.addIssue(issueOf(path, never));
       return;
     }
     const result = schema.safeParse(entry.value);
     if (!result.success) {
       for (const refusal of refusalsOf(result.error)) {
         const path = ['value', ...refusal.path.split('.').filter(Boolean)];
-        ctx.addIssue({ code: 'custom', path, message: refusal.expected });
+        ctx.addIssue(issueOf(path, refusal));
       }
     }
   })

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ExpectedReason } from '../expectedTexts.ts';
 import { setbackSchema, turnSchema } from '../angleFile.ts';
 import {
   limitsSchema,
@@ -119,7 +120,7 @@ const tire = group({
 /** What is known of a tire beyond the case file. */
 const tireExtras = group({
   /** The last four characters of its identification number. */
-  dateCode: field(z.string().regex(/^\d{4}$/, 'four digits: week and year, such as 2319'), CARRIES),
+  dateCode: field(z.string().regex(/^\d{4}$/, 'dateCode' satisfies ExpectedReason), CARRIES),
   /** Maker's line, so that its depth when new is asked once. */
   line: field(text(60), CARRIES),
   leak: field(z.boolean()),

@@ -66,7 +66,7 @@ export function calculate<N extends CalculatorName>(name: N, input: CalculatorIn
 
 function refuseNonFinite(value: unknown): void {
   if (typeof value === 'number' && !Number.isFinite(value)) {
-    throw new InputError('', 'input with a finite result');
+    throw new InputError('', 'finiteResult');
   }
   if (typeof value === 'object' && value !== null) Object.values(value).forEach(refuseNonFinite);
 }

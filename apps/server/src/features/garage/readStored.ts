@@ -1,4 +1,5 @@
 import type { listQuerySchema, StoredPage } from '@keen/contract';
+import { refusal } from '@keen/contract';
 import { and, desc, eq, getTableColumns, isNull, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Handle } from '../../db/client.ts';
@@ -20,7 +21,7 @@ export async function storedPage(
   { words = '', after }: z.infer<typeof listQuerySchema>,
 ): Promise<StoredPage> {
   if (after !== undefined && !PLACE_IN_LIST.test(after)) {
-    throw invalid([{ path: 'after', expected: 'what the page before of this list ended with' }]);
+    throw invalid([refusal('after', 'listBefore')]);
   }
   const { since, stored, visitId } = storedTires;
   const older =

@@ -1,4 +1,5 @@
 import type { KeepStudyReading, NewStudy, Study, StudyPage, UsedSpread } from '@keen/contract';
+import { refusal } from '@keen/contract';
 import { hashSeed, readingSpread, ROUNDING_MM, studySoFar } from '@keen/core';
 import { and, asc, desc, eq, inArray, lt, sql } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
@@ -65,7 +66,7 @@ export async function newStudy(tx: Handle, actor: Actor, plan: NewStudy): Promis
     .from(people)
     .where(and(eq(people.shopId, shopId), inArray(people.id, readers)));
   const wrong = readers.findIndex((reader) => !known.some((person) => person.id === reader));
-  if (wrong >= 0) throw invalid([{ path: `people.${wrong}`, expected: 'a person of the shop' }]);
+  if (wrong >= 0) throw invalid([refusal(`people.${wrong}`, 'personOfShop')]);
   const { name, readIn, marks, trials } = plan;
   const seed = hashSeed(id) | 0;
   await tx
@@ -95,7 +96,7 @@ export async function keepReading(
     ['trial', trial, study.trials],
     ['mark', mark, study.marks.length],
   ] as const) {
-    if (at >= count) throw invalid([{ path, expected: `at most ${count - 1}` }]);
+    if (at >= count) throw invalid([refusal(path, 'atMost', { limit: count - 1 })]);
   }
   if (mm === null) {
     await tx

@@ -9,7 +9,7 @@ import type {
   PracticeResult,
   PriceList,
 } from '@keen/contract';
-import { PRACTICE_CHECKS } from '@keen/contract';
+import { PRACTICE_CHECKS, refusal } from '@keen/contract';
 import { foldEntries } from '@keen/core';
 import { checkCost, READING_MINUTES } from '@keen/core/practice';
 import type { Rib, Wheel } from '@keen/contract';
@@ -117,10 +117,8 @@ export async function keepEntries(
     ({ path }) => !NOTED.test(path) && !(isStroked && FELT.test(path)),
   );
   if (wrong >= 0) {
-    const expected = isStroked
-      ? 'a depth of the tread, or what the hand felt'
-      : 'a depth of the tread; stroke it before noting a feather';
-    throw invalid([{ path: `entries.${wrong}.path`, expected }]);
+    const reason = isStroked ? 'depthOrFeel' : 'depthBeforeStroke';
+    throw invalid([refusal(`entries.${wrong}.path`, reason)]);
   }
   await change(tx, actor, id, { draft: foldEntries(tried.draft, entries) });
   return oneCar(tx, actor, id);

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { BATCH_LIMITS, parseCaseFile, unstorable } from '@keen/contract';
+import { BATCH_LIMITS, parseCaseFile, refusal, unstorable } from '@keen/contract';
 import type { Batch, CaseFile, NewBatchQuery, Refusal } from '@keen/contract';
 import { and, count, eq, sql } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
@@ -133,15 +133,15 @@ async function readLines(file: string): Promise<Line[]> {
 }
 
 function readLine(text: string): Pick<Line, 'file' | 'refusal'> {
-  const refuse = (refusal: Refusal) => ({ file: null, refusal });
+  const refuse = (why: Refusal) => ({ file: null, refusal: why });
   if (Buffer.byteLength(text) > BATCH_LIMITS.lineBytes) {
-    return refuse({ path: '', expected: `at most ${BATCH_LIMITS.lineBytes} bytes a line` });
+    return refuse(refusal('', 'shortLine', { most: BATCH_LIMITS.lineBytes }));
   }
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch {
-    return refuse({ path: '', expected: 'JSON' });
+    return refuse(refusal('', 'json'));
   }
   const never = unstorable(value);
   if (never) return refuse(never);

@@ -6,6 +6,7 @@ import {
   batchResultsQuerySchema,
   newApiKeySchema,
   newBatchQuerySchema,
+  refusal,
 } from '@keen/contract';
 import type { Request } from 'express';
 import type { Context } from '../../context.ts';
@@ -60,7 +61,7 @@ export function mountBatches(
     const query = validQuery(newBatchQuerySchema, req);
     refuseOtherBody(req);
     if (query.callback && !callbacksAnywhere && !query.callback.startsWith('https:')) {
-      throw invalid([{ path: 'callback', expected: 'an address with https' }]);
+      throw invalid([refusal('callback', 'httpsAddress')]);
     }
     const folder = await mkdtemp(join(tmpdir(), 'keen-batch-'));
     try {

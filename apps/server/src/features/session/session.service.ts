@@ -12,7 +12,7 @@ import type {
   SignIn,
   Welcome,
 } from '@keen/contract';
-import { DEFAULT_PREFERENCES, preferencesSchema, welcomeSchema } from '@keen/contract';
+import { DEFAULT_PREFERENCES, preferencesSchema, refusal, welcomeSchema } from '@keen/contract';
 import { and, eq, sql } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
 import { inShop } from '../../db/client.ts';
@@ -306,7 +306,7 @@ async function demandPassword(
 ): Promise<string[]> {
   const person = await withAccount(tx, personId);
   if (!person?.passwordHash || !(await verify(person.passwordHash, password))) {
-    throw invalid([{ path: field, expected: 'your password as it is now' }], 'passwordWrong');
+    throw invalid([refusal(field, 'currentPassword')], 'passwordWrong');
   }
   return [person.name, person.email];
 }
@@ -333,7 +333,7 @@ export async function confirmSecondFactor(
   address: string,
 ): Promise<RecoveryCodes> {
   const step = checkCode(secret, code, null);
-  if (step === null) throw invalid([{ path: 'code', expected: 'the code that is shown now' }]);
+  if (step === null) throw invalid([refusal('code', 'currentCode')]);
   const { codes, hashes } = newRecoveryCodes();
   await tx
     .update(accounts)

@@ -1,4 +1,4 @@
-import { MOST_LOGO_BYTES } from '@keen/contract';
+import { MOST_LOGO_BYTES, refusal } from '@keen/contract';
 import { eq } from 'drizzle-orm';
 import express from 'express';
 import type { Context } from '../../context.ts';
@@ -25,7 +25,7 @@ export function mountLogo(routes: Routes, { workshop }: Context): void {
     async ({ req, res, actor, inShop }) => {
       const { shopId } = actor;
       if (!Buffer.isBuffer(req.body)) {
-        throw invalid([{ path: '', expected: 'a JPEG or PNG picture' }]);
+        throw invalid([refusal('', 'picture')]);
       }
       const logo = await workshop.cleanPicture(req.body, LOGO_SIDE);
       if ('expected' in logo) throw invalid([{ path: '', ...logo }]);

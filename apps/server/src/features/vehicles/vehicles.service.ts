@@ -1,4 +1,5 @@
 import type { ChangeVehicle, TireLine, VehicleRecord } from '@keen/contract';
+import { refusal } from '@keen/contract';
 import { checkVin } from '@keen/core';
 import { and, asc, desc, eq, inArray, isNull, ne, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
@@ -60,7 +61,7 @@ export async function changeVehicle(
 ): Promise<VehicleRecord> {
   if (change.vin) {
     const found = checkVin(change.vin);
-    if (!found.ok) throw invalid([{ path: 'vin', expected: found.expected }]);
+    if (!found.ok) throw invalid([refusal('vin', found.reason, found.values)]);
   }
   const plateKey = change.plate === undefined ? undefined : plateKeyOf(change.plate);
   if (plateKey !== undefined) {

@@ -1,5 +1,5 @@
 import type { EntriesKept, Entry, StoredEntry } from '@keen/contract';
-import { rightForPath, roleMay } from '@keen/contract';
+import { refusal, rightForPath, roleMay } from '@keen/contract';
 import { foldEntries } from '@keen/core';
 import { and, eq, sql } from 'drizzle-orm';
 import { prepared } from '../../db/client.ts';
@@ -26,7 +26,7 @@ export function refuseUnallowed({ role }: Actor, list: readonly Entry[]): void {
   const refusals = list.flatMap(({ path }, index) => {
     const right = rightForPath(path);
     if (right === null || roleMay(role, right)) return [];
-    return [{ path: `entries.${index}.path`, expected: 'a field that your role may enter' }];
+    return [refusal(`entries.${index}.path`, 'fieldOfYourRole')];
   });
   if (refusals.length > 0) {
     throw new AppError(403, 'forbidden', 'anglesForbidden', { refusals });

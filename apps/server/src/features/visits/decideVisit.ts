@@ -1,4 +1,5 @@
 import type { CaseFile, Decision, NewDecision } from '@keen/contract';
+import { refusal } from '@keen/contract';
 import { forecastOf, weighVisit } from '@keen/core';
 import type { WholeAnswer } from '@keen/core';
 import type { InShop } from '../../db/client.ts';
@@ -32,9 +33,7 @@ export async function decide(
   const { diagnosis, outlook, ribsAfter } = await diagnose(caseOf(detail));
   const advised = weighVisit(outlook, prices, detail.visit.draft, order.replace).advised.course;
   if (order.action !== advised && order.reason === '') {
-    throw invalid([
-      { path: 'reason', expected: 'a reason for choosing something else than what is advised' },
-    ]);
+    throw invalid([refusal('reason', 'reasonForChoice')]);
   }
   return inShop(async (tx) => {
     const [row] = await tx

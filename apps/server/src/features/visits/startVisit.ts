@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { CaseFile, NewVisit, Visit } from '@keen/contract';
-import { visitTakes } from '@keen/contract';
+import { refusal, visitTakes } from '@keen/contract';
 import { caseToChanges } from '@keen/core';
 import { and, eq, max, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
@@ -45,7 +45,7 @@ export async function importVisit(tx: Handle, actor: Actor, file: CaseFile): Pro
   const changes = caseToChanges(file, visitTakes);
   // What cannot be typed is not imported either.
   const wrong = changes.find(({ path, value }) => !visitTakes(path, value));
-  if (wrong) throw invalid([{ path: wrong.path, expected: 'a value that can be entered here' }]);
+  if (wrong) throw invalid([refusal(wrong.path, 'valueForField')]);
   const label = file.vehicle.label?.trim() || 'Imported car';
   return startVisit(tx, actor, {
     id: randomUUID(),

@@ -10,6 +10,7 @@ import { useChangePasswordMutation } from '../../api/accountApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { capital } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/account.ts';
 
 /** A new password; the old one is asked for, and other sessions end. */
@@ -20,7 +21,10 @@ export function PasswordChange() {
     defaultValues: { old: '', password: '' },
   });
   const failure = error ? failureOf(error) : null;
-  const faultAt = (field: string) => failure?.refusals.find(({ path }) => path === field)?.expected;
+  const faultAt = (field: string) => {
+    const wrong = failure?.refusals.find(({ path }) => path === field);
+    return wrong && expectedWords(wrong);
+  };
   const { errors } = formState;
 
   async function save(values: ChangePassword): Promise<void> {

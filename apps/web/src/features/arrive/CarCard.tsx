@@ -1,5 +1,5 @@
 import type { ChangeVehicle } from '@keen/contract';
-import { changeVehicleSchema, refusalOf } from '@keen/contract';
+import { changeVehicleSchema, expectation, refusalOf } from '@keen/contract';
 import { checkVin, plainVin } from '@keen/core';
 import Box from '@mui/material/Box';
 import { useChangeVehicleMutation } from '../../api/keenApi.ts';
@@ -10,6 +10,7 @@ import { SavingField } from '../../shared/SavingField.tsx';
 import { capital } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { CustomerData } from './CustomerData.tsx';
+import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/arrive.ts';
 
 /** Whose car it is and what it is called; kept with the car, for its next visits too. */
@@ -55,7 +56,9 @@ export function CarCard() {
           value={vin}
           check={(text) => {
             const found = checkVin(text);
-            return found.ok ? null : capital(found.expected);
+            return found.ok
+              ? null
+              : capital(expectedWords(expectation(found.reason, found.values)));
           }}
           onChange={(text) => set({ vin: text ? plainVin(text) : '' })}
         />
@@ -77,6 +80,6 @@ export function CarCard() {
 function checkWith(field: 'plate' | 'phone'): (text: string) => string | null {
   return (text) => {
     const result = changeVehicleSchema.safeParse({ [field]: text });
-    return result.success ? null : capital(refusalOf(result.error).expected);
+    return result.success ? null : capital(expectedWords(refusalOf(result.error)));
   };
 }

@@ -19,6 +19,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
+import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/arrive.ts';
 import { term } from '../../words/terms.ts';
 import { visitTexts } from '../../words/core/visit.ts';
@@ -168,7 +169,8 @@ function dateFault(code: string): string | null {
     readDateCode(code, today());
     return null;
   } catch (error) {
-    if (error instanceof InputError) return t('tireDetails.expected', { expected: error.expected });
+    if (error instanceof InputError)
+      return t('tireDetails.expected', { expected: expectedWords(error) });
     throw error;
   }
 }

@@ -1,6 +1,7 @@
 import type { AngleFile } from '@keen/contract';
 import { ANGLES_FORMAT, angleFileSchema, refusalOf } from '@keen/contract';
 import Papa from 'papaparse';
+import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/measure.ts';
 
 const LARGEST_BYTES = 1_000_000;
@@ -33,12 +34,15 @@ function readOurs(text: string): ReadAngles {
   }
   const parsed = angleFileSchema.safeParse(data);
   if (parsed.success) return { kind: 'ours', file: parsed.data };
-  const { path, expected } = refusalOf(parsed.error);
+  const wrong = refusalOf(parsed.error);
   const isOurs = (data as { format?: unknown }).format === ANGLES_FORMAT;
   return {
     kind: 'fault',
     text: isOurs
-      ? t('angleFile.expected', { path: path || t('angleFile.theFile'), expected })
+      ? t('angleFile.expected', {
+          path: wrong.path || t('angleFile.theFile'),
+          expected: expectedWords(wrong),
+        })
       : t('angleFile.itIsJsonBut', { anglesFormat: ANGLES_FORMAT }),
   };
 }

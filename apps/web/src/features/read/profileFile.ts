@@ -3,6 +3,7 @@ import { refusalOf, treadPassSchema } from '@keen/contract';
 import { readProfileTable } from '@keen/core';
 import type { ProfileFault } from '@keen/core';
 import Papa from 'papaparse';
+import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/read.ts';
 import { tablesTexts } from '../../words/core/tables.ts';
 
@@ -27,10 +28,13 @@ export function readProfileFile(text: string, now: Date): ReadProfile {
     }
     const pass = treadPassSchema.safeParse(data);
     if (pass.success) return { ok: true, pass: pass.data, faults: [] };
-    const { path, expected } = refusalOf(pass.error);
+    const wrong = refusalOf(pass.error);
     return {
       ok: false,
-      text: t('profileFile.expected', { path: path || t('profileFile.theFile'), expected }),
+      text: t('profileFile.expected', {
+        path: wrong.path || t('profileFile.theFile'),
+        expected: expectedWords(wrong),
+      }),
     };
   }
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: false });

@@ -1,7 +1,8 @@
 import type { SpecSheet } from '@keen/contract';
-import { refusalOf, SPEC_FORMAT, specSheetSchema } from '@keen/contract';
+import { refusalOf, specSheetSchema } from '@keen/contract';
 import Papa from 'papaparse';
 import { SHEET_COLUMNS, sheetOfTexts, textsOfSheet } from './sheetValues.ts';
+import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/sheets.ts';
 
 const LARGEST_BYTES = 5_000_000;
@@ -41,13 +42,13 @@ function readJson(text: string): ReadSheets {
     const parsed = specSheetSchema.safeParse(item);
     if (parsed.success) sheets.push(parsed.data);
     else {
-      const { path, expected } = refusalOf(parsed.error);
+      const wrong = refusalOf(parsed.error);
       const place = list.length > 1 ? t('sheetFiles.sheet', { i: i + 1 }) : '';
       faults.push(
         t('sheetFiles.expected', {
           place,
-          path: path || t('sheetFiles.theWhole'),
-          expected: expected || SPEC_FORMAT,
+          path: wrong.path || t('sheetFiles.theWhole'),
+          expected: expectedWords(wrong),
         }),
       );
     }

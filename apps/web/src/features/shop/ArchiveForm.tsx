@@ -11,6 +11,7 @@ import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { showWhole } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
+import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/shop.ts';
 
 const MOST_FAULTS = 5;
@@ -126,7 +127,12 @@ function Taken({ taken }: { taken: ArchiveTaken }) {
       {people > 0 && t('archiveForm.whoCameInSigns')}
       {faults
         .slice(0, MOST_FAULTS)
-        .map(({ file, expected }) => t('archiveForm.leftOutExpected', { file, expected }))
+        .map((fault) =>
+          t('archiveForm.leftOutExpected', {
+            file: fault.path ? `${fault.file} (${fault.path})` : fault.file,
+            expected: expectedWords(fault),
+          }),
+        )
         .join(' ')}
       {faults.length > MOST_FAULTS &&
         t('archiveForm.andMore', { length: faults.length - MOST_FAULTS })}

@@ -10,6 +10,7 @@ import { failureOf } from '../../api/problem.ts';
 import { capital } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { Mark } from '../../shared/TopBar.tsx';
+import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/signIn.ts';
 
 /** Where an invitation or a lost password leads: one chooses a password, once. */
@@ -64,7 +65,7 @@ function Choose({ token, email }: { token: string; email: string }) {
     );
   }
   const failure = error ? failureOf(error) : null;
-  const fault = failure?.refusals[0]?.expected;
+  const fault = failure?.refusals[0];
   return (
     <Box
       component="form"
@@ -85,7 +86,7 @@ function Choose({ token, email }: { token: string; email: string }) {
         value={password}
         error={failure !== null}
         helperText={capital(
-          fault ??
+          (fault && expectedWords(fault)) ??
             failure?.text ??
             t('choosePasswordPage.atLeastCharactersThree', { leastPassword: LEAST_PASSWORD }),
         )}

@@ -10,6 +10,7 @@ import { useNavigate } from 'react-router';
 import { useImportVisitMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
+import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/today.ts';
 
 const LARGEST_BYTES = 400_000;
@@ -33,7 +34,7 @@ export function ImportButton() {
       const first = failure.refusals[0];
       setFault(
         first
-          ? t('importButton.expected', { path: first.path, expected: first.expected })
+          ? t('importButton.expected', { path: first.path, expected: expectedWords(first) })
           : failure.text,
       );
     }
@@ -82,7 +83,7 @@ async function readCase(file: File): Promise<CaseOrFault> {
         ok: false,
         text: t('importButton.expected', {
           path: parsed.error.path || t('importButton.theFile'),
-          expected: parsed.error.expected,
+          expected: expectedWords(parsed.error),
         }),
       };
 }

@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { useStartVisitMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { newId } from '../../shared/newId.ts';
+import { expectedWords } from '../../words/expected.ts';
 
 export interface Keeping {
   total: number;
@@ -42,7 +43,7 @@ export function useKeepReadings() {
       });
       if (answer.error) {
         const { text, refusals } = failureOf(answer.error);
-        const where = refusals[0] ? ` (${refusals[0].path}: ${refusals[0].expected})` : '';
+        const where = refusals[0] ? ` (${refusals[0].path}: ${expectedWords(refusals[0])})` : '';
         setState({
           total: cars.length,
           done,

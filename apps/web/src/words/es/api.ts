@@ -5,6 +5,7 @@ export const api: Translation<typeof english> = {
   problem: {
     theServerIsNot:
       'El servidor no responde. Lo que escribió está guardado en este dispositivo y se envía cuando vuelva.',
+    expected: '{{text}}: se esperaba {{expected}}',
     somethingWentWrongNothing: 'Algo salió mal; no se cambió nada',
   },
   keenApi: {

@@ -12,6 +12,7 @@ import { devices } from './devices.ts';
 import { devicesPage } from './devicesPage.ts';
 import { drawing } from './drawing.ts';
 import { due } from './due.ts';
+import { expected } from './expected.ts';
 import { explain } from './explain.ts';
 import { floorTools } from './floorTools.ts';
 import { garage } from './garage.ts';
@@ -55,6 +56,7 @@ export const SPANISH = {
   devicesPage,
   drawing,
   due,
+  expected,
   explain,
   floorTools,
   garage,

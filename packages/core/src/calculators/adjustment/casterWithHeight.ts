@@ -28,7 +28,7 @@ export function casterWithHeight(input: {
   const tan = (degrees: number) => Math.tan(degrees * RAD_PER_DEG);
   const isStrut = upper === 'strut';
   const apart = isStrut ? height + change : height;
-  if (!(apart > 0)) throw new InputError('change', 'less than the strut is long');
+  if (!(apart > 0)) throw new InputError('change', 'withinStrut');
   const ahead = height * tan(caster) + change * (tan(lowerAxis) - (isStrut ? 0 : tan(upperAxis)));
   const after = Math.atan(ahead / apart) / RAD_PER_DEG;
   return { caster: after, casterChange: after - caster };

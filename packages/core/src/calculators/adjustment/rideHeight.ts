@@ -51,7 +51,7 @@ export function rideHeight(input: RideHeightInput): { camberChange: number; toeC
   const { tieOuter, rodEnd, turn } = moveBody(input.points, input.change);
   const sine = (rodEnd[0] - tieOuter[0]) / input.steeringArm;
   if (Math.abs(sine) > 1) {
-    throw new InputError('steeringArm', 'an arm longer than what the tie rod pushes it by');
+    throw new InputError('steeringArm', 'longerArm');
   }
   const toe = Math.asin(sine) / RAD_PER_DEG;
   return {
@@ -87,7 +87,7 @@ function upperOf({ lowerOuter, ...points }: FrontView, lower: Point): Point {
   if (points.strutTop) return points.strutTop;
   const { upperInner, upperOuter } = points;
   if (!upperInner || !upperOuter) {
-    throw new InputError('points', 'upperInner and upperOuter, or strutTop');
+    throw new InputError('points', 'armOrStrutTop');
   }
   return meet(upperInner, upperOuter, lowerOuter, lower);
 }
@@ -101,11 +101,11 @@ function meet(inner: Point, outer: Point, lowerBefore: Point, lower: Point): Poi
   const square = arm * arm - along * along;
   // Rounding alone must not part two arcs that just touch.
   if (!(square >= -1e-9 * arm * arm)) {
-    throw new InputError('points.upperOuter', 'an upper arm that reaches the upright');
+    throw new InputError('points.upperOuter', 'reachingArm');
   }
   const side = Math.sign(cross(inner, lowerBefore, outer));
   if (side === 0 && square > 1e-9 * arm * arm) {
-    throw new InputError('points.upperOuter', 'a joint that is not in line with the other two');
+    throw new InputError('points.upperOuter', 'jointOffLine');
   }
   const off = side * Math.sqrt(Math.max(0, square));
   const [x, y] = [(lower[0] - inner[0]) / apart, (lower[1] - inner[1]) / apart];
@@ -118,7 +118,7 @@ function onArc(inner: Point, outer: Point, height: number, path: string): number
   const square = length * length - (height - inner[1]) ** 2;
   const side = Math.sign(outer[0] - inner[0]);
   if (!(square >= 0) || length === 0) {
-    throw new InputError(path, 'a link long enough for this change of height');
+    throw new InputError(path, 'longerLink');
   }
   return inner[0] + side * Math.sqrt(square);
 }

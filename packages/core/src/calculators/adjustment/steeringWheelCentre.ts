@@ -18,7 +18,7 @@ export function steeringWheelCentre(
   const { offset, steeringRatio, ...setup } = input;
   const turn = offset / steeringRatio;
   if (Math.abs(turn) >= RIGHT_ANGLE_DEG) {
-    throw new InputError('offset', 'an offset over the ratio of less than 90 degrees');
+    throw new InputError('offset', 'steerUnder90');
   }
   const rod = (toeChange: number) => ({ toeChange, ...tieRod({ ...setup, toeChange }) });
   return { lf: rod(turn), rf: rod(-turn) };

@@ -21,7 +21,7 @@ export function camberFromSquare(input: {
   checkWheelLength('span', input.span, input.unit);
   const sine = (input.bottom - input.top) / input.span;
   if (Math.abs(sine) >= 1) {
-    throw new InputError('span', 'a span longer than the difference of the two gaps');
+    throw new InputError('span', 'longerSpan');
   }
   return { camber: Math.asin(sine) / RAD_PER_DEG };
 }

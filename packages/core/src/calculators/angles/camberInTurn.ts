@@ -38,7 +38,7 @@ export function camberInTurn(input: {
   const b = off(across);
   const c = off(axis) * along;
   const reach = Math.hypot(a, b);
-  if (reach === 0 || Math.abs(c) > reach) throw new InputError('steer', EXPECTED);
+  if (reach === 0 || Math.abs(c) > reach) throw new InputError('steer', 'reachableSteer');
   const middle = Math.atan2(b, a);
   const half = Math.acos(-c / reach);
   const turned = [middle - half, middle + half]
@@ -46,11 +46,9 @@ export function camberInTurn(input: {
     .toSorted((one, other) => Math.abs(one) - Math.abs(other))
     .map((turn) => rotated(spin, across, axis, along, turn))
     .find((vector) => facing(vector) > 0);
-  if (!turned) throw new InputError('steer', EXPECTED);
+  if (!turned) throw new InputError('steer', 'reachableSteer');
   return { camber: Math.asin(Math.min(1, Math.max(-1, -turned[2]))) / RAD_PER_DEG };
 }
-
-const EXPECTED = 'a heading that the wheel can be turned to about such a steering axis';
 
 function rotated(spin: Vector, across: Vector, axis: Vector, along: number, turn: number): Vector {
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];

@@ -27,7 +27,7 @@ export function floorSlope(input: {
     return { degrees, high, levelError: null, tile: rise };
   }
   if (first === undefined || turned === undefined) {
-    throw new InputError('rise', 'the rise with its high side, or the level read both ways round');
+    throw new InputError('rise', 'riseWithSide');
   }
   const slope = (first - turned) / 2;
   return {

@@ -19,11 +19,11 @@ export function toeConvert(input: {
 }): { value: number } {
   const { value, from, to, diameter } = input;
   if (isLength(from) === isLength(to)) return { value: (value * unitSize(from)) / unitSize(to) };
-  if (diameter === undefined) throw new InputError('diameter', 'a diameter in mm');
+  if (diameter === undefined) throw new InputError('diameter', 'diameter');
   if (isLength(from)) {
     const sine = (value * unitSize(from)) / diameter;
     if (Math.abs(sine) > 1) {
-      throw new InputError('value', `a length no longer than the diameter, ${diameter} mm`);
+      throw new InputError('value', 'lengthInDiameter', { diameter });
     }
     return { value: Math.asin(sine) / RAD_PER_DEG / unitSize(to) };
   }

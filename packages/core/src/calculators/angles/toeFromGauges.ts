@@ -36,7 +36,7 @@ export function toeFromGauges(input: {
       return toeConvert({ value, from: unit, to: 'deg', diameter }).value;
     } catch (error) {
       if (error instanceof InputError && error.path === 'value') {
-        throw new InputError(`wheels.${wheel}`, error.expected);
+        throw error.at(`wheels.${wheel}`);
       }
       throw error;
     }

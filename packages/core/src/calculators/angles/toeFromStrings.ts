@@ -46,7 +46,7 @@ export function toeFromStrings(input: {
     const { front, rear } = wheels[wheel];
     const sine = (front - rear) / rimDiameter[axleOf(wheel)];
     if (Math.abs(sine) > 1) {
-      throw new InputError(`wheels.${wheel}`, 'distances that differ by less than the rim');
+      throw new InputError(`wheels.${wheel}`, 'closerThanRim');
     }
     return Math.asin(sine) / RAD_PER_DEG - parallelError / 2;
   });

@@ -22,7 +22,7 @@ export function toeFromTape(input: {
   const length = input.rear - input.front;
   const sine = length / 2 / input.span;
   if (Math.abs(sine) > 1) {
-    throw new InputError('span', 'a span of at least half the difference of the two tapes');
+    throw new InputError('span', 'spanForTapes');
   }
   return {
     totalToe: (2 * Math.asin(sine)) / RAD_PER_DEG,

@@ -12,5 +12,5 @@ const MOST_MM = 1_500;
 export function checkWheelLength(path: string, length: number, unit: 'mm' | 'in'): void {
   if (length * (unit === 'in' ? MM_PER_IN : 1) <= MOST_MM) return;
   const most = unit === 'in' ? `${Math.floor(MOST_MM / MM_PER_IN)} in` : `${MOST_MM} mm`;
-  throw new InputError(path, `at most ${most} across a wheel`);
+  throw new InputError(path, 'acrossWheel', { most });
 }

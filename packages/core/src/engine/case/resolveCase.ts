@@ -234,7 +234,7 @@ function checkSize(size: string | undefined, wheel: Wheel): void {
   try {
     parseTireSize(size);
   } catch (error) {
-    if (error instanceof InputError) throw new InputError(`tires.${wheel}.size`, error.expected);
+    if (error instanceof InputError) throw error.at(`tires.${wheel}.size`);
     throw error;
   }
 }

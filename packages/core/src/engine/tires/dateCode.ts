@@ -8,8 +8,6 @@ export interface TireDate {
 
 const DAY_MS = 86_400_000;
 const WEEK_MS = 7 * DAY_MS;
-const EXPECTED = 'four digits, week and year, such as 2319 for week 23 of 2019';
-
 /**
  * Reads the last four digits of a tire identification number: week, then year. Week 01 is the first
  * full calendar week, Sunday to Saturday; the last week may run into the next year.
@@ -19,15 +17,15 @@ const EXPECTED = 'four digits, week and year, such as 2319 for week 23 of 2019';
  * Source: 49 CFR 574.5, recalled from memory.
  */
 export function readDateCode(code: string, today: string): TireDate {
-  if (!/^\d{4}$/.test(code)) throw new InputError('dateCode', EXPECTED);
+  if (!/^\d{4}$/.test(code)) throw new InputError('dateCode', 'dateCode');
   const week = Number(code.slice(0, 2));
   const year = 2000 + Number(code.slice(2));
   const first = firstSunday(year);
   const begins = first + (week - 1) * WEEK_MS;
   if (week < 1 || begins >= firstSunday(year + 1) || new Date(begins).getUTCFullYear() !== year) {
-    throw new InputError('dateCode', `a week that ${year} has: ${EXPECTED}`);
+    throw new InputError('dateCode', 'weekOfYear', { year });
   }
-  if (begins > Date.parse(today)) throw new InputError('dateCode', 'a date that has been');
+  if (begins > Date.parse(today)) throw new InputError('dateCode', 'dateThatHasBeen');
   return { weekBegins: new Date(begins).toISOString().slice(0, 10) };
 }
 

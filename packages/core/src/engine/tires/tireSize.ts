@@ -27,8 +27,6 @@ const FLOTATION = new RegExp(
   'is',
 );
 
-const EXPECTED = 'a tire size such as 205/55R16 91V, 33x12.50R15LT or 18x8.50-8';
-
 /**
  * Reads a tire size: metric (`205/55R16 91V`), flotation (`33x12.50R15LT`) or cart (`18x8.50-8`).
  *
@@ -55,12 +53,12 @@ export function parseTireSize(size: string): TireSize {
     ];
     return complete(width, (diameter - rim) / 2, rim);
   }
-  throw new InputError('size', EXPECTED);
+  throw new InputError('size', 'tireSize');
 }
 
 function complete(sectionWidth: number, sidewall: number, rimDiameter: number): TireSize {
   if (!(sectionWidth > 0 && sidewall > 0 && rimDiameter > 0)) {
-    throw new InputError('size', 'a tire with a width, a sidewall and a rim above 0');
+    throw new InputError('size', 'tireAboveZero');
   }
   const diameter = rimDiameter + 2 * sidewall;
   const circumference = Math.PI * diameter;
@@ -72,6 +70,6 @@ function complete(sectionWidth: number, sidewall: number, rimDiameter: number): 
     revsPerKm: MM_PER_KM / circumference,
     rimDiameter,
   };
-  if (!Object.values(result).every(Number.isFinite)) throw new InputError('size', EXPECTED);
+  if (!Object.values(result).every(Number.isFinite)) throw new InputError('size', 'tireSize');
   return result;
 }

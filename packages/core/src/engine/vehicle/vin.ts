@@ -1,5 +1,9 @@
+import type { ExpectedReason, SentenceValues } from '@keen/contract';
+
 /** What a vehicle identification number turned out to be. */
-export type VinCheck = { ok: true; hasCheckDigit: boolean } | { ok: false; expected: string };
+export type VinCheck =
+  | { ok: true; hasCheckDigit: boolean }
+  | { ok: false; reason: ExpectedReason; values: SentenceValues };
 
 const LENGTH = 17;
 /** Place of the check digit, from 0. */
@@ -27,19 +31,16 @@ export function plainVin(text: string): string {
 export function checkVin(text: string): VinCheck {
   const vin = plainVin(text);
   if (vin.length !== LENGTH) {
-    return { ok: false, expected: `17 characters, not ${vin.length}` };
+    return { ok: false, reason: 'vinLength', values: { length: vin.length } };
   }
   if (!/^[0-9A-HJ-NPR-Z]+$/.test(vin)) {
-    return {
-      ok: false,
-      expected: 'digits and letters without I, O and Q, which look like 1 and 0',
-    };
+    return { ok: false, reason: 'vinSimilar', values: {} };
   }
   const sum = [...vin].reduce((total, letter, i) => total + VALUES[letter]! * WEIGHTS[i]!, 0);
   const digit = sum % 11 === 10 ? 'X' : String(sum % 11);
   const isRight = vin[CHECK_AT] === digit;
   if (!isRight && /^[1-5]/.test(vin)) {
-    return { ok: false, expected: `${digit} in the ninth place, by its check digit: look again` };
+    return { ok: false, reason: 'vinCheckDigit', values: { digit } };
   }
   return { ok: true, hasCheckDigit: isRight };
 }

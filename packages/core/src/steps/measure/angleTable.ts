@@ -109,34 +109,32 @@ export function readAngleTable(
       const column = mapping.columns[kind];
       const text = column === null ? '' : (cells[column] ?? '').trim();
       if (column === null || text === '') continue;
-      try {
-        found[kind] = angleIn(text, kind, mapping, say);
-      } catch (error) {
-        if (!(error instanceof InputError)) throw error;
-        faults.push({ line, column, expected: error.expected });
-      }
+      const angle = angleIn(text, kind, mapping, say);
+      if (typeof angle === 'number') found[kind] = angle;
+      else faults.push({ line, column, ...angle });
     }
     angles[wheel] = found;
   });
   return { angles, faults };
 }
 
-function angleIn(text: string, kind: TableAngle, mapping: AngleMapping, say: TableTexts): number {
+/** An angle in degrees, or what was expected instead. */
+function angleIn(
+  text: string,
+  kind: TableAngle,
+  mapping: AngleMapping,
+  say: TableTexts,
+): number | { expected: string } {
   const value = numberIn(text);
-  if (value === null) throw new InputError('', say.number);
+  if (value === null) return { expected: say.number };
   const signed = mapping.flipped[kind] ? -value : value;
   const unit = kind === 'toe' ? mapping.toeUnit : mapping.angleUnit;
   const isLength = unit === 'mm' || unit === 'in';
-  if (isLength && mapping.diameter === null) {
-    throw new InputError('', say.diameter);
+  if (isLength && mapping.diameter === null) return { expected: say.diameter };
+  const degrees = inDegrees(signed, unit, mapping.diameter ?? undefined);
+  if (degrees === null || Math.abs(degrees) > MOST_DEG) {
+    return { expected: say.angleWithin(MOST_DEG) };
   }
-  const { value: degrees } = toeConvert({
-    value: signed,
-    from: unit,
-    to: 'deg',
-    diameter: mapping.diameter ?? undefined,
-  });
-  if (Math.abs(degrees) > MOST_DEG) throw new InputError('', say.angleWithin(MOST_DEG));
   return Number(degrees.toFixed(4)) + 0;
 }
 
@@ -162,4 +160,14 @@ function wheelNamed(text: string): Wheel | null {
 
 function plainName(text: string): string {
   return text.toLowerCase().replace(/[^a-z]/g, '');
+}
+
+/** The angle of a toe; null where a wheel of this diameter has none of this length. */
+function inDegrees(value: number, from: ToeUnit, diameter: number | undefined): number | null {
+  try {
+    return toeConvert({ value, from, to: 'deg', diameter }).value;
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
 }
