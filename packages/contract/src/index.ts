@@ -116,6 +116,8 @@ export {
   calculatorInputs,
 } from './calculators.ts';
 export type { CalculatorInput, CalculatorName, ToeUnit } from './calculators.ts';
+export { calculatorOutputs } from './calculatorOutputs.ts';
+export type { CalculatorOutput } from './calculatorOutputs.ts';
 export { visitDraftSchema } from './visit/draft.ts';
 export type {
   DraftCar,
@@ -160,7 +162,7 @@ export * from './api.ts';
 export * from './shopSettings.ts';
 export * from './archive.ts';
 export { openApiDocument } from './openapi.ts';
-export { publishedJsonSchemas } from './jsonSchema.ts';
+export { calculatorJsonSchemas, publishedJsonSchemas } from './jsonSchema.ts';
 export {
   closeStudySchema,
   instrumentListSchema,

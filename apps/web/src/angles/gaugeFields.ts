@@ -2,6 +2,7 @@ import type { AngleKind, Axle, GaugeCalculator, VisitDraft, Wheel } from '@keen/
 import { tireDiameter, WHEELS_OF_AXLE } from '@keen/core';
 import { TOOLS } from '../tools/tools.ts';
 import type { BenchTool, Field } from '../tools/tool.ts';
+import { resultOf } from '../tools/toolInput.ts';
 import type { Texts, Worked } from '../tools/toolInput.ts';
 
 /** Angles that readings came to, by wheel, degrees. */
@@ -168,24 +169,23 @@ export function anglesFound(
   read: readonly Wheel[],
 ): Found | null {
   if (!worked.ok) return null;
-  const { output } = worked;
   switch (calculator) {
     case 'toeFromTape': {
       // The total is all a tape knows: half to each wheel.
-      const half = (output.totalToe as number) / 2;
+      const half = resultOf(calculator, worked).output.totalToe / 2;
       const [left, right] = WHEELS_OF_AXLE[where as Axle];
       return { [left]: half, [right]: half };
     }
     case 'toeFromStrings':
     case 'toeFromGauges': {
-      const toe = output.toe as Record<Wheel, number>;
+      const { toe } = resultOf(calculator, worked).output;
       return Object.fromEntries(read.map((wheel) => [wheel, toe[wheel]]));
     }
     case 'camberFromSquare':
     case 'camberFromLevel':
-      return { [where as Wheel]: output.camber as number };
+      return { [where as Wheel]: resultOf(calculator, worked).output.camber };
     case 'casterFromSwing':
-      return { [where as Wheel]: output.caster as number };
+      return { [where as Wheel]: resultOf(calculator, worked).output.caster };
   }
 }
 

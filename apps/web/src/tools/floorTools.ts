@@ -8,10 +8,7 @@ import { t } from '../words/floorTools.ts';
 
 /** What the floor and the axles do to every reading. */
 export const FLOOR_TOOLS: readonly BenchTool[] = [
-  tool<
-    'floorSlope',
-    { degrees: number; high: 'left' | 'right'; levelError: number | null; tile: number }
-  >({
+  tool<'floorSlope'>({
     name: 'floorSlope',
     title: t('floorAcrossTheCar'),
     question: t('howFarTheFloor'),
@@ -72,7 +69,7 @@ export const FLOOR_TOOLS: readonly BenchTool[] = [
     caution: t('tilesUnderWheelsMust'),
     Drawing: FloorDrawing,
   }),
-  tool<'axleSquare', { angle: number; difference: number }>({
+  tool<'axleSquare'>({
     name: 'axleSquare',
     title: t('axlesByTwoTapes'),
     question: t('hubToHubOn'),

@@ -1,4 +1,3 @@
-import type { TireSize, WheelFit } from '@keen/core';
 import { CasterHeightDrawing } from '../drawing/bench/fromTheSide.tsx';
 import { createElement } from 'react';
 import { RideHeightSheet } from '../drawing/bench/charts.tsx';
@@ -15,7 +14,7 @@ const UNIT_SIGN = { deg: '°', min: '′', mm: ' mm', in: ' in' } as const;
 
 /** What angles and sizes mean on the road. */
 export const MEANING_TOOLS: readonly BenchTool[] = [
-  tool<'toeConvert', { value: number }>({
+  tool<'toeConvert'>({
     name: 'toeConvert',
     title: t('toeInOtherUnits'),
     question: t('oneWheelsToeBetween'),
@@ -49,7 +48,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
         words: t('aWheelFromAbove'),
       }),
   }),
-  tool<'slip', { metresPerKm: number; feetPerMile: number }>({
+  tool<'slip'>({
     name: 'slip',
     title: t('sidewaysDrag'),
     question: t('howFarToeDrags'),
@@ -69,7 +68,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
         drift: t('metresEachKm', { metres: Math.abs(output.metresPerKm).toFixed(2) }),
       }),
   }),
-  tool<'thrust', { thrustAngle: number; totalToe: number; steeringWheelOffset?: number }>({
+  tool<'thrust'>({
     name: 'thrust',
     title: t('thrust'),
     question: t('whereTheRearAxle'),
@@ -108,7 +107,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
     source: t('aCarThatCrabs'),
     Drawing: ThrustDrawing,
   }),
-  tool<'tireSize', TireSize>({
+  tool<'tireSize'>({
     name: 'tireSize',
     title: t('tireSize'),
     question: t('whatASizeOn'),
@@ -133,7 +132,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
     source: t('sizeDesignationsOfIso'),
     Drawing: TireSizeDrawing,
   }),
-  tool<'rideHeight', { camberChange: number; toeChange: number }>({
+  tool<'rideHeight'>({
     name: 'rideHeight',
     title: t('changedRideHeight'),
     question: t('whatLiftingOrLowering'),
@@ -205,7 +204,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
     caution: t('theMakersRideHeight'),
     Drawing: RideHeightSheet,
   }),
-  tool<'casterWithHeight', { caster: number; casterChange: number }>({
+  tool<'casterWithHeight'>({
     name: 'casterWithHeight',
     title: t('casterAfterAChange'),
     question: t('whatLiftingOrLoweringDoes'),
@@ -254,7 +253,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
     caution: t('theMakersRideHeight'),
     Drawing: CasterHeightDrawing,
   }),
-  tool<'wheelFit', WheelFit>({
+  tool<'wheelFit'>({
     name: 'wheelFit',
     title: t('otherWheels'),
     question: t('whereTheEdgesOf'),

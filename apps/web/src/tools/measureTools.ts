@@ -29,10 +29,7 @@ const stringFields = Object.entries(WHEEL_LABELS).flatMap(([wheel, name]): Field
 
 /** Angles out of tapes, strings, gauges, squares and levels. */
 export const MEASURE_TOOLS: readonly BenchTool[] = [
-  tool<
-    'toeFromTape',
-    { totalToe: number; totalToeLength: number; direction: 'in' | 'out' | 'none' }
-  >({
+  tool<'toeFromTape'>({
     name: 'toeFromTape',
     title: t('toeByTape'),
     question: t('twoTapeReadingsBetween'),
@@ -75,16 +72,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     caution: t('marksAtEqualHeight'),
     Drawing: TapeDrawing,
   }),
-  tool<
-    'toeFromStrings',
-    {
-      parallelError: number;
-      parallel: boolean;
-      toe: Record<'lf' | 'rf' | 'lr' | 'rr', number>;
-      totalToe: { front: number; rear: number };
-      thrustAngle: number;
-    }
-  >({
+  tool<'toeFromStrings'>({
     name: 'toeFromStrings',
     title: t('toeByStrings'),
     question: t('aStringAlongEach'),
@@ -165,14 +153,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     caution: t('aStringThatSags'),
     Drawing: StringsDrawing,
   }),
-  tool<
-    'toeFromGauges',
-    {
-      toe: Record<'lf' | 'rf' | 'lr' | 'rr', number>;
-      totalToe: { front: number; rear: number };
-      thrustAngle: number;
-    }
-  >({
+  tool<'toeFromGauges'>({
     name: 'toeFromGauges',
     title: t('toeByGauges'),
     question: t('laserOrFlagGauges'),
@@ -239,7 +220,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     caution: t('aLaserIsNever'),
     Drawing: GaugesDrawing,
   }),
-  tool<'toeFromFlags', { toe: { left: number; right: number }; totalToe: number }>({
+  tool<'toeFromFlags'>({
     name: 'toeFromFlags',
     title: t('toeByRearFlags'),
     question: t('aBeamOrA'),
@@ -279,7 +260,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     caution: t('aLaserIsNever'),
     Drawing: FlagsDrawing,
   }),
-  tool<'camberFromSquare', { camber: number }>({
+  tool<'camberFromSquare'>({
     name: 'camberFromSquare',
     title: t('camberBySquare'),
     question: t('aSquareOnThe'),
@@ -308,7 +289,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
     source: t('plainGeometryTopOutward'),
     Drawing: SquareDrawing,
   }),
-  tool<'camberFromLevel', { camber: number }>({
+  tool<'camberFromLevel'>({
     name: 'camberFromLevel',
     title: t('camberByLevel'),
     question: t('aLevelPhoneOr'),

@@ -1,3 +1,4 @@
+import type { CalculatorOutput } from '@keen/contract';
 import { rodTurn } from '@keen/core';
 import {
   CamDrawing,
@@ -36,11 +37,7 @@ const ROD_FIELDS: readonly Field[] = [
 /** Angles are shown to hundredths of a degree. */
 const SHOWN_DEG = 0.005;
 
-interface Rod {
-  lengthChange: number;
-  turns: number;
-  action: 'lengthen' | 'shorten' | 'none';
-}
+type Rod = CalculatorOutput<'tieRod'>;
 
 const rodWords = ({ turns, action }: Rod) =>
   action === 'none' ? t('leaveIt') : t('turns', { turns: turns.toFixed(2), action });
@@ -56,7 +53,7 @@ function missingWords(camber: number, toe: number): ResultLine[] {
 
 /** Turns, bolt angles and shims that set an angle right. */
 export const SETTING_TOOLS: readonly BenchTool[] = [
-  tool<'tieRod', Rod>({
+  tool<'tieRod'>({
     name: 'tieRod',
     title: t('tieRod'),
     question: t('howManyTurnsChange'),
@@ -91,48 +88,46 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
     caution: t('freeTheJamNut'),
     Drawing: TieRodDrawing,
   }),
-  tool<'steeringWheelCentre', { lf: Rod & { toeChange: number }; rf: Rod & { toeChange: number } }>(
-    {
-      name: 'steeringWheelCentre',
-      title: t('steeringWheelStraight'),
-      question: t('theWheelStandsOff'),
-      fields: [
-        { kind: 'number', path: 'offset', label: t('standsOffToThe'), unit: '°' },
-        {
-          kind: 'number',
-          path: 'steeringRatio',
-          label: t('steeringRatio'),
-          unit: ': 1',
-        },
-        ...ROD_FIELDS,
-      ],
-      example: {
-        offset: 8,
-        steeringRatio: 16,
-        steeringArm: 140,
-        threadPitch: 1.5,
-        rack: 'behind',
-        adjuster: 'single',
+  tool<'steeringWheelCentre'>({
+    name: 'steeringWheelCentre',
+    title: t('steeringWheelStraight'),
+    question: t('theWheelStandsOff'),
+    fields: [
+      { kind: 'number', path: 'offset', label: t('standsOffToThe'), unit: '°' },
+      {
+        kind: 'number',
+        path: 'steeringRatio',
+        label: t('steeringRatio'),
+        unit: ': 1',
       },
-      exampleWords: t('offAtIsHalf'),
-      results: ({ lf, rf }) => [
-        { label: t('leftRod'), value: rodWords(lf), isMain: true },
-        { label: t('rightRod'), value: rodWords(rf), isMain: true },
-        {
-          label: t('toeOfEachWheel'),
-          value: t('leftAndRight', {
-            left: showDegrees(lf.toeChange, 2),
-            right: showDegrees(rf.toeChange, 2),
-          }),
-        },
-      ],
-      formula: t('leftOffsetRatioRight'),
-      source: t('plainGeometryRearThrust'),
-      caution: t('lockTheWheelStraight'),
-      Drawing: SteeringWheelDrawing,
+      ...ROD_FIELDS,
+    ],
+    example: {
+      offset: 8,
+      steeringRatio: 16,
+      steeringArm: 140,
+      threadPitch: 1.5,
+      rack: 'behind',
+      adjuster: 'single',
     },
-  ),
-  tool<'rearShim', { angle: number; clock: number; camberAchieved: number; toeAchieved: number }>({
+    exampleWords: t('offAtIsHalf'),
+    results: ({ lf, rf }) => [
+      { label: t('leftRod'), value: rodWords(lf), isMain: true },
+      { label: t('rightRod'), value: rodWords(rf), isMain: true },
+      {
+        label: t('toeOfEachWheel'),
+        value: t('leftAndRight', {
+          left: showDegrees(lf.toeChange, 2),
+          right: showDegrees(rf.toeChange, 2),
+        }),
+      },
+    ],
+    formula: t('leftOffsetRatioRight'),
+    source: t('plainGeometryRearThrust'),
+    caution: t('lockTheWheelStraight'),
+    Drawing: SteeringWheelDrawing,
+  }),
+  tool<'rearShim'>({
     name: 'rearShim',
     title: t('rearHubShim'),
     question: t('oneTaperedShimFrom'),
@@ -179,7 +174,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
     caution: t('takeOldShimsOut', { liftCaution: LIFT_CAUTION }),
     Drawing: ShimClockDrawing,
   }),
-  tool<'eccentric', { turn: number; reachable: boolean; range: [number, number] }>({
+  tool<'eccentric'>({
     name: 'eccentric',
     title: t('camBolt'),
     question: t('howFarAnEccentric'),
@@ -217,7 +212,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
     caution: t('clampBoltsFirstCam', { liftCaution: LIFT_CAUTION }),
     Drawing: CamDrawing,
   }),
-  tool<'wishboneShims', { front: number; rear: number }>({
+  tool<'wishboneShims'>({
     name: 'wishboneShims',
     title: t('upperArmShims'),
     question: t('thicknessToAddOr'),
@@ -260,7 +255,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
     caution: LIFT_CAUTION,
     Drawing: WishboneDrawing,
   }),
-  tool<'twoCams', { front: Cam; rear: Cam }>({
+  tool<'twoCams'>({
     name: 'twoCams',
     title: t('twoCamsOnOne'),
     question: t('aLowerArmOn'),
@@ -307,11 +302,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
   }),
 ];
 
-interface Cam {
-  turn: number;
-  moves: number;
-  reachable: boolean;
-}
+type Cam = CalculatorOutput<'twoCams'>['front'];
 
 function camWords({ turn, moves, reachable }: Cam): string {
   const mm = Math.abs(moves).toFixed(1);

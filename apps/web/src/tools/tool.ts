@@ -1,4 +1,4 @@
-import type { CalculatorInput, CalculatorName } from '@keen/contract';
+import type { CalculatorInput, CalculatorName, CalculatorOutput } from '@keen/contract';
 import type { ComponentType } from 'react';
 import type { ToolDrawing } from '../drawing/bench/toolDrawing.ts';
 
@@ -35,10 +35,7 @@ export interface ResultLine {
 }
 
 /** A calculator as a page: what it asks, draws, answers, and where its formula comes from. */
-export interface BenchTool<
-  N extends CalculatorName = CalculatorName,
-  Out extends object = Record<string, unknown>,
-> {
+export interface BenchTool<N extends CalculatorName = CalculatorName> {
   name: N;
   title: string;
   /** When one reaches for it. */
@@ -48,17 +45,15 @@ export interface BenchTool<
   example: CalculatorInput<N>;
   /** The example in a sentence. */
   exampleWords: string;
-  results: (output: Out, input: CalculatorInput<N>) => readonly ResultLine[];
+  results: (output: CalculatorOutput<N>, input: CalculatorInput<N>) => readonly ResultLine[];
   formula: string;
   source: string;
   /** What can hurt or mislead. */
   caution?: string;
-  Drawing: ComponentType<ToolDrawing<N, Out>>;
+  Drawing: ComponentType<ToolDrawing<N>>;
 }
 
 /** Keeps a tool's own types while it is written, and puts them away for the list. */
-export function tool<N extends CalculatorName, Out extends object>(
-  definition: BenchTool<N, Out>,
-): BenchTool {
-  return definition as unknown as BenchTool;
+export function tool<N extends CalculatorName>(definition: BenchTool<N>): BenchTool {
+  return definition;
 }

@@ -1,3 +1,4 @@
+import type { CalculatorInput, CalculatorName, CalculatorOutput } from '@keen/contract';
 import { calculatorInputs, refusalsOf } from '@keen/contract';
 import { calculate, InputError, MM_PER_IN, parseMeasure } from '@keen/core';
 import type { BenchTool, Field } from './tool.ts';
@@ -16,9 +17,21 @@ export function takesInches({ fields }: BenchTool): boolean {
 }
 
 /** What came of it: a result, or what is wrong where. */
-export type Worked =
-  | { ok: true; input: object; output: Record<string, unknown> }
-  | { ok: false; faults: Record<string, string> };
+export type Worked = Result | { ok: false; faults: Record<string, string> };
+
+interface Result {
+  ok: true;
+  input: CalculatorInput<CalculatorName>;
+  output: CalculatorOutput<CalculatorName>;
+}
+
+/** What came of it, as the result of the calculator that it is known to be of. */
+export function resultOf<N extends CalculatorName>(
+  _name: N,
+  { input, output }: Result,
+): { input: CalculatorInput<N>; output: CalculatorOutput<N> } {
+  return { input: input as CalculatorInput<N>, output: output as CalculatorOutput<N> };
+}
 
 /** The texts that an input would stand in the fields as. */
 export function textsOf(fields: readonly Field[], input: object): Texts {
@@ -62,7 +75,7 @@ export function workOut(tool: BenchTool, texts: Texts): Worked {
     };
   }
   try {
-    const output = calculate(tool.name, parsed.data as never) as Record<string, unknown>;
+    const output = calculate(tool.name, parsed.data as never);
     return { ok: true, input: parsed.data, output };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;

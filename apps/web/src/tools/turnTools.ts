@@ -9,7 +9,7 @@ import { term } from '../words/terms.ts';
 
 /** What a steered front wheel shows: caster by the swing, camber in turns. */
 export const TURN_TOOLS: readonly BenchTool[] = [
-  tool<'casterFromSwing', { caster: number }>({
+  tool<'casterFromSwing'>({
     name: 'casterFromSwing',
     title: t('casterBySwing'),
     question: t('camberReadWithThe'),
@@ -36,7 +36,7 @@ export const TURN_TOOLS: readonly BenchTool[] = [
     caution: SWING_CAUTION,
     Drawing: SwingDrawing,
   }),
-  tool<'camberInTurn', { camber: number }>({
+  tool<'camberInTurn'>({
     name: 'camberInTurn',
     title: t('camberInATurn'),
     question: t('whatCasterAndSai'),
@@ -55,14 +55,7 @@ export const TURN_TOOLS: readonly BenchTool[] = [
     source: t('rigidRotationExactThe'),
     Drawing: CamberInTurnDrawing,
   }),
-  tool<
-    'camberInTurns',
-    {
-      camber: { left: number; right: number };
-      steeringWheelTurns: number | null;
-      rise: { inside: number; outside: number } | null;
-    }
-  >({
+  tool<'camberInTurns'>({
     name: 'camberInTurns',
     title: t('bothWheelsInA'),
     question: t('camberOfEachFront'),

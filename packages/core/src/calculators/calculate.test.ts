@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { CalculatorInput, CalculatorName } from '@keen/contract';
-import { calculatorInputs, refusalOf } from '@keen/contract';
+import { calculatorInputs, calculatorOutputs, refusalOf } from '@keen/contract';
 import vectors from '../../tests/reference/calculators.json' with { type: 'json' };
 import { calculate } from './calculate.ts';
 
@@ -22,7 +22,9 @@ describe('calculate', () => {
   // Check vectors worked out apart from this code, from the definitions.
   it.each(vectors as unknown as Vector[])('$name: $why', ({ name, in: input, out, tolerance }) => {
     expect(calculatorInputs[name].safeParse(input).success).toBe(true);
-    const result = new Map(leaves(calculate(name, input as never)));
+    const answer = calculate(name, input as never);
+    expect(calculatorOutputs[name].safeParse(answer).error).toBeUndefined();
+    const result = new Map(leaves(answer));
     const expected = leaves(out);
     expect([...result.keys()].toSorted()).toEqual(expected.map(([path]) => path).toSorted());
     for (const [path, value] of expected) {
@@ -43,10 +45,8 @@ describe('calculate', () => {
       from: 'in',
       to: 'deg',
       diameter: 24 * 25.4,
-    }) as {
-      value: number;
-    };
-    const { feetPerMile } = calculate('slip', { toe: each.value }) as { feetPerMile: number };
+    });
+    const { feetPerMile } = calculate('slip', { toe: each.value });
     expect(2 * feetPerMile).toBeCloseTo(27.5, 6);
   });
 

@@ -1,4 +1,4 @@
-import type { CalculatorInput, CalculatorName } from '@keen/contract';
+import type { CalculatorInput, CalculatorName, CalculatorOutput } from '@keen/contract';
 import { casterWithHeight } from './adjustment/casterWithHeight.ts';
 import { eccentric } from './adjustment/eccentric.ts';
 import { rearShim } from './adjustment/rearShim.ts';
@@ -25,7 +25,7 @@ import { toeFromTape } from './angles/toeFromTape.ts';
 import { InputError } from '../engine/errors/InputError.ts';
 import { parseTireSize } from '../engine/tires/tireSize.ts';
 
-type Calculators = { [N in CalculatorName]: (input: CalculatorInput<N>) => object };
+type Calculators = { [N in CalculatorName]: (input: CalculatorInput<N>) => CalculatorOutput<N> };
 
 const CALCULATORS: Calculators = {
   tireSize: ({ size }) => parseTireSize(size),
@@ -58,7 +58,10 @@ const CALCULATORS: Calculators = {
  * Runs a calculator by name. Input must already have passed the contract's schema.
  * @throws {InputError} for a geometry that cannot exist or a result that is not finite
  */
-export function calculate<N extends CalculatorName>(name: N, input: CalculatorInput<N>): object {
+export function calculate<N extends CalculatorName>(
+  name: N,
+  input: CalculatorInput<N>,
+): CalculatorOutput<N> {
   const result = CALCULATORS[name](input);
   refuseNonFinite(result);
   return result;

@@ -1,3 +1,4 @@
+import type { CalculatorOutput } from '@keen/contract';
 import { Block, drawnDegrees, Frame, FRAME, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
 import { t } from '../../words/drawing.ts';
@@ -5,11 +6,7 @@ import { term } from '../../words/terms.ts';
 
 /** Rods, cams and shims. */
 
-interface Rod {
-  lengthChange: number;
-  turns: number;
-  action: string;
-}
+type Rod = CalculatorOutput<'tieRod'>;
 
 function RodAndNut({ x, y, rod, toRight }: { x: number; y: number; rod: Rod; toRight: boolean }) {
   const sign = toRight ? 1 : -1;
@@ -38,7 +35,7 @@ function RodAndNut({ x, y, rod, toRight }: { x: number; y: number; rod: Rod; toR
   );
 }
 
-export function TieRodDrawing({ input, output }: ToolDrawing<'tieRod', Rod>) {
+export function TieRodDrawing({ input, output }: ToolDrawing<'tieRod'>) {
   const behind = input.rack === 'behind';
   const y = 104;
   const rodY = y + (behind ? 56 : -56);
@@ -69,10 +66,7 @@ export function TieRodDrawing({ input, output }: ToolDrawing<'tieRod', Rod>) {
   );
 }
 
-export function SteeringWheelDrawing({
-  input,
-  output,
-}: ToolDrawing<'steeringWheelCentre', { lf: Rod; rf: Rod }>) {
+export function SteeringWheelDrawing({ input, output }: ToolDrawing<'steeringWheelCentre'>) {
   const y = 172;
   return (
     <Frame label={t('adjusters.bothTieRodsFrom')}>
@@ -104,10 +98,7 @@ function rodWords({ action, turns }: Rod): string {
     : t('adjusters.turns', { turns: turns.toFixed(2), action });
 }
 
-export function ShimClockDrawing({
-  input,
-  output,
-}: ToolDrawing<'rearShim', { angle: number; clock: number }>) {
+export function ShimClockDrawing({ input, output }: ToolDrawing<'rearShim'>) {
   const [x, y, r] = [128, 112, 84];
   const hand = (clock: number, length: number): [number, number] => [
     x + length * Math.sin((clock * Math.PI) / 180),
@@ -173,10 +164,7 @@ export function clockWords(clock: number): string {
   return halfHours % 2 === 1 ? t('adjusters.halfPast', { hour }) : t('adjusters.oclock', { hour });
 }
 
-export function CamDrawing({
-  input,
-  output,
-}: ToolDrawing<'eccentric', { turn: number; reachable: boolean }>) {
+export function CamDrawing({ input, output }: ToolDrawing<'eccentric'>) {
   const [x, y, r] = [120, 112, 70];
   const throwPx = 22;
   const angle = (output.turn * Math.PI) / 180;
@@ -208,9 +196,7 @@ export function CamDrawing({
   );
 }
 
-export function WishboneDrawing({
-  output,
-}: ToolDrawing<'wishboneShims', { front: number; rear: number }>) {
+export function WishboneDrawing({ output }: ToolDrawing<'wishboneShims'>) {
   const boltX = 96;
   const rows = [
     { name: t('adjusters.frontBolt'), y: 66, mm: output.front },
@@ -263,15 +249,7 @@ export function WishboneDrawing({
   );
 }
 
-interface DrawnCam {
-  turn: number;
-  moves: number;
-  reachable: boolean;
-}
-
-export function TwoCamsDrawing({
-  output,
-}: ToolDrawing<'twoCams', { front: DrawnCam; rear: DrawnCam }>) {
+export function TwoCamsDrawing({ output }: ToolDrawing<'twoCams'>) {
   const cams = [
     { name: t('adjusters.frontCam'), y: 62, cam: output.front },
     { name: t('adjusters.rearCam'), y: 162, cam: output.rear },

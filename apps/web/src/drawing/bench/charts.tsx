@@ -102,10 +102,7 @@ export function AngleChart({ points, x, series, now, label }: AngleChartProps) {
 /** Steering range that a front wheel takes, degrees. */
 const STEER_RANGE = Array.from({ length: 37 }, (_, i) => -36 + 2 * i);
 
-export function CamberInTurnDrawing({
-  input,
-  output,
-}: ToolDrawing<'camberInTurn', { camber: number }>) {
+export function CamberInTurnDrawing({ input, output }: ToolDrawing<'camberInTurn'>) {
   const points = STEER_RANGE.flatMap((steer) => {
     const camber = attempt(() => camberInTurn({ ...input, steer }).camber);
     return camber === null ? [] : [{ steer, camber }];
@@ -166,10 +163,7 @@ export function FrontCamberInTurns({
 }
 
 /** The swing on the same chart as camber in a turn: two readings and the line through them. */
-export function SwingDrawing({
-  input,
-  output,
-}: ToolDrawing<'casterFromSwing', { caster: number }>) {
+export function SwingDrawing({ input, output }: ToolDrawing<'casterFromSwing'>) {
   return (
     <AngleChart
       points={[
@@ -196,9 +190,7 @@ export function SwingDrawing({
 
 const HEIGHTS = Array.from({ length: 33 }, (_, i) => -80 + 5 * i);
 
-export function RideHeightSheet(
-  props: ToolDrawing<'rideHeight', { camberChange: number; toeChange: number }>,
-) {
+export function RideHeightSheet(props: ToolDrawing<'rideHeight'>) {
   const { input, output } = props;
   const points = HEIGHTS.flatMap((change) => {
     const found = attempt(() => rideHeight({ ...input, change }));

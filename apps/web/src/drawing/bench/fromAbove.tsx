@@ -25,10 +25,7 @@ const PAIR_LABELS = {
   none: 'fromAbove.frontPairParallel',
 } as const;
 
-export function TapeDrawing({
-  input,
-  output,
-}: ToolDrawing<'toeFromTape', { totalToe: number; direction: 'in' | 'out' | 'none' }>) {
+export function TapeDrawing({ input, output }: ToolDrawing<'toeFromTape'>) {
   const y = 118;
   const turn = drawnDegrees(output.totalToe / 2, 14);
   const lean = 46 * Math.tan((turn * Math.PI) / 180);
@@ -131,10 +128,7 @@ function FourWheels({ toe, front, rear }: { toe: Toe; front: number; rear: numbe
   );
 }
 
-export function GaugesDrawing({
-  input,
-  output,
-}: ToolDrawing<'toeFromGauges', { toe: Toe; thrustAngle: number }>) {
+export function GaugesDrawing({ input, output }: ToolDrawing<'toeFromGauges'>) {
   const [front, rear] = [58, 168];
   const lean = drawnDegrees(output.thrustAngle, 30, 14);
   const end = MIDDLE + (rear - 14) * Math.tan((lean * Math.PI) / 180);
@@ -153,18 +147,7 @@ export function GaugesDrawing({
 
 const STRING_X = [22, FRAME.width - 22] as const;
 
-export function StringsDrawing({
-  input,
-  output,
-}: ToolDrawing<
-  'toeFromStrings',
-  {
-    parallelError: number;
-    parallel: boolean;
-    toe: Toe;
-    thrustAngle: number;
-  }
->) {
+export function StringsDrawing({ input, output }: ToolDrawing<'toeFromStrings'>) {
   const [front, rear] = [58, 168];
   const lean = drawnDegrees(output.parallelError / 2, 30, 8);
   const off = 55 * Math.tan((lean * Math.PI) / 180);
@@ -200,10 +183,7 @@ export function StringsDrawing({
   );
 }
 
-export function ThrustDrawing({
-  input,
-  output,
-}: ToolDrawing<'thrust', { thrustAngle: number; steeringWheelOffset?: number }>) {
+export function ThrustDrawing({ input, output }: ToolDrawing<'thrust'>) {
   const y = 150;
   const turn = (degrees: number) => drawnDegrees(degrees, 14, 18);
   const lean = drawnDegrees(output.thrustAngle, 30, 20);
@@ -243,10 +223,7 @@ export function ThrustDrawing({
   );
 }
 
-export function AxleSquareDrawing({
-  input,
-  output,
-}: ToolDrawing<'axleSquare', { angle: number; difference: number }>) {
+export function AxleSquareDrawing({ input, output }: ToolDrawing<'axleSquare'>) {
   const [front, rear] = [52, 168];
   const turn = drawnDegrees(output.angle, 8, 14);
   const lift = ((RIGHT - LEFT) / 2) * Math.tan((turn * Math.PI) / 180);
@@ -280,10 +257,7 @@ export function AxleSquareDrawing({
   );
 }
 
-export function FlagsDrawing({
-  input,
-  output,
-}: ToolDrawing<'toeFromFlags', { toe: { left: number; right: number }; totalToe: number }>) {
+export function FlagsDrawing({ input, output }: ToolDrawing<'toeFromFlags'>) {
   const [front, rear] = [52, 176];
   const sides = [
     { name: 'left', x: LEFT, out: -1, toe: output.toe.left, flag: input.flags.left },

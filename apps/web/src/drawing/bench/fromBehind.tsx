@@ -9,10 +9,7 @@ import { term } from '../../words/terms.ts';
 
 /** Camber, levels and suspensions, seen from behind or in front. */
 
-export function LevelDrawing({
-  input,
-  output,
-}: ToolDrawing<'camberFromLevel', { camber: number }>) {
+export function LevelDrawing({ input, output }: ToolDrawing<'camberFromLevel'>) {
   const isLeft = input.side === 'left';
   const x = isLeft ? 130 : FRAME.width - 130;
   const turn = drawnDegrees(output.camber, 5) * (isLeft ? -1 : 1);
@@ -74,10 +71,7 @@ export function LevelDrawing({
   );
 }
 
-export function SquareDrawing({
-  input,
-  output,
-}: ToolDrawing<'camberFromSquare', { camber: number }>) {
+export function SquareDrawing({ input, output }: ToolDrawing<'camberFromSquare'>) {
   const x = 150;
   const lean = drawnDegrees(output.camber, 4, 12);
   const [square, rimTop, rimBottom] = [236, 62, 162];
@@ -115,13 +109,7 @@ export function SquareDrawing({
   );
 }
 
-export function FloorDrawing({
-  input,
-  output,
-}: ToolDrawing<
-  'floorSlope',
-  { degrees: number; high: 'left' | 'right'; levelError: number | null; tile: number }
->) {
+export function FloorDrawing({ input, output }: ToolDrawing<'floorSlope'>) {
   const isLeftHigh = output.high === 'left';
   const slope = drawnDegrees(output.degrees, 8, 9) * (isLeftHigh ? 1 : -1);
   const [near, far] = [96, FRAME.width - 96];
@@ -176,12 +164,7 @@ export function FloorDrawing({
   );
 }
 
-export function TireSizeDrawing({
-  output,
-}: ToolDrawing<
-  'tireSize',
-  { sectionWidth: number; sidewall: number; diameter: number; rimDiameter: number }
->) {
+export function TireSizeDrawing({ output }: ToolDrawing<'tireSize'>) {
   const scale = 178 / output.diameter;
   const radius = (output.diameter * scale) / 2;
   const rim = (output.rimDiameter * scale) / 2;
@@ -231,10 +214,7 @@ export function TireSizeDrawing({
 
 type View = CalculatorInput<'rideHeight'>['points'];
 
-export function RideHeightDrawing({
-  input,
-  output,
-}: ToolDrawing<'rideHeight', { camberChange: number; toeChange: number }>) {
+export function RideHeightDrawing({ input, output }: ToolDrawing<'rideHeight'>) {
   const { points, change } = input;
   const moved = moveBody(points, change);
   const all = Object.values(points).filter((point): point is [number, number] => Boolean(point));

@@ -7,10 +7,7 @@ const WHEEL = { x: 150, y: 128, r: 62 };
 const FLOOR = WHEEL.y + WHEEL.r;
 
 /** A front wheel from its left side, the car driving left: the steering axis before and after. */
-export function CasterHeightDrawing({
-  input,
-  output,
-}: ToolDrawing<'casterWithHeight', { caster: number; casterChange: number }>) {
+export function CasterHeightDrawing({ input, output }: ToolDrawing<'casterWithHeight'>) {
   const lift = Math.max(-22, Math.min(22, input.change / 3));
   const axis = (degrees: number, top: number) => {
     const lean = Math.tan((drawnDegrees(degrees, 2.4) * Math.PI) / 180);

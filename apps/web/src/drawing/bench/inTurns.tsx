@@ -4,19 +4,10 @@ import type { ToolDrawing } from './toolDrawing.ts';
 import { t } from '../../words/drawing.ts';
 import { term } from '../../words/terms.ts';
 
-interface CamberInTurns {
-  camber: { left: number; right: number };
-  steeringWheelTurns: number | null;
-  rise: { inside: number; outside: number } | null;
-}
-
 const FLOOR = 170;
 
 /** Both front wheels in a turn, seen from behind, each leaning as it then stands. */
-export function CamberInTurnsDrawing({
-  input,
-  output,
-}: ToolDrawing<'camberInTurns', CamberInTurns>) {
+export function CamberInTurnsDrawing({ input, output }: ToolDrawing<'camberInTurns'>) {
   const wheels = [
     { side: 'left' as const, x: 104, turn: -drawnDegrees(output.camber.left, 3) },
     { side: 'right' as const, x: FRAME.width - 104, turn: drawnDegrees(output.camber.right, 3) },

@@ -1,7 +1,7 @@
-import type { CalculatorInput, CalculatorName } from '@keen/contract';
+import type { CalculatorInput, CalculatorName, CalculatorOutput } from '@keen/contract';
 
 /** What a calculator's drawing is given: the numbers that went in and came out. */
-export interface ToolDrawing<N extends CalculatorName, Out> {
+export interface ToolDrawing<N extends CalculatorName> {
   input: CalculatorInput<N>;
-  output: Out;
+  output: CalculatorOutput<N>;
 }

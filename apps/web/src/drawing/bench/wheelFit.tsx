@@ -1,4 +1,3 @@
-import type { WheelFit } from '@keen/core';
 import { Frame, FRAME, Span, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
 import { t } from '../../words/drawing.ts';
@@ -11,7 +10,7 @@ const BOTTOM = 176;
 const MOST_PX = 150;
 
 /** A right wheel from behind: the old rim dashed, the new one drawn, both on the same bolted face. */
-export function WheelFitDrawing({ input, output }: ToolDrawing<'wheelFit', WheelFit>) {
+export function WheelFitDrawing({ input, output }: ToolDrawing<'wheelFit'>) {
   const edges = ({ width, offset }: { width: number; offset: number }) => ({
     outer: (width * MM_PER_IN) / 2 - offset,
     inner: (width * MM_PER_IN) / 2 + offset,

@@ -1,4 +1,4 @@
-import type { Adjuster, ShopSettings } from '@keen/contract';
+import type { Adjuster, CalculatorOutput, ShopSettings } from '@keen/contract';
 import { shimPack } from '@keen/core';
 import type { PlanStep } from '@keen/core';
 import Box from '@mui/material/Box';
@@ -8,6 +8,7 @@ import { useKeepSettingsMutation } from '../../api/shopApi.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import type { BenchTool } from '../../tools/tool.ts';
 import { ToolDialog } from '../../tools/ToolDialog.tsx';
+import { resultOf } from '../../tools/toolInput.ts';
 import type { Worked } from '../../tools/toolInput.ts';
 import { startFor } from './adjusters.ts';
 import { keepCarTexts, keptCarTexts } from './carTexts.ts';
@@ -35,10 +36,10 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
 
   function finish(worked: Worked): void {
     if (worked.ok && tool.name === 'eccentric') {
-      enter(`visit.setRight.reach.${step.key}`, worked.output.range);
+      enter(`visit.setRight.reach.${step.key}`, resultOf('eccentric', worked).output.range);
     }
     if (worked.ok && tool.name === 'rearShim') {
-      const { stock } = worked.input as { stock: number[] };
+      const { stock } = resultOf('rearShim', worked).input;
       // What was typed as stock is the shop's stock from now on.
       if (stock.join() !== settings.hubShims.join()) {
         void keepSettings({ hubShims: stock });
@@ -68,7 +69,7 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
       after={(worked) =>
         tool.name === 'tieRod' && (
           <ThreadLeft
-            lengthChange={worked.ok ? (worked.output.lengthChange as number) : null}
+            lengthChange={worked.ok ? resultOf('tieRod', worked).output.lengthChange : null}
             adjuster={adjuster === 'turnbuckle' ? 'turnbuckle' : 'single'}
           />
         )
@@ -77,7 +78,10 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
       actions={(worked) => (
         <>
           {worked.ok && tool.name === 'wishboneShims' && (
-            <StockWords thickness={worked.output} stock={settings.armShims} />
+            <StockWords
+              thickness={resultOf('wishboneShims', worked).output}
+              stock={settings.armShims}
+            />
           )}
           {worked.ok && tool.name === 'rearShim' && (
             <Button
@@ -102,7 +106,7 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
 
 /** The stock's row of the shim that was chosen. */
 function rowOf(worked: Worked, { hubShimParts }: ShopSettings) {
-  const taper = worked.ok ? worked.output.angle : null;
+  const taper = worked.ok ? resultOf('rearShim', worked).output.angle : null;
   return hubShimParts.find((row) => row.taper === taper) ?? null;
 }
 
@@ -119,8 +123,10 @@ function partWords(tool: BenchTool, worked: Worked, settings: ShopSettings): str
 function templatePath(worked: Worked, settings: ShopSettings, plate: string): string {
   if (!worked.ok) return '';
   const row = rowOf(worked, settings);
-  const { angle, clock } = worked.output as { angle: number; clock: number };
-  const { side } = worked.input as { side: string };
+  const {
+    input: { side },
+    output: { angle, clock },
+  } = resultOf('rearShim', worked);
   const query = new URLSearchParams({ side, taper: String(angle), clock: clock.toFixed(1), plate });
   if (row) query.set('part', [row.part, row.template].filter(Boolean).join(' '));
   return `/bench/shim-template?${query.toString()}`;
@@ -131,7 +137,7 @@ function StockWords({
   thickness,
   stock,
 }: {
-  thickness: Record<string, unknown>;
+  thickness: CalculatorOutput<'wishboneShims'>;
   stock: readonly number[];
 }) {
   if (stock.length === 0) {
@@ -142,7 +148,7 @@ function StockWords({
     );
   }
   const words = (['front', 'rear'] as const).map((bolt) => {
-    const wanted = thickness[bolt] as number;
+    const wanted = thickness[bolt];
     const { shims, total } = shimPack(Math.abs(wanted), stock);
     const stack = shims.join(' + ');
     const what =

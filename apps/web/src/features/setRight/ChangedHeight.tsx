@@ -10,7 +10,7 @@ import { showDegrees } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { ToolDialog } from '../../tools/ToolDialog.tsx';
-import { textsOf } from '../../tools/toolInput.ts';
+import { resultOf, textsOf } from '../../tools/toolInput.ts';
 import type { Worked } from '../../tools/toolInput.ts';
 import { TOOLS } from '../../tools/tools.ts';
 import { t } from '../../words/setRight.ts';
@@ -61,13 +61,15 @@ export function ChangedHeight() {
           })}
           answer={(worked) => {
             if (!worked.ok) return '';
-            const { camberChange, toeChange } = worked.output as Record<string, number>;
-            const { change: moved } = worked.input as { change: number };
+            const {
+              input: { change: moved },
+              output: { camberChange, toeChange },
+            } = resultOf('rideHeight', worked);
             return t(moved > 0 ? 'changedHeight.raisedBy' : 'changedHeight.loweredBy', {
               mm: Math.abs(moved),
-              camber: showDegrees(camberChange!, 2),
-              toe: t(toeChange! > 0 ? 'changedHeight.toeIn' : 'changedHeight.toeOut', {
-                degrees: Math.abs(toeChange!).toFixed(2),
+              camber: showDegrees(camberChange, 2),
+              toe: t(toeChange > 0 ? 'changedHeight.toeIn' : 'changedHeight.toeOut', {
+                degrees: Math.abs(toeChange).toFixed(2),
               }),
             });
           }}
@@ -89,7 +91,7 @@ function CasterWords({ layout, worked }: { layout: FrontLayout; worked: Worked }
   const { draft } = useVisit();
   const caster = draft.angles?.lf?.caster ?? draft.angles?.rf?.caster;
   if (!worked.ok || caster === undefined) return null;
-  const { change } = worked.input as { change: number };
+  const { change } = resultOf('rideHeight', worked).input;
   const { lowerOuter, upperOuter, strutTop } = layout.points;
   const top = strutTop ?? upperOuter;
   if (!top || change <= lowerOuter[1] - top[1]) return null;
