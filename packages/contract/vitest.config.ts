@@ -1,5 +1,10 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  test: { name: 'contract', environment: 'node', include: ['{src,tests}/**/*.test.ts'] },
+  test: {
+    name: 'contract',
+    environment: 'node',
+    include: ['{src,tests}/**/*.test.ts'],
+    testTimeout: 300_000,
+  },
 });

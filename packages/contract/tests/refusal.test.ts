@@ -1,6 +1,6 @@
 import * as contract from '@keen/contract';
-import type { SentenceValues } from '@keen/contract';
-import { EXPECTED_TEXTS, entrySchema, parseCaseFile, refusalsOf } from '@keen/contract';
+import type { Refusal, SentenceValues } from '@keen/contract';
+import { entrySchema, isExpectedReason, parseCaseFile, refusalsOf } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 
@@ -95,13 +95,11 @@ describe('every schema', () => {
   });
 
   it.each(schemas)('%s refuses by reasons that any language can say', (_, schema) => {
-    for (const value of PLAIN) {
-      for (const input of [value, everywhere(schema, value)]) {
-        for (const { path, expected, reason } of refusedBy(schema, input)) {
-          expect(Object.keys(EXPECTED_TEXTS), `${path}: ${expected}`).toContain(reason);
-          expect(expected).not.toMatch(/\{\{|undefined/);
-        }
-      }
-    }
+    const refusals = PLAIN.flatMap((value) =>
+      [value, everywhere(schema, value)].flatMap((input) => refusedBy(schema, input)),
+    );
+    const isUnsaid = ({ expected, reason }: Refusal) =>
+      reason === undefined || !isExpectedReason(reason) || /\{\{|undefined/.test(expected);
+    expect(refusals.filter(isUnsaid)).toEqual([]);
   });
 });
