@@ -30,6 +30,17 @@ test('the screens in Spanish: picked at the door, kept on the device, and back t
   await page.goto('/garage/00000000-0000-4000-8000-000000000000');
   await expect(page.getByText('No existe ese coche')).toBeVisible();
 
+  // And what was expected in the place of something wrong.
+  await page.goto('/');
+  await page.getByLabel('Archivo de caso').setInputFiles({
+    name: 'case.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(
+      JSON.stringify({ format: 'keen-groove/case', version: 1, units: { depth: 'cm' } }),
+    ),
+  });
+  await expect(page.getByText('units.depth: se esperaba uno de mm, in32')).toBeVisible();
+
   await page.goto('/');
   await page.getByRole('button', { name: /Mira/ }).click();
   await page.getByRole('button', { name: 'English' }).click();

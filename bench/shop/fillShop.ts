@@ -20,6 +20,12 @@ const DECISION_SWEEPS = 100;
 const idOf = (name: string) =>
   `overlay(overlay(md5(${name}) placing '4' from 13) placing '8' from 17)::uuid`;
 
+/** Of so many cars two belong to one customer. */
+const CARS_PER_SECOND_CAR = 5;
+/** A whole number below `count` for the customer of car `i`, in SQL: another one for each name of a draw. */
+const drawn = (name: string, count: number) =>
+  `(hashtext('${name}' || (i - (i % ${CARS_PER_SECOND_CAR} = 1)::int)) & 2147483647) % ${count}`;
+
 const SYLLABLES =
   'ba do fen gri hol jun kel lor mav nis ost pel qui ras tov und vel wim yor zan'.split(' ');
 const FIRST_NAMES = SYLLABLES.flatMap((a) => SYLLABLES.map((b) => a + b));
@@ -81,8 +87,8 @@ export async function fillShop(
        from (
          select i, chr(65 + i % 26) || chr(65 + (i / 26) % 26) || ' ' || (100 + i) as plate,
            ($2::text[])[1 + i % ${COLOURS.length}] || ' ' || ($3::text[])[1 + (i / 7) % ${CARS.length}] as label,
-           initcap(($4::text[])[1 + (i::bigint * 7919) % ${FIRST_NAMES.length}] || ' ' || ($5::text[])[1 + (i::bigint * 104729) % ${LAST_NAMES.length}]) as customer,
-           '0' || (200 + i % 700) || ' 555-' || lpad((i % 10000)::text, 4, '0') as phone,
+           initcap(($4::text[])[1 + ${drawn('first', FIRST_NAMES.length)}] || ' ' || ($5::text[])[1 + ${drawn('last', LAST_NAMES.length)}]) as customer,
+           '0' || (200 + ${drawn('area', 700)}) || ' 555-' || lpad((${drawn('phone', 10_000)})::text, 4, '0') as phone,
            upper(left(translate(md5('vin' || i), 'ioq', '123'), 17)) as vin
          from generate_series($6::int, $7::int) as i) as made
        on conflict do nothing`,

@@ -4,7 +4,10 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Writable } from 'node:stream';
-import { crc32, deflateRawSync } from 'node:zlib';
+import { promisify } from 'node:util';
+import { crc32, deflateRaw } from 'node:zlib';
+
+const deflate = promisify(deflateRaw);
 
 const SIGNATURE = {
   local: 0x04034b50,
@@ -23,6 +26,8 @@ const IS_64 = 0xffffffff;
 const IS_64_COUNT = 0xffff;
 /** Fast rather than tight: an archive is waited for, and texts pack to an eighth either way. */
 const LEVEL = 2;
+/** Files that are packed at once, beside the work of making the next ones: enough that no core waits. */
+const AT_ONCE = 8;
 
 /**
  * Writes a zip of any number of files in little memory: its list of files waits on disk. The common
@@ -41,6 +46,9 @@ export class ZipWriter {
   #offset = 0;
   #count = 0;
   #listBytes = 0;
+  /** Files not written yet, in their order. */
+  readonly #waiting: Promise<void>[] = [];
+  #isClosed = false;
 
   private constructor(out: Writable, folder: string, modified: Date) {
     this.#out = out;
@@ -55,9 +63,30 @@ export class ZipWriter {
     return new ZipWriter(out, await mkdtemp(join(tmpdir(), 'keen-zip-')), modified);
   }
 
-  /** Adds a file; waits until the reader keeps up. */
+  /**
+   * Adds a file; waits until the reader keeps up.
+   * @param bytes - not to be changed afterwards
+   * @throws what went wrong with this or an earlier file
+   */
   async add(name: string, bytes: Buffer, { isPacked = false } = {}): Promise<void> {
-    const packed = isPacked ? bytes : deflateRawSync(bytes, { level: LEVEL });
+    const packed = isPacked ? Promise.resolve(bytes) : deflate(bytes, { level: LEVEL });
+    const written = this.#append(name, bytes, isPacked, packed, this.#waiting.at(-1));
+    // It is told when its turn has come.
+    written.catch(() => undefined);
+    this.#waiting.push(written);
+    if (this.#waiting.length >= AT_ONCE) await this.#waiting.shift();
+  }
+
+  async #append(
+    name: string,
+    bytes: Buffer,
+    isPacked: boolean,
+    packing: Promise<Buffer>,
+    before: Promise<void> | undefined,
+  ): Promise<void> {
+    const [packed] = await Promise.all([packing, before]);
+    // Broken off: whoever takes the bytes may have gone.
+    if (this.#isClosed) return;
     const nameBytes = Buffer.from(name);
     const common = Buffer.alloc(26);
     common.writeUInt16LE(VERSION, 0);
@@ -79,6 +108,7 @@ export class ZipWriter {
 
   /** Writes the list of files, which ends the zip. */
   async end(): Promise<void> {
+    await Promise.all(this.#waiting);
     this.#list.end();
     await once(this.#list, 'close');
     const start = this.#offset;
@@ -91,6 +121,7 @@ export class ZipWriter {
 
   /** Removes what waited on disk; for a zip that was broken off. */
   async close(): Promise<void> {
+    this.#isClosed = true;
     this.#list.destroy();
     await rm(this.#folder, { recursive: true, force: true });
   }
