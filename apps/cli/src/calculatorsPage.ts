@@ -1,8 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { CalculatorName } from '@keen/contract';
 import { CALCULATOR_NAMES, calculatorJsonSchemas } from '@keen/contract';
-import { calculate } from '@keen/core';
-import { CALCULATOR_EXAMPLES } from './calculatorExamples.ts';
+import { calculate, CALCULATOR_EXAMPLES } from '@keen/core';
+import { CALCULATOR_PURPOSES } from './calculatorPurposes.ts';
 
 /** What is used here of a JSON Schema. */
 interface Shape {
@@ -30,12 +30,12 @@ export function calculatorsPage(): string {
 }
 
 function chapter(name: CalculatorName): string {
-  const { does, in: input } = CALCULATOR_EXAMPLES[name];
+  const input = CALCULATOR_EXAMPLES[name];
   const output = calculate(name, input as never);
   const schemas = calculatorJsonSchemas(name);
   return `## ${name}
 
-${does}
+${CALCULATOR_PURPOSES[name]}
 
 Takes:
 

@@ -44,7 +44,6 @@ export const EXPECTED_TEXTS = {
   levels: 'at most {{most}} levels',
   shortLine: 'at most {{most}} bytes a line',
   pageBefore: 'what the page before ended with',
-  listBefore: 'what the page before of this list ended with',
   eachScopeOnce: 'each scope once',
   eachPersonOnce: 'each person once',
   eachMarkOnce: 'each mark once',

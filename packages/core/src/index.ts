@@ -6,6 +6,7 @@ export type { TireSize } from './engine/tires/tireSize.ts';
 export { dangers } from './visit/dangers.ts';
 export type { Danger, DangerKind } from './visit/dangers.ts';
 export { wheelStatus } from './engine/tires/wheelStatus.ts';
+export { CALCULATOR_EXAMPLES } from './calculators/calculatorExamples.ts';
 export { evenSwing } from './calculators/angles/casterFromSwing.ts';
 export { camberInTurn } from './calculators/angles/camberInTurn.ts';
 export { casterWithHeight } from './calculators/adjustment/casterWithHeight.ts';

@@ -144,7 +144,7 @@ function ByGauge({ kind, where, method, change }: MeasureHereProps) {
       )}
       {worked.ok && (
         <Box sx={{ maxWidth: 360 }} aria-hidden>
-          <Drawing input={worked.input as never} output={worked.output} />
+          <Drawing input={worked.input} output={worked.output} />
         </Box>
       )}
       {isSettingUp && (

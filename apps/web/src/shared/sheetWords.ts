@@ -1,6 +1,7 @@
 import type { AngleLimits, SpecSheet } from '@keen/contract';
 import { showDegrees } from './format.ts';
 import { t } from '../words/shared.ts';
+import { term } from '../words/terms.ts';
 
 /** The heart of a sheet, a line an axle: camber and total toe. */
 export function limitLines(sheet: SpecSheet): string[] {
@@ -13,10 +14,10 @@ export function limitLines(sheet: SpecSheet): string[] {
     });
   const axle = (name: 'front' | 'rear') => {
     const said = [
-      range('camber', sheet.camber?.[name]),
-      range('toe', sheet.totalToe?.[name]),
+      range(term('angle.camber'), sheet.camber?.[name]),
+      range(term('angle.toe'), sheet.totalToe?.[name]),
     ].filter(Boolean);
-    return said.length > 0 ? [`${name}: ${said.join(', ')}`] : [];
+    return said.length > 0 ? [`${term(`axle.${name}`)}: ${said.join(', ')}`] : [];
   };
   return [...axle('front'), ...axle('rear')];
 }

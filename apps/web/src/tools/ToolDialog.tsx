@@ -100,7 +100,7 @@ export function ToolDialog(props: ToolDialogProps) {
             {answer(worked, texts) || t('toolDialog.notAllNumbersAre')}
           </Typography>
           {after?.(worked)}
-          {worked.ok && <Drawing input={worked.input as never} output={worked.output} />}
+          {worked.ok && <Drawing input={worked.input} output={worked.output} />}
         </Box>
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>{actions(worked, texts)}</DialogActions>

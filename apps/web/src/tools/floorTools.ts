@@ -1,3 +1,4 @@
+import { CALCULATOR_EXAMPLES } from '@keen/core';
 import { AxleSquareDrawing } from '../drawing/bench/fromAbove.tsx';
 import { FloorDrawing } from '../drawing/bench/fromBehind.tsx';
 import { showDegrees } from '../shared/format.ts';
@@ -46,7 +47,7 @@ export const FLOOR_TOOLS: readonly BenchTool[] = [
         optional: true,
       },
     ],
-    example: { over: 1500, unit: 'mm', rise: 6, high: 'left' },
+    example: CALCULATOR_EXAMPLES.floorSlope,
     exampleWords: t('mmOverAM'),
     results: ({ degrees, high, levelError, tile }, { unit }) => [
       {
@@ -78,7 +79,7 @@ export const FLOOR_TOOLS: readonly BenchTool[] = [
       { kind: 'number', path: 'right', label: t('wheelbaseRight'), unit: 'mm' },
       { kind: 'number', path: 'track', label: t('track'), unit: 'mm' },
     ],
-    example: { left: 2660, right: 2650, track: 1500 },
+    example: CALCULATOR_EXAMPLES.axleSquare,
     exampleWords: t('mmLongerOnThe'),
     results: ({ angle, difference }) => [
       { label: t('rearAxleAgainstThe'), value: thrustWords(angle), isMain: true },

@@ -1,3 +1,4 @@
+import { CALCULATOR_EXAMPLES } from '@keen/core';
 import { CasterHeightDrawing } from '../drawing/bench/fromTheSide.tsx';
 import { createElement } from 'react';
 import { RideHeightSheet } from '../drawing/bench/charts.tsx';
@@ -31,7 +32,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
         optional: true,
       },
     ],
-    example: { value: 0.15, from: 'deg', to: 'mm', diameter: 635 },
+    example: CALCULATOR_EXAMPLES.toeConvert,
     exampleWords: t('onOneWheelIs'),
     results: ({ value }, { to }) => [
       {
@@ -40,7 +41,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
         isMain: true,
       },
     ],
-    formula: 'length = diameter × sin(angle)',
+    formula: t('formulaOfToeLength'),
     source: t('theDefinitionOfToe'),
     Drawing: ({ input, output }) =>
       createElement(OneWheelDrawing, {
@@ -53,13 +54,13 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
     title: t('sidewaysDrag'),
     question: t('howFarToeDrags'),
     fields: [{ kind: 'number', path: 'toe', label: t('toeOfOneWheel'), unit: '°' }],
-    example: { toe: 0.15 },
+    example: CALCULATOR_EXAMPLES.slip,
     exampleWords: t('ofToeDragsA'),
     results: ({ metresPerKm, feetPerMile }) => [
       { label: t('inAKilometre'), value: `${metresPerKm.toFixed(2)} m`, isMain: true },
       { label: t('inAMile'), value: `${feetPerMile.toFixed(1)} ft` },
     ],
-    formula: 'sideways = distance × sin(toe)',
+    formula: t('formulaOfSlip'),
     source: t('plainGeometryTheTrades'),
     Drawing: ({ input, output }) =>
       createElement(OneWheelDrawing, {
@@ -84,7 +85,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
         optional: true,
       },
     ],
-    example: { toeLr: 0.3, toeRr: 0.1, steeringRatio: 16 },
+    example: CALCULATOR_EXAMPLES.thrust,
     exampleWords: t('moreToeInOn'),
     results: ({ thrustAngle, totalToe, steeringWheelOffset }) => [
       {
@@ -119,7 +120,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
         hint: t('sizeHint'),
       },
     ],
-    example: { size: '205/55R16 91V' },
+    example: CALCULATOR_EXAMPLES.tireSize,
     exampleWords: t('mmWideASidewall'),
     results: (out) => [
       { label: t('diameter'), value: `${out.diameter.toFixed(0)} mm`, isMain: true },
@@ -128,7 +129,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
       { label: t('rim'), value: `${out.rimDiameter.toFixed(1)} mm` },
       { label: t('turnsAKmUnloaded'), value: out.revsPerKm.toFixed(1) },
     ],
-    formula: 'sidewall = width × aspect / 100; diameter = rim + 2 sidewalls',
+    formula: t('formulaOfTireSize'),
     source: t('sizeDesignationsOfIso'),
     Drawing: TireSizeDrawing,
   }),
@@ -178,18 +179,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
       { kind: 'number', path: 'steeringArm', label: t('steeringArm'), unit: 'mm' },
       { kind: 'choice', path: 'rack', label: t('rack'), options: RACKS },
     ],
-    example: {
-      change: -30,
-      points: {
-        lowerInner: [360, 190],
-        lowerOuter: [710, 180],
-        strutTop: [580, 820],
-        tieInner: [340, 260],
-        tieOuter: [690, 250],
-      },
-      steeringArm: 130,
-      rack: 'behind',
-    },
+    example: CALCULATOR_EXAMPLES.rideHeight,
     exampleWords: t('thisStrutLoweredBy'),
     results: ({ camberChange, toeChange }) => [
       {
@@ -242,7 +232,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
         optional: true,
       },
     ],
-    example: { change: -30, caster: 5, height: 640, upper: 'strut' },
+    example: CALCULATOR_EXAMPLES.casterWithHeight,
     exampleWords: t('aStrutLoweredBy'),
     results: ({ caster, casterChange }) => [
       { label: t('casterAfter'), value: showDegrees(caster, 2), isMain: true },
@@ -284,10 +274,7 @@ export const MEANING_TOOLS: readonly BenchTool[] = [
       },
       { kind: 'text', path: 'new.size', label: t('newTireSize'), optional: true },
     ],
-    example: {
-      old: { width: 6.5, offset: 45, size: '205/55R16' },
-      new: { width: 8, offset: 35, size: '225/45R17' },
-    },
+    example: CALCULATOR_EXAMPLES.wheelFit,
     exampleWords: t('oneAndAHalf'),
     results: (fit) => [
       {

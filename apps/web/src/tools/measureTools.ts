@@ -1,3 +1,4 @@
+import { CALCULATOR_EXAMPLES } from '@keen/core';
 import { LevelDrawing, SquareDrawing } from '../drawing/bench/fromBehind.tsx';
 import {
   FlagsDrawing,
@@ -52,7 +53,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       },
       { kind: 'choice', path: 'unit', label: t('in'), options: LENGTH_UNITS },
     ],
-    example: { front: 1502, rear: 1505, span: 640, unit: 'mm' },
+    example: CALCULATOR_EXAMPLES.toeFromTape,
     exampleWords: t('mmNarrowerInFront'),
     results: ({ totalToe, totalToeLength, direction }) => [
       {
@@ -116,18 +117,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       { kind: 'choice', path: 'unit', label: t('allIn'), options: LENGTH_UNITS },
       ...stringFields,
     ],
-    example: {
-      stringGap: { front: 1906, rear: 1900 },
-      wheelbase: 2650,
-      wheels: {
-        lf: { front: 152, rear: 150 },
-        rf: { front: 152, rear: 150 },
-        lr: { front: 180, rear: 180 },
-        rr: { front: 180, rear: 180 },
-      },
-      rimDiameter: { front: 440, rear: 440 },
-      unit: 'mm',
-    },
+    example: CALCULATOR_EXAMPLES.toeFromStrings,
     exampleWords: t('strings6MmWider'),
     results: ({ toe, totalToe, thrustAngle, parallel, parallelError }) => [
       {
@@ -192,13 +182,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
         unit: '',
       })),
     ],
-    example: {
-      wheels: { lf: 1.5, rf: 0.5, lr: 2, rr: 0.5 },
-      unit: 'mm',
-      diameter: 430,
-      toeInReads: 'plus',
-      frontAgainst: 'rearAxle',
-    },
+    example: CALCULATOR_EXAMPLES.toeFromGauges,
     exampleWords: t('theRearRolls0'),
     results: ({ toe, totalToe, thrustAngle }) => [
       {
@@ -238,12 +222,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       { kind: 'number', path: 'track.front', label: t('faceToFaceFront'), unit: 'mm' },
       { kind: 'number', path: 'track.rear', label: t('faceToFaceRear'), unit: 'mm' },
     ],
-    example: {
-      distance: 2600,
-      beam: 120,
-      flags: { left: 139, right: 130 },
-      track: { front: 1520, rear: 1500 },
-    },
+    example: CALCULATOR_EXAMPLES.toeFromFlags,
     exampleWords: t('mmFurtherOutThan'),
     results: ({ toe, totalToe }) => [
       { label: t('totalToeFront'), value: showDegrees(totalToe, 2), isMain: true },
@@ -282,10 +261,10 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
       },
       { kind: 'choice', path: 'unit', label: t('allIn'), options: LENGTH_UNITS },
     ],
-    example: { top: 5, bottom: 0, span: 210, unit: 'mm' },
+    example: CALCULATOR_EXAMPLES.camberFromSquare,
     exampleWords: t('mmMoreAtThe'),
     results: ({ camber }) => [{ label: t('camber'), value: showDegrees(camber, 2), isMain: true }],
-    formula: 'camber = asin( (bottom − top) / span )',
+    formula: t('formulaOfSquare'),
     source: t('plainGeometryTopOutward'),
     Drawing: SquareDrawing,
   }),
@@ -336,13 +315,7 @@ export const MEASURE_TOOLS: readonly BenchTool[] = [
         optional: true,
       },
     ],
-    example: {
-      reading: 1.5,
-      zeroIs: 'vertical',
-      leans: 'in',
-      side: 'left',
-      floorSlope: { degrees: 0.4, high: 'left' },
-    },
+    example: CALCULATOR_EXAMPLES.camberFromLevel,
     exampleWords: t('aFloor04'),
     results: ({ camber }) => [{ label: t('camber'), value: showDegrees(camber, 2), isMain: true }],
     formula: t('camberSizeShownCorrected'),

@@ -1,5 +1,5 @@
 import type { CalculatorOutput } from '@keen/contract';
-import { rodTurn } from '@keen/core';
+import { CALCULATOR_EXAMPLES, rodTurn } from '@keen/core';
 import {
   CamDrawing,
   clockWords,
@@ -61,13 +61,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
       { kind: 'number', path: 'toeChange', label: t('changeOfThisWheel'), unit: '°' },
       ...ROD_FIELDS,
     ],
-    example: {
-      toeChange: 0.25,
-      steeringArm: 140,
-      threadPitch: 1.5,
-      rack: 'behind',
-      adjuster: 'single',
-    },
+    example: CALCULATOR_EXAMPLES.tieRod,
     exampleWords: t('aQuarterDegreeOn'),
     results: (rod) => [
       { label: t('turn'), value: rodWords(rod), isMain: true },
@@ -102,14 +96,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
       },
       ...ROD_FIELDS,
     ],
-    example: {
-      offset: 8,
-      steeringRatio: 16,
-      steeringArm: 140,
-      threadPitch: 1.5,
-      rack: 'behind',
-      adjuster: 'single',
-    },
+    example: CALCULATOR_EXAMPLES.steeringWheelCentre,
     exampleWords: t('offAtIsHalf'),
     results: ({ lf, rf }) => [
       { label: t('leftRod'), value: rodWords(lf), isMain: true },
@@ -148,7 +135,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
         hint: t('apartBySemicolons'),
       },
     ],
-    example: { camberChange: 0.4, toeChange: 0.3, side: 'left', stock: [0.25, 0.5, 0.75, 1] },
+    example: CALCULATOR_EXAMPLES.rearShim,
     exampleWords: t('aHalfDegreeTaper'),
     results: ({ angle, clock, camberAchieved, toeAchieved }, { camberChange, toeChange }) => [
       {
@@ -188,7 +175,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
         unit: 'mm',
       },
     ],
-    example: { change: 0.5, offset: 5, leverArm: 300 },
+    example: CALCULATOR_EXAMPLES.eccentric,
     exampleWords: t('halfADegreeOn'),
     results: ({ turn, reachable, range }) => [
       {
@@ -238,13 +225,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
         unit: 'mm',
       },
     ],
-    example: {
-      camberChange: -0.5,
-      casterChange: 1,
-      boltSpacing: 200,
-      armLength: 250,
-      armHeight: 230,
-    },
+    example: CALCULATOR_EXAMPLES.wishboneShims,
     exampleWords: t('moreNegativeCamberAnd'),
     results: ({ front, rear }) => [
       { label: t('frontBolt'), value: shimWords(front), isMain: true },
@@ -282,14 +263,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
       },
       { kind: 'number', path: 'offset', label: t('boltCentreToCam'), unit: 'mm' },
     ],
-    example: {
-      camberChange: -0.4,
-      casterChange: 0.5,
-      camSpacing: 300,
-      armLength: 350,
-      armHeight: 250,
-      offset: 6,
-    },
+    example: CALCULATOR_EXAMPLES.twoCams,
     exampleWords: t('aLittleCamberAnd'),
     results: ({ front, rear }) => [
       { label: t('frontCam'), value: camWords(front), isMain: true },

@@ -1,3 +1,4 @@
+import { CALCULATOR_EXAMPLES } from '@keen/core';
 import { CamberInTurnDrawing, SwingDrawing } from '../drawing/bench/charts.tsx';
 import { CamberInTurnsDrawing } from '../drawing/bench/inTurns.tsx';
 import { showDegrees } from '../shared/format.ts';
@@ -28,7 +29,7 @@ export const TURN_TOOLS: readonly BenchTool[] = [
       },
       { kind: 'number', path: 'angle', label: t('turnedByEachWay'), unit: '°' },
     ],
-    example: { camberTurnedOut: 1.2, camberTurnedIn: -2.2, angle: 20 },
+    example: CALCULATOR_EXAMPLES.casterFromSwing,
     exampleWords: t('ofCamberBetweenOut'),
     results: ({ caster }) => [{ label: t('caster'), value: showDegrees(caster, 2), isMain: true }],
     formula: t('casterTurnedOutTurned'),
@@ -46,7 +47,7 @@ export const TURN_TOOLS: readonly BenchTool[] = [
       { kind: 'number', path: 'sai', label: t('steeringAxisInclinationSai'), unit: '°' },
       { kind: 'number', path: 'steer', label: t('steeredToFrontToward'), unit: '°' },
     ],
-    example: { camber: -1, caster: 4, sai: 13, steer: 20 },
+    example: CALCULATOR_EXAMPLES.camberInTurn,
     exampleWords: t('at20OfSteer'),
     results: ({ camber }) => [
       { label: t('camberThen'), value: showDegrees(camber, 2), isMain: true },
@@ -107,16 +108,7 @@ export const TURN_TOOLS: readonly BenchTool[] = [
         optional: true,
       },
     ],
-    example: {
-      left: { camber: -2.25, caster: 8, sai: 13 },
-      right: { camber: -2.25, caster: 8, sai: 13 },
-      turning: 'left',
-      inside: 24,
-      outside: 20.5,
-      steeringRatio: 16,
-      radius: 320,
-      scrub: 25,
-    },
+    example: CALCULATOR_EXAMPLES.camberInTurns,
     exampleWords: t('muchCasterSwingsThe'),
     results: ({ camber, steeringWheelTurns, rise }, { turning }) => [
       {

@@ -28,7 +28,7 @@ export async function garagePage(
 ): Promise<GaragePage> {
   const isSkip = after !== undefined && /^\d+$/.test(after);
   if (after !== undefined && isSkip !== (words !== '')) {
-    throw invalid([refusal('after', 'listBefore')]);
+    throw invalid([refusal('after', 'pageBefore')]);
   }
   if (words !== '') return searchPage(db, shopId, words, Number(after ?? 0));
   const own = and(eq(vehicles.shopId, shopId), isNull(vehicles.mergedInto));

@@ -21,7 +21,7 @@ export async function storedPage(
   { words = '', after }: z.infer<typeof listQuerySchema>,
 ): Promise<StoredPage> {
   if (after !== undefined && !PLACE_IN_LIST.test(after)) {
-    throw invalid([refusal('after', 'listBefore')]);
+    throw invalid([refusal('after', 'pageBefore')]);
   }
   const { since, stored, visitId } = storedTires;
   const older =

@@ -49,9 +49,9 @@ export function ToolView({ tool }: { tool: BenchTool }) {
         </Box>
         <Box aria-live="polite" sx={{ minHeight: 72 }}>
           {worked.ok ? (
-            <Results lines={tool.results(worked.output, worked.input as never)} />
+            <Results lines={tool.results(worked.output, worked.input)} />
           ) : (
-            <Typography color="textSecondary">{t('toolView.noAnswerYetMend')}</Typography>
+            <Typography color="textSecondary">{t('toolView.noAnswerYetFix')}</Typography>
           )}
         </Box>
       </Box>
@@ -65,7 +65,7 @@ export function ToolView({ tool }: { tool: BenchTool }) {
           alignContent: 'start',
         }}
       >
-        {worked.ok && <Drawing input={worked.input as never} output={worked.output} />}
+        {worked.ok && <Drawing input={worked.input} output={worked.output} />}
         <Box
           sx={{
             borderTop: '1px solid var(--line)',
@@ -119,7 +119,10 @@ export function ToolView({ tool }: { tool: BenchTool }) {
             {takesInches(tool) && ` ${INCHES_TOO}`}
           </Typography>
           {!isExample && (
-            <Button sx={{ ml: 'auto', whiteSpace: 'nowrap' }} onClick={() => setTexts(example)}>
+            <Button
+              sx={{ ml: 'auto', whiteSpace: 'nowrap', flexShrink: 0 }}
+              onClick={() => setTexts(example)}
+            >
               {t('toolView.backToTheExample')}
             </Button>
           )}

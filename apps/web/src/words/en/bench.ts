@@ -24,7 +24,7 @@ export const bench = {
     toLearn: 'To learn',
   },
   toolView: {
-    noAnswerYetMend: 'No answer yet: mend what is marked beside it. What was entered is saved.',
+    noAnswerYetFix: 'No answer yet: fix what is marked. What you entered is saved.',
     numbers: 'Numbers',
     anExample: 'An example. {{exampleWords}}',
     yourNumbers: 'Your numbers.',

@@ -63,7 +63,7 @@ export const inspect = {
     theRodsAreNot:
       'The rods are not equal: the rack may stand off centre, or one side was set to hide a bend.',
     aJointTightenedWith:
-      'A joint tightened with an impact wrench, or a bound strut mount, holds the steering back; caster will not mend it.',
+      'A joint tightened with an impact wrench, or a bound strut mount, holds the steering back; caster will not fix it.',
   },
   stopRow: {
     notChecked: 'not checked',

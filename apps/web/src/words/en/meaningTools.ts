@@ -1,4 +1,7 @@
 export const meaningTools = {
+  formulaOfToeLength: 'length = diameter × sin(angle)',
+  formulaOfSlip: 'sideways = distance × sin(toe)',
+  formulaOfTireSize: 'sidewall = width × aspect / 100; diameter = rim + 2 sidewalls',
   showsMore: 'shows {{percent}} % more than before',
   showsLess: 'shows {{percent}} % less than before',
   aboutMmWide: 'about {{low}} to {{high}} mm wide',

@@ -1,4 +1,5 @@
 export const measureTools = {
+  formulaOfSquare: 'camber = asin( (bottom − top) / span )',
   leftAndRight: 'left {{left}}, right {{right}}',
   toeOutOf: '{{degrees}}° toe-out',
   toeInOf: '{{degrees}}° toe-in',

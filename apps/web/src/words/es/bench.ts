@@ -27,7 +27,7 @@ export const bench: Translation<typeof english> = {
     toLearn: 'Para aprender',
   },
   toolView: {
-    noAnswerYetMend: 'Aún sin respuesta: corrija lo marcado al lado. Lo introducido está guardado.',
+    noAnswerYetFix: 'Aún sin respuesta: corrija lo marcado. Lo introducido está guardado.',
     numbers: 'Números',
     anExample: 'Un ejemplo. {{exampleWords}}',
     yourNumbers: 'Sus números.',

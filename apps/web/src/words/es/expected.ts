@@ -39,7 +39,6 @@ export const expected: Translation<typeof english> = {
   levels: 'como máximo {{most}} niveles',
   shortLine: 'como máximo {{most}} bytes por línea',
   pageBefore: 'aquello con lo que terminó la página anterior',
-  listBefore: 'aquello con lo que terminó la página anterior de esta lista',
   eachScopeOnce: 'cada permiso una vez',
   eachPersonOnce: 'cada persona una vez',
   eachMarkOnce: 'cada marca una vez',

@@ -2,6 +2,9 @@ import type { Translation } from '@keen/core/screens';
 import type { meaningTools as english } from '../en/meaningTools.ts';
 
 export const meaningTools: Translation<typeof english> = {
+  formulaOfToeLength: 'longitud = diámetro × sin(ángulo)',
+  formulaOfSlip: 'hacia el lado = distancia × sin(convergencia)',
+  formulaOfTireSize: 'flanco = ancho × perfil / 100; diámetro = llanta + 2 flancos',
   showsMore: 'marca un {{percent}} % más que antes',
   showsLess: 'marca un {{percent}} % menos que antes',
   aboutMmWide: 'de unos {{low}} a {{high}} mm de ancho',

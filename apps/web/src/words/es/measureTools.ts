@@ -2,6 +2,7 @@ import type { Translation } from '@keen/core/screens';
 import type { measureTools as english } from '../en/measureTools.ts';
 
 export const measureTools: Translation<typeof english> = {
+  formulaOfSquare: 'caída = asin( (abajo − arriba) / separación )',
   leftAndRight: 'izquierda {{left}}, derecha {{right}}',
   toeOutOf: '{{degrees}}° de divergencia',
   toeInOf: '{{degrees}}° de convergencia',
