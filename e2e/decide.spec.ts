@@ -1,13 +1,22 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, headline, newPlate, open, step, strokeAll, takeIn, TOE_IN_KEYS } from './shop.ts';
+import {
+  comeIn,
+  headline,
+  newPlate,
+  open,
+  step,
+  strokeAll,
+  startVisit,
+  TOE_IN_KEYS,
+} from './shop.ts';
 
 /** Less than 2/32 in from edge to edge: what is plainly uneven is measured at any price. */
 const MILD_TOE_IN_KEYS = ['37', '44', '51', '62', '62', '61', '62', '62', '61', '37', '44', '51'];
 
 /** Takes a car in whose front tread says toe-in, up to Decide. */
 async function toeIn(page: Page, keys = TOE_IN_KEYS): Promise<void> {
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await page.getByRole('button', { name: 'Front', exact: true }).click();
   await page.getByLabel('Distance on these tires').fill('31400');
   await step(page, 'Read');

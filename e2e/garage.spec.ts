@@ -61,7 +61,7 @@ test('a plate that was typed wrong is joined to its car, leads there, and is tak
     .slice(-4)
     .toUpperCase()
     .replace(/[OISBZ]/g, 'X');
-  const takeIn = async (plate: string) => {
+  const startVisit = async (plate: string) => {
     await page.goto('/');
     await page.getByRole('button', { name: 'New visit' }).first().click();
     await page.getByLabel('Plate').fill(plate);
@@ -72,8 +72,8 @@ test('a plate that was typed wrong is joined to its car, leads there, and is tak
   };
   const right = `${stem} 08`;
   const wrong = `${stem} O8`;
-  await takeIn(right);
-  await takeIn(wrong);
+  await startVisit(right);
+  await startVisit(wrong);
   await page.goto('/garage');
   await page.getByLabel('Search the cars').fill(right);
   await page.getByRole('link', { name: new RegExp(right) }).click();

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, newPlate, open, step, strokeAll, takeIn, TOE_IN_KEYS } from './shop.ts';
+import { comeIn, newPlate, open, step, strokeAll, startVisit, TOE_IN_KEYS } from './shop.ts';
 
 /** Takes a car in, reads these depths and feels every tire the same way. */
 async function readCar(page: Page, keys: readonly string[], strokes: string): Promise<void> {
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await page.getByRole('button', { name: 'Front', exact: true }).click();
   await page.getByLabel('Distance on these tires').fill('31400');
   await step(page, 'Read');

@@ -9,7 +9,7 @@ import {
   secondsFor,
   step,
   tabTo,
-  takeIn,
+  startVisit,
   TOE_IN_KEYS,
 } from './shop.ts';
 
@@ -104,7 +104,7 @@ test.describe('the whole job once through', () => {
     page,
   }) => {
     await comeIn(page);
-    await takeIn(page, newPlate());
+    await startVisit(page, newPlate());
     // What this machine needs for any key at all: a letter in a plain field.
     const plain = await paintTimes(page, async () => {
       await page.getByLabel('In the customer’s words').focus();
@@ -148,7 +148,7 @@ test.describe('the whole job once through', () => {
     await page.getByRole('button', { name: /Joss/ }).click();
     await page.getByRole('button', { name: '32nds' }).click();
     await page.keyboard.press('Escape');
-    await takeIn(page, newPlate());
+    await startVisit(page, newPlate());
     await step(page, 'Read');
     for (const key of '7775556664445'.slice(0, 11)) await page.keyboard.press(key);
     await page.keyboard.press('1');
@@ -248,7 +248,7 @@ test('readings straight from the gauge: it drops out, sends twice, stands off th
   page,
 }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   await page.getByRole('button', { name: 'Connect the gauge' }).click();
   await expect(page.getByText('Simulated gauge is ready')).toBeVisible();
@@ -276,7 +276,7 @@ test('readings straight from the gauge: it drops out, sends twice, stands off th
 
 test('readings from a gauge that types, and from one on a serial line', async ({ page }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   const play = (body: object) =>
     page.request.put('/api/devices/gauge', {
@@ -317,7 +317,7 @@ test('readings from a gauge that types, and from one on a serial line', async ({
 
 test('a worn joint under the car, with its picture, holds the alignment back', async ({ page }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Inspect');
   const under = page.getByRole('region', { name: 'Under the car' });
   await under.getByRole('button', { name: /^left front/i }).click();
@@ -356,7 +356,7 @@ test('a rib deeper than new is asked about once and blocks nothing; one more pla
   page,
 }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   const depths = page.getByLabel('New depth');
   await depths.first().fill('8');
   await depths.first().blur();
@@ -383,7 +383,7 @@ test('a car drives over the reader: refused when fast and turning, then read in 
   page,
 }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   await page.getByRole('button', { name: 'Drive over the reader' }).click();
   const dialog = page.getByRole('dialog', { name: 'Drive over the reader' });

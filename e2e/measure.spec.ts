@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { comeIn, headline, newPlate, step, takeIn } from './shop.ts';
+import { comeIn, headline, newPlate, step, startVisit } from './shop.ts';
 
 test.describe('measuring', () => {
   test('from strings to the ledger, and against the tread', async ({ page }) => {
     await comeIn(page, 'Tobin');
-    await takeIn(page, newPlate());
+    await startVisit(page, newPlate());
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Mark the rest done' }).click();
     await expect(page.getByText('all answered')).toBeVisible();
@@ -87,7 +87,7 @@ test.describe('measuring', () => {
 
   test('from a rig’s own table, its signs and units said once, to the ledger', async ({ page }) => {
     await comeIn(page, 'Tobin');
-    await takeIn(page, newPlate());
+    await startVisit(page, newPlate());
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Comes back' }).click();
     const table = [
@@ -140,7 +140,7 @@ test.describe('measuring', () => {
     await page.getByRole('button', { name: 'Target blocked' }).click();
     await page.getByRole('button', { name: 'Right rear' }).click();
     await page.goto('/');
-    await takeIn(page, newPlate());
+    await startVisit(page, newPlate());
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Read the rig' }).click();
     const dialog = page.getByRole('dialog', { name: 'What the rig sees now' });
@@ -155,7 +155,7 @@ test.describe('measuring', () => {
     page,
   }) => {
     await comeIn(page, 'Tobin');
-    await takeIn(page, newPlate());
+    await startVisit(page, newPlate());
     await page.getByRole('button', { name: 'Cart' }).click();
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Comes back' }).click();
@@ -207,7 +207,7 @@ test.describe('measuring', () => {
 
   test('stops where the reading does not come back', async ({ page }) => {
     await comeIn(page, 'Tobin');
-    await takeIn(page, newPlate());
+    await startVisit(page, newPlate());
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Has moved' }).click();
     await expect(page.getByRole('alert')).toContainText('something is worn');

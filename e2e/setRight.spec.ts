@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, headline, newPlate, step, takeIn } from './shop.ts';
+import { comeIn, headline, newPlate, step, startVisit } from './shop.ts';
 
 /** Takes a new car in, up to the angles. */
 async function readyToMeasure(page: Page): Promise<void> {
   await comeIn(page, 'Tobin');
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Measure');
   await page.getByRole('button', { name: 'Comes back' }).click();
 }

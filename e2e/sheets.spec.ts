@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { comeIn, newPlate, step, takeIn } from './shop.ts';
+import { comeIn, newPlate, step, startVisit } from './shop.ts';
 
 test('a sheet is entered once, judges a visit, and a later change leaves that visit alone', async ({
   page,
@@ -22,7 +22,7 @@ test('a sheet is entered once, judges a visit, and a later change leaves that vi
   await expect(page.getByText(/Revision 1, entered by Tobin/)).toBeVisible();
 
   await page.goto('/');
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Measure');
   await page.getByRole('button', { name: 'Choose the sheet' }).click();
   await page.getByLabel('Find by name').fill(name);

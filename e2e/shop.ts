@@ -15,7 +15,7 @@ export function newPlate(): string {
 }
 
 /** Takes in a new car from the front page. */
-export async function takeIn(page: Page, plate: string): Promise<void> {
+export async function startVisit(page: Page, plate: string): Promise<void> {
   await page.getByRole('button', { name: 'New visit' }).first().click();
   await page.getByLabel('Plate').fill(plate);
   await page.getByRole('button', { name: 'Start the visit' }).click();

@@ -1,12 +1,12 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, newPlate, step, takeIn } from './shop.ts';
+import { comeIn, newPlate, step, startVisit } from './shop.ts';
 
 /** Jobs as they are really measured, with figures worked by hand beside each. */
 
 async function atTheAngles(page: Page): Promise<void> {
   await comeIn(page, 'Tobin');
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Measure');
   await page.getByRole('button', { name: 'Comes back' }).click();
 }

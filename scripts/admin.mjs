@@ -56,7 +56,7 @@ async function withCluster(data, work) {
   }
 }
 
-async function bringBack(data, file) {
+async function restoreBackup(data, file) {
   // Holds the folder, so that nothing is started on it meanwhile.
   const release = lockDataFolder(data);
   try {
@@ -112,7 +112,7 @@ async function main() {
       for (const { file, at } of backupsIn(to)) say(`${new Date(at).toISOString()}  ${file}`);
       return;
     case 'restore':
-      return bringBack(data, argument);
+      return restoreBackup(data, argument);
     case 'people':
     case 'password-link':
     case 'make-lead':

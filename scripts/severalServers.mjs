@@ -178,7 +178,7 @@ async function startVisit(url, { cookie }) {
 }
 
 /** What one person types through one server is heard by pages on the other one. */
-async function heardAcross(servers, people, visitId) {
+async function receivedAcross(servers, people, visitId) {
   const heard = [new Set(), new Set()];
   const over = new AbortController();
   const listening = servers.map((server, n) =>
@@ -341,7 +341,7 @@ async function main() {
     say(`lists are read on the standby, by ${readers.length} connections`);
     hold(readers.length > 0, 'nothing was read on the standby');
 
-    const across = await heardAcross(servers, people, visitId);
+    const across = await receivedAcross(servers, people, visitId);
     say(
       `typed through one server, heard on the other: ${across.acknowledged - across.missed} of ${across.acknowledged}`,
     );

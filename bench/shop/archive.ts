@@ -12,7 +12,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { parseArgs } from 'node:util';
-import type { ArchiveTaken } from '@keen/contract';
+import type { ArchiveImported } from '@keen/contract';
 import type pg from 'pg';
 import { fillShop } from './fillShop.ts';
 import { openShop } from './openShop.ts';
@@ -70,7 +70,7 @@ const back = await timed(async () => {
     body: Readable.toWeb(createReadStream(file)) as never,
     duplex: 'half',
   });
-  const taken = (await response.json()) as ArchiveTaken;
+  const taken = (await response.json()) as ArchiveImported;
   if (!response.ok) throw new Error(JSON.stringify(taken));
   if (taken.faults.length > 0) throw new Error(JSON.stringify(taken.faults.slice(0, 3)));
 });

@@ -33,7 +33,7 @@ export async function supervise({
   let running = await start(false);
   const failures = [];
 
-  async function keepRunning() {
+  async function keepUp() {
     let reason = await running.ended;
     for (;;) {
       if (isStopping) return;
@@ -61,7 +61,7 @@ export async function supervise({
       }
     }
   }
-  const done = keepRunning();
+  const done = keepUp();
 
   return {
     async stop() {

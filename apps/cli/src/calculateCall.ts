@@ -2,8 +2,8 @@ import {
   CALCULATOR_NAMES,
   calculatorCallSchema,
   calculatorInputs,
-  refusal,
-  refusalOf,
+  validationIssue,
+  validationIssueOf,
 } from '@keen/contract';
 import type { CalculatorName } from '@keen/contract';
 import { calculate } from '@keen/core';
@@ -21,16 +21,16 @@ export function calculateLine(text: string): Outcome {
   const json = parseJson(text);
   if (!json.ok) return json.outcome;
   const call = calculatorCallSchema.safeParse(json.value);
-  if (!call.success) return refused(refusalOf(call.error));
+  if (!call.success) return refused(validationIssueOf(call.error));
   return calculateInput(call.data.name, call.data.in);
 }
 
 function calculateInput(name: string, input: unknown): Outcome {
   if (!isCalculator(name)) {
-    return refused(refusal('name', 'oneOf', { list: CALCULATOR_NAMES.join(', ') }));
+    return refused(validationIssue('name', 'oneOf', { list: CALCULATOR_NAMES.join(', ') }));
   }
   const parsed = calculatorInputs[name].safeParse(input);
-  if (!parsed.success) return refused(refusalOf(parsed.error));
+  if (!parsed.success) return refused(validationIssueOf(parsed.error));
   // The schema just chosen by name has checked the input, which the type system cannot follow.
   return refusing(() => calculate(name, parsed.data as never));
 }

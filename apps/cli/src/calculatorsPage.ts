@@ -64,7 +64,7 @@ function lines({ properties = {}, required = [] }: Shape, at: string): string[] 
   return Object.entries(properties).flatMap(([name, whole]) => {
     // What may be null is described beside that.
     const shape = whole.anyOf?.find(({ type }) => type !== 'null') ?? whole;
-    const says = [...(required.includes(name) ? [] : ['Optional.']), ...saysOf(shape)];
+    const says = [...(required.includes(name) ? [] : ['Optional.']), ...valuesOf(shape)];
     if (shape !== whole && whole.description !== undefined) says.push(whole.description);
     const { path, inner } = alike(at + name, shape);
     const within = lines(inner, `${path}.`);
@@ -73,7 +73,7 @@ function lines({ properties = {}, required = [] }: Shape, at: string): string[] 
   });
 }
 
-function saysOf({ enum: values, type, description }: Shape): string[] {
+function valuesOf({ enum: values, type, description }: Shape): string[] {
   return [
     ...(values ? [`One of ${values.map((value) => `\`${String(value)}\``).join(', ')}.`] : []),
     ...(type === 'boolean' ? ['True or false.'] : []),
@@ -85,7 +85,7 @@ function saysOf({ enum: values, type, description }: Shape): string[] {
 function alike(path: string, shape: Shape): { path: string; inner: Shape } {
   const parts = Object.entries(shape.properties ?? {});
   const [first] = parts;
-  if (!first || first[1].anyOf || saysOf(first[1]).length > 0) return { path, inner: shape };
+  if (!first || first[1].anyOf || valuesOf(first[1]).length > 0) return { path, inner: shape };
   const isAlike = parts.every(([, part]) => isDeepStrictEqual(part, first[1]));
   if (!isAlike) return { path, inner: shape };
   return alike(`${path}.{${parts.map(([name]) => name).join(',')}}`, first[1]);

@@ -1,4 +1,4 @@
-import { parseCaseFile, priceListSchema, refusal, refusalOf } from '@keen/contract';
+import { parseCaseFile, priceListSchema, validationIssue, validationIssueOf } from '@keen/contract';
 import type { PriceList } from '@keen/contract';
 import { adviseAtPrices, diagnose } from '@keen/core';
 import { parseJson, refused, refusing } from './outcome.ts';
@@ -27,8 +27,8 @@ export function readPrices(text: string): { prices: PriceList } | Refused {
   try {
     value = JSON.parse(text);
   } catch {
-    return refused(refusal('', 'priceList'));
+    return refused(validationIssue('', 'priceList'));
   }
   const parsed = priceListSchema.safeParse(value);
-  return parsed.success ? { prices: parsed.data } : refused(refusalOf(parsed.error));
+  return parsed.success ? { prices: parsed.data } : refused(validationIssueOf(parsed.error));
 }

@@ -1,14 +1,14 @@
-import type { Refusal } from '@keen/contract';
-import { refusal } from '@keen/contract';
+import type { ValidationIssue } from '@keen/contract';
+import { validationIssue } from '@keen/contract';
 import { InputError } from '@keen/core';
 
 /** What became of one input: its result, or where it was wrong. */
 export type Outcome = { result: object } | Refused;
 
 /** Where an input was wrong, as the format of the command has it. */
-export type Refused = { error: Pick<Refusal, 'path' | 'expected'> };
+export type Refused = { error: Pick<ValidationIssue, 'path' | 'expected'> };
 
-export function refused({ path, expected }: Refusal): Refused {
+export function refused({ path, expected }: ValidationIssue): Refused {
   return { error: { path, expected } };
 }
 
@@ -19,7 +19,7 @@ export function parseJson(
   try {
     return { ok: true, value: JSON.parse(text) as unknown };
   } catch {
-    return { ok: false, outcome: refused(refusal('', 'json')) };
+    return { ok: false, outcome: refused(validationIssue('', 'json')) };
   }
 }
 
@@ -29,7 +29,7 @@ export function refusing(compute: () => object): Outcome {
     return { result: compute() };
   } catch (error) {
     if (error instanceof InputError)
-      return refused(refusal(error.path, error.reason, error.values));
+      return refused(validationIssue(error.path, error.reason, error.values));
     throw error;
   }
 }

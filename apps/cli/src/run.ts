@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { text } from 'node:stream/consumers';
-import { refusal } from '@keen/contract';
+import { validationIssue } from '@keen/contract';
 import { runBatch } from './batch.ts';
 import { refused } from './outcome.ts';
 import type { Outcome } from './outcome.ts';
@@ -22,7 +22,7 @@ const REFUSED = 2;
 export async function run(args: readonly string[], streams: Streams): Promise<number> {
   const [command, ...given] = args;
   try {
-    const { rest, prices } = await takePrices(given, streams);
+    const { rest, prices } = await readPrices(given, streams);
     if (prices && 'error' in prices) return print(prices, streams);
     if ((command === 'diagnose' || command === 'calc') && rest[0] === '--batch' && rest[1]) {
       await runBatch(command, rest[1], streams, prices?.prices);
@@ -39,14 +39,14 @@ export async function run(args: readonly string[], streams: Streams): Promise<nu
     }
   } catch (error) {
     if (!isMissingFile(error)) throw error;
-    return print(refused(refusal('', 'readableFile', { why: error.message })), streams);
+    return print(refused(validationIssue('', 'readableFile', { why: error.message })), streams);
   }
   streams.stderr.write(USAGE);
   return command === '--help' || command === 'help' ? 0 : REFUSED;
 }
 
 /** Takes `--prices FILE` out of the arguments. */
-async function takePrices(args: readonly string[], streams: Streams) {
+async function readPrices(args: readonly string[], streams: Streams) {
   const at = args.indexOf('--prices');
   const file = at < 0 ? undefined : args[at + 1];
   if (file === undefined) return { rest: args, prices: undefined };

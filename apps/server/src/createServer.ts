@@ -20,7 +20,7 @@ import { sessionMiddleware } from './http/sessions.ts';
 import { createDiagnosisPool } from './jobs/diagnosisPool.ts';
 import type { DiagnosisPool } from './jobs/diagnosisPool.ts';
 import { createWorkshop } from './jobs/workshop.ts';
-import { keepWorker } from './work/workerProcess.ts';
+import { superviseWorker } from './work/workerProcess.ts';
 
 export interface RunningServer {
   context: Context;
@@ -144,7 +144,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     await listen(http, options.port, options.host);
     const figures = options.metrics && (await serveMetrics(metrics, options.metrics));
     const worker = options.worker
-      ? keepWorker(
+      ? superviseWorker(
           {
             DATABASE_URL: databaseUrl,
             CALLBACKS_ANYWHERE: String(callbacksAnywhere),

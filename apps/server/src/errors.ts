@@ -1,8 +1,8 @@
-import type { Problem, ProblemReason, ProblemValues, Refusal } from '@keen/contract';
+import type { Problem, ProblemReason, ProblemValues, ValidationIssue } from '@keen/contract';
 import { problemText } from '@keen/contract';
 
 interface AppErrorFacts {
-  refusals?: Refusal[];
+  refusals?: ValidationIssue[];
   retryAfter?: number;
   /** What stands in the sentence of the reason. */
   values?: ProblemValues;
@@ -15,7 +15,7 @@ export class AppError extends Error {
   readonly code: string;
   readonly reason: ProblemReason;
   readonly values: ProblemValues;
-  readonly refusals: Refusal[];
+  readonly refusals: ValidationIssue[];
   /** Seconds after which it is worth asking again, where that is known. */
   readonly retryAfter: number | undefined;
 
@@ -48,7 +48,7 @@ export class AppError extends Error {
   }
 }
 
-export function invalid(refusals: Refusal[], reason: ProblemReason = 'invalid'): AppError {
+export function invalid(refusals: ValidationIssue[], reason: ProblemReason = 'invalid'): AppError {
   return new AppError(400, 'invalid', reason, { refusals });
 }
 export function unauthenticated(): AppError {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { connect } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { createDatabase, LEAD, spawnServer, takeDatabaseAway } from './testServer.ts';
+import { createDatabase, LEAD, spawnServer, stopDatabase } from './testServer.ts';
 import type { ServerProcess } from './testServer.ts';
 
 let url: string;
@@ -118,7 +118,7 @@ describe('while the database is away', () => {
     const ask = (path: string, init: RequestInit = {}) =>
       fetch(server.url + path, { ...init, headers: { cookie, ...init.headers } });
     expect((await ask('/api/ready')).status).toBe(200);
-    const bring = await takeDatabaseAway(url);
+    const bring = await stopDatabase(url);
     try {
       expect((await ask('/api/ready')).status).toBe(503);
       expect((await ask('/api/health')).status).toBe(200);

@@ -3,7 +3,7 @@ import { connect } from 'node:net';
 import type { ArchiveVisit, Session, Visit, VisitDetail } from '@keen/contract';
 import {
   DEFAULT_SHOP_SETTINGS,
-  archiveTakenSchema,
+  archiveImportedSchema,
   archiveVisitSchema,
   parseCaseFile,
 } from '@keen/contract';
@@ -96,7 +96,7 @@ describe('the whole shop as a zip', () => {
     try {
       const lead = agentOf(other);
       await setUpShop(lead);
-      const taken = archiveTakenSchema.parse((await bring(lead, zip).expect(200)).body);
+      const taken = archiveImportedSchema.parse((await bring(lead, zip).expect(200)).body);
       expect(taken).toMatchObject({ visits: 1, known: 0, cars: 1, settings: true, faults: [] });
       const [before, after] = [await detailOf(agent), await detailOf(lead)];
       expect(after.visit.draft).toEqual(before.visit.draft);
@@ -110,7 +110,7 @@ describe('the whole shop as a zip', () => {
       expect(photos).toHaveLength(1);
       const session = bodyOf<Session>(await lead.get('/api/session').expect(200));
       expect(session.shop.hasLogo).toBe(true);
-      const again = archiveTakenSchema.parse((await bring(lead, zip).expect(200)).body);
+      const again = archiveImportedSchema.parse((await bring(lead, zip).expect(200)).body);
       expect(again).toMatchObject({ visits: 0, known: 1, cars: 0, people: 0, settings: false });
       // The lead of both shops is one person, who still signs in as before.
       await agentOf(other)
@@ -139,7 +139,7 @@ describe('the whole shop as a zip', () => {
     try {
       const lead = agentOf(other);
       await setUpShop(lead);
-      const taken = archiveTakenSchema.parse((await bring(lead, zip).expect(200)).body);
+      const taken = archiveImportedSchema.parse((await bring(lead, zip).expect(200)).body);
       expect(taken).toMatchObject({ visits: 2, known: 1, faults: [] });
     } finally {
       await other.close();
@@ -159,7 +159,9 @@ describe('the whole shop as a zip', () => {
     try {
       const lead = agentOf(other);
       await setUpShop(lead);
-      const taken = archiveTakenSchema.parse((await bring(lead, zipSync(files)).expect(200)).body);
+      const taken = archiveImportedSchema.parse(
+        (await bring(lead, zipSync(files)).expect(200)).body,
+      );
       expect(taken).toMatchObject({ settings: true, faults: [] });
       const { settings } = bodyOf<Session>(await lead.get('/api/session').expect(200)).shop;
       expect(settings).toMatchObject({
@@ -188,7 +190,7 @@ describe('the whole shop as a zip', () => {
       'visits/00002-X/visit.json': strToU8(JSON.stringify(odd)),
       'visits/00003-Y/visit.json': strToU8('{'),
     });
-    const taken = archiveTakenSchema.parse((await bring(agent, zip).expect(200)).body);
+    const taken = archiveImportedSchema.parse((await bring(agent, zip).expect(200)).body);
     expect(taken.known).toBe(1);
     expect(taken.faults).toEqual([
       {
@@ -275,7 +277,7 @@ describe('out and in again', () => {
       const session = await setUpShop(lead);
       // The lead is the same person in both: known by the e-mail, under another id.
       const own = bodyOf<Session>(await agent.get('/api/session').expect(200));
-      const taken = archiveTakenSchema.parse((await bring(lead, zip).expect(200)).body);
+      const taken = archiveImportedSchema.parse((await bring(lead, zip).expect(200)).body);
       expect(taken.faults).toEqual([]);
       const renamed = (value: unknown) =>
         JSON.parse(
@@ -359,7 +361,7 @@ describe('an archive made to break something', () => {
   ])('%s is named as a fault, and the server goes on', async (_name, change, fault) => {
     const before = await asOwner(server, 'select count(*)::int as n from visits');
     const answer = await bring(agent, await changed(change)).expect(200);
-    const { faults } = archiveTakenSchema.parse(answer.body);
+    const { faults } = archiveImportedSchema.parse(answer.body);
     expect(faults.map(({ path, expected }) => `${path}: ${expected}`).join()).toMatch(fault);
     expect(await asOwner(server, 'select count(*)::int as n from visits')).toEqual(before);
   });
@@ -376,14 +378,14 @@ describe('an archive made to break something', () => {
       'visits/00009-BOMB/visit.json': new Uint8Array(100_000_000),
     });
     expect(zip.length).toBeLessThan(1_000_000);
-    const { faults } = archiveTakenSchema.parse((await bring(agent, zip).expect(200)).body);
+    const { faults } = archiveImportedSchema.parse((await bring(agent, zip).expect(200)).body);
     expect(faults).toMatchObject([{ file: 'visits/00009-BOMB/visit.json' }]);
     // The same, declared to be small.
     const lying = Buffer.from(zip);
     for (let at = lying.indexOf('PK\x01\x02'); at >= 0; at = lying.indexOf('PK\x01\x02', at + 4)) {
       if (lying.readUInt32LE(at + 24) === 100_000_000) lying.writeUInt32LE(100, at + 24);
     }
-    const second = archiveTakenSchema.parse((await bring(agent, lying).expect(200)).body);
+    const second = archiveImportedSchema.parse((await bring(agent, lying).expect(200)).body);
     expect(second.faults).toMatchObject([{ file: 'visits/00009-BOMB/visit.json' }]);
   });
 

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type {
-  ArchiveTaken,
+  ArchiveImported,
   CarCode,
   CarCodeState,
   CarDetail,
-  CarTaken,
+  CarReceived,
   Chain,
   ChainFigures,
-  KeptSheet,
+  StoredSheet,
   OpenedShop,
   Session,
   ShopSettings,
@@ -325,19 +325,19 @@ describe('a specification sheet', () => {
     source: 'Measured here',
     camber: { front: { low: -1, high } },
   });
-  const keepSheet = (agent: Agent, basedOn: number, high: number) =>
+  const saveSheet = (agent: Agent, basedOn: number, high: number) =>
     agent.post('/api/sheets').send({
       sheets: [{ id, revisionId: randomUUID(), basedOn, sheet: sheetOf(high), retired: false }],
     });
   const seen = async (agent: Agent) => {
-    const list = bodyOf<KeptSheet[]>(await agent.get('/api/sheets').expect(200));
+    const list = bodyOf<StoredSheet[]>(await agent.get('/api/sheets').expect(200));
     const one = list.find((sheet) => sheet.id === id);
     return one && [one.origin, one.revision, one.sheet.camber?.front?.high];
   };
   const give = (agent: Agent) => agent.post('/api/chain/sheets').send({ sheetId: id });
 
   it('is given to all shops, and by a lead of the chain only', async () => {
-    await keepSheet(lead, 0, 0).expect(200);
+    await saveSheet(lead, 0, 0).expect(200);
     expect(await seen(second)).toBeUndefined();
     await give(second).expect(403);
     await give(lead).expect(204);
@@ -351,10 +351,10 @@ describe('a specification sheet', () => {
   });
 
   it('is a shop’s own once it is changed there, and the chain’s again when asked for', async () => {
-    await keepSheet(second, 1, 0.5).expect(409);
-    await keepSheet(second, 2, 0.5).expect(200);
+    await saveSheet(second, 1, 0.5).expect(409);
+    await saveSheet(second, 2, 0.5).expect(200);
     expect(await seen(second)).toEqual(['instead', 3, 0.5]);
-    await keepSheet(lead, 2, 0.2).expect(200);
+    await saveSheet(lead, 2, 0.2).expect(200);
     await give(lead).expect(204);
     expect(await seen(lead)).toEqual(['chain', 4, 0.2]);
     expect(await seen(second)).toEqual(['instead', 3, 0.5]);
@@ -364,7 +364,7 @@ describe('a specification sheet', () => {
   });
 
   it('leaves with a shop’s archive, and comes back as the chain’s', async () => {
-    await keepSheet(lead, 4, 0.3).expect(200);
+    await saveSheet(lead, 4, 0.3).expect(200);
     await give(lead).expect(204);
     expect(await seen(second)).toEqual(['chain', 6, 0.3]);
     await broughtElsewhere(second, async (elsewhere) => {
@@ -375,12 +375,12 @@ describe('a specification sheet', () => {
       .type('application/zip')
       .send(await archiveOf(second))
       .expect(200);
-    expect(bodyOf<ArchiveTaken>(taken)).toMatchObject({ sheets: 0, faults: [] });
+    expect(bodyOf<ArchiveImported>(taken)).toMatchObject({ sheets: 0, faults: [] });
     expect(await seen(second)).toEqual(['chain', 6, 0.3]);
   });
 
   it('is a shop’s own once more, and no revision is there twice', async () => {
-    await keepSheet(second, 6, 0.7).expect(200);
+    await saveSheet(second, 6, 0.7).expect(200);
     expect(await seen(second)).toEqual(['instead', 7, 0.7]);
   });
 });
@@ -454,7 +454,7 @@ describe('a car that goes to another shop', () => {
     expect(code).toMatch(/^[0-9A-Z]{4}-[0-9A-Z]{4}-[0-9A-Z]{4}$/);
     // As somebody types it who was told it on the telephone.
     const typed = code.toLowerCase().replace(/-/g, ' ').replace(/0/g, 'o').replace(/1/g, 'l');
-    const taken = bodyOf<CarTaken>(await take(second, typed).expect(200));
+    const taken = bodyOf<CarReceived>(await take(second, typed).expect(200));
     expect(taken.visits).toBe(1);
     await take(second, code).expect(404);
     const car = bodyOf<CarDetail>(await second.get(`/api/garage/${taken.carId}`).expect(200));
@@ -506,14 +506,14 @@ describe('a car that goes to another shop', () => {
   });
 
   it('comes back without coming twice', async () => {
-    const { carId: there } = bodyOf<CarTaken>(
+    const { carId: there } = bodyOf<CarReceived>(
       await take(second, await codeFor(lead, carId)).expect(200),
     );
     const visit = await arrive(second, plate);
     expect(visit.vehicle.id).toBe(there);
-    const back = bodyOf<CarTaken>(await take(lead, await codeFor(second, there)).expect(200));
+    const back = bodyOf<CarReceived>(await take(lead, await codeFor(second, there)).expect(200));
     expect(back).toEqual({ carId, visits: 1 });
-    const again = bodyOf<CarTaken>(await take(lead, await codeFor(second, there)).expect(200));
+    const again = bodyOf<CarReceived>(await take(lead, await codeFor(second, there)).expect(200));
     expect(again.visits).toBe(0);
   });
 

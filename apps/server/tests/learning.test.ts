@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { CaseFile, Learning, Visit, VisitDetail } from '@keen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RunningServer } from '../src/createServer.ts';
-import { takeUpRuns } from '../src/work/goOnLearning.ts';
+import { resumeRuns } from '../src/work/goOnLearning.ts';
 import {
   agentOf,
   arrive,
@@ -187,7 +187,7 @@ describe('a run', () => {
     // As one is left whose work got lost.
     await asOwner(server, "update learning_runs set state = 'running' where id = $1", [lying]);
     await asOwner(server, "delete from keen_jobs.job where name = 'learning'");
-    await takeUpRuns(server.context);
+    await resumeRuns(server.context);
     const run = await until(async () => {
       const found = (await learning()).runs.find((one) => one.id === lying)!;
       return found.done >= 2 ? found : null;

@@ -5,7 +5,7 @@ import type { VisitPage, Welcome } from '@keen/contract';
 import { readConfig } from '../src/config.ts';
 import type { RunningServer } from '../src/createServer.ts';
 import { sql } from 'drizzle-orm';
-import { connect, inShop, lookInShop } from '../src/db/client.ts';
+import { connect, inShop, readInShop } from '../src/db/client.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import { removeDemo } from '../src/demo/removeDemo.ts';
 import { asOwner, agentOf, createDatabase, serve } from './testServer.ts';
@@ -57,7 +57,7 @@ describe('start', () => {
     const refuse = (): Promise<void> => {
       throw new Error('refused');
     };
-    for (const run of [inShop, lookInShop]) {
+    for (const run of [inShop, readInShop]) {
       // More often than there are connections: a lost one each time would leave none.
       for (let n = 0; n < 12; n++) {
         await expect(run(db, shop, refuse)).rejects.toThrow('refused');

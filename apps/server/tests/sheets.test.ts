@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { KeptSheet, Learned, Session, SpecSheet, Visit } from '@keen/contract';
-import { DEFAULT_SHOP_SETTINGS, keptSheetListSchema } from '@keen/contract';
+import type { StoredSheet, Learned, Session, SpecSheet, Visit } from '@keen/contract';
+import { DEFAULT_SHOP_SETTINGS, storedSheetListSchema } from '@keen/contract';
 import type { RunningServer } from '../src/createServer.ts';
 import {
   agentOf,
@@ -41,7 +41,7 @@ const revision = (of: SpecSheet, change: object = {}) => ({
   ...change,
 });
 async function keep(sheets: object[], status = 200, by = agent) {
-  return bodyOf<KeptSheet[]>(await by.post('/api/sheets').send({ sheets }).expect(status));
+  return bodyOf<StoredSheet[]>(await by.post('/api/sheets').send({ sheets }).expect(status));
 }
 
 describe('specification sheets', () => {
@@ -52,7 +52,7 @@ describe('specification sheets', () => {
     const list = await keep([
       { ...first, revisionId: randomUUID(), basedOn: 1, sheet: sheet('Van', { note: 'checked' }) },
     ]);
-    expect(keptSheetListSchema.safeParse(list).success).toBe(true);
+    expect(storedSheetListSchema.safeParse(list).success).toBe(true);
     expect(list.filter(({ id }) => id === first.id)).toMatchObject([
       { revision: 2, sheet: { note: 'checked' } },
     ]);
@@ -70,7 +70,7 @@ describe('specification sheets', () => {
     await keep([first]);
     const fresh = revision(sheet('Fresh'));
     await keep([fresh, { ...first, revisionId: randomUUID(), basedOn: 0 }], 409);
-    const list = bodyOf<KeptSheet[]>(await agent.get('/api/sheets').expect(200));
+    const list = bodyOf<StoredSheet[]>(await agent.get('/api/sheets').expect(200));
     expect(list.map(({ sheet: { name } }) => name)).not.toContain('Fresh');
   });
 
@@ -143,7 +143,7 @@ describe('specification sheets', () => {
     const own = revision(sheet('Own'));
     await keep([own]);
     const other = await secondShop(server);
-    expect(bodyOf<KeptSheet[]>(await other.get('/api/sheets').expect(200))).toEqual([]);
+    expect(bodyOf<StoredSheet[]>(await other.get('/api/sheets').expect(200))).toEqual([]);
     const turns = await other.get(`/api/sheets/${taughtId}/turns`).expect(200);
     expect(bodyOf<Learned[]>(turns)).toEqual([]);
     await keep([own], 409, other);

@@ -10,7 +10,7 @@ import {
   LEAD,
   serve,
   setUpShop,
-  takeDatabaseAway,
+  stopDatabase,
 } from './testServer.ts';
 import type { Agent } from './testServer.ts';
 
@@ -53,9 +53,9 @@ it('lists are read on the standby, and on the database itself while the standby 
     // What is worked on is never old.
     await agent.get(`/api/visits/${late.id}`).expect(200);
 
-    const bringBack = await takeDatabaseAway(copy);
+    const startAgain = await stopDatabase(copy);
     expect(await platesOf(agent)).toEqual(['EARLY 1', 'LATE 1']);
-    await bringBack();
+    await startAgain();
     // Left alone for a while after that.
     expect(await platesOf(agent)).toEqual(['EARLY 1', 'LATE 1']);
   } finally {

@@ -6,7 +6,7 @@ import pg from 'pg';
 import { pino } from 'pino';
 import supertest from 'supertest';
 import { expect, inject } from 'vitest';
-import type { ArchiveTaken, Session, Visit } from '@keen/contract';
+import type { ArchiveImported, Session, Visit } from '@keen/contract';
 import { startServer } from '../src/createServer.ts';
 import type { RunningServer, ServerOptions } from '../src/createServer.ts';
 
@@ -207,7 +207,7 @@ export function spawnServer(ownerUrl: string, ...args: string[]): Promise<Server
  * Takes a database out of reach, as a crash would: no new connections, and the open ones are cut.
  * @returns brings it back
  */
-export async function takeDatabaseAway(url: string): Promise<() => Promise<void>> {
+export async function stopDatabase(url: string): Promise<() => Promise<void>> {
   const name = new URL(url).pathname.slice(1);
   const admin = new pg.Client({ connectionString: inject('clusterUrl') });
   await admin.connect();
@@ -255,7 +255,7 @@ export async function broughtElsewhere(
       .set('content-type', 'application/zip')
       .send(await archiveOf(from))
       .expect(200);
-    expect(bodyOf<ArchiveTaken>(taken).faults).toEqual([]);
+    expect(bodyOf<ArchiveImported>(taken).faults).toEqual([]);
     await look(lead);
   } finally {
     await server.close();

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { CaseFile, EntriesKept, Visit, VisitDetail, VisitPage } from '@keen/contract';
+import type { CaseFile, EntriesSaved, Visit, VisitDetail, VisitPage } from '@keen/contract';
 import { caseFileSchema, visitDetailSchema, visitPageSchema } from '@keen/contract';
 import { diagnose } from '@keen/core';
 import type { RunningServer } from '../src/createServer.ts';
@@ -124,9 +124,9 @@ describe('entries', () => {
       entry('vehicle.drive', 'rwd'),
     ];
     const first = (await agent.post(`/api/visits/${id}/entries`).send({ entries: list }))
-      .body as EntriesKept;
+      .body as EntriesSaved;
     const second = (await agent.post(`/api/visits/${id}/entries`).send({ entries: list }))
-      .body as EntriesKept;
+      .body as EntriesSaved;
     expect(first.entries.map(({ seq }) => seq)).toEqual([1, 2, 3]);
     expect(second).toEqual(first);
     const detail = await detailOf(id);

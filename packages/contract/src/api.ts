@@ -273,10 +273,10 @@ export const vehicleListSchema = z.array(vehicleRecordSchema).meta({ id: 'Vehicl
 export const newEntriesSchema = z
   .strictObject({ entries: z.array(entrySchema).min(1).max(500) })
   .meta({ id: 'NewEntries' });
-export const entriesKeptSchema = z
+export const entriesSavedSchema = z
   .strictObject({ entries: z.array(storedEntrySchema), seq: rowNumberSchema })
-  .meta({ id: 'EntriesKept' });
-export type EntriesKept = z.infer<typeof entriesKeptSchema>;
+  .meta({ id: 'EntriesSaved' });
+export type EntriesSaved = z.infer<typeof entriesSavedSchema>;
 
 export const closeVisitSchema = z.strictObject({ closed: z.boolean() }).meta({ id: 'CloseVisit' });
 

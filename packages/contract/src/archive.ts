@@ -9,17 +9,17 @@ import {
 import { forecastSchema } from './diagnosis.ts';
 import { expectationFields } from './expectationFields.ts';
 import type { ExpectedReason } from './expectedTexts.ts';
-import { issue } from './refusal.ts';
+import { issue } from './validationIssue.ts';
 import { storedEntrySchema } from './visit/entries.ts';
 import { ROLES } from './words.ts';
 import {
-  keepInstrumentSchema,
+  saveInstrumentSchema,
   newCheckSchema,
   newStudySchema,
   studyReadingSchema,
 } from './gauges.ts';
 import { paperSchema } from './papers.ts';
-import { keptSheetSchema } from './specSheet.ts';
+import { storedSheetSchema } from './specSheet.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /**
@@ -110,7 +110,7 @@ export const archiveCustomersSchema = z.array(
 /** The shop's gauges with their checks, and its gauge studies. */
 export const archiveGaugesSchema = z.strictObject({
   instruments: z.array(
-    keepInstrumentSchema.extend({
+    saveInstrumentSchema.extend({
       id: z.uuid(),
       since: momentSchema,
       checks: z.array(newCheckSchema.extend({ personId: z.uuid() })).max(100_000),
@@ -133,7 +133,7 @@ export const archiveGaugesSchema = z.strictObject({
 });
 
 export const archiveSheetsSchema = z.array(
-  keptSheetSchema.omit({ enteredBy: true, origin: true }).extend({
+  storedSheetSchema.omit({ enteredBy: true, origin: true }).extend({
     revisionId: z.uuid(),
     personId: z.uuid(),
     /** As the shop's chain had it, and not the shop's own. */
@@ -192,7 +192,7 @@ export const archiveVisitSchema = z
 export type ArchiveVisit = z.infer<typeof archiveVisitSchema>;
 
 /** What was taken in of an archive, and what was not. */
-export const archiveTakenSchema = z
+export const archiveImportedSchema = z
   .strictObject({
     visits: z.int(),
     /** Visits that were here already. */
@@ -211,7 +211,7 @@ export const archiveTakenSchema = z
       }),
     ),
   })
-  .meta({ id: 'ArchiveTaken' });
-export type ArchiveTaken = z.infer<typeof archiveTakenSchema>;
+  .meta({ id: 'ArchiveImported' });
+export type ArchiveImported = z.infer<typeof archiveImportedSchema>;
 /** A large shop's pictures of some years. */
 export const MOST_ARCHIVE_BYTES = 8_000_000_000;

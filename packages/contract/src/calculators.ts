@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { angleSchema } from './caseFile.ts';
 import type { ExpectedReason } from './expectedTexts.ts';
-import { issue } from './refusal.ts';
+import { issue } from './validationIssue.ts';
 
 const length = z.number().gt(0);
 export const TOE_UNITS = ['deg', 'min', 'mm', 'in'] as const;

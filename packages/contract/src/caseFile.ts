@@ -29,8 +29,8 @@ import {
 import type { Wheel } from './words.ts';
 import { FIELD_LIMITS } from './fieldLimits.ts';
 import { priceListSchema } from './prices.ts';
-import { issue, refusalOf } from './refusal.ts';
-import type { Refusal } from './refusal.ts';
+import { issue, validationIssueOf } from './validationIssue.ts';
+import type { ValidationIssue } from './validationIssue.ts';
 import { shopConstantsSchema } from './shopConstants.ts';
 import { unstorable } from './storable.ts';
 
@@ -188,7 +188,7 @@ export const caseFileSchema = z
 export type CaseFile = z.infer<typeof caseFileSchema>;
 export type CaseTire = CaseFile['tires'][Wheel];
 
-export type Parsed<T> = { ok: true; value: T } | { ok: false; error: Refusal };
+export type Parsed<T> = { ok: true; value: T } | { ok: false; error: ValidationIssue };
 
 /** Checks unknown data against the case file; the first fault comes back as a path. */
 export function parseCaseFile(data: unknown): Parsed<CaseFile> {
@@ -197,7 +197,7 @@ export function parseCaseFile(data: unknown): Parsed<CaseFile> {
   const result = caseFileSchema.safeParse(data);
   return result.success
     ? { ok: true, value: result.data }
-    : { ok: false, error: refusalOf(result.error) };
+    : { ok: false, error: validationIssueOf(result.error) };
 }
 
 function isPermutation(moves: Partial<Record<Wheel, Wheel>>): boolean {

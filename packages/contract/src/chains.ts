@@ -120,10 +120,10 @@ export type ChainFigures = z.infer<typeof chainFiguresSchema>;
 export type ShopFigures = ChainFigures[number];
 
 /** A shop takes the chain's values again. */
-export const takeChainsSchema = z
+export const resetToChainSchema = z
   .strictObject({ paths: z.array(pathSchema).min(1).max(200) })
-  .meta({ id: 'TakeChains' });
-export type TakeChains = z.infer<typeof takeChainsSchema>;
+  .meta({ id: 'ResetToChain' });
+export type ResetToChain = z.infer<typeof resetToChainSchema>;
 
 /** A code by which a customer takes a car to another shop of the chain; told once. */
 export const carCodeSchema = z
@@ -145,13 +145,13 @@ export const carCodeListSchema = z
 export type CarCodeState = z.infer<typeof carCodeListSchema>[number];
 
 /** A code as the customer reads it out: blanks, dashes and small letters do not matter. */
-export const takeCarSchema = z
+export const receiveCarSchema = z
   .strictObject({ code: z.string().trim().min(8).max(40) })
-  .meta({ id: 'TakeCar' });
-export type TakeCar = z.infer<typeof takeCarSchema>;
+  .meta({ id: 'ReceiveCar' });
+export type ReceiveCar = z.infer<typeof receiveCarSchema>;
 
 /** The car that came, and how many of its visits. */
-export const carTakenSchema = z
+export const carReceivedSchema = z
   .strictObject({ carId: z.uuid(), visits: z.int() })
-  .meta({ id: 'CarTaken' });
-export type CarTaken = z.infer<typeof carTakenSchema>;
+  .meta({ id: 'CarReceived' });
+export type CarReceived = z.infer<typeof carReceivedSchema>;

@@ -3,7 +3,7 @@ import type { ExpectedReason } from './expectedTexts.ts';
 import { vehicleRecordSchema, visitSchema } from './api.ts';
 import { VISIT_FIELDS } from './visit/fields.ts';
 import { group, schemaOf } from './visit/fieldTree.ts';
-import { dueLookSchema, dueRowSchema, storedTiresSchema } from './handOver.ts';
+import { dueReminderSchema, dueRowSchema, storedTiresSchema } from './handOver.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
 /** The shop's cars, each with its whole life here. */
@@ -38,7 +38,7 @@ export const garageRowSchema = z.strictObject({
     })
     .nullable(),
   /** What is due first; null when nothing is. */
-  due: dueLookSchema.nullable(),
+  due: dueReminderSchema.nullable(),
 });
 export type GarageRow = z.infer<typeof garageRowSchema>;
 

@@ -57,10 +57,10 @@ export const studyReadingSchema = z.strictObject({
   mm: mmSchema,
 });
 /** Depth under the gauge, mm; null takes the reading away. */
-export const keepStudyReadingSchema = studyReadingSchema
+export const saveStudyReadingSchema = studyReadingSchema
   .extend({ mm: mmSchema.nullable() })
-  .meta({ id: 'KeepStudyReading' });
-export type KeepStudyReading = z.infer<typeof keepStudyReadingSchema>;
+  .meta({ id: 'SaveStudyReading' });
+export type SaveStudyReading = z.infer<typeof saveStudyReadingSchema>;
 
 export const studyRowSchema = newStudySchema.extend({
   createdAt: momentSchema,
@@ -116,7 +116,7 @@ export type NewCheck = z.infer<typeof newCheckSchema>;
 export const instrumentCheckSchema = newCheckSchema.extend({ by: z.string() });
 export type InstrumentCheck = z.infer<typeof instrumentCheckSchema>;
 
-export const keepInstrumentSchema = z
+export const saveInstrumentSchema = z
   .strictObject({
     name: nameSchema,
     kind: z.enum(INSTRUMENT_KINDS),
@@ -126,9 +126,9 @@ export const keepInstrumentSchema = z
     block: z.array(z.number().min(-90).max(90)).max(10),
     retired: z.boolean(),
   })
-  .meta({ id: 'KeepInstrument' });
-export type KeepInstrument = z.infer<typeof keepInstrumentSchema>;
-export const instrumentSchema = keepInstrumentSchema.extend({
+  .meta({ id: 'SaveInstrument' });
+export type SaveInstrument = z.infer<typeof saveInstrumentSchema>;
+export const instrumentSchema = saveInstrumentSchema.extend({
   id: z.uuid(),
   createdAt: momentSchema,
   /** Latest first, the latest hundred. */

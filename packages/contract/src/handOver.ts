@@ -3,18 +3,18 @@ import type { ExpectedReason } from './expectedTexts.ts';
 import { SEASONS } from './words.ts';
 
 /** What is looked at again later. */
-export const NEXT_LOOKS = ['nuts', 'recheck', 'tread', 'rotation', 'alignment'] as const;
-export type NextLookKind = (typeof NEXT_LOOKS)[number];
+export const REMINDERS = ['nuts', 'recheck', 'tread', 'rotation', 'alignment'] as const;
+export type ReminderKind = (typeof REMINDERS)[number];
 
 /** Something to see to by a day; what is done or let go stays on the record. */
-export const dueLookSchema = z.strictObject({
-  what: z.enum(NEXT_LOOKS),
+export const dueReminderSchema = z.strictObject({
+  what: z.enum(REMINDERS),
   on: z.iso.date(),
   /** km after the visit, where it is counted by distance. */
   afterKm: z.number().gt(0).max(200_000).nullable(),
   state: z.enum(['open', 'done', 'dropped']),
 });
-export type DueLook = z.infer<typeof dueLookSchema>;
+export type DueReminder = z.infer<typeof dueReminderSchema>;
 
 /** How the customer got the sheet. */
 export const GIVEN = ['printed', 'link', 'notWanted'] as const;
@@ -38,7 +38,7 @@ export const dueRowSchema = z.strictObject({
   number: z.int(),
   /** Its place in the visit's list. */
   place: z.int(),
-  look: dueLookSchema,
+  look: dueReminderSchema,
   car: z.string(),
   plate: z.string(),
   customer: z.string(),

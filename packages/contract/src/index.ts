@@ -33,7 +33,7 @@ export type {
 export {
   carCodeListSchema,
   carCodeSchema,
-  carTakenSchema,
+  carReceivedSchema,
   CHAIN_KINDS,
   chainFiguresSchema,
   chainLeadSchema,
@@ -43,13 +43,13 @@ export {
   newChainSchema,
   newShopSchema,
   openedShopSchema,
-  takeCarSchema,
-  takeChainsSchema,
+  receiveCarSchema,
+  resetToChainSchema,
 } from './chains.ts';
 export type {
   CarCode,
   CarCodeState,
-  CarTaken,
+  CarReceived,
   Chain,
   ChainEvent,
   ChainFigures,
@@ -60,8 +60,8 @@ export type {
   NewShop,
   OpenedShop,
   ShopFigures,
-  TakeCar,
-  TakeChains,
+  ReceiveCar,
+  ResetToChain,
 } from './chains.ts';
 export {
   changedPaths,
@@ -79,8 +79,13 @@ export { RIGHTS, roleMay, STOCK_SETTINGS } from './rights.ts';
 export type { Right } from './rights.ts';
 export { API_PATHS } from './paths/index.ts';
 export { momentSchema, rowNumberSchema, unstorable } from './storable.ts';
-export { expectation, refusal, refusalOf, refusalsOf } from './refusal.ts';
-export type { Expectation, Refusal } from './refusal.ts';
+export {
+  expectation,
+  validationIssue,
+  validationIssueOf,
+  validationIssuesOf,
+} from './validationIssue.ts';
+export type { Expectation, ValidationIssue } from './validationIssue.ts';
 export {
   CASE_FORMAT,
   CASE_VERSION,
@@ -129,7 +134,14 @@ export type {
   VisitDraft,
 } from './visit/draft.ts';
 export { learnedListSchema, readingSchema } from './visit/values.ts';
-export type { Learned, Reading, Taken, ToeIn, TurnMade, UsedInstruments } from './visit/values.ts';
+export type {
+  Learned,
+  Reading,
+  AngleReading,
+  ToeIn,
+  TurnMade,
+  UsedInstruments,
+} from './visit/values.ts';
 export {
   CARRIED_PATHS,
   entrySchema,
@@ -166,8 +178,8 @@ export { calculatorJsonSchemas, publishedJsonSchemas } from './jsonSchema.ts';
 export {
   closeStudySchema,
   instrumentListSchema,
-  keepInstrumentSchema,
-  keepStudyReadingSchema,
+  saveInstrumentSchema,
+  saveStudyReadingSchema,
   newCheckSchema,
   newStudySchema,
   STUDY_SIZE,
@@ -179,8 +191,8 @@ export {
 export type {
   Instrument,
   InstrumentCheck,
-  KeepInstrument,
-  KeepStudyReading,
+  SaveInstrument,
+  SaveStudyReading,
   NewCheck,
   NewStudy,
   Study,

@@ -16,9 +16,9 @@ export const RIGHTS = {
   /** Sets angles and closes the technician's list. */
   setAngles: ['technician', 'lead'],
   /** Specification sheets, and the shims and bolts in stock. */
-  keepSheets: ['technician', 'lead'],
+  editSheets: ['technician', 'lead'],
   /** Lays out gauge studies; the shop's gauges and their records. */
-  keepGauges: ['technician', 'lead'],
+  manageGauges: ['technician', 'lead'],
   /** Takes readings of a gauge study, checks a gauge. */
   checkGauges: ['advisor', 'technician', 'lead'],
   /** Practises on made-up cars; the lead sees those who show how they do. */

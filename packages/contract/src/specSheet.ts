@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { issue } from './refusal.ts';
+import { issue } from './validationIssue.ts';
 import { SPEC_KINDS } from './words.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
 
@@ -106,7 +106,7 @@ export const usedSheetSchema = z.strictObject({
 export type UsedSheet = z.infer<typeof usedSheetSchema>;
 
 /** A sheet as the shop keeps it: every change is a revision of its own. */
-export const keptSheetSchema = z
+export const storedSheetSchema = z
   .strictObject({
     id: z.uuid(),
     revision: rowNumberSchema.min(1),
@@ -117,9 +117,9 @@ export const keptSheetSchema = z
     /** Of this shop, as its chain has it, or the shop's own instead of the chain's. */
     origin: z.enum(['shop', 'chain', 'instead']),
   })
-  .meta({ id: 'KeptSheet' });
-export type KeptSheet = z.infer<typeof keptSheetSchema>;
-export const keptSheetListSchema = z.array(keptSheetSchema).meta({ id: 'KeptSheetList' });
+  .meta({ id: 'StoredSheet' });
+export type StoredSheet = z.infer<typeof storedSheetSchema>;
+export const storedSheetListSchema = z.array(storedSheetSchema).meta({ id: 'StoredSheetList' });
 
 /** New revisions to keep, all or none. */
 export const newSheetsSchema = z

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { ExpectedReason } from './expectedTexts.ts';
-import { refusal } from './refusal.ts';
-import type { Refusal } from './refusal.ts';
+import { validationIssue } from './validationIssue.ts';
+import type { ValidationIssue } from './validationIssue.ts';
 
 /** Deeper than any document of ours; what is nested deeper was made to break something. */
 const DEEPEST = 40;
@@ -24,7 +24,7 @@ export const momentSchema = z.iso
  * Unicode, or nesting without end. Every edge asks this of what came in, whatever its schema.
  * @returns the first such place, or null when there is none
  */
-export function unstorable(input: unknown): Refusal | null {
+export function unstorable(input: unknown): ValidationIssue | null {
   // A list of what is still to be seen instead of recursion: deep nesting must not overflow the stack.
   const open: { value: unknown; path: string; depth: number }[] = [
     { value: input, path: '', depth: 0 },
@@ -32,12 +32,12 @@ export function unstorable(input: unknown): Refusal | null {
   for (let next = open.pop(); next; next = open.pop()) {
     const { value, path, depth } = next;
     if (typeof value === 'string') {
-      if (!isPlainText(value)) return refusal(path, 'plainText');
+      if (!isPlainText(value)) return validationIssue(path, 'plainText');
     } else if (typeof value === 'object' && value !== null) {
-      if (depth >= DEEPEST) return refusal(path, 'levels', { most: DEEPEST });
+      if (depth >= DEEPEST) return validationIssue(path, 'levels', { most: DEEPEST });
       for (const [key, inner] of Object.entries(value)) {
         const at = path === '' ? key : `${path}.${key}`;
-        if (!isPlainText(key)) return refusal(path, 'plainNames');
+        if (!isPlainText(key)) return validationIssue(path, 'plainNames');
         open.push({ value: inner, path: at, depth: depth + 1 });
       }
     }

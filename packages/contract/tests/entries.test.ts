@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { entrySchema, refusalsOf } from '../src/index.ts';
+import { entrySchema, validationIssuesOf } from '../src/index.ts';
 
 function check(path: string, value: unknown) {
   const result = entrySchema.safeParse({
@@ -8,7 +8,7 @@ function check(path: string, value: unknown) {
     value,
     at: '2026-03-01T10:00:00.000Z',
   });
-  return result.success ? null : refusalsOf(result.error)[0];
+  return result.success ? null : validationIssuesOf(result.error)[0];
 }
 
 describe('entrySchema', () => {

@@ -3,7 +3,7 @@ import {
   angleFileSchema,
   entrySchema,
   gaugeMessageSchema,
-  refusalOf,
+  validationIssueOf,
   rigStateSchema,
   DEFAULT_RIG,
   specSheetSchema,
@@ -21,7 +21,7 @@ const sheet = (change: object) => ({
 });
 const refused = (data: unknown) => {
   const parsed = specSheetSchema.safeParse(data);
-  return parsed.success ? null : refusalOf(parsed.error);
+  return parsed.success ? null : validationIssueOf(parsed.error);
 };
 
 describe('a specification sheet', () => {

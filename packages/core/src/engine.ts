@@ -4,7 +4,7 @@ export { createDepthLikelihood } from './engine/diagnosis/depthLikelihood.ts';
 export { tireReadings } from './engine/diagnosis/tireReadings.ts';
 export { FAULTS, FAULT_COLUMN, HARD_CORNERING, LOOSE_DEG } from './engine/wear/faults.ts';
 export type { Fault } from './engine/wear/faults.ts';
-export { createFaultReader, FAULT_COUNT } from './engine/diagnosis/faultsOf.ts';
+export { createFaultClassifier, FAULT_COUNT } from './engine/diagnosis/classifyFaults.ts';
 export * from './engine/diagnosis/complaintLikelihood.ts';
 export * from './engine/diagnosis/observationLikelihood.ts';
 export { createPosterior, logLikelihood } from './engine/diagnosis/posterior.ts';

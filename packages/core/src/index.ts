@@ -80,7 +80,7 @@ export {
 } from './steps/measure/toeScale.ts';
 export type { ToeScale } from './steps/measure/toeScale.ts';
 export { toeFromText } from './calculators/angles/toeText.ts';
-export { keptTurns, pooled, turnsLearned } from './steps/setRight/turnsLearned.ts';
+export { savedTurns, pooled, turnsLearned } from './steps/setRight/turnsLearned.ts';
 export { ADJUSTER_FACTS } from './steps/setRight/adjusterFacts.ts';
 export { lacksOf } from './steps/lacks.ts';
 export type { Lack } from './steps/lacks.ts';
@@ -105,7 +105,7 @@ export { advicePart, adviceReason } from './steps/explain/adviceReasons.ts';
 export { SAID_FROM } from './engine/diagnosis/chooseAction.ts';
 export { actionWords, verdictOf } from './steps/explain/verdict.ts';
 export type { Verdict } from './steps/explain/verdict.ts';
-export { spokenRibs } from './steps/explain/spokenRibs.ts';
+export { affectedRibs } from './steps/explain/affectedRibs.ts';
 export { angleLedger, rowTitle } from './steps/measure/angleLedger.ts';
 export type { Angles, LedgerRow } from './steps/measure/angleLedger.ts';
 export { whatAnglesMean } from './steps/measure/angleMeaning.ts';
@@ -128,8 +128,8 @@ export {
   readingInUse,
   readingPairs,
   readingsOf,
-  takeReadings,
-  tellsWheels,
+  applyReadings,
+  readsEachWheel,
 } from './steps/measure/readings.ts';
 export type { NewReading, Reading, ReadingPair } from './steps/measure/readings.ts';
 export { MAKES_STALE, staleAngles } from './steps/measure/stale.ts';
@@ -200,15 +200,15 @@ export type { DepthCurve, Span } from './engine/outlook/depthCurves.ts';
 export { createOutlook } from './engine/outlook/outlook.ts';
 export type { CourseOutlook, Outlook } from './engine/outlook/outlook.ts';
 export { FURTHEST_KM } from './engine/outlook/ribWear.ts';
-export { weigh } from './engine/outlook/choices.ts';
+export { rankOptions } from './engine/outlook/choices.ts';
 export { adviseAtPrices } from './steps/decide/adviseAtPrices.ts';
-export { weighVisit, workPrices } from './steps/decide/weighVisit.ts';
+export { rankVisitOptions, workPrices } from './steps/decide/rankVisitOptions.ts';
 export type {
   CheckWorth,
   Choice,
   Constraints,
   SensorChoice,
-  Weighing,
+  CostComparison,
   WorkPrices,
 } from './engine/outlook/choices.ts';
 export { changeLines, lineMinor, roundMinor, sumEstimate } from './steps/decide/estimate.ts';
@@ -217,8 +217,8 @@ export { formatMoney, minorDigits, parseMoney, plainMoney } from './steps/decide
 export { estimateLines } from './steps/decide/estimateLines.ts';
 export { priceRows, readPriceRows } from './steps/decide/priceTable.ts';
 export type { PriceFault } from './steps/decide/priceTable.ts';
-export { nextLooks } from './steps/handOver/nextLooks.ts';
-export type { NextLook } from './steps/handOver/nextLooks.ts';
+export { reminders } from './steps/handOver/reminders.ts';
+export type { Reminder } from './steps/handOver/reminders.ts';
 export { LEGAL_LIMITS, WINTER_LIMITS } from './visit/fitment/legalLimits.ts';
 export type { DepthLaw } from './visit/fitment/legalLimits.ts';
 export { brokenRules } from './visit/fitment/fittingRules.ts';
@@ -233,7 +233,7 @@ export { lineWords, percentWords } from './steps/handOver/moneyBlocks.ts';
 export { dangerLine, writerFor } from './steps/handOver/paperFacts.ts';
 export type { PaperFacts, Writer } from './steps/handOver/paperFacts.ts';
 export { angleRows, estimateRows, readingRows } from './steps/handOver/visitTables.ts';
-export { USUAL_KM_PER_YEAR, dueLooks } from './steps/handOver/dueLooks.ts';
+export { USUAL_KM_PER_YEAR, datedReminders } from './steps/handOver/datedReminders.ts';
 export { applyPackage, packageFits } from './steps/decide/packages.ts';
 export { rotationPlan } from './visit/fitment/rotationPlan.ts';
 export type { RotationPlan } from './visit/fitment/rotationPlan.ts';

@@ -1,7 +1,7 @@
 import type { CaseFile } from '@keen/contract';
 import type { Rib, Wheel } from '@keen/contract/words';
 import {
-  createFaultReader,
+  createFaultClassifier,
   createRandom,
   FAULT_COUNT,
   resolveCase,
@@ -173,7 +173,7 @@ export function createLivingCar(
     state: () => now.slice(),
     faults() {
       const found = new Uint8Array(FAULT_COUNT);
-      createFaultReader(resolveCase(file()))(now, found);
+      createFaultClassifier(resolveCase(file()))(now, found);
       return found;
     },
     drive(hundredKm) {

@@ -2,7 +2,7 @@ import type { CaseFile, ShopConstants } from '@keen/contract';
 import type { Rib, Wheel } from '@keen/contract/words';
 import {
   createAttribution,
-  createFaultReader,
+  createFaultClassifier,
   createPosterior,
   createRandom,
   FAULT_COUNT,
@@ -126,7 +126,7 @@ export function simulateCar(
 
   const resolved = resolveCase(file);
   const faults = new Uint8Array(FAULT_COUNT);
-  createFaultReader(resolved)(state, faults);
+  createFaultClassifier(resolved)(state, faults);
   const worst = losses.map((ribs) => ribs.indexOf(Math.max(...ribs)));
   const attribution = createAttribution(createPosterior(resolved), worst);
   attribution.add(plain(state), faults);

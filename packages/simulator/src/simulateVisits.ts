@@ -1,7 +1,7 @@
 import type { CaseFile, EarlierReading } from '@keen/contract';
 import type { PutRight, Rib, Wheel } from '@keen/contract/words';
 import {
-  createFaultReader,
+  createFaultClassifier,
   createRandom,
   FAULT_COUNT,
   resolveCase,
@@ -123,7 +123,7 @@ export function simulateVisits(seed: number, world: WorldName, visits: number): 
   });
   const resolved = resolveCase(alone);
   const faults = new Uint8Array(FAULT_COUNT);
-  createFaultReader(resolved)(state, faults);
+  createFaultClassifier(resolved)(state, faults);
   return {
     file: { ...alone, history: { earlier } },
     alone,

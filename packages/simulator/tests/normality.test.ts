@@ -1,5 +1,5 @@
 import type { CaseFile } from '@keen/contract';
-import { createFaultReader, createRandom, FAULT_COUNT, resolveCase } from '@keen/core/engine';
+import { createFaultClassifier, createRandom, FAULT_COUNT, resolveCase } from '@keen/core/engine';
 import { describe, expect, it } from 'vitest';
 import { exampleCase } from '../../core/tests/exampleCase.ts';
 import { createPriorDraws } from '../src/drawPrior.ts';
@@ -32,7 +32,7 @@ function healthyCars(world: WorldName): Normal {
   const file: CaseFile = exampleCase();
   const resolved = resolveCase(file);
   const draw = createPriorDraws(resolved, 7);
-  const read = createFaultReader(resolved);
+  const read = createFaultClassifier(resolved);
   const faults = new Uint8Array(FAULT_COUNT);
   const random = createRandom(99);
   const count = { tires: 0, within: 0, apart: 0, across: 0, ratio: 0 };

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { CaseFile } from '@keen/contract';
 import { WHEELS } from '@keen/contract/words';
 import {
-  createFaultReader,
+  createFaultClassifier,
   createPosterior,
   createRandom,
   createChain,
@@ -36,7 +36,7 @@ function weighted(file: CaseFile): Posterior {
   const resolved = resolveCase(file);
   const posterior = createPosterior(resolved);
   const draw = createPriorDraws(resolved, 11);
-  const read = createFaultReader(resolved);
+  const read = createFaultClassifier(resolved);
   const faults = new Uint8Array(FAULT_COUNT);
   const sums = new Array<number>(FAULT_COUNT).fill(0);
   let [total, squares, toe, camber] = [0, 0, 0, 0];
@@ -62,7 +62,7 @@ function walked(file: CaseFile): Posterior {
   const resolved = resolveCase(file);
   const posterior = createPosterior(resolved);
   const random = createRandom(5);
-  const read = createFaultReader(resolved);
+  const read = createFaultClassifier(resolved);
   const faults = new Uint8Array(FAULT_COUNT);
   const sums = new Array<number>(FAULT_COUNT).fill(0);
   let [toe, camber] = [0, 0];
@@ -133,7 +133,7 @@ describe('createChain', () => {
   it('draws the prior’s own rates where nothing was observed', () => {
     const resolved = resolveCase(CASES['one tire read']!);
     const draw = createPriorDraws(resolved, 3);
-    const read = createFaultReader(resolved);
+    const read = createFaultClassifier(resolved);
     const faults = new Uint8Array(FAULT_COUNT);
     let [anyCamber, anyPressure, clean] = [0, 0, 0];
     const cars = 40_000;

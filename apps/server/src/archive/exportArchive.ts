@@ -18,8 +18,8 @@ import { addVisits, endingOf, jsonOf, visitsInOrder } from './exportVisits.ts';
 import type { AddFile } from './exportVisits.ts';
 import { joinedCustomers } from './exportCustomers.ts';
 import { gaugesOf } from './exportGauges.ts';
-import { learningToTake } from './exportLearning.ts';
-import { sheetsToTake } from './exportSheets.ts';
+import { learningToExport } from './exportLearning.ts';
+import { sheetsToExport } from './exportSheets.ts';
 import { ZipWriter } from './zipWriter.ts';
 
 const READ_ME = `A shop as open files.
@@ -57,7 +57,7 @@ export async function exportArchive(
     await addShop(tx, actor, add);
     await add('gauges.json', jsonOf(await gaugesOf(tx, actor.shopId)));
     await add('customers.json', jsonOf(await joinedCustomers(tx, actor.shopId)));
-    await add('learning.json', jsonOf(await learningToTake(tx, actor.shopId)));
+    await add('learning.json', jsonOf(await learningToExport(tx, actor.shopId)));
     const total = await tx.$count(visits, eq(visits.shopId, actor.shopId));
     let done = 0;
     for await (const some of visitsInOrder(tx, actor.shopId)) {
@@ -144,5 +144,5 @@ async function addShop(tx: Handle, actor: Actor, add: AddFile): Promise<void> {
       })),
     ),
   );
-  await add('sheets.json', jsonOf(await sheetsToTake(tx, actor)));
+  await add('sheets.json', jsonOf(await sheetsToExport(tx, actor)));
 }

@@ -3,7 +3,7 @@ import type { Handle } from '../db/client.ts';
 import { learningRuns } from '../db/schema/index.ts';
 
 /** What the shop learned from its own cars, as the archive has it: runs that ended well. */
-export async function learningToTake(tx: Handle, shopId: string) {
+export async function learningToExport(tx: Handle, shopId: string) {
   const runs = await tx
     .select()
     .from(learningRuns)

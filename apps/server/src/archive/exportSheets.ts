@@ -9,7 +9,7 @@ import type { Actor } from '../http/signedIn.ts';
  * The shop's specification sheets as the archive has them, every revision. A sheet that holds here as the chain has it
  * comes along as it is now, entered by who writes the archive, so that a shop that leaves the chain misses nothing.
  */
-export async function sheetsToTake(tx: Handle, { shopId, personId }: Actor) {
+export async function sheetsToExport(tx: Handle, { shopId, personId }: Actor) {
   const idOf = idsFor(shopId);
   const own = await tx
     .select()

@@ -1,18 +1,24 @@
-import type { ArchiveTaken, ArchiveVisit, Entry, Refusal } from '@keen/contract';
-import { entrySchema, refusal, refusalOf } from '@keen/contract';
+import type { ArchiveImported, ArchiveVisit, Entry, ValidationIssue } from '@keen/contract';
+import { entrySchema, validationIssue, validationIssueOf } from '@keen/contract';
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { Handle, SteppedHandle } from '../db/client.ts';
 import { visits } from '../db/schema/index.ts';
-import { tellLive } from '../db/tellLive.ts';
+import { notifyLive } from '../db/notifyLive.ts';
 import type { Actor } from '../http/signedIn.ts';
 import type { Progress } from './exportArchive.ts';
 import type { OpenArchive } from './openArchive.ts';
-import { takeCustomers } from './takeCustomers.ts';
-import { takeGauges } from './takeGauges.ts';
-import { takeLearning } from './takeLearning.ts';
-import { takeCars, takeMerges, takePeople, takeSettings, takeSheets } from './takeShop.ts';
-import { Clash, takeVisits } from './takeVisits.ts';
-import type { Taken } from './takeVisits.ts';
+import { importCustomers } from './importCustomers.ts';
+import { importGauges } from './importGauges.ts';
+import { importLearning } from './importLearning.ts';
+import {
+  importCars,
+  importMerges,
+  importPeople,
+  importSettings,
+  importSheets,
+} from './importShop.ts';
+import { Clash, importVisits } from './importVisits.ts';
+import type { ImportedVisit } from './importVisits.ts';
 
 /** Visits written together. */
 const VISITS_AT_ONCE = 100;
@@ -31,7 +37,7 @@ export async function importArchive(
   actor: Actor,
   archive: OpenArchive,
   progress: Progress = () => undefined,
-): Promise<ArchiveTaken> {
+): Promise<ArchiveImported> {
   const { shopId } = actor;
   await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${shopId}))`);
   const [first] = await tx
@@ -40,31 +46,31 @@ export async function importArchive(
     .where(eq(visits.shopId, shopId))
     .limit(1);
   const isEmpty = first === undefined;
-  if (isEmpty) await takeSettings(tx, actor, archive);
-  const staff = await takePeople(tx, actor, archive);
-  const cars = await takeCars(tx, actor, archive);
-  const sheets = await takeSheets(tx, actor, archive, staff.idOf);
-  await takeCustomers(tx, actor, archive, cars.idOf, staff.idOf);
-  await takeGauges(tx, actor, archive, staff.idOf);
-  await takeLearning(tx, actor, archive, staff.idOf, isEmpty);
+  if (isEmpty) await importSettings(tx, actor, archive);
+  const staff = await importPeople(tx, actor, archive);
+  const cars = await importCars(tx, actor, archive);
+  const sheets = await importSheets(tx, actor, archive, staff.idOf);
+  await importCustomers(tx, actor, archive, cars.idOf, staff.idOf);
+  await importGauges(tx, actor, archive, staff.idOf);
+  await importLearning(tx, actor, archive, staff.idOf, isEmpty);
   const { faults } = archive;
   let taken = 0;
   let known = 0;
   let seen = 0;
 
-  const fault = (folder: string, why: Refusal) =>
+  const fault = (folder: string, why: ValidationIssue) =>
     faults.push({ file: `${folder}visit.json`, ...why });
   /** Some visits in a step of their own within the whole. @returns why they could not be taken */
-  const take = async (list: readonly Taken[]): Promise<Refusal | null> => {
+  const take = async (list: readonly ImportedVisit[]): Promise<ValidationIssue | null> => {
     const ofStep: typeof faults = [];
     const why = await tx
-      .transaction((step) => takeVisits(step, actor, archive, list, staff.idOf, ofStep))
+      .transaction((step) => importVisits(step, actor, archive, list, staff.idOf, ofStep))
       .then(() => null, clashOf);
     if (why === null) faults.push(...ofStep);
     return why;
   };
 
-  async function takeSome(list: readonly Taken[]): Promise<void> {
+  async function importSome(list: readonly ImportedVisit[]): Promise<void> {
     const here = await idsHere(tx, list);
     const fresh = list.filter(({ visit }) => !here.has(visit.id.toLowerCase()));
     known += list.length - fresh.length;
@@ -85,19 +91,19 @@ export async function importArchive(
     }
   }
 
-  let waiting: Taken[] = [];
+  let waiting: ImportedVisit[] = [];
   let writing: Promise<void> = Promise.resolve();
   try {
     for await (const { folder, visit } of archive.visits()) {
       const vehicleId = cars.idOf.get(visit.carId.toLowerCase());
       const wrong = entryFault(visit);
-      if (!vehicleId) fault(folder, refusal('carId', 'carOfArchive'));
+      if (!vehicleId) fault(folder, validationIssue('carId', 'carOfArchive'));
       else if (wrong) fault(folder, wrong);
       else waiting.push({ folder, visit, vehicleId });
       if (++seen % VISITS_AT_ONCE === 0) {
         // The next are read and checked while the database writes these.
         await writing;
-        writing = takeSome(waiting);
+        writing = importSome(waiting);
         writing.catch(() => undefined);
         waiting = [];
         progress(seen, archive.visitCount);
@@ -107,11 +113,11 @@ export async function importArchive(
     // Whatever happened to the reading, nothing is written any more once this has ended.
     await writing;
   }
-  await takeSome(waiting);
+  await importSome(waiting);
   progress(seen, archive.visitCount);
-  await takeMerges(tx, actor, archive, cars.idOf, staff.idOf);
-  await tellLive(tx, { shopId, kind: 'settings' });
-  await tellLive(tx, { shopId, kind: 'sheets' });
+  await importMerges(tx, actor, archive, cars.idOf, staff.idOf);
+  await notifyLive(tx, { shopId, kind: 'settings' });
+  await notifyLive(tx, { shopId, kind: 'sheets' });
   return {
     visits: taken,
     known,
@@ -124,12 +130,12 @@ export async function importArchive(
 }
 
 /** Why visits could not be taken. @throws what is no clash: then nothing is taken at all */
-function clashOf(error: unknown): Refusal {
+function clashOf(error: unknown): ValidationIssue {
   if (error instanceof Clash) return error.refusal;
   throw error;
 }
 
-async function idsHere(tx: Handle, list: readonly Taken[]): Promise<Set<string>> {
+async function idsHere(tx: Handle, list: readonly ImportedVisit[]): Promise<Set<string>> {
   const ids = list.map(({ visit }) => visit.id);
   if (ids.length === 0) return new Set();
   const rows = await tx.select({ id: visits.id }).from(visits).where(inArray(visits.id, ids));
@@ -137,12 +143,12 @@ async function idsHere(tx: Handle, list: readonly Taken[]): Promise<Set<string>>
 }
 
 /** The first fault of a visit's entries, checked as if they were typed: an archive comes from outside. */
-function entryFault({ entries }: ArchiveVisit): Refusal | null {
+function entryFault({ entries }: ArchiveVisit): ValidationIssue | null {
   for (const [index, { id, path, value, at, over }] of entries.entries()) {
     const entry: Entry = { id, path, value, at, ...(over ? { over } : {}) };
     const result = entrySchema.safeParse(entry);
     if (result.success) continue;
-    const wrong = refusalOf(result.error);
+    const wrong = validationIssueOf(result.error);
     return { ...wrong, path: `entries.${index}.${wrong.path}` };
   }
   return null;

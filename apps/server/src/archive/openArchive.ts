@@ -1,4 +1,4 @@
-import type { ArchiveTaken, ArchiveVisit, Expectation } from '@keen/contract';
+import type { ArchiveImported, ArchiveVisit, Expectation } from '@keen/contract';
 import {
   archiveCarsSchema,
   archiveCustomersSchema,
@@ -12,7 +12,7 @@ import {
   expectation,
   MOST_LOGO_BYTES,
   MOST_PHOTO_BYTES,
-  refusalOf,
+  validationIssueOf,
   unstorable,
 } from '@keen/contract';
 import yauzl from 'yauzl';
@@ -30,7 +30,7 @@ const VISIT = /^visits\/[^/]{1,100}\/visit\.json$/;
 /** What is looked up by name; visits are read one after another, and tables for others not at all. */
 const BY_NAME = /^[^/]+$|^visits\/[^/]{1,100}\/photos\//;
 
-type Fault = ArchiveTaken['faults'][number];
+type Fault = ArchiveImported['faults'][number];
 
 /** An archive whose lists are checked and whose visits are read one by one. */
 export interface OpenArchive {
@@ -104,7 +104,7 @@ export async function openArchive(path: string): Promise<OpenArchive> {
     const never = unstorable(value);
     const result = never ? null : schema.safeParse(value);
     if (result?.success) return result.data;
-    const first = never ?? (result?.error && refusalOf(result.error));
+    const first = never ?? (result?.error && validationIssueOf(result.error));
     faults.push({ file: name, ...(first ?? expectation('validInput')) });
     return null;
   };

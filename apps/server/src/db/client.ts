@@ -122,7 +122,7 @@ async function once<T>(db: Database, shopId: string, work: (tx: Handle) => Promi
   try {
     await client.query('commit');
   } catch (error) {
-    await takeBack(client);
+    await rollBack(client);
     throw error;
   }
   client.release();
@@ -130,7 +130,7 @@ async function once<T>(db: Database, shopId: string, work: (tx: Handle) => Promi
 }
 
 /** The same for work that only looks: nobody waits for the end of it, and the database refuses to write. */
-export async function lookInShop<T>(
+export async function readInShop<T>(
   db: Database,
   shopId: string,
   work: (tx: Handle) => Promise<T>,
@@ -158,7 +158,7 @@ async function begun<T>(
   if (isSet.status === 'fulfilled' && done.status === 'fulfilled') {
     return { client, result: done.value };
   }
-  await takeBack(client);
+  await rollBack(client);
   throw isSet.status === 'rejected' ? isSet.reason : (done as PromiseRejectedResult).reason;
 }
 
@@ -168,7 +168,7 @@ async function begin<T>(work: () => Promise<T>): Promise<T> {
 }
 
 /** A connection that cannot even roll back is not used again. */
-async function takeBack(client: pg.PoolClient): Promise<void> {
+async function rollBack(client: pg.PoolClient): Promise<void> {
   await client.query('rollback').then(
     () => client.release(),
     (broken: Error) => client.release(broken),

@@ -103,7 +103,7 @@ export async function changeSettings(
 }
 
 /** The shop takes its chain's values again, as far as it kept any to itself. */
-export async function takeChainsSettings(
+export async function resetToChain(
   tx: Handle,
   shopId: string,
   paths: readonly string[],

@@ -1,5 +1,5 @@
 import type { Logger } from 'pino';
-import { connect, lookInShop } from './client.ts';
+import { connect, readInShop } from './client.ts';
 import type { Database, Handle } from './client.ts';
 import { AWAY_CODES, isConnectionFault } from './connectionFault.ts';
 
@@ -18,7 +18,7 @@ const AWAY_MS = 10_000;
  */
 export function createStandby(primary: Database, url: string | undefined, log: Logger): Standby {
   if (url === undefined) {
-    return { look: (shopId, work) => lookInShop(primary, shopId, work), close: async () => {} };
+    return { look: (shopId, work) => readInShop(primary, shopId, work), close: async () => {} };
   }
   const { pool, db } = connect(url, 'keen reads');
   pool.on('error', (error) => log.warn({ err: error }, 'idle connection to the standby lost'));
@@ -27,14 +27,14 @@ export function createStandby(primary: Database, url: string | undefined, log: L
     async look(shopId, work) {
       if (Date.now() >= awayUntil) {
         try {
-          return await lookInShop(db, shopId, work);
+          return await readInShop(db, shopId, work);
         } catch (error) {
           if (!isStandbysOwn(error)) throw error;
           log.warn({ err: error }, 'the standby does not answer; the primary is asked');
           awayUntil = Date.now() + AWAY_MS;
         }
       }
-      return lookInShop(primary, shopId, work);
+      return readInShop(primary, shopId, work);
     },
     close: () => pool.end(),
   };

@@ -1,6 +1,6 @@
 import { DEFAULT_PRICES } from '@keen/contract';
 import type { VisitDraft } from '@keen/contract';
-import { forecastOf, weighVisit } from '@keen/core';
+import { forecastOf, rankVisitOptions } from '@keen/core';
 import type { WholeAnswer } from '@keen/core';
 import type { Advised } from '@keen/demo';
 
@@ -10,7 +10,7 @@ export function adviseDemo(
   draft: VisitDraft,
 ): Advised {
   const { replace } = diagnosis.recommendation;
-  const { advised } = weighVisit(outlook, DEFAULT_PRICES, draft, replace);
+  const { advised } = rankVisitOptions(outlook, DEFAULT_PRICES, draft, replace);
   return {
     action: advised.course,
     replace,

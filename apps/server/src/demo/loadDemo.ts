@@ -17,7 +17,7 @@ import {
 } from '../db/schema/index.ts';
 import type { DiagnosisPool } from '../jobs/diagnosisPool.ts';
 import { adviseDemo } from './adviseDemo.ts';
-import { keepVisit, visitNumbers } from './keepVisit.ts';
+import { saveVisit, visitNumbers } from './saveVisit.ts';
 
 /**
  * Loads the made-up shop into an empty database; does nothing when any shop is there.
@@ -37,7 +37,7 @@ export async function loadDemo(
     ...demo.visits,
     ...planYears(now.toISOString(), yearsCars).flatMap((car) => car.visits),
   ]);
-  const kept = await keptVisits(demo.visits, demo.vehicles, diagnoses, progress);
+  const kept = await preparedVisits(demo.visits, demo.vehicles, diagnoses, progress);
   await db.transaction(async (tx) => {
     // The past is told from this moment, however much later it is made.
     await tx.insert(shops).values({ ...demo.shop, isDemo: true, createdAt: now });
@@ -64,7 +64,7 @@ export async function loadDemo(
       .values(demo.sheets.map((sheet) => ({ ...sheet, shopId, revision: 1, retired: false })));
     await addGauges(tx, demo);
     for (const { visit, draft, decision } of kept) {
-      await keepVisit(tx, shopId, numbers.get(visit.id)!, { ...visit, draft, decision });
+      await saveVisit(tx, shopId, numbers.get(visit.id)!, { ...visit, draft, decision });
     }
   });
   return true;
@@ -106,7 +106,7 @@ async function addGauges(tx: Handle, demo: DemoShop): Promise<void> {
 }
 
 /** Folds every visit and computes the diagnosis of those that were decided, on all workers. */
-async function keptVisits(
+async function preparedVisits(
   list: readonly DemoVisit[],
   cars: readonly { id: string; label: string; plate: string }[],
   diagnoses: DiagnosisPool,

@@ -4,7 +4,7 @@ import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import type { MadeUpYears } from '@keen/contract';
 import type { Logger } from 'pino';
-import type { YearsOrder, YearsTold } from './yearsWorker.ts';
+import type { YearsOrder, YearsMessage } from './yearsWorker.ts';
 
 /** The made-up past of the demo shop in the making. */
 export interface YearsMaking {
@@ -38,7 +38,7 @@ export function makeYears(ownerUrl: string, cars: number, log: Logger): YearsMak
     });
     running.add(child);
     made[part] = 0;
-    child.on('message', (told: YearsTold) => {
+    child.on('message', (told: YearsMessage) => {
       if ('made' in told) made[part]! += told.made;
       else hasPlace = false;
     });

@@ -8,7 +8,7 @@ import { plateKeyOf } from '../db/plateKey.ts';
 import { shops, vehicles, visits } from '../db/schema/index.ts';
 import { workOnce } from '../jobs/workOnce.ts';
 import { adviseDemo } from './adviseDemo.ts';
-import { keepVisit, visitNumbers } from './keepVisit.ts';
+import { saveVisit, visitNumbers } from './saveVisit.ts';
 
 /** A part of the demo shop's past to make up. */
 export interface YearsOrder {
@@ -21,7 +21,7 @@ export interface YearsOrder {
 }
 
 /** Told as cars are there: how many more; or that this shop has no place for a past. */
-export type YearsTold = { made: number } | { hasNoPlace: true };
+export type YearsMessage = { made: number } | { hasNoPlace: true };
 
 workOnce(makeYears);
 
@@ -64,7 +64,7 @@ async function makeCars(
       await tx.insert(vehicles).values({ ...vehicle, shopId: shop.id, plateKey, createdAt });
       for (const visit of lived) {
         const whole = { ...visit, vehicleId: vehicle.id };
-        await keepVisit(tx, shop.id, numbers.get(visit.id)!, whole);
+        await saveVisit(tx, shop.id, numbers.get(visit.id)!, whole);
       }
     });
     tell({ made: 1 });
@@ -84,6 +84,6 @@ function diagnose(file: CaseFile) {
   };
 }
 
-function tell(told: YearsTold): void {
+function tell(told: YearsMessage): void {
   process.send?.(told);
 }

@@ -5,7 +5,7 @@ import { Router } from 'express';
 import type { Request, RequestHandler, Response } from 'express';
 import type { Context } from '../context.ts';
 import { addAudit } from '../db/audit.ts';
-import { inShop, lookInShop } from '../db/client.ts';
+import { inShop, readInShop } from '../db/client.ts';
 import type { Database, InShop } from '../db/client.ts';
 import { AppError, forbidden } from '../errors.ts';
 import type { MountedRoute } from './routes.ts';
@@ -87,7 +87,7 @@ export function createProgramRoutes({ db }: Pick<Context, 'db'>): ProgramRoutes 
           res,
           program,
           inShop: (work) => inShop(db, program.shopId, work),
-          look: (work) => lookInShop(db, program.shopId, work),
+          look: (work) => readInShop(db, program.shopId, work),
         });
       });
     },

@@ -4,7 +4,7 @@ import express, { Router } from 'express';
 import type { Request, RequestHandler, Response } from 'express';
 import type { Context } from '../context.ts';
 import { addAudit } from '../db/audit.ts';
-import { inShop, lookInShop } from '../db/client.ts';
+import { inShop, readInShop } from '../db/client.ts';
 import type { InShop } from '../db/client.ts';
 import { AppError, forbidden } from '../errors.ts';
 import { signedIn } from './signedIn.ts';
@@ -93,7 +93,7 @@ export function createRoutes({ db, standby }: Pick<Context, 'db' | 'standby'>): 
           res,
           actor,
           inShop: (work) => inShop(db, actor.shopId, work),
-          look: (work) => lookInShop(db, actor.shopId, work),
+          look: (work) => readInShop(db, actor.shopId, work),
           lookAside: (work) => standby.look(actor.shopId, work),
         });
       });

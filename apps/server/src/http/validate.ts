@@ -1,5 +1,5 @@
 import type { ProblemReason } from '@keen/contract';
-import { refusalsOf, unstorable } from '@keen/contract';
+import { validationIssuesOf, unstorable } from '@keen/contract';
 import type { Request } from 'express';
 import { z } from 'zod';
 import { invalid, notFound } from '../errors.ts';
@@ -9,7 +9,7 @@ export function validBody<T>(schema: z.ZodType<T>, body: unknown): T {
   const never = unstorable(body);
   if (never) throw invalid([never]);
   const result = schema.safeParse(body);
-  if (!result.success) throw invalid(refusalsOf(result.error));
+  if (!result.success) throw invalid(validationIssuesOf(result.error));
   return result.data;
 }
 

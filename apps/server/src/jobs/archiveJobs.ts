@@ -3,7 +3,7 @@ import type { ChildProcess } from 'node:child_process';
 import type { Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { fileURLToPath } from 'node:url';
-import type { ArchiveTaken } from '@keen/contract';
+import type { ArchiveImported } from '@keen/contract';
 import { AppError, invalid } from '../errors.ts';
 import type { ArchiveJob, ArchiveProgress, ArchiveResult } from './archiveWorker.ts';
 
@@ -30,7 +30,7 @@ function start(job: ArchiveJob, isAborted: AbortSignal): ChildProcess {
   return child;
 }
 
-function resultOf(child: ChildProcess, onProgress: OnProgress): Promise<ArchiveTaken | null> {
+function resultOf(child: ChildProcess, onProgress: OnProgress): Promise<ArchiveImported | null> {
   return new Promise((resolve, reject) => {
     child.on('message', (result: ArchiveResult | ArchiveProgress) => {
       if (!('ok' in result)) onProgress(result);
@@ -64,7 +64,7 @@ export async function unpackArchive(
   job: Extract<ArchiveJob, { kind: 'import' }>,
   isAborted: AbortSignal,
   onProgress: OnProgress,
-): Promise<ArchiveTaken> {
+): Promise<ArchiveImported> {
   const taken = await resultOf(start(job, isAborted), onProgress);
   if (!taken) throw new Error('nothing was taken');
   return taken;

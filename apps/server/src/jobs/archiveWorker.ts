@@ -1,4 +1,4 @@
-import type { ArchiveTaken, ProblemReason, Refusal } from '@keen/contract';
+import type { ArchiveImported, ProblemReason, ValidationIssue } from '@keen/contract';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
 import { exportArchive } from '../archive/exportArchive.ts';
@@ -21,8 +21,8 @@ export interface ArchiveProgress {
 }
 
 export type ArchiveResult =
-  | { ok: true; taken: ArchiveTaken | null }
-  | { ok: false; refusals: Refusal[]; message: string; reason: ProblemReason | null };
+  | { ok: true; taken: ArchiveImported | null }
+  | { ok: false; refusals: ValidationIssue[]; message: string; reason: ProblemReason | null };
 
 process.once('message', (job: ArchiveJob) => {
   run(job).then(
@@ -55,7 +55,7 @@ function tell(done: number, total: number): void {
   process.send?.({ done, total } satisfies ArchiveProgress);
 }
 
-async function run(job: ArchiveJob): Promise<ArchiveTaken | null> {
+async function run(job: ArchiveJob): Promise<ArchiveImported | null> {
   const client = new pg.Client({
     connectionString: job.databaseUrl,
     application_name: 'keen archive',

@@ -1,13 +1,14 @@
 import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
-import type { CaseFile, Refusal } from '@keen/contract';
+import type { CaseFile, ValidationIssue } from '@keen/contract';
 import type { WholeAnswer } from '@keen/core';
 import type { Response } from 'express';
 import { AppError, invalid } from '../errors.ts';
 import type { Actor } from '../http/signedIn.ts';
 
 export type DiagnosisReply =
-  { id: number; ok: true; answer: WholeAnswer } | { id: number; ok: false; refusal: Refusal };
+  | { id: number; ok: true; answer: WholeAnswer }
+  | { id: number; ok: false; refusal: ValidationIssue };
 
 export interface DiagnosisOrder {
   file: CaseFile;
@@ -125,7 +126,7 @@ export function createDiagnosisPool({
   }
 
   /** The next job, of the person whose turn it is; that person then goes to the end of the row. */
-  function takeJob(): Job | undefined {
+  function nextJob(): Job | undefined {
     const [turn] = queues;
     if (!turn) return undefined;
     const [personId, queue] = turn;
@@ -141,7 +142,7 @@ export function createDiagnosisPool({
         workers.find(({ job }) => job === null) ??
         (workers.length < threads ? startWorker() : undefined);
       if (!slot) return;
-      const job = takeJob();
+      const job = nextJob();
       if (!job) return;
       slot.job = job;
       job.startedAt = performance.now();

@@ -1,6 +1,6 @@
 import { parentPort } from 'node:worker_threads';
 import type { CaseFile } from '@keen/contract';
-import { refusal } from '@keen/contract';
+import { validationIssue } from '@keen/contract';
 import { diagnoseWhole, InputError } from '@keen/core';
 import type { DiagnosisReply } from './diagnosisPool.ts';
 
@@ -14,7 +14,7 @@ function answer(id: number, file: CaseFile): DiagnosisReply {
     return { id, ok: true, answer: diagnoseWhole(file) };
   } catch (error) {
     if (error instanceof InputError) {
-      return { id, ok: false, refusal: refusal(error.path, error.reason, error.values) };
+      return { id, ok: false, refusal: validationIssue(error.path, error.reason, error.values) };
     }
     throw error;
   }

@@ -2,8 +2,8 @@ import type { OwnSession } from '@keen/contract';
 import { and, ne, sql } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
 import { sessions } from '../db/schema/index.ts';
-import { tellLive } from '../db/tellLive.ts';
-import type { SessionOwner } from '../db/tellLive.ts';
+import { notifyLive } from '../db/notifyLive.ts';
+import type { SessionOwner } from '../db/notifyLive.ts';
 import { sessionName } from '../http/sessionName.ts';
 
 const isOf = (owner: SessionOwner) =>
@@ -48,7 +48,7 @@ export async function endSessions(db: Handle, owner: SessionOwner, except?: stri
   await db
     .delete(sessions)
     .where(and(isOf(owner), ...(except === undefined ? [] : [ne(sessions.sid, except)])));
-  await tellLive(db, {
+  await notifyLive(db, {
     kind: 'signedOut',
     ...owner,
     ...(except === undefined ? {} : { except: sessionName(except) }),
@@ -57,7 +57,7 @@ export async function endSessions(db: Handle, owner: SessionOwner, except?: stri
 
 /** Ends one session's streams; its row is ended by the session library. */
 export async function endLines(db: Handle, personId: string, sessionId: string): Promise<void> {
-  await tellLive(db, { kind: 'signedOut', personId, session: sessionName(sessionId) });
+  await notifyLive(db, { kind: 'signedOut', personId, session: sessionName(sessionId) });
 }
 
 /** Gives a person's open sessions another role, so that it holds from their next request. */

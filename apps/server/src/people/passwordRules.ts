@@ -1,5 +1,5 @@
-import type { Refusal } from '@keen/contract';
-import { refusal } from '@keen/contract';
+import type { ValidationIssue } from '@keen/contract';
+import { validationIssue } from '@keen/contract';
 import { ZxcvbnFactory } from '@zxcvbn-ts/core';
 import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common';
 import { invalid } from '../errors.ts';
@@ -18,16 +18,16 @@ const checker = new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs });
  * Source: NIST SP 800-63B, 5.1.1.2: compare with common and context-specific words, no rules of
  * composition.
  */
-export function passwordFault(password: string, own: readonly string[]): Refusal | null {
+export function passwordFault(password: string, own: readonly string[]): ValidationIssue | null {
   const words = own
     .flatMap((text) => [text, text.replace(/[\s@._-]+/g, ''), ...text.split(/[\s@._-]+/)])
     .filter((one) => one !== '');
   const lower = password.toLowerCase();
   if (words.some((word) => lower === word.toLowerCase())) {
-    return refusal('password', 'passwordNotOwn');
+    return validationIssue('password', 'passwordNotOwn');
   }
   const { score } = checker.check(password.slice(0, LONGEST_LOOKED_AT), words);
-  return score < LEAST_SCORE ? refusal('password', 'passwordHard') : null;
+  return score < LEAST_SCORE ? validationIssue('password', 'passwordHard') : null;
 }
 
 /** @throws {AppError} 400 for a password that is easily guessed */

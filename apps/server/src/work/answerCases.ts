@@ -1,6 +1,6 @@
 import { availableParallelism } from 'node:os';
-import type { CaseFile, Diagnosis, Refusal } from '@keen/contract';
-import { refusal } from '@keen/contract';
+import type { CaseFile, Diagnosis, ValidationIssue } from '@keen/contract';
+import { validationIssue } from '@keen/contract';
 import { adviseAtPrices } from '@keen/core';
 import { and, asc, between, eq, isNotNull, sql } from 'drizzle-orm';
 import { inShop } from '../db/client.ts';
@@ -12,12 +12,12 @@ import type { JobQueue } from '../db/jobQueue.ts';
 import type { JobData } from '../db/queues.ts';
 import type { WorkContext } from './workContext.ts';
 
-type Outcome = { answer: Diagnosis } | { refusal: Refusal };
+type Outcome = { answer: Diagnosis } | { refusal: ValidationIssue };
 type Lines = JobData<'cases'>;
 
 /** One case a thread. */
 const LANES = availableParallelism();
-const GIVEN_UP = refusal('', 'workableCase');
+const GIVEN_UP = validationIssue('', 'workableCase');
 
 /** Diagnoses the lines of a batch that have no answer yet; what has one is not worked out again. */
 export async function answerCases(work: WorkContext, lines: Lines): Promise<void> {

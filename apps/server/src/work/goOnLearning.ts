@@ -1,7 +1,7 @@
 import { and, eq, sql } from 'drizzle-orm';
 import { inShop } from '../db/client.ts';
 import { learningRuns } from '../db/schema/index.ts';
-import { tellLive } from '../db/tellLive.ts';
+import { notifyLive } from '../db/notifyLive.ts';
 import type { JobData } from '../db/queues.ts';
 import { learnFromVisits } from './learnFromVisits.ts';
 import type { WorkContext } from './workContext.ts';
@@ -50,12 +50,12 @@ export async function noteFailedRun(
           eq(learningRuns.state, 'running'),
         ),
       );
-    await tellLive(tx, { shopId, kind: 'learning' });
+    await notifyLive(tx, { shopId, kind: 'learning' });
   });
 }
 
 /** Sends every run that should be at work; one that waits already is not sent twice. */
-export async function takeUpRuns({ db, queue }: Pick<WorkContext, 'db' | 'queue'>): Promise<void> {
+export async function resumeRuns({ db, queue }: Pick<WorkContext, 'db' | 'queue'>): Promise<void> {
   const { rows } = await db.execute<{ shop_id: string; id: string }>(
     sql`select shop_id, id from keen_learning_runs()`,
   );

@@ -3,7 +3,7 @@ import { and, eq, lt, sql } from 'drizzle-orm';
 import { applyRetention } from '../customers/retention.ts';
 import { inShop } from '../db/client.ts';
 import { batches } from '../db/schema/index.ts';
-import { takeUpRuns } from './goOnLearning.ts';
+import { resumeRuns } from './goOnLearning.ts';
 import type { WorkContext } from './workContext.ts';
 
 /** What is due for all shops: retention periods, batches of last week, runs that nobody works on. */
@@ -17,5 +17,5 @@ export async function hourlyWork(work: WorkContext): Promise<void> {
       tx.delete(batches).where(and(eq(batches.shopId, id), lt(batches.endedAt, old))),
     );
   }
-  await takeUpRuns(work);
+  await resumeRuns(work);
 }

@@ -6,7 +6,7 @@ import { and, eq } from 'drizzle-orm';
 import { inShop } from '../db/client.ts';
 import type { Database, Handle } from '../db/client.ts';
 import { learningEvidence, learningRuns } from '../db/schema/index.ts';
-import { tellLive } from '../db/tellLive.ts';
+import { notifyLive } from '../db/notifyLive.ts';
 import { findCase } from '../db/visitCase.ts';
 
 /** Errors of single cars cancel, so each rests on few sweeps. */
@@ -61,7 +61,7 @@ export async function learnFromVisits(
     await tx
       .delete(learningEvidence)
       .where(and(eq(learningEvidence.shopId, shopId), eq(learningEvidence.runId, runId)));
-    await tellLive(tx, { shopId, kind: 'learning' });
+    await notifyLive(tx, { shopId, kind: 'learning' });
   });
   return 'ended';
 }
@@ -166,7 +166,7 @@ async function setDone(tx: Handle, work: Work, done: number): Promise<boolean> {
   const now = Date.now();
   if (now - work.told >= TELL_EVERY_MS) {
     work.told = now;
-    await tellLive(tx, { shopId: work.shopId, kind: 'learning' });
+    await notifyLive(tx, { shopId: work.shopId, kind: 'learning' });
   }
   return true;
 }

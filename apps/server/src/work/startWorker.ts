@@ -7,7 +7,7 @@ import { JOB_DATA, workOn } from '../db/queues.ts';
 import type { JobData, JobName } from '../db/queues.ts';
 import { answerCases, giveUpCase } from './answerCases.ts';
 import { callBack, noteFailedCallback } from './callBack.ts';
-import { goOnLearning, noteFailedRun, takeUpRuns } from './goOnLearning.ts';
+import { goOnLearning, noteFailedRun, resumeRuns } from './goOnLearning.ts';
 import { hourlyWork } from './hourlyWork.ts';
 import type { WorkContext } from './workContext.ts';
 
@@ -64,7 +64,7 @@ export async function startWorker(options: WorkerOptions): Promise<{ close(): Pr
   };
   await boss.start();
   await boss.schedule('hourly', HOURLY, {});
-  await takeUpRuns(work);
+  await resumeRuns(work);
   for (const name of Object.keys(handlers) as JobName[]) {
     await boss.work(name, { pollingIntervalSeconds: POLL_SECONDS, batchSize: 1 }, async ([job]) => {
       const data = JOB_DATA[name].parse(job!.data);

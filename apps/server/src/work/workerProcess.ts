@@ -17,7 +17,7 @@ const LIVED_MS = 60_000;
 const GRACE_MS = 4_000;
 
 /** Keeps one worker process beside this server, so that a single machine needs no other. */
-export function keepWorker(env: Record<string, string>, log: Logger): WorkerProcess {
+export function superviseWorker(env: Record<string, string>, log: Logger): WorkerProcess {
   let child: ChildProcess | null = null;
   let timer: NodeJS.Timeout | undefined;
   let wait = FIRST_WAIT_MS;

@@ -11,7 +11,7 @@ import {
   anglesFound,
   gaugeTexts,
   gaugeTool,
-  keptTexts,
+  savedTexts,
   KIND_OF,
   PLACES,
   wholeTexts,
@@ -63,8 +63,8 @@ function AtPlace({ calculator, method, place, places, onPlace, onClose }: AtPlac
   const found = (worked: Worked, texts: Texts) =>
     anglesFound(calculator, worked, place, wholeTexts(calculator, texts).read);
 
-  function takeOver(angles: Found, texts: Texts): void {
-    enter(`visit.measure.gauge.${calculator}`, keptTexts(draft, calculator, place, texts));
+  function apply(angles: Found, texts: Texts): void {
+    enter(`visit.measure.gauge.${calculator}`, savedTexts(draft, calculator, place, texts));
     take(
       (Object.entries(angles) as [Wheel, number][]).map(([wheel, value]) => ({
         wheel,
@@ -98,7 +98,7 @@ function AtPlace({ calculator, method, place, places, onPlace, onClose }: AtPlac
             <Button
               variant="contained"
               disabled={!angles}
-              onClick={() => angles && takeOver(angles, texts)}
+              onClick={() => angles && apply(angles, texts)}
             >
               {t('fromReadings.use')}
             </Button>

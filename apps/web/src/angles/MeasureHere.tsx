@@ -14,7 +14,7 @@ import {
   anglesFound,
   gaugeTexts,
   gaugeTool,
-  keptTexts,
+  savedTexts,
   KIND_OF,
   readFields,
   wholeTexts,
@@ -81,7 +81,7 @@ function ByGauge({ kind, where, method, change }: MeasureHereProps) {
     event.preventDefault();
     if (wheels.length === 0) return;
     const all = { ...start, ...typed };
-    enter(`visit.measure.gauge.${calculator}`, keptTexts(draft, calculator, where, all));
+    enter(`visit.measure.gauge.${calculator}`, savedTexts(draft, calculator, where, all));
     take(wheels.map((wheel) => ({ wheel, kind, method, value: found[wheel]! })));
     setTyped({});
   }

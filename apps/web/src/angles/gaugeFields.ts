@@ -49,7 +49,7 @@ export function gaugeTexts(
 ): Texts {
   const kept = draft.visit?.measure?.gauge?.[calculator] ?? {};
   const own = PLACES[calculator] ? READ[calculator](where) : [];
-  const texts: Texts = { ...startTexts(calculator, draft, where), ...keptHere(calculator) };
+  const texts: Texts = { ...startTexts(calculator, draft, where), ...lastSetup(calculator) };
   for (const [key, text] of Object.entries(kept)) {
     if (!key.includes(' ') && !own.includes(key)) texts[key] = text;
   }
@@ -61,7 +61,7 @@ export function gaugeTexts(
 }
 
 /** What is kept of a form's fields: readings of one place under its name. */
-export function keptTexts(
+export function savedTexts(
   draft: VisitDraft,
   calculator: GaugeCalculator,
   where: Wheel | Axle,
@@ -102,7 +102,7 @@ const GAUGE_OWN = ['unit', 'toeInReads', 'frontAgainst', 'zeroIs', 'angle'];
 const nameOf = (calculator: GaugeCalculator) => `keen.gauge.${calculator}`;
 
 /** As the gauge was last set up at this tablet, on whatever car. */
-function keptHere(calculator: GaugeCalculator): Texts {
+function lastSetup(calculator: GaugeCalculator): Texts {
   try {
     const found: unknown = JSON.parse(localStorage.getItem(nameOf(calculator)) ?? '{}');
     if (typeof found !== 'object' || found === null) return {};

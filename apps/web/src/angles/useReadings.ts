@@ -1,5 +1,5 @@
 import type { ToeIn } from '@keen/contract';
-import { axleOf, isScaled, takeReadings } from '@keen/core';
+import { axleOf, isScaled, applyReadings } from '@keen/core';
 import type { NewReading } from '@keen/core';
 import { useVisit } from '../shared/visitContext.ts';
 import { useToeScale } from './useAngleWords.ts';
@@ -19,7 +19,7 @@ export function useReadings(): (readings: readonly Omit<NewReading, 'at' | 'read
       if (scale.unit === 'deg' || !isScaled(scale)) return undefined;
       return { unit: scale.unit, ...(scale.diameter ? { diameter: scale.diameter } : {}) };
     };
-    const changes = takeReadings(
+    const changes = applyReadings(
       draft,
       readings.map((reading) => ({ ...reading, at, readIn: readIn(reading) })),
     );

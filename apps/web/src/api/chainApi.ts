@@ -1,13 +1,13 @@
 import type {
   CarCode,
   CarCodeState,
-  CarTaken,
+  CarReceived,
   Chain,
   ChainFigures,
   ChainLead,
   ChangeChain,
   InsightQuery,
-  KeptSheet,
+  StoredSheet,
   NewChain,
   NewShop,
   OpenedShop,
@@ -16,10 +16,10 @@ import type {
 import {
   carCodeListSchema,
   carCodeSchema,
-  carTakenSchema,
+  carReceivedSchema,
   chainFiguresSchema,
   chainSchema,
-  keptSheetListSchema,
+  storedSheetListSchema,
   openedShopSchema,
   shopSettingsSchema,
 } from '@keen/contract';
@@ -67,7 +67,7 @@ const chainApi = keenApi.injectEndpoints({
       responseSchema: chainFiguresSchema,
       providesTags: ['Chain'],
     }),
-    takeChains: build.mutation<ShopSettings, string[]>({
+    resetToChain: build.mutation<ShopSettings, string[]>({
       query: (paths) => ({ url: 'shop/settings/chains', method: 'POST', body: { paths } }),
       responseSchema: shopSettingsSchema,
       invalidatesTags: ['Session', 'Audit', 'Insights'],
@@ -76,9 +76,9 @@ const chainApi = keenApi.injectEndpoints({
       query: (sheetId) => ({ url: 'chain/sheets', method: 'POST', body: { sheetId } }),
       invalidatesTags: ['Sheets', 'Chain'],
     }),
-    followSheet: build.mutation<KeptSheet[], string>({
+    followSheet: build.mutation<StoredSheet[], string>({
       query: (sheetId) => ({ url: `sheets/${sheetId}/chains`, method: 'POST' }),
-      responseSchema: keptSheetListSchema,
+      responseSchema: storedSheetListSchema,
       invalidatesTags: ['Sheets'],
     }),
     carCodes: build.query<CarCodeState[], string>({
@@ -91,9 +91,9 @@ const chainApi = keenApi.injectEndpoints({
       responseSchema: carCodeSchema,
       invalidatesTags: ['CarCodes', 'Audit'],
     }),
-    takeCar: build.mutation<CarTaken, string>({
+    receiveCar: build.mutation<CarReceived, string>({
       query: (code) => ({ url: 'vehicles/taken', method: 'POST', body: { code } }),
-      responseSchema: carTakenSchema,
+      responseSchema: carReceivedSchema,
       invalidatesTags: ['Cars', 'Visits', 'Session', 'Audit'],
     }),
   }),
@@ -106,10 +106,10 @@ export const {
   useOpenShopMutation,
   useSetChainLeadMutation,
   useChainFiguresQuery,
-  useTakeChainsMutation,
+  useResetToChainMutation,
   useGiveSheetMutation,
   useFollowSheetMutation,
   useCarCodesQuery,
   useMakeCarCodeMutation,
-  useTakeCarMutation,
+  useReceiveCarMutation,
 } = chainApi;

@@ -1,7 +1,7 @@
 import type {
   Instrument,
-  KeepInstrument,
-  KeepStudyReading,
+  SaveInstrument,
+  SaveStudyReading,
   NewCheck,
   NewStudy,
   Study,
@@ -42,7 +42,7 @@ export const gaugesApi = keenApi.injectEndpoints({
       responseSchema: studySchema,
       invalidatesTags: ['Gauges'],
     }),
-    keepStudyReading: build.mutation<Study, { id: string; reading: KeepStudyReading }>({
+    saveStudyReading: build.mutation<Study, { id: string; reading: SaveStudyReading }>({
       query: ({ id, reading }) => ({
         url: `gauge-studies/${id}/reading`,
         method: 'PUT',
@@ -74,7 +74,7 @@ export const gaugesApi = keenApi.injectEndpoints({
       responseSchema: instrumentListSchema,
       providesTags: ['Gauges'],
     }),
-    keepInstrument: build.mutation<Instrument[], { id: string; instrument: KeepInstrument }>({
+    saveInstrument: build.mutation<Instrument[], { id: string; instrument: SaveInstrument }>({
       query: ({ id, instrument }) => ({
         url: `instruments/${id}`,
         method: 'PUT',
@@ -83,7 +83,7 @@ export const gaugesApi = keenApi.injectEndpoints({
       responseSchema: instrumentListSchema,
       invalidatesTags: ['Gauges'],
     }),
-    keepCheck: build.mutation<Instrument[], { id: string; check: NewCheck }>({
+    saveCheck: build.mutation<Instrument[], { id: string; check: NewCheck }>({
       query: ({ id, check }) => ({
         url: `instruments/${id}/checks`,
         method: 'POST',
@@ -99,10 +99,10 @@ export const {
   useStudiesInfiniteQuery,
   useStudyQuery,
   useNewStudyMutation,
-  useKeepStudyReadingMutation,
+  useSaveStudyReadingMutation,
   useCloseStudyMutation,
   useUseStudySpreadMutation,
   useInstrumentsQuery,
-  useKeepInstrumentMutation,
-  useKeepCheckMutation,
+  useSaveInstrumentMutation,
+  useSaveCheckMutation,
 } = gaugesApi;

@@ -3,9 +3,9 @@ import type {
   Photo,
   TireLine,
   Decision,
-  EntriesKept,
+  EntriesSaved,
   Entry,
-  KeptSheet,
+  StoredSheet,
   Learned,
   NewDecision,
   NewSheets,
@@ -22,8 +22,8 @@ import type {
 } from '@keen/contract';
 import {
   decisionSchema,
-  entriesKeptSchema,
-  keptSheetListSchema,
+  entriesSavedSchema,
+  storedSheetListSchema,
   learnedListSchema,
   photoListSchema,
   preferencesSchema,
@@ -39,8 +39,8 @@ import {
 import { current } from '@reduxjs/toolkit';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
-import { KEPT_HEADER, noteKept } from './keptAnswers.ts';
-import { keepNewer, keepNewerRows } from './mergeEntries.ts';
+import { KEPT_HEADER, noteStale } from './staleCache.ts';
+import { mergeNewer, mergeNewerRows } from './mergeEntries.ts';
 import { clearSignedOut, isMarkedSignedOut, noteSignedIn } from './signOutMark.ts';
 import { t } from '../words/api.ts';
 
@@ -86,7 +86,7 @@ async function settleSignOut(...[, api, extra]: Parameters<typeof ask>): Promise
   return true;
 }
 
-const askNotingOld: typeof ask = async (args, api, extra) => {
+const askNotingStale: typeof ask = async (args, api, extra) => {
   if (!DOOR.has(api.endpoint) && isMarkedSignedOut()) {
     // The cookie may still be good; the person at the tablet is not signed in all the same.
     await settleSignOut(args, api, extra);
@@ -94,7 +94,7 @@ const askNotingOld: typeof ask = async (args, api, extra) => {
   }
   const result = await ask(args, api, extra);
   if (ENTERING.has(api.endpoint) && !result.error) noteSignedIn();
-  if (result.meta?.response?.headers.has(KEPT_HEADER)) noteKept();
+  if (result.meta?.response?.headers.has(KEPT_HEADER)) noteStale();
   return result;
 };
 
@@ -104,7 +104,7 @@ const ENTERING = new Set(['setUp', 'signIn', 'signInDemo']);
 /** The server's side of the conversation; the schema that checks it there checks it here. */
 export const keenApi = createApi({
   reducerPath: 'keenApi',
-  baseQuery: askNotingOld,
+  baseQuery: askNotingStale,
   tagTypes: [
     'Session',
     'Visits',
@@ -176,7 +176,7 @@ export const keenApi = createApi({
     signOut: build.mutation<unknown, void>({
       query: () => ({ url: 'session', method: 'DELETE' }),
     }),
-    keepPreferences: build.mutation<Preferences, Preferences>({
+    savePreferences: build.mutation<Preferences, Preferences>({
       query: (body) => ({ url: 'session/preferences', method: 'PUT', body }),
       responseSchema: preferencesSchema,
       // Shown at once; taken back should the server refuse.
@@ -197,7 +197,7 @@ export const keenApi = createApi({
       query: () => 'visits',
       responseSchema: visitPageSchema,
       providesTags: ['Visits'],
-      merge: (known, answer) => keepNewerRows(current(known), answer),
+      merge: (known, answer) => mergeNewerRows(current(known), answer),
     }),
     /** All visits that fit every word, page by page, latest first. */
     searchVisits: build.infiniteQuery<VisitPage, string, number | null>({
@@ -221,7 +221,7 @@ export const keenApi = createApi({
     visit: build.query<VisitDetail, string>({
       query: (id) => `visits/${id}`,
       responseSchema: visitDetailSchema,
-      merge: (known, answer) => keepNewer(current(known), answer),
+      merge: (known, answer) => mergeNewer(current(known), answer),
       providesTags: (_result, _error, id) => [{ type: 'Visit', id }],
     }),
     startVisit: build.mutation<Visit, NewVisit>({
@@ -234,13 +234,13 @@ export const keenApi = createApi({
       responseSchema: visitSchema,
       invalidatesTags: ['Visits'],
     }),
-    appendEntries: build.mutation<EntriesKept, { visitId: string; entries: Entry[] }>({
+    appendEntries: build.mutation<EntriesSaved, { visitId: string; entries: Entry[] }>({
       query: ({ visitId, entries }) => ({
         url: `visits/${visitId}/entries`,
         method: 'POST',
         body: { entries },
       }),
-      responseSchema: entriesKeptSchema,
+      responseSchema: entriesSavedSchema,
       invalidatesTags: (_result, _error, { entries }) =>
         entries.some(({ path }) => path === 'visit.handOver.next') ? ['Due'] : [],
     }),
@@ -268,7 +268,7 @@ export const keenApi = createApi({
       responseSchema: photoListSchema,
       providesTags: (_result, _error, id) => [{ type: 'Photos', id }],
     }),
-    keepPhoto: build.mutation<
+    savePhoto: build.mutation<
       Photo[],
       { visitId: string; id: string; subject: string; picture: Blob }
     >({
@@ -286,18 +286,18 @@ export const keenApi = createApi({
       query: ({ id }) => ({ url: `photos/${id}`, method: 'DELETE' }),
       invalidatesTags: (_result, _error, { visitId }) => [{ type: 'Photos', id: visitId }],
     }),
-    sheets: build.query<KeptSheet[], void>({
+    sheets: build.query<StoredSheet[], void>({
       query: () => 'sheets',
-      responseSchema: keptSheetListSchema,
+      responseSchema: storedSheetListSchema,
       providesTags: ['Sheets'],
     }),
     sheetTurns: build.query<Learned[], string>({
       query: (id) => `sheets/${id}/turns`,
       responseSchema: learnedListSchema,
     }),
-    keepSheets: build.mutation<KeptSheet[], NewSheets['sheets']>({
+    saveSheets: build.mutation<StoredSheet[], NewSheets['sheets']>({
       query: (sheets) => ({ url: 'sheets', method: 'POST', body: { sheets } }),
-      responseSchema: keptSheetListSchema,
+      responseSchema: storedSheetListSchema,
       onQueryStarted: async (_arg, { dispatch, queryFulfilled }) => {
         const answer = await queryFulfilled.catch(() => null);
         if (answer) void dispatch(keenApi.util.upsertQueryData('sheets', undefined, answer.data));
@@ -323,7 +323,7 @@ export const {
   useSignInDemoMutation,
   useSignOutMutation,
   useChangeShopMutation,
-  useKeepPreferencesMutation,
+  useSavePreferencesMutation,
   useVehiclesQuery,
   useOpenVisitsQuery,
   useSearchVisitsInfiniteQuery,
@@ -335,10 +335,10 @@ export const {
   useChangeVehicleMutation,
   useTireLinesQuery,
   usePhotosQuery,
-  useKeepPhotoMutation,
+  useSavePhotoMutation,
   useRemovePhotoMutation,
   useSheetsQuery,
   useSheetTurnsQuery,
-  useKeepSheetsMutation,
+  useSaveSheetsMutation,
   useAppendEntriesMutation,
 } = keenApi;

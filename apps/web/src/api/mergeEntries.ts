@@ -30,12 +30,12 @@ export function mergeIntoRow(visit: Visit, stored: readonly StoredEntry[]): Visi
  * A visit as the server has just answered, with the entries at hand that were stored after it was read:
  * an answer that was long under way takes nothing back.
  */
-export function keepNewer(known: VisitDetail, answer: VisitDetail): VisitDetail {
+export function mergeNewer(known: VisitDetail, answer: VisitDetail): VisitDetail {
   return copyWithStructuralSharing(known, mergeEntries(answer, known.entries) ?? answer);
 }
 
 /** The same for the rows of a list, whose entries are not at hand. */
-export function keepNewerRows(known: VisitPage, answer: VisitPage): VisitPage {
+export function mergeNewerRows(known: VisitPage, answer: VisitPage): VisitPage {
   const before = new Map(known.visits.map((visit) => [visit.id, visit]));
   const visits = answer.visits.map((visit) => {
     const had = before.get(visit.id);

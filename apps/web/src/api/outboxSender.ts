@@ -1,4 +1,4 @@
-import type { Entry, Refusal } from '@keen/contract';
+import type { Entry, ValidationIssue } from '@keen/contract';
 import type { Middleware } from '@reduxjs/toolkit';
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import type { ApiState } from './hooks.ts';
@@ -8,7 +8,7 @@ import type { Pending } from './outboxSlice.ts';
 import { forgetPending, savePending, saveReason } from './outboxStorage.ts';
 import { failureOf } from './problem.ts';
 import type { Failure } from './problem.ts';
-import { takeIn } from './takeIn.ts';
+import { applyEntries } from './applyLive.ts';
 import { t } from '../words/api.ts';
 import { expectedWords } from '../words/expected.ts';
 
@@ -98,7 +98,7 @@ sender.startListening({
         // Whoever typed this has signed out meanwhile: what was not taken waits for them.
         if (api.getState().outbox.owner?.personId !== owner.personId) continue;
         if ('data' in result && result.data) {
-          api.dispatch(takeIn(visitId, result.data.entries));
+          api.dispatch(applyEntries(visitId, result.data.entries));
           api.dispatch(outbox.sent(entries.map(({ id }) => id)));
           Object.assign(progress, {
             most: Math.min(MOST_AT_ONCE, progress.most * 2),
@@ -204,7 +204,10 @@ export function afterFailure(
 }
 
 /** Of a batch that was refused, the entries that the answer names. */
-export function refusedIds(entries: readonly Entry[], refusals: readonly Refusal[]): string[] {
+export function refusedIds(
+  entries: readonly Entry[],
+  refusals: readonly ValidationIssue[],
+): string[] {
   const wrong = new Set(
     refusals.flatMap(({ path }) => {
       const index = /^entries\.(\d+)/.exec(path)?.[1];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Refusal, Session } from '@keen/contract';
+import type { ValidationIssue, Session } from '@keen/contract';
 import { SESSION } from '../../tests/visitBench.tsx';
 import { afterFailure } from './outboxSender.ts';
 import type { Failure } from './problem.ts';
@@ -107,7 +107,7 @@ describe('an outbox of several people at one tablet', () => {
 describe('afterFailure', () => {
   const entries = [pending(1), pending(2), pending(3)].map(({ entry }) => entry);
   const ids = entries.map(({ id }) => id);
-  const failure = (status: number | null, refusals: Refusal[] = []): Failure => ({
+  const failure = (status: number | null, refusals: ValidationIssue[] = []): Failure => ({
     text: 'No',
     refusals,
     isPassing: status === null || status >= 500 || status === 429,

@@ -1,4 +1,4 @@
-import type { Problem, ProblemReason, Refusal } from '@keen/contract';
+import type { Problem, ProblemReason, ValidationIssue } from '@keen/contract';
 import { PROBLEM_TEXTS, problemSchema } from '@keen/contract';
 import { t } from '../words/api.ts';
 import { problemWords } from '../words/problems.ts';
@@ -7,7 +7,7 @@ import { problemWords } from '../words/problems.ts';
 export interface Failure {
   text: string;
   /** Field faults, when the server named them. */
-  refusals: Refusal[];
+  refusals: ValidationIssue[];
   /** Whether trying again later may help: the server was not reached or is busy. */
   isPassing: boolean;
   status: number | null;

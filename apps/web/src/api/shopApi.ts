@@ -1,6 +1,6 @@
 import type {
   LiveEvent,
-  ArchiveTaken,
+  ArchiveImported,
   AuditPage,
   ChangePerson,
   ChangeSettings,
@@ -13,7 +13,7 @@ import type {
   SystemState,
 } from '@keen/contract';
 import {
-  archiveTakenSchema,
+  archiveImportedSchema,
   auditPageSchema,
   customerRecordSchema,
   madeUpYearsSchema,
@@ -30,7 +30,7 @@ export type ArchiveProgress = Extract<LiveEvent, { kind: 'archive' }>;
 /** The shop's side of the conversation: settings, people, logo, everything as files. */
 export const shopApi = keenApi.injectEndpoints({
   endpoints: (build) => ({
-    keepSettings: build.mutation<ShopSettings, ChangeSettings>({
+    saveSettings: build.mutation<ShopSettings, ChangeSettings>({
       query: (body) => ({ url: 'shop/settings', method: 'PUT', body }),
       responseSchema: shopSettingsSchema,
       // At once, so that a second change builds on the first.
@@ -94,7 +94,7 @@ export const shopApi = keenApi.injectEndpoints({
       }),
       invalidatesTags: ['Staff'],
     }),
-    keepLogo: build.mutation<unknown, Blob | null>({
+    saveLogo: build.mutation<unknown, Blob | null>({
       query: (picture) =>
         picture
           ? {
@@ -108,21 +108,21 @@ export const shopApi = keenApi.injectEndpoints({
     }),
     /** How far an archive of the shop is, as the server tells; null while none is being made. */
     archiveProgress: build.query<ArchiveProgress | null, void>({ queryFn: () => ({ data: null }) }),
-    bringArchive: build.mutation<ArchiveTaken, Blob>({
+    importArchive: build.mutation<ArchiveImported, Blob>({
       query: (zip) => ({
         url: 'shop/archive',
         method: 'POST',
         headers: { 'content-type': 'application/zip' },
         body: zip,
       }),
-      responseSchema: archiveTakenSchema,
+      responseSchema: archiveImportedSchema,
       invalidatesTags: ['Session', 'Visits', 'Sheets', 'Due'],
     }),
   }),
 });
 
 export const {
-  useKeepSettingsMutation,
+  useSaveSettingsMutation,
   useMadeUpYearsQuery,
   useStaffQuery,
   useAddPersonMutation,
@@ -134,6 +134,6 @@ export const {
   useEraseCustomerMutation,
   useArchiveProgressQuery,
   useGivePasswordMutation,
-  useKeepLogoMutation,
-  useBringArchiveMutation,
+  useSaveLogoMutation,
+  useImportArchiveMutation,
 } = shopApi;

@@ -73,7 +73,7 @@ export function isMarkedSignedOut(): boolean {
 }
 
 /** Tells the other windows of this device that the session goes on in another shop. */
-export function tellShopChanged(shopId: string): void {
+export function notifyShopChanged(shopId: string): void {
   try {
     // Changing back and forth is news each time.
     localStorage.removeItem(SHOP);

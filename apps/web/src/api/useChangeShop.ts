@@ -2,7 +2,7 @@ import { forgetOffline } from '../offline/register.ts';
 import { useApiDispatch } from './hooks.ts';
 import { useChangeShopMutation } from './keenApi.ts';
 import { outbox } from './outboxSlice.ts';
-import { tellShopChanged } from './signOutMark.ts';
+import { notifyShopChanged } from './signOutMark.ts';
 
 /**
  * Goes on in another of one's own shops: what was seen of this one is forgotten, and what was not sent
@@ -16,7 +16,7 @@ export function useChangeShop(): (shopId: string) => Promise<void> {
     const session = await change(shopId).unwrap();
     dispatch(outbox.signedIn(session));
     await forgetOffline();
-    tellShopChanged(shopId);
+    notifyShopChanged(shopId);
     window.location.assign('/');
   };
 }

@@ -1,13 +1,13 @@
 import { liveEventSchema } from '@keen/contract';
 import { useEffect } from 'react';
-import { forgetOffline, lookAhead } from '../offline/register.ts';
+import { forgetOffline, refreshAhead } from '../offline/register.ts';
 import { useApiDispatch, useApiStore } from './hooks.ts';
 import type { ApiState } from './hooks.ts';
 import { keenApi } from './keenApi.ts';
-import { whenKept } from './keptAnswers.ts';
+import { onStale } from './staleCache.ts';
 import { outbox } from './outboxSlice.ts';
 import { shopApi } from './shopApi.ts';
-import { takeIn, takeInVisit } from './takeIn.ts';
+import { applyEntries, applyVisit } from './applyLive.ts';
 
 /** After an answer that may be old the server is asked again this much later. */
 const ASK_AGAIN_MS = 4_000;
@@ -32,12 +32,12 @@ export function useLive(): void {
       if (!event.success) return;
       switch (event.data.kind) {
         case 'entries':
-          dispatch(takeIn(event.data.visitId, event.data.entries));
-          lookAhead();
+          dispatch(applyEntries(event.data.visitId, event.data.entries));
+          refreshAhead();
           break;
         case 'visit':
-          dispatch(takeInVisit(event.data.visit));
-          lookAhead();
+          dispatch(applyVisit(event.data.visit));
+          refreshAhead();
           break;
         case 'sheets':
           dispatch(keenApi.util.invalidateTags(['Sheets']));
@@ -73,7 +73,7 @@ export function useLive(): void {
       );
     };
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const ignore = whenKept(() => {
+    const ignore = onStale(() => {
       clearTimeout(timer);
       timer = setTimeout(
         () =>

@@ -24,10 +24,10 @@ export async function forgetOffline(): Promise<void> {
 let waiting: ReturnType<typeof setTimeout> | undefined;
 
 /** Has what is kept for later brought up to date, once in a while however often it is asked. */
-export function lookAhead(): void {
+export function refreshAhead(): void {
   if (!('serviceWorker' in navigator) || waiting !== undefined) return;
   waiting = setTimeout(() => {
     waiting = undefined;
-    navigator.serviceWorker.controller?.postMessage('lookAhead');
+    navigator.serviceWorker.controller?.postMessage('refreshAhead');
   }, AHEAD_MS);
 }

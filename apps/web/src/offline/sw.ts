@@ -42,11 +42,11 @@ scope.addEventListener('activate', (event) => {
   event.waitUntil(
     forgetOlder()
       .then(() => scope.clients.claim())
-      .then(lookAround),
+      .then(cacheEarlyRequests),
   );
 });
 scope.addEventListener('message', (event) => {
-  if (event.data === 'lookAhead') event.waitUntil(lookAround());
+  if (event.data === 'refreshAhead') event.waitUntil(cacheEarlyRequests());
 });
 scope.addEventListener('fetch', (event) => {
   const { request } = event;
@@ -122,7 +122,7 @@ function marked(kept: Response): Response {
 }
 
 /** Keeps what the page asked for before there was anybody here to keep it. */
-async function lookAround(): Promise<void> {
+async function cacheEarlyRequests(): Promise<void> {
   const data = await caches.open(DATA);
   for (const path of ['/api/welcome', '/api/session', '/api/sheets', '/api/visits']) {
     const fresh = await fetch(path).catch(() => null);

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { useState } from 'react';
 import { useApiSelector } from '../api/hooks.ts';
-import { useKeepPreferencesMutation } from '../api/keenApi.ts';
+import { useSavePreferencesMutation } from '../api/keenApi.ts';
 import { useSignOut } from '../api/useSignOut.ts';
 import { Choice } from './Choice.tsx';
 import { LANGUAGE_OPTIONS } from './languages.ts';
@@ -35,7 +35,7 @@ const PLACES = [
 
 /** Own units, reading order, theme and paper; sign out. */
 export function PersonMenu({ session, onDone }: { session: Session; onDone: () => void }) {
-  const [keep] = useKeepPreferencesMutation();
+  const [keep] = useSavePreferencesMutation();
   const signOut = useSignOut();
   const unsent = useApiSelector(({ outbox }) => outbox.pending.length + outbox.aside.length);
   const [isAsked, setAsked] = useState(false);

@@ -1,5 +1,5 @@
 import type { CalculatorInput, CalculatorName, CalculatorOutput } from '@keen/contract';
-import { calculatorInputs, refusalsOf } from '@keen/contract';
+import { calculatorInputs, validationIssuesOf } from '@keen/contract';
 import { calculate, InputError, MM_PER_IN, parseMeasure } from '@keen/core';
 import type { BenchTool, Field } from './tool.ts';
 import { capital } from '../shared/format.ts';
@@ -67,7 +67,7 @@ export function workOut(tool: BenchTool, texts: Texts): Worked {
     return {
       ok: false,
       faults: Object.fromEntries(
-        refusalsOf(parsed.error).map((wrong) => [
+        validationIssuesOf(parsed.error).map((wrong) => [
           fieldOf(tool, wrong.path),
           capital(expectedWords(wrong)),
         ]),

@@ -1,7 +1,7 @@
 import {
   carCodeListSchema,
   carCodeSchema,
-  carTakenSchema,
+  carReceivedSchema,
   chainFiguresSchema,
   chainLeadSchema,
   chainSchema,
@@ -10,11 +10,11 @@ import {
   newChainSchema,
   newShopSchema,
   openedShopSchema,
-  takeCarSchema,
-  takeChainsSchema,
+  receiveCarSchema,
+  resetToChainSchema,
 } from '../chains.ts';
 import { shopSettingsSchema } from '../shopSettings.ts';
-import { keptSheetListSchema } from '../specSheet.ts';
+import { storedSheetListSchema } from '../specSheet.ts';
 import { insightQuerySchema } from '../insights.ts';
 import type { ApiPath } from './apiPath.ts';
 
@@ -57,7 +57,7 @@ export const CHAIN_PATHS: readonly ApiPath[] = [
     method: 'post',
     path: '/api/sheets/{id}/chains',
     summary: 'Take the chain’s sheet again instead of the shop’s own',
-    reply: keptSheetListSchema,
+    reply: storedSheetListSchema,
   },
   {
     method: 'put',
@@ -77,7 +77,7 @@ export const CHAIN_PATHS: readonly ApiPath[] = [
     method: 'post',
     path: '/api/shop/settings/chains',
     summary: 'Take the chain’s values again',
-    body: takeChainsSchema,
+    body: resetToChainSchema,
     reply: shopSettingsSchema,
   },
   {
@@ -96,7 +96,7 @@ export const CHAIN_PATHS: readonly ApiPath[] = [
     method: 'post',
     path: '/api/vehicles/taken',
     summary: 'Take a car with its history from another shop of the chain, by the customer’s code',
-    body: takeCarSchema,
-    reply: carTakenSchema,
+    body: receiveCarSchema,
+    reply: carReceivedSchema,
   },
 ];

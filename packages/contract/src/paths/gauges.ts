@@ -27,7 +27,7 @@ export const GAUGES_PATHS: readonly ApiPath[] = [
     method: 'put',
     path: '/api/gauge-studies/{id}/reading',
     summary: 'Keep one reading of a study, or take it away',
-    body: gauges.keepStudyReadingSchema,
+    body: gauges.saveStudyReadingSchema,
     reply: gauges.studySchema,
   },
   {
@@ -53,7 +53,7 @@ export const GAUGES_PATHS: readonly ApiPath[] = [
     method: 'put',
     path: '/api/instruments/{id}',
     summary: 'Keep a gauge',
-    body: gauges.keepInstrumentSchema,
+    body: gauges.saveInstrumentSchema,
     reply: gauges.instrumentListSchema,
   },
   {

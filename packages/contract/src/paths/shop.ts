@@ -1,8 +1,8 @@
 import * as api from '../api.ts';
 import * as settings from '../shopSettings.ts';
-import { archiveTakenSchema } from '../archive.ts';
+import { archiveImportedSchema } from '../archive.ts';
 import { learnedListSchema } from '../visit/values.ts';
-import { keptSheetListSchema, newSheetsSchema } from '../specSheet.ts';
+import { storedSheetListSchema, newSheetsSchema } from '../specSheet.ts';
 import type { ApiPath } from './apiPath.ts';
 
 /** The shop’s settings, specification sheets, logo and archive. */
@@ -11,7 +11,7 @@ export const SHOP_PATHS: readonly ApiPath[] = [
     method: 'get',
     path: '/api/sheets',
     summary: 'Specification sheets of the shop, each in its latest revision',
-    reply: keptSheetListSchema,
+    reply: storedSheetListSchema,
   },
   {
     method: 'get',
@@ -24,7 +24,7 @@ export const SHOP_PATHS: readonly ApiPath[] = [
     path: '/api/sheets',
     summary: 'New revisions of sheets, all or none; sent twice counts once',
     body: newSheetsSchema,
-    reply: keptSheetListSchema,
+    reply: storedSheetListSchema,
   },
   {
     method: 'put',
@@ -63,6 +63,6 @@ export const SHOP_PATHS: readonly ApiPath[] = [
     path: '/api/shop/archive',
     summary: 'Bring such a zip in',
     bodyType: 'application/zip',
-    reply: archiveTakenSchema,
+    reply: archiveImportedSchema,
   },
 ];

@@ -37,7 +37,7 @@ export const VISITS_PATHS: readonly ApiPath[] = [
     path: '/api/visits/{id}/entries',
     summary: 'Append entries; sent twice counts once',
     body: api.newEntriesSchema,
-    reply: api.entriesKeptSchema,
+    reply: api.entriesSavedSchema,
   },
   {
     method: 'post',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { issue, issueOf, refusalsOf } from '../refusal.ts';
+import { issue, issueOf, validationIssuesOf } from '../validationIssue.ts';
 import type { Right } from '../rights.ts';
 import { momentSchema, rowNumberSchema, unstorable } from '../storable.ts';
 import { PLACED_FIELDS } from './fields.ts';
@@ -69,7 +69,7 @@ export const entrySchema = z
     }
     const result = schema.safeParse(entry.value);
     if (!result.success) {
-      for (const refusal of refusalsOf(result.error)) {
+      for (const refusal of validationIssuesOf(result.error)) {
         const path = ['value', ...refusal.path.split('.').filter(Boolean)];
         ctx.addIssue(issueOf(path, refusal));
       }

@@ -9,7 +9,7 @@ import {
   wheelAnglesSchema,
 } from '../caseFile.ts';
 import { FIELD_LIMITS } from '../fieldLimits.ts';
-import { dueLookSchema, GIVEN, storedTiresSchema } from '../handOver.ts';
+import { dueReminderSchema, GIVEN, storedTiresSchema } from '../handOver.ts';
 import { estimateSchema } from '../prices.ts';
 import { learnedConstantsSchema } from '../shopConstants.ts';
 import { usedSheetSchema } from '../specSheet.ts';
@@ -74,7 +74,7 @@ import {
   repeatReadingsSchema,
   resolutionSchema,
   steeringWheelSchema,
-  takenSchema,
+  angleReadingSchema,
   text,
   toeInSchema,
   turnsSchema,
@@ -177,7 +177,7 @@ const measure = group({
   taken: each(
     'wheel',
     WHEELS,
-    each('angle', ANGLE_KINDS, each('method', METHODS, field(takenSchema))),
+    each('angle', ANGLE_KINDS, each('method', METHODS, field(angleReadingSchema))),
   ),
   gauge: each('gauge', GAUGE_CALCULATORS, field(gaugeTextsSchema)),
   toeIn: field(toeInSchema, CARRIES),
@@ -208,7 +208,7 @@ const handOver = group({
   kmPerYear: field(z.number().min(500).max(200_000)),
   given: field(oneOf(GIVEN)),
   /** What is due later, for the shop's list. */
-  next: field(z.array(dueLookSchema).max(12)),
+  next: field(z.array(dueReminderSchema).max(12)),
   stored: field(storedTiresSchema, CARRIES),
 });
 

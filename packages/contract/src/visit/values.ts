@@ -46,7 +46,7 @@ export const toeInSchema = z.strictObject({
 export type ToeIn = z.infer<typeof toeInSchema>;
 
 /** One reading of an angle by one method, degrees, with how it was taken. */
-export const takenSchema = z
+export const angleReadingSchema = z
   .strictObject({
     value: angleSchema,
     at: momentSchema,
@@ -55,8 +55,8 @@ export const takenSchema = z
     /** What a toe was read in, where that was not degrees. */
     readIn: toeInSchema.optional(),
   })
-  .meta({ id: 'Taken' });
-export type Taken = z.infer<typeof takenSchema>;
+  .meta({ id: 'AngleReading' });
+export type AngleReading = z.infer<typeof angleReadingSchema>;
 
 /** An angle that is left as it is, with the value that was left: another value is judged anew. */
 export const leftSchema = z

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { CalculatorInput, CalculatorName } from '@keen/contract';
-import { calculatorInputs, calculatorOutputs, refusalOf } from '@keen/contract';
+import { calculatorInputs, calculatorOutputs, validationIssueOf } from '@keen/contract';
 import vectors from '../../tests/reference/calculators.json' with { type: 'json' };
 import { calculate } from './calculate.ts';
 
@@ -82,7 +82,7 @@ describe('calculate', () => {
     ['slip', { toe: 1, wheel: 'lf' }, 'wheel'],
   ])('refuses %s %j at %s', (name, input, path) => {
     const parsed = calculatorInputs[name].safeParse(input);
-    if (!parsed.success) expect(refusalOf(parsed.error).path).toBe(path);
+    if (!parsed.success) expect(validationIssueOf(parsed.error).path).toBe(path);
     else {
       expect(() => calculate(name, parsed.data as never)).toThrow(
         expect.objectContaining({ path }) as Error,
@@ -100,7 +100,7 @@ describe('calculate', () => {
         steeringArm: 140,
         rack: 'behind',
       });
-      return parsed.success ? null : refusalOf(parsed.error).path;
+      return parsed.success ? null : validationIssueOf(parsed.error).path;
     };
     expect(refused({})).toBe('points.strutTop');
     expect(refused({ upperInner: [420, 420] })).toBe('points.upperOuter');

@@ -3,7 +3,7 @@ import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
 import { AXLES } from '@keen/contract/words';
 import { WHEELS_OF_AXLE } from '../engine/case/wheels.ts';
 import type { FullAnswer } from '../engine/diagnosis/diagnose.ts';
-import { weighVisit, workPrices } from '../steps/decide/weighVisit.ts';
+import { rankVisitOptions, workPrices } from '../steps/decide/rankVisitOptions.ts';
 import { causeGroups } from '../steps/explain/causeGroups.ts';
 
 /** What a car costs its owner in tires and work, and what that comes from. */
@@ -26,7 +26,7 @@ export type WearPart = (typeof WEAR_PARTS)[number];
 /** What a car costs as it is and as advised, at the shop's prices. */
 export function carCost(answer: FullAnswer, prices: PriceList, draft: VisitDraft): CarCost {
   const { diagnosis, outlook } = answer;
-  const weighing = weighVisit(outlook, prices, draft, diagnosis.recommendation.replace);
+  const weighing = rankVisitOptions(outlook, prices, draft, diagnosis.recommendation.replace);
   const asIs = weighing.choices.find(({ course }) => course === 'fitOnly')!;
   const [leading] = causeGroups(diagnosis);
   const place = leading?.places[0];

@@ -99,7 +99,7 @@ function follow<Visit extends FollowedVisit>(
       };
     }
     // A car that was here and not looked at says nothing; one that was worked on anew starts anew.
-    if (tellsOf(visit)) seenKm = km;
+    if (wouldHaveShown(visit)) seenKm = km;
     if (workDone(visit) !== null) break;
   }
   return {
@@ -161,7 +161,7 @@ function foundOut({ angles, tolerances, visit }: VisitDraft): boolean | null {
 }
 
 /** Whether a visit would have shown it. */
-function tellsOf({ draft, decision }: FollowedVisit): boolean {
+function wouldHaveShown({ draft, decision }: FollowedVisit): boolean {
   return decision !== null || foundOut(draft) !== null;
 }
 

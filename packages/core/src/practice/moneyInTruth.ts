@@ -1,7 +1,7 @@
 import type { CaseFile } from '@keen/contract';
 import type { Action } from '@keen/contract/words';
 import { resolveCase } from '../engine/case/resolveCase.ts';
-import { weigh } from '../engine/outlook/choices.ts';
+import { rankOptions } from '../engine/outlook/choices.ts';
 import type { WorkPrices } from '../engine/outlook/choices.ts';
 import type { PossibleCar } from '../engine/outlook/courses.ts';
 import { createOutlook } from '../engine/outlook/outlook.ts';
@@ -22,7 +22,7 @@ export interface TrueCost {
  */
 export function moneyInTruth(file: CaseFile, car: PossibleCar, prices: WorkPrices): TrueCost[] {
   const outlook = { ...createOutlook(resolveCase(file), [car]), bars: {}, checks: [] };
-  const { choices, horizonKm } = weigh(outlook, prices, {
+  const { choices, horizonKm } = rankOptions(outlook, prices, {
     replaced: { front: 2, rear: 2 },
   });
   const costs = choices.map(({ course, perThousandKm }) => ({

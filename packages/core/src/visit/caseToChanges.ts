@@ -12,14 +12,14 @@ export function caseToChanges(
   file: CaseFile,
   takes: (path: string, value: unknown) => boolean,
 ): FieldChange[] {
-  const { now, visit } = takeNow(file.visit ?? {});
+  const { now, visit } = splitAnglesNow(file.visit ?? {});
   const { other: carried, ...own } = visit;
   const changes = caseFieldChanges({ ...file, angles: now ?? file.angles })
     .map(ofShop)
     // Angles of the file's `visit` have been checked by nobody yet.
     .filter(({ path, value }) => !path.startsWith('angles.') || takes(path, value));
   const set = (path: string, value: unknown) => changes.push({ path, value });
-  const unknown = takeKnown('visit', own, takes, set);
+  const unknown = setKnownFields('visit', own, takes, set);
   const before = isObject(carried) ? carried : carried === undefined ? {} : { other: carried };
   const other = { ...before, ...unknown };
   if (Object.keys(other).length > 0) set('visit.other', other);
@@ -33,7 +33,7 @@ function ofShop(change: FieldChange): FieldChange {
 }
 
 /** The angles set since those that were found; see `draftToCase`. */
-function takeNow(visit: Record<string, unknown>): {
+function splitAnglesNow(visit: Record<string, unknown>): {
   now: Record<string, unknown> | null;
   visit: Record<string, unknown>;
 } {
@@ -44,7 +44,7 @@ function takeNow(visit: Record<string, unknown>): {
 }
 
 /** Sets the fields that the visit knows, as deep as they lie; what it does not know comes back. */
-function takeKnown(
+function setKnownFields(
   path: string,
   object: Record<string, unknown>,
   takes: (path: string, value: unknown) => boolean,
@@ -56,7 +56,7 @@ function takeKnown(
     if (value !== null && takes(at, value)) {
       set(at, value);
     } else if (isObject(value)) {
-      const rest = takeKnown(at, value, takes, set);
+      const rest = setKnownFields(at, value, takes, set);
       if (Object.keys(rest).length > 0 || Object.keys(value).length === 0) unknown[key] = rest;
     } else {
       unknown[key] = value;

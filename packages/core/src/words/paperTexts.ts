@@ -1,4 +1,4 @@
-import type { LineAnswer, NextLookKind, PriceItem } from '@keen/contract';
+import type { LineAnswer, ReminderKind, PriceItem } from '@keen/contract';
 import type {
   Adjuster,
   ClosingPoint,
@@ -104,7 +104,7 @@ export interface PaperTexts {
   /** When something is due: by distance and, where it is known, by day. */
   afterDistance(distance: string): string;
   inMonths(months: number): string;
-  next: Record<NextLookKind, string>;
+  next: Record<ReminderKind, string>;
   walk: {
     warningLights: string;
     codes: string;

@@ -1,4 +1,10 @@
-import type { BatchState, CallbackState, CaseFile, Diagnosis, Refusal } from '@keen/contract';
+import type {
+  BatchState,
+  CallbackState,
+  CaseFile,
+  Diagnosis,
+  ValidationIssue,
+} from '@keen/contract';
 import { BATCH_STATES, CALLBACK_STATES } from '@keen/contract';
 import { sql } from 'drizzle-orm';
 import {
@@ -60,7 +66,7 @@ export const batchCases = pgTable(
     /** Null once it is answered. */
     file: jsonb().$type<CaseFile>(),
     answer: jsonb().$type<Diagnosis>(),
-    refusal: jsonb().$type<Refusal>(),
+    refusal: jsonb().$type<ValidationIssue>(),
   },
   (table) => [
     primaryKey({ columns: [table.batchId, table.line] }),

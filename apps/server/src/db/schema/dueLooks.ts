@@ -1,4 +1,4 @@
-import type { DueLook } from '@keen/contract';
+import type { DueReminder } from '@keen/contract';
 import { date, foreignKey, index, integer, pgTable, primaryKey, uuid } from 'drizzle-orm/pg-core';
 import { jsonb } from './jsonb.ts';
 import { ownRows } from './shopRows.ts';
@@ -18,7 +18,7 @@ export const dueLooks = pgTable(
     vehicleId: uuid('vehicle_id').notNull(),
     number: integer().notNull(),
     dueOn: date('due_on', { mode: 'string' }).notNull(),
-    look: jsonb().$type<DueLook>().notNull(),
+    look: jsonb().$type<DueReminder>().notNull(),
   },
   (table) => [
     primaryKey({ columns: [table.visitId, table.place] }),

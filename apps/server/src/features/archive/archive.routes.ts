@@ -5,7 +5,7 @@ import { MOST_ARCHIVE_BYTES } from '@keen/contract';
 import type { Context } from '../../context.ts';
 import { addAudit } from '../../db/audit.ts';
 import type { InShop } from '../../db/client.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { AppError } from '../../errors.ts';
 import { receive } from '../../http/receive.ts';
 import type { Routes } from '../../http/routes.ts';
@@ -36,11 +36,11 @@ export function mountArchive(routes: Routes, { databaseUrl, log }: Context): voi
   }
 
   /** Tells the shop's pages how far it is, one after the other; an archive does not fail for that. */
-  function tellerOf(inShop: InShop, shopId: string, way: 'in' | 'out'): OnProgress {
+  function progressReporter(inShop: InShop, shopId: string, way: 'in' | 'out'): OnProgress {
     let told: Promise<void> = Promise.resolve();
     return ({ done, total }) => {
       told = told
-        .then(() => inShop((tx) => tellLive(tx, { shopId, kind: 'archive', way, done, total })))
+        .then(() => inShop((tx) => notifyLive(tx, { shopId, kind: 'archive', way, done, total })))
         .catch((error: unknown) => log.warn({ err: error }, 'progress not told'));
     };
   }
@@ -52,7 +52,7 @@ export function mountArchive(routes: Routes, { databaseUrl, log }: Context): voi
       res.attachment(`shop-${day}.zip`).type('application/zip');
       const hungUp = new AbortController();
       res.once('close', () => hungUp.abort());
-      const tell = tellerOf(inShop, actor.shopId, 'out');
+      const tell = progressReporter(inShop, actor.shopId, 'out');
       try {
         await packArchive({ kind: 'export', databaseUrl, actor }, res, hungUp.signal, tell);
       } catch (error) {
@@ -74,7 +74,7 @@ export function mountArchive(routes: Routes, { databaseUrl, log }: Context): voi
         const folder = await mkdtemp(join(tmpdir(), 'keen-archive-'));
         const hungUp = new AbortController();
         res.once('close', () => hungUp.abort());
-        const tell = tellerOf(inShop, actor.shopId, 'in');
+        const tell = progressReporter(inShop, actor.shopId, 'in');
         try {
           const file = join(folder, 'shop.zip');
           await receive(req, file, MOST_ARCHIVE_BYTES, 'archiveTooLarge');

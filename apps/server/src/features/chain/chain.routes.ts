@@ -5,14 +5,14 @@ import {
   insightQuerySchema,
   newChainSchema,
   newShopSchema,
-  takeCarSchema,
+  receiveCarSchema,
 } from '@keen/contract';
 import type { Routes } from '../../http/routes.ts';
 import { validBody, validId, validQuery } from '../../http/validate.ts';
 import { codesOf, makeCode } from './carCodes.ts';
 import { chainFigures, oneChain, setChainLead } from './chain.service.ts';
 import { giveSheet, makeChain, openShop, settle } from './changeChain.ts';
-import { takeCar } from './takeCar.ts';
+import { receiveCar } from './receiveCar.ts';
 
 /**
  * Several shops of one house. Who leads the chain is asked of the database with each of these, whatever role
@@ -61,7 +61,7 @@ function mountCarCodes(routes: Routes): void {
     res.json(await inShop((tx) => makeCode(tx, actor, id, req.ip)));
   });
   routes.on('post', '/vehicles/taken', 'changeCars', async ({ req, res, actor, inShop }) => {
-    const { code } = validBody(takeCarSchema, req.body);
-    res.json(await inShop((tx) => takeCar(tx, actor, code, req.ip)));
+    const { code } = validBody(receiveCarSchema, req.body);
+    res.json(await inShop((tx) => receiveCar(tx, actor, code, req.ip)));
   });
 }

@@ -13,7 +13,7 @@ import { inOtherShop } from '../../db/client.ts';
 import type { Handle } from '../../db/client.ts';
 import { accounts, people } from '../../db/schema/index.ts';
 import { shopSettings, valuesOf } from '../../db/shopSettings.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { joinAccount } from '../../people/accounts.ts';
@@ -40,7 +40,7 @@ export async function makeChain(
   );
   if (!rows[0]?.id) throw conflict('hasChain');
   await addAudit(tx, actor, 'chainMade', { name }, address);
-  await tellLive(tx, { shopId: actor.shopId, kind: 'settings' });
+  await notifyLive(tx, { shopId: actor.shopId, kind: 'settings' });
   return oneChain(tx, actor);
 }
 

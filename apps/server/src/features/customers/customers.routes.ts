@@ -1,5 +1,5 @@
 import { addAudit } from '../../db/audit.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { notFound } from '../../errors.ts';
 import type { Routes } from '../../http/routes.ts';
 import { validId } from '../../http/validate.ts';
@@ -28,7 +28,7 @@ export function mountCustomers(routes: Routes): void {
       const visitIds = await eraseCustomer(tx, actor.shopId, carId);
       if (visitIds === null) throw notFound('noCar');
       await addAudit(tx, actor, 'customerErased', { carId }, req.ip);
-      for (const visitId of visitIds) await tellLive(tx, { shopId: actor.shopId, visitId });
+      for (const visitId of visitIds) await notifyLive(tx, { shopId: actor.shopId, visitId });
     });
     res.status(204).end();
   });

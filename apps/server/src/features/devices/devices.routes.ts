@@ -9,7 +9,7 @@ import { createRandom } from '@keen/core';
 import { eq } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { shops } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { gaugeOf, pressGauge } from '../../devices/simulatedGauge.ts';
 import { drivePast, readerOf } from '../../devices/simulatedReader.ts';
 import { rigReading } from '../../devices/simulatedRig.ts';
@@ -49,7 +49,7 @@ function mountGauge(routes: Routes): void {
     const gauge = await inShop(async (tx) => {
       const next = { ...(await gaugeOf(tx, shopId)), ...played };
       await tx.update(shops).set({ gauge: next }).where(eq(shops.id, shopId));
-      if (!next.isOn) await tellLive(tx, { shopId, kind: 'gauge', says: 'breaksOff' });
+      if (!next.isOn) await notifyLive(tx, { shopId, kind: 'gauge', says: 'breaksOff' });
       return next;
     });
     res.json(gauge);
@@ -60,7 +60,7 @@ function mountGauge(routes: Routes): void {
     const after = await inShop(async (tx) => {
       const pressed = pressGauge(await gaugeOf(tx, shopId), mm);
       await tx.update(shops).set({ gauge: pressed.after }).where(eq(shops.id, shopId));
-      for (const said of pressed.says) await tellLive(tx, { shopId, kind: 'gauge', says: said });
+      for (const said of pressed.says) await notifyLive(tx, { shopId, kind: 'gauge', says: said });
       return pressed.after;
     });
     res.json(after);
@@ -77,7 +77,7 @@ function mountReader(routes: Routes): void {
     await inShop(async (tx) => {
       const reader = { ...(await readerOf(tx, shopId)), state };
       await tx.update(shops).set({ reader }).where(eq(shops.id, shopId));
-      if (!state.isOn) await tellLive(tx, { shopId, kind: 'reader', says: 'breaksOff' });
+      if (!state.isOn) await notifyLive(tx, { shopId, kind: 'reader', says: 'breaksOff' });
     });
     res.json(state);
   });
@@ -93,7 +93,7 @@ function mountReader(routes: Routes): void {
         .set({ reader: { state: reader.state, n: reader.n + 1, pass } })
         .where(eq(shops.id, shopId));
       const says = reader.state.fault === 'dropsOut' ? 'breaksOff' : 'pass';
-      await tellLive(tx, { shopId, kind: 'reader', says });
+      await notifyLive(tx, { shopId, kind: 'reader', says });
       return reader.state;
     });
     res.json(state);

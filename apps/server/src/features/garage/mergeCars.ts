@@ -2,7 +2,7 @@ import type { NewCarMerge } from '@keen/contract';
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { carMerges, vehicles, visits } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
@@ -63,7 +63,7 @@ export async function mergeCars(
     visitIds: moved.map((visit) => visit.id),
     personId,
   });
-  await tellVisits(tx, shopId, car.id);
+  await notifyVisits(tx, shopId, car.id);
 }
 
 /**
@@ -115,15 +115,15 @@ export async function undoMerge(
         ),
       );
   }
-  await tellVisits(tx, shopId, merge.vehicleId);
-  await tellVisits(tx, shopId, merge.mergedId);
+  await notifyVisits(tx, shopId, merge.vehicleId);
+  await notifyVisits(tx, shopId, merge.mergedId);
 }
 
 /** Pages that show these visits show the car they are of now. */
-async function tellVisits(tx: Handle, shopId: string, vehicleId: string): Promise<void> {
+async function notifyVisits(tx: Handle, shopId: string, vehicleId: string): Promise<void> {
   const list = await tx
     .select({ id: visits.id })
     .from(visits)
     .where(and(eq(visits.shopId, shopId), eq(visits.vehicleId, vehicleId)));
-  for (const { id } of list) await tellLive(tx, { shopId, visitId: id });
+  for (const { id } of list) await notifyLive(tx, { shopId, visitId: id });
 }

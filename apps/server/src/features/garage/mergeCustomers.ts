@@ -2,7 +2,7 @@ import type { NewCustomerMerge } from '@keen/contract';
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { customerMerges, vehicles, visits } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { customerKeyOf } from './readCustomers.ts';
@@ -109,7 +109,7 @@ async function rename(
     .where(
       and(eq(visits.shopId, shopId), inArray(visits.vehicleId, [...ids]), isNull(visits.closedAt)),
     );
-  for (const { id } of open) await tellLive(tx, { shopId, visitId: id });
+  for (const { id } of open) await notifyLive(tx, { shopId, visitId: id });
 }
 
 /** What a customer is called, by the car that was seen last. */

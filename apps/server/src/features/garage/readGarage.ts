@@ -1,5 +1,5 @@
 import type { CarDetail, CarMerge, GaragePage, GarageRow, VisitDraft } from '@keen/contract';
-import { refusal } from '@keen/contract';
+import { validationIssue } from '@keen/contract';
 import type { garageQuerySchema } from '@keen/contract';
 import type { z } from 'zod';
 import { and, asc, count, desc, eq, getTableColumns, inArray, isNull, sql } from 'drizzle-orm';
@@ -28,7 +28,7 @@ export async function garagePage(
 ): Promise<GaragePage> {
   const isSkip = after !== undefined && /^\d+$/.test(after);
   if (after !== undefined && isSkip !== (words !== '')) {
-    throw invalid([refusal('after', 'pageBefore')]);
+    throw invalid([validationIssue('after', 'pageBefore')]);
   }
   if (words !== '') return searchPage(db, shopId, words, Number(after ?? 0));
   const own = and(eq(vehicles.shopId, shopId), isNull(vehicles.mergedInto));

@@ -1,5 +1,5 @@
 import type { listQuerySchema, StoredPage } from '@keen/contract';
-import { refusal } from '@keen/contract';
+import { validationIssue } from '@keen/contract';
 import { and, desc, eq, getTableColumns, isNull, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Handle } from '../../db/client.ts';
@@ -21,7 +21,7 @@ export async function storedPage(
   { words = '', after }: z.infer<typeof listQuerySchema>,
 ): Promise<StoredPage> {
   if (after !== undefined && !PLACE_IN_LIST.test(after)) {
-    throw invalid([refusal('after', 'pageBefore')]);
+    throw invalid([validationIssue('after', 'pageBefore')]);
   }
   const { since, stored, visitId } = storedTires;
   const older =

@@ -1,21 +1,21 @@
 import {
   closeStudySchema,
-  keepInstrumentSchema,
-  keepStudyReadingSchema,
+  saveInstrumentSchema,
+  saveStudyReadingSchema,
   newCheckSchema,
   newStudySchema,
   studyQuerySchema,
 } from '@keen/contract';
 import type { Routes } from '../../http/routes.ts';
 import { validBody, validId, validQuery } from '../../http/validate.ts';
-import { keepCheck, keepInstrument, listInstruments } from './instruments.service.ts';
+import { saveCheck, saveInstrument, listInstruments } from './instruments.service.ts';
 import {
   closeStudy,
-  keepReading,
+  saveReading,
   newStudy,
   oneStudy,
   studyPage,
-  useSpread as takeIntoUse,
+  useSpread as applySpread,
 } from './studies.service.ts';
 
 /** Gauge studies, and the records of the shop's gauges. */
@@ -29,7 +29,7 @@ function mountStudies(routes: Routes): void {
     const { before } = validQuery(studyQuerySchema, req);
     res.json(await look((tx) => studyPage(tx, actor, before ?? null)));
   });
-  routes.on('post', '/gauge-studies', 'keepGauges', async ({ req, res, actor, inShop }) => {
+  routes.on('post', '/gauge-studies', 'manageGauges', async ({ req, res, actor, inShop }) => {
     const plan = validBody(newStudySchema, req.body);
     res.json(await inShop((tx) => newStudy(tx, actor, plan)));
   });
@@ -40,10 +40,10 @@ function mountStudies(routes: Routes): void {
   routes.on('put', '/gauge-studies/:id/reading', 'checkGauges', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const id = validId(req.params.id, 'noStudy');
-    const reading = validBody(keepStudyReadingSchema, req.body);
-    res.json(await inShop((tx) => keepReading(tx, actor, id, reading)));
+    const reading = validBody(saveStudyReadingSchema, req.body);
+    res.json(await inShop((tx) => saveReading(tx, actor, id, reading)));
   });
-  routes.on('put', '/gauge-studies/:id/closed', 'keepGauges', async (asked) => {
+  routes.on('put', '/gauge-studies/:id/closed', 'manageGauges', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const id = validId(req.params.id, 'noStudy');
     const { closed } = validBody(closeStudySchema, req.body);
@@ -52,7 +52,7 @@ function mountStudies(routes: Routes): void {
   routes.on('put', '/gauge-studies/:id/used', 'changeShop', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const id = validId(req.params.id, 'noStudy');
-    res.json(await inShop((tx) => takeIntoUse(tx, actor, id, req.ip ?? '')));
+    res.json(await inShop((tx) => applySpread(tx, actor, id, req.ip ?? '')));
   });
 }
 
@@ -60,15 +60,15 @@ function mountInstruments(routes: Routes): void {
   routes.on('get', '/instruments', 'read', async ({ res, actor, look }) => {
     res.json(await look((tx) => listInstruments(tx, actor)));
   });
-  routes.on('put', '/instruments/:id', 'keepGauges', async ({ req, res, actor, inShop }) => {
+  routes.on('put', '/instruments/:id', 'manageGauges', async ({ req, res, actor, inShop }) => {
     const id = validId(req.params.id, 'noGauge');
-    const instrument = validBody(keepInstrumentSchema, req.body);
-    res.json(await inShop((tx) => keepInstrument(tx, actor, id, instrument)));
+    const instrument = validBody(saveInstrumentSchema, req.body);
+    res.json(await inShop((tx) => saveInstrument(tx, actor, id, instrument)));
   });
   routes.on('post', '/instruments/:id/checks', 'checkGauges', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const id = validId(req.params.id, 'noGauge');
     const check = validBody(newCheckSchema, req.body);
-    res.json(await inShop((tx) => keepCheck(tx, actor, id, check)));
+    res.json(await inShop((tx) => saveCheck(tx, actor, id, check)));
   });
 }

@@ -1,8 +1,8 @@
-import type { Instrument, KeepInstrument, NewCheck } from '@keen/contract';
+import type { Instrument, SaveInstrument, NewCheck } from '@keen/contract';
 import { and, eq } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { instrumentChecks, instruments } from '../../db/schema/index.ts';
 import { conflict, notFound } from '../../errors.ts';
 import { instrumentsOf } from '../../db/instrumentRows.ts';
@@ -14,11 +14,11 @@ export function listInstruments(tx: Handle, { shopId }: Actor): Promise<Instrume
 }
 
 /** Keeps a gauge as it is now. @throws {AppError} 409 where the id is taken, or its kind would change */
-export async function keepInstrument(
+export async function saveInstrument(
   tx: Handle,
   actor: Actor,
   id: string,
-  instrument: KeepInstrument,
+  instrument: SaveInstrument,
 ): Promise<Instrument[]> {
   const { shopId } = actor;
   const [known] = await tx
@@ -42,12 +42,12 @@ export async function keepInstrument(
       .set(instrument)
       .where(and(eq(instruments.shopId, shopId), eq(instruments.id, id)));
   }
-  await tellLive(tx, { shopId, kind: 'gauges' });
+  await notifyLive(tx, { shopId, kind: 'gauges' });
   return listInstruments(tx, actor);
 }
 
 /** Keeps a check. @throws {AppError} 404 */
-export async function keepCheck(
+export async function saveCheck(
   tx: Handle,
   actor: Actor,
   instrumentId: string,
@@ -64,6 +64,6 @@ export async function keepCheck(
     .insert(instrumentChecks)
     .values({ id, shopId, instrumentId, points, note, personId, at: new Date(at) })
     .onConflictDoNothing();
-  await tellLive(tx, { shopId, kind: 'gauges' });
+  await notifyLive(tx, { shopId, kind: 'gauges' });
   return listInstruments(tx, actor);
 }

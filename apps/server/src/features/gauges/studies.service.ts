@@ -1,12 +1,12 @@
-import type { KeepStudyReading, NewStudy, Study, StudyPage, UsedSpread } from '@keen/contract';
-import { refusal } from '@keen/contract';
+import type { SaveStudyReading, NewStudy, Study, StudyPage, UsedSpread } from '@keen/contract';
+import { validationIssue } from '@keen/contract';
 import { hashSeed, readingSpread, ROUNDING_MM, studySoFar } from '@keen/core';
 import { and, asc, desc, eq, inArray, lt, sql } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
 import type { Handle } from '../../db/client.ts';
 import { gaugeStudies, people, studyReadings } from '../../db/schema/index.ts';
 import { changeSettings } from '../../db/shopSettings.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
@@ -66,14 +66,14 @@ export async function newStudy(tx: Handle, actor: Actor, plan: NewStudy): Promis
     .from(people)
     .where(and(eq(people.shopId, shopId), inArray(people.id, readers)));
   const wrong = readers.findIndex((reader) => !known.some((person) => person.id === reader));
-  if (wrong >= 0) throw invalid([refusal(`people.${wrong}`, 'personOfShop')]);
+  if (wrong >= 0) throw invalid([validationIssue(`people.${wrong}`, 'personOfShop')]);
   const { name, readIn, marks, trials } = plan;
   const seed = hashSeed(id) | 0;
   await tx
     .insert(gaugeStudies)
     .values({ id, shopId, name, readIn, readers, marks, trials, seed, personId })
     .onConflictDoNothing();
-  await tellLive(tx, { shopId, kind: 'gauges' });
+  await notifyLive(tx, { shopId, kind: 'gauges' });
   return oneStudy(tx, actor, id);
 }
 
@@ -81,11 +81,11 @@ export async function newStudy(tx: Handle, actor: Actor, plan: NewStudy): Promis
  * Keeps a reading, in the place of one that is there.
  * @throws {AppError} 404; 400 for a person, trial or mark that the study does not have; 409 once closed
  */
-export async function keepReading(
+export async function saveReading(
   tx: Handle,
   actor: Actor,
   id: string,
-  reading: KeepStudyReading,
+  reading: SaveStudyReading,
 ): Promise<Study> {
   const { shopId, personId } = actor;
   const { person, trial, mark, mm } = reading;
@@ -96,7 +96,7 @@ export async function keepReading(
     ['trial', trial, study.trials],
     ['mark', mark, study.marks.length],
   ] as const) {
-    if (at >= count) throw invalid([refusal(path, 'atMost', { limit: count - 1 })]);
+    if (at >= count) throw invalid([validationIssue(path, 'atMost', { limit: count - 1 })]);
   }
   if (mm === null) {
     await tx
@@ -120,7 +120,7 @@ export async function keepReading(
         set: { mm, personId, at: new Date() },
       });
   }
-  await tellLive(tx, { shopId, kind: 'gauges' });
+  await notifyLive(tx, { shopId, kind: 'gauges' });
   return oneStudy(tx, actor, id);
 }
 
@@ -138,7 +138,7 @@ export async function closeStudy(
       .update(gaugeStudies)
       .set({ closedAt: closed ? new Date() : null })
       .where(and(eq(gaugeStudies.shopId, shopId), eq(gaugeStudies.id, id)));
-    await tellLive(tx, { shopId, kind: 'gauges' });
+    await notifyLive(tx, { shopId, kind: 'gauges' });
   }
   return oneStudy(tx, actor, id);
 }
@@ -163,7 +163,7 @@ export async function useSpread(
   const used = { mm, studyId: id, at: new Date().toISOString() };
   await changeSettings(tx, shopId, { readingSpread: used }, '');
   await addAudit(tx, actor, 'settings', { changed: 'readingSpread' }, address);
-  await tellLive(tx, { shopId, kind: 'settings' });
+  await notifyLive(tx, { shopId, kind: 'settings' });
   return used;
 }
 

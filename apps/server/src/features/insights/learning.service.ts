@@ -5,7 +5,7 @@ import type { InferSelectModel } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
 import type { Handle } from '../../db/client.ts';
 import { learningEvidence, learningRuns, vehicles, visits } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { stepsOf } from '../../work/learnFromVisits.ts';
@@ -83,7 +83,7 @@ export async function startRun(
     total: stepsOf(visitIds.length),
     visitIds,
   });
-  await tellLive(tx, { shopId, kind: 'learning' });
+  await notifyLive(tx, { shopId, kind: 'learning' });
   return true;
 }
 
@@ -108,7 +108,7 @@ export async function setRunState(
   if (run.state === 'done') throw conflict('runEnded');
   if (state === 'running') await refuseSecond(tx, shopId);
   await tx.update(learningRuns).set({ state }).where(own);
-  await tellLive(tx, { shopId, kind: 'learning' });
+  await notifyLive(tx, { shopId, kind: 'learning' });
 }
 
 /** Two people of a shop who start or choose at once wait for each other. */
@@ -153,7 +153,7 @@ export async function useRun(
     version = used.version;
   }
   await addAudit(tx, actor, 'constants', { version }, address);
-  await tellLive(tx, { shopId, kind: 'learning' });
+  await notifyLive(tx, { shopId, kind: 'learning' });
 }
 
 /** A visit of each car whose tread was read, with new depths and distances; cars that were seen last first. */

@@ -7,15 +7,18 @@ import { inShop } from '../../db/client.ts';
 import type { Database, Handle } from '../../db/client.ts';
 import { entryRecord } from '../../db/entryRecord.ts';
 import { entries } from '../../db/schema/index.ts';
-import { LIVE_CHANNEL } from '../../db/tellLive.ts';
-import type { LiveNote } from '../../db/tellLive.ts';
+import { LIVE_CHANNEL } from '../../db/notifyLive.ts';
+import type { LiveNotification } from '../../db/notifyLive.ts';
 import { createListeners } from './listeners.ts';
 import type { Listeners } from './listeners.ts';
 import { createOpenLines } from './openLines.ts';
 import type { OpenLines } from './openLines.ts';
 
-type NoteOf<Kind> = Extract<LiveNote, { kind: Kind }>;
-type PageNote = Exclude<LiveNote, NoteOf<'gauge'> | NoteOf<'reader'> | NoteOf<'signedOut'>>;
+type NotificationOf<Kind> = Extract<LiveNotification, { kind: Kind }>;
+type PageNotification = Exclude<
+  LiveNotification,
+  NotificationOf<'gauge'> | NotificationOf<'reader'> | NotificationOf<'signedOut'>
+>;
 
 /** Reads a visit as lists have it. */
 type FindVisit = (tx: Handle, shopId: string, id: string) => Promise<Visit | null>;
@@ -28,8 +31,8 @@ export interface LiveHub {
   /** Whether something changed in a shop within this long, ms; a while ago is long forgotten. */
   changedWithin(shopId: string, ms: number): boolean;
   /** What devices say goes to their own lines, not to every page. */
-  gauges: Listeners<NoteOf<'gauge'>['says']>;
-  readers: Listeners<NoteOf<'reader'>['says']>;
+  gauges: Listeners<NotificationOf<'gauge'>['says']>;
+  readers: Listeners<NotificationOf<'reader'>['says']>;
   /** Streams and device lines by person, ended when that person is signed out. */
   lines: OpenLines;
   close(): Promise<void>;
@@ -54,8 +57,8 @@ export function createLiveHub(
   findVisit: FindVisit,
 ): LiveHub {
   const pages = createListeners<string>();
-  const gauges = createListeners<NoteOf<'gauge'>['says']>();
-  const readers = createListeners<NoteOf<'reader'>['says']>();
+  const gauges = createListeners<NotificationOf<'gauge'>['says']>();
+  const readers = createListeners<NotificationOf<'reader'>['says']>();
   const lines = createOpenLines();
   const changedAt = new LRUCache<string, number>({ max: MOST_SHOPS, ttl: FORGET_MS });
   let client: pg.Client | null = null;
@@ -105,13 +108,13 @@ export function createLiveHub(
   }
 
   function receive(payload: string): void {
-    pass(JSON.parse(payload) as LiveNote).catch((error: unknown) =>
+    pass(JSON.parse(payload) as LiveNotification).catch((error: unknown) =>
       log.warn({ err: error }, 'live change not passed on'),
     );
   }
 
-  async function pass(note: LiveNote): Promise<void> {
-    if (!('kind' in note)) return tellPages(note);
+  async function pass(note: LiveNotification): Promise<void> {
+    if (!('kind' in note)) return notifyPages(note);
     switch (note.kind) {
       case 'gauge':
         return gauges.tell(note.shopId, note.says);
@@ -120,11 +123,11 @@ export function createLiveHub(
       case 'signedOut':
         return lines.end(note);
       default:
-        return tellPages(note);
+        return notifyPages(note);
     }
   }
 
-  async function tellPages(note: PageNote): Promise<void> {
+  async function notifyPages(note: PageNotification): Promise<void> {
     changedAt.set(note.shopId, Date.now());
     if (!pages.has(note.shopId)) return;
     const event = await inShop(db, note.shopId, (tx) => eventOf(tx, note, findVisit));
@@ -148,7 +151,7 @@ export function createLiveHub(
 
 async function eventOf(
   tx: Handle,
-  note: PageNote,
+  note: PageNotification,
   findVisit: FindVisit,
 ): Promise<LiveEvent | null> {
   if ('kind' in note) {

@@ -1,4 +1,4 @@
-import type { SessionOwner } from '../../db/tellLive.ts';
+import type { SessionOwner } from '../../db/notifyLive.ts';
 
 /** Whose line it is: a person, in one of their sessions. */
 export interface LineOwner {

@@ -1,4 +1,4 @@
-import type { DueLook } from '@keen/contract';
+import type { DueReminder } from '@keen/contract';
 import { textsOf } from '@keen/core';
 import { and, eq } from 'drizzle-orm';
 import { createEvents } from 'ics';
@@ -47,6 +47,6 @@ export async function dueCalendar(
   return { text: value ?? '', number: row.visits.number };
 }
 
-function dayOf({ on }: DueLook): [number, number, number] {
+function dayOf({ on }: DueReminder): [number, number, number] {
   return on.split('-').map(Number) as [number, number, number];
 }

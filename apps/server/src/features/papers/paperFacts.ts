@@ -1,6 +1,6 @@
 import type { CaseFile, Language, Units } from '@keen/contract';
 import type { EarlierVisit, FullAnswer, PaperFacts } from '@keen/core';
-import { declinedBefore, draftToCase, weighVisit } from '@keen/core';
+import { declinedBefore, draftToCase, rankVisitOptions } from '@keen/core';
 import { and, desc, eq, lt, ne } from 'drizzle-orm';
 import type { Handle, InShop } from '../../db/client.ts';
 import { decisions, people, shopLogos, shops, vehicles, visits } from '../../db/schema/index.ts';
@@ -39,7 +39,7 @@ export async function paperFacts(
     diagnosis,
     expectedMm,
     outlook,
-    weighing: weighVisit(
+    weighing: rankVisitOptions(
       outlook,
       settings.prices,
       draft,

@@ -1,5 +1,5 @@
 import type { Photo } from '@keen/contract';
-import { MOST_PHOTO_BYTES, MOST_PHOTOS, refusal } from '@keen/contract';
+import { MOST_PHOTO_BYTES, MOST_PHOTOS, validationIssue } from '@keen/contract';
 import { and, asc, eq } from 'drizzle-orm';
 import express from 'express';
 import type { Context } from '../../context.ts';
@@ -33,7 +33,7 @@ export function mountPhotos(routes: Routes, { workshop }: Context): void {
       const id = validId(req.params.photoId, 'noPhoto');
       const subject = queryText(req.query.subject, 'subject').slice(0, MOST_SUBJECT);
       if (!Buffer.isBuffer(req.body)) {
-        throw invalid([refusal('', 'picture')]);
+        throw invalid([validationIssue('', 'picture')]);
       }
       const refuseTooMany = async (tx: Handle) => {
         await findVisit(tx, actor, visitId);

@@ -1,5 +1,5 @@
 import type { Drill, DrillAnswer } from '@keen/contract';
-import { refusal } from '@keen/contract';
+import { validationIssue } from '@keen/contract';
 import { dealDrill, isRightAnswer } from '@keen/core/practice';
 import { and, eq } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
@@ -39,7 +39,7 @@ export async function answerDrill(
   const row = await rowOf(tx, actor, id, true);
   const items = dealDrill(row.seed);
   const item = items[question];
-  if (!item) throw invalid([refusal('question', 'atMost', { limit: items.length - 1 })]);
+  if (!item) throw invalid([validationIssue('question', 'atMost', { limit: items.length - 1 })]);
   if (row.given[question] !== undefined) throw conflict('questionAnswered');
   const next = {
     given: { ...row.given, [question]: given },

@@ -6,7 +6,7 @@ import type {
   PriceList,
   VisitDraft,
 } from '@keen/contract';
-import { draftToCase, weigh, workPrices } from '@keen/core';
+import { draftToCase, rankOptions, workPrices } from '@keen/core';
 import type { FullAnswer } from '@keen/core';
 import { FAULTS, STATE } from '@keen/core/engine';
 import {
@@ -46,7 +46,7 @@ export async function judge(
   const bestBrier = brierScore(chances, truth);
   const brier = brierScore(answerChances(answer.causes), truth);
   const work = workPrices(prices);
-  const { advised } = weigh(best.outlook, work, {
+  const { advised } = rankOptions(best.outlook, work, {
     replaced: { front: 2, rear: 2 },
   });
   const { state, lossMm, factors } = car;
@@ -101,7 +101,7 @@ async function worthOf(
       done.filter((one) => one !== check),
     ),
   );
-  const { checks } = weigh(without.outlook, workPrices(prices), {
+  const { checks } = rankOptions(without.outlook, workPrices(prices), {
     replaced: { front: 2, rear: 2 },
   });
   const worths = checks

@@ -18,8 +18,8 @@ import { judge } from './judge.ts';
 import {
   answerable,
   dealTo,
-  keepEntries,
-  keepResult,
+  saveEntries,
+  saveResult,
   makeCheck,
   oneCar,
   setGaugeDown,
@@ -74,7 +74,7 @@ function mountCars(routes: Routes, { diagnoses }: Pick<Context, 'diagnoses'>): v
     const { req, res, actor, inShop } = asked;
     const id = validId(req.params.id, 'noPracticeCar');
     const { entries } = validBody(practiceEntriesSchema, req.body);
-    res.json(await inShop((tx) => keepEntries(tx, actor, id, entries)));
+    res.json(await inShop((tx) => saveEntries(tx, actor, id, entries)));
   });
   routes.on('post', '/practice/cars/:id/checks', 'practise', async (asked) => {
     const { req, res, actor, inShop } = asked;
@@ -89,6 +89,6 @@ function mountCars(routes: Routes, { diagnoses }: Pick<Context, 'diagnoses'>): v
     // The best answer takes some seconds: no transaction stays open over it.
     const { tried, prices } = await look((tx) => answerable(tx, actor, id));
     const result = await judge(tried, answer, prices, diagnoseFor(diagnoses, asked));
-    res.json(await inShop((tx) => keepResult(tx, actor, id, result)));
+    res.json(await inShop((tx) => saveResult(tx, actor, id, result)));
   });
 }

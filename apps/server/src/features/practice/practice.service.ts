@@ -9,7 +9,7 @@ import type {
   PracticeResult,
   PriceList,
 } from '@keen/contract';
-import { PRACTICE_CHECKS, refusal } from '@keen/contract';
+import { PRACTICE_CHECKS, validationIssue } from '@keen/contract';
 import { foldEntries } from '@keen/core';
 import { checkCost, READING_MINUTES } from '@keen/core/practice';
 import type { Rib, Wheel } from '@keen/contract';
@@ -105,7 +105,7 @@ export async function setGaugeDown(
 }
 
 /** Notes what was read. @throws {AppError} 404; 400 for what is found by checks; 409 once answered */
-export async function keepEntries(
+export async function saveEntries(
   tx: Handle,
   actor: Actor,
   id: string,
@@ -118,7 +118,7 @@ export async function keepEntries(
   );
   if (wrong >= 0) {
     const reason = isStroked ? 'depthOrFeel' : 'depthBeforeStroke';
-    throw invalid([refusal(`entries.${wrong}.path`, reason)]);
+    throw invalid([validationIssue(`entries.${wrong}.path`, reason)]);
   }
   await change(tx, actor, id, { draft: foldEntries(tried.draft, entries) });
   return oneCar(tx, actor, id);
@@ -156,7 +156,7 @@ export async function answerable(
 }
 
 /** Keeps what came of an answer: the first one counts. @throws {AppError} 404; 409 once answered */
-export async function keepResult(
+export async function saveResult(
   tx: Handle,
   actor: Actor,
   id: string,

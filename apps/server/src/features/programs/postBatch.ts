@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { BATCH_LIMITS, parseCaseFile, refusal, unstorable } from '@keen/contract';
-import type { Batch, CaseFile, NewBatchQuery, Refusal } from '@keen/contract';
+import { BATCH_LIMITS, parseCaseFile, validationIssue, unstorable } from '@keen/contract';
+import type { Batch, CaseFile, NewBatchQuery, ValidationIssue } from '@keen/contract';
 import { and, count, eq, sql } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
 import type { Handle, InShop } from '../../db/client.ts';
@@ -21,7 +21,7 @@ const ROWS_AT_ONCE = 100;
 interface Line {
   line: number;
   file: CaseFile | null;
-  refusal: Refusal | null;
+  refusal: ValidationIssue | null;
 }
 
 interface Order {
@@ -133,15 +133,15 @@ async function readLines(file: string): Promise<Line[]> {
 }
 
 function readLine(text: string): Pick<Line, 'file' | 'refusal'> {
-  const refuse = (why: Refusal) => ({ file: null, refusal: why });
+  const refuse = (why: ValidationIssue) => ({ file: null, refusal: why });
   if (Buffer.byteLength(text) > BATCH_LIMITS.lineBytes) {
-    return refuse(refusal('', 'shortLine', { most: BATCH_LIMITS.lineBytes }));
+    return refuse(validationIssue('', 'shortLine', { most: BATCH_LIMITS.lineBytes }));
   }
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch {
-    return refuse(refusal('', 'json'));
+    return refuse(validationIssue('', 'json'));
   }
   const never = unstorable(value);
   if (never) return refuse(never);

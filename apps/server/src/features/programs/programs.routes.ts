@@ -6,7 +6,7 @@ import {
   batchResultsQuerySchema,
   newApiKeySchema,
   newBatchQuerySchema,
-  refusal,
+  validationIssue,
 } from '@keen/contract';
 import type { Request } from 'express';
 import type { Context } from '../../context.ts';
@@ -61,7 +61,7 @@ export function mountBatches(
     const query = validQuery(newBatchQuerySchema, req);
     refuseOtherBody(req);
     if (query.callback && !callbacksAnywhere && !query.callback.startsWith('https:')) {
-      throw invalid([refusal('callback', 'httpsAddress')]);
+      throw invalid([validationIssue('callback', 'httpsAddress')]);
     }
     const folder = await mkdtemp(join(tmpdir(), 'keen-batch-'));
     try {

@@ -12,7 +12,12 @@ import type {
   SignIn,
   Welcome,
 } from '@keen/contract';
-import { DEFAULT_PREFERENCES, preferencesSchema, refusal, welcomeSchema } from '@keen/contract';
+import {
+  DEFAULT_PREFERENCES,
+  preferencesSchema,
+  validationIssue,
+  welcomeSchema,
+} from '@keen/contract';
 import { and, eq, sql } from 'drizzle-orm';
 import { addAudit } from '../../db/audit.ts';
 import { inShop } from '../../db/client.ts';
@@ -70,7 +75,7 @@ export async function signIn(db: Database, order: SignIn, address: string): Prom
   const actor = await inShop(db, found.shop_id, async (tx) => {
     const account = await lockAccount(tx, found.account_id);
     const admitted = await admit(tx, found.person_id);
-    if (account.totpSecret !== null) await takeSecondFactor(tx, account, order.code ?? '');
+    if (account.totpSecret !== null) await verifySecondFactor(tx, account, order.code ?? '');
     return admitted;
   });
   await written.succeeded();
@@ -116,7 +121,7 @@ async function placesOf(db: Pick<Handle, 'execute'>, accountId: string) {
   return rows;
 }
 
-async function takeSecondFactor(tx: Handle, account: AccountRow, code: string): Promise<void> {
+async function verifySecondFactor(tx: Handle, account: AccountRow, code: string): Promise<void> {
   if (code === '') {
     throw new AppError(401, 'code_needed', 'codeNeeded');
   }
@@ -306,7 +311,7 @@ async function demandPassword(
 ): Promise<string[]> {
   const person = await withAccount(tx, personId);
   if (!person?.passwordHash || !(await verify(person.passwordHash, password))) {
-    throw invalid([refusal(field, 'currentPassword')], 'passwordWrong');
+    throw invalid([validationIssue(field, 'currentPassword')], 'passwordWrong');
   }
   return [person.name, person.email];
 }
@@ -333,7 +338,7 @@ export async function confirmSecondFactor(
   address: string,
 ): Promise<RecoveryCodes> {
   const step = checkCode(secret, code, null);
-  if (step === null) throw invalid([refusal('code', 'currentCode')]);
+  if (step === null) throw invalid([validationIssue('code', 'currentCode')]);
   const { codes, hashes } = newRecoveryCodes();
   await tx
     .update(accounts)

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import type { KeptSheet, Learned, NewSheets } from '@keen/contract';
+import type { StoredSheet, Learned, NewSheets } from '@keen/contract';
 import { pooled, turnsLearned } from '@keen/core';
 import { and, desc, eq, inArray, max, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { chainSheets, people, specSheets, visits } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
@@ -12,7 +12,7 @@ import type { Actor } from '../../http/signedIn.ts';
  * The specification sheets that hold in the shop, each in its latest revision; retired ones too. One that the chain
  * gives is as the chain has it, unless the shop has its own.
  */
-export async function listSheets(db: Handle, { shopId }: Actor): Promise<KeptSheet[]> {
+export async function listSheets(db: Handle, { shopId }: Actor): Promise<StoredSheet[]> {
   const own = await db
     .selectDistinctOn([specSheets.sheetId], {
       id: specSheets.sheetId,
@@ -73,11 +73,11 @@ export async function turnsOfSheet(db: Handle, sheetId: string): Promise<Learned
  * Keeps new revisions, all or none; those that are there already are left as they are.
  * @throws {AppError} 409 where another revision came in between
  */
-export async function keepSheets(
+export async function saveSheets(
   tx: Handle,
   actor: Actor,
   { sheets }: NewSheets,
-): Promise<KeptSheet[]> {
+): Promise<StoredSheet[]> {
   const { shopId, personId } = actor;
   await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`sheets ${shopId}`}))`);
   const ids = sheets.map(({ revisionId }) => revisionId);
@@ -107,7 +107,7 @@ export async function keepSheets(
     next.set(id, revision + 1);
     seen.add(revisionId);
   }
-  await tellLive(tx, { shopId, kind: 'sheets' });
+  await notifyLive(tx, { shopId, kind: 'sheets' });
   return listSheets(tx, actor);
 }
 
@@ -129,7 +129,7 @@ async function nextRevisions(
  * Takes the chain's sheet again instead of the shop's own.
  * @throws {AppError} 404 where the chain gives no such sheet
  */
-export async function followChain(tx: Handle, actor: Actor, id: string): Promise<KeptSheet[]> {
+export async function followChain(tx: Handle, actor: Actor, id: string): Promise<StoredSheet[]> {
   const { shopId, personId } = actor;
   await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`sheets ${shopId}`}))`);
   const [given] = await tx
@@ -150,6 +150,6 @@ export async function followChain(tx: Handle, actor: Actor, id: string): Promise
     followsChain: true,
     personId,
   });
-  await tellLive(tx, { shopId, kind: 'sheets' });
+  await notifyLive(tx, { shopId, kind: 'sheets' });
   return listSheets(tx, actor);
 }

@@ -1,10 +1,10 @@
-import { MOST_LOGO_BYTES, refusal } from '@keen/contract';
+import { MOST_LOGO_BYTES, validationIssue } from '@keen/contract';
 import { eq } from 'drizzle-orm';
 import express from 'express';
 import type { Context } from '../../context.ts';
 import { addAudit } from '../../db/audit.ts';
 import { shopLogos } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { invalid, notFound } from '../../errors.ts';
 import { LOGO_SIDE } from '../../pictures/pictureSizes.ts';
 import type { Routes } from '../../http/routes.ts';
@@ -25,7 +25,7 @@ export function mountLogo(routes: Routes, { workshop }: Context): void {
     async ({ req, res, actor, inShop }) => {
       const { shopId } = actor;
       if (!Buffer.isBuffer(req.body)) {
-        throw invalid([refusal('', 'picture')]);
+        throw invalid([validationIssue('', 'picture')]);
       }
       const logo = await workshop.cleanPicture(req.body, LOGO_SIDE);
       if ('expected' in logo) throw invalid([{ path: '', ...logo }]);
@@ -35,7 +35,7 @@ export function mountLogo(routes: Routes, { workshop }: Context): void {
           .values({ shopId, ...logo })
           .onConflictDoUpdate({ target: shopLogos.shopId, set: logo });
         await addAudit(tx, actor, 'logo', {}, req.ip);
-        await tellLive(tx, { shopId, kind: 'settings' });
+        await notifyLive(tx, { shopId, kind: 'settings' });
       });
       res.status(204).end();
     },
@@ -46,7 +46,7 @@ export function mountLogo(routes: Routes, { workshop }: Context): void {
     await inShop(async (tx) => {
       await tx.delete(shopLogos).where(eq(shopLogos.shopId, shopId));
       await addAudit(tx, actor, 'logo', {}, req.ip);
-      await tellLive(tx, { shopId, kind: 'settings' });
+      await notifyLive(tx, { shopId, kind: 'settings' });
     });
     res.status(204).end();
   });

@@ -7,7 +7,7 @@ import { addAudit } from '../../db/audit.ts';
 import type { Handle } from '../../db/client.ts';
 import { accounts, passwordLinks, people } from '../../db/schema/index.ts';
 import { shopSettings } from '../../db/shopSettings.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { AppError, conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { joinAccount, NO_SECOND_FACTOR, shareAccount } from '../../people/accounts.ts';
@@ -88,7 +88,7 @@ export async function addPerson(
     .returning();
   if (added[0]) {
     await addAudit(tx, actor, 'personAdded', { personId: id, role }, address);
-    await tellLive(tx, { shopId, kind: 'settings' });
+    await notifyLive(tx, { shopId, kind: 'settings' });
   }
   const [row] = await staffRows(tx, and(eq(people.id, id), eq(people.shopId, shopId)));
   // The e-mail is that of a colleague whom they have already.
@@ -145,7 +145,7 @@ export async function changePerson(
     },
     address,
   );
-  await tellLive(tx, { shopId, kind: 'settings' });
+  await notifyLive(tx, { shopId, kind: 'settings' });
   return memberOf(await findPerson(tx, actor, id));
 }
 

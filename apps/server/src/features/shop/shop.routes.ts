@@ -5,13 +5,13 @@ import {
   newPersonSchema,
   roleMay,
   STOCK_SETTINGS,
-  takeChainsSchema,
+  resetToChainSchema,
 } from '@keen/contract';
 import type { MadeUpYears } from '@keen/contract';
 import type { Context } from '../../context.ts';
 import { addAudit } from '../../db/audit.ts';
-import { changeSettings, shopSettings, takeChainsSettings } from '../../db/shopSettings.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { changeSettings, shopSettings, resetToChain } from '../../db/shopSettings.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { forbidden } from '../../errors.ts';
 import type { Routes } from '../../http/routes.ts';
 import { validBody, validId } from '../../http/validate.ts';
@@ -31,7 +31,7 @@ export function mountShop(routes: Routes, { years }: Context): void {
   routes.on('get', '/shop/made-up-years', 'read', ({ res }) => {
     res.json(years?.progress() ?? NONE);
   });
-  routes.on('put', '/shop/settings', 'keepSheets', async ({ req, res, actor, inShop }) => {
+  routes.on('put', '/shop/settings', 'editSheets', async ({ req, res, actor, inShop }) => {
     const { shopId, role } = actor;
     const change = validBody(changeSettingsSchema, req.body);
     const stock: readonly string[] = STOCK_SETTINGS;
@@ -41,7 +41,7 @@ export function mountShop(routes: Routes, { years }: Context): void {
     const settings = await inShop(async (tx) => {
       const settings = await changeSettings(tx, shopId, change, await nameOf(tx, actor.personId));
       await addAudit(tx, actor, 'settings', { changed: Object.keys(change).join(', ') }, req.ip);
-      await tellLive(tx, { shopId, kind: 'settings' });
+      await notifyLive(tx, { shopId, kind: 'settings' });
       return settings;
     });
     res.json(settings);
@@ -49,11 +49,11 @@ export function mountShop(routes: Routes, { years }: Context): void {
   routes.on('post', '/shop/settings/chains', 'changeShop', async (asked) => {
     const { req, res, actor, inShop } = asked;
     const { shopId } = actor;
-    const { paths } = validBody(takeChainsSchema, req.body);
+    const { paths } = validBody(resetToChainSchema, req.body);
     const settings = await inShop(async (tx) => {
-      await takeChainsSettings(tx, shopId, paths);
+      await resetToChain(tx, shopId, paths);
       await addAudit(tx, actor, 'settings', { changed: paths.join(', '), chains: 1 }, req.ip);
-      await tellLive(tx, { shopId, kind: 'settings' });
+      await notifyLive(tx, { shopId, kind: 'settings' });
       return shopSettings(tx, shopId);
     });
     res.json(settings);

@@ -1,5 +1,5 @@
 import type { ChangeVehicle, TireLine, VehicleRecord } from '@keen/contract';
-import { refusal } from '@keen/contract';
+import { validationIssue } from '@keen/contract';
 import { checkVin } from '@keen/core';
 import { and, asc, desc, eq, inArray, isNull, ne, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
@@ -7,7 +7,7 @@ import { joinedName } from '../../db/joinedName.ts';
 import { livingCars } from '../../db/livingCars.ts';
 import { plateKeyOf } from '../../db/plateKey.ts';
 import { tireLines as lines, vehicles, visits } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { vehicleRecord } from '../../db/vehicleRecord.ts';
 import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
@@ -61,7 +61,7 @@ export async function changeVehicle(
 ): Promise<VehicleRecord> {
   if (change.vin) {
     const found = checkVin(change.vin);
-    if (!found.ok) throw invalid([refusal('vin', found.reason, found.values)]);
+    if (!found.ok) throw invalid([validationIssue('vin', found.reason, found.values)]);
   }
   const plateKey = change.plate === undefined ? undefined : plateKeyOf(change.plate);
   if (plateKey !== undefined) {
@@ -89,7 +89,7 @@ export async function changeVehicle(
     .returning();
   if (!row) throw notFound('noCar');
   const open = await tx.select({ id: visits.id }).from(visits).where(eq(visits.vehicleId, id));
-  for (const visit of open) await tellLive(tx, { shopId, visitId: visit.id });
+  for (const visit of open) await notifyLive(tx, { shopId, visitId: visit.id });
   return vehicleRecord(row, null);
 }
 

@@ -1,12 +1,12 @@
-import type { EntriesKept, Entry, StoredEntry } from '@keen/contract';
-import { refusal, rightForPath, roleMay } from '@keen/contract';
+import type { EntriesSaved, Entry, StoredEntry } from '@keen/contract';
+import { validationIssue, rightForPath, roleMay } from '@keen/contract';
 import { foldEntries } from '@keen/core';
 import { and, eq, sql } from 'drizzle-orm';
 import { prepared } from '../../db/client.ts';
 import type { Handle } from '../../db/client.ts';
 import { entryRecord } from '../../db/entryRecord.ts';
 import { entries, visits } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { AppError, conflict, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 
@@ -16,7 +16,7 @@ export function appendEntries(
   actor: Actor,
   id: string,
   list: readonly Entry[],
-): Promise<EntriesKept> {
+): Promise<EntriesSaved> {
   refuseUnallowed(actor, list);
   return append(tx, actor, id, list);
 }
@@ -26,7 +26,7 @@ export function refuseUnallowed({ role }: Actor, list: readonly Entry[]): void {
   const refusals = list.flatMap(({ path }, index) => {
     const right = rightForPath(path);
     if (right === null || roleMay(role, right)) return [];
-    return [refusal(`entries.${index}.path`, 'fieldOfYourRole')];
+    return [validationIssue(`entries.${index}.path`, 'fieldOfYourRole')];
   });
   if (refusals.length > 0) {
     throw new AppError(403, 'forbidden', 'anglesForbidden', { refusals });
@@ -39,7 +39,7 @@ export async function append(
   actor: Actor,
   visitId: string,
   list: readonly Entry[],
-): Promise<EntriesKept> {
+): Promise<EntriesSaved> {
   const { shopId, personId } = actor;
   const ids = list.map((entry) => entry.id.toLowerCase());
   const [[visit], known] = await Promise.all([
@@ -71,7 +71,7 @@ export async function append(
     statements
       .fold(tx)
       .execute({ visitId, draft: JSON.stringify(foldEntries(visit.draft, fresh)), seq }),
-    tellLive(tx, { shopId, visitId, after: visit.seq }),
+    notifyLive(tx, { shopId, visitId, after: visit.seq }),
   ]);
   // An id of another shop's row, which is not seen from here: everything is taken back.
   if (added.rowCount !== fresh.length) throw conflict('entryTaken');

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { CARRIED_PATHS } from '@keen/contract';
 import type { Entry } from '@keen/contract';
-import { DEFAULT_LIMITS_MM, fieldAt, keptTurns, usedInstruments } from '@keen/core';
+import { DEFAULT_LIMITS_MM, fieldAt, savedTurns, usedInstruments } from '@keen/core';
 import { and, desc, eq, ne } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { visits } from '../../db/schema/index.ts';
@@ -46,7 +46,7 @@ export async function carriedOver(
   if (!last) return [];
   const at = new Date().toISOString();
   const carried = CARRIED_PATHS.map((path) => ({ path, value: fieldAt(last.draft, path) }));
-  const learned = { path: 'visit.car.learned', value: keptTurns(last.draft) };
+  const learned = { path: 'visit.car.learned', value: savedTurns(last.draft) };
   return [...carried, ...(learned.value.length > 0 ? [learned] : [])]
     .filter(({ value }) => value !== null)
     .map(({ path, value }) => ({ id: randomUUID(), path, value, at }));

@@ -2,7 +2,7 @@ import type { Visit } from '@keen/contract';
 import { and, eq } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { visits } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { oneVisit } from './readVisits.ts';
@@ -20,6 +20,6 @@ export async function setClosed(
     .where(and(eq(visits.id, id), eq(visits.shopId, actor.shopId)))
     .returning({ id: visits.id });
   if (rows.length === 0) throw notFound('noVisit');
-  await tellLive(tx, { shopId: actor.shopId, visitId: id });
+  await notifyLive(tx, { shopId: actor.shopId, visitId: id });
   return oneVisit(tx, actor, id);
 }

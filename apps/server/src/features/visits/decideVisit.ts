@@ -1,11 +1,11 @@
 import type { CaseFile, Decision, NewDecision } from '@keen/contract';
-import { refusal } from '@keen/contract';
-import { forecastOf, weighVisit } from '@keen/core';
+import { validationIssue } from '@keen/contract';
+import { forecastOf, rankVisitOptions } from '@keen/core';
 import type { WholeAnswer } from '@keen/core';
 import type { InShop } from '../../db/client.ts';
 import { decisions } from '../../db/schema/index.ts';
 import { shopSettings } from '../../db/shopSettings.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { caseOf } from '../../db/visitCase.ts';
 import { conflict, invalid } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
@@ -31,9 +31,10 @@ export async function decide(
   const known = detail.decisions.find((decision) => decision.id === order.id);
   if (known) return known;
   const { diagnosis, outlook, ribsAfter } = await diagnose(caseOf(detail));
-  const advised = weighVisit(outlook, prices, detail.visit.draft, order.replace).advised.course;
+  const advised = rankVisitOptions(outlook, prices, detail.visit.draft, order.replace).advised
+    .course;
   if (order.action !== advised && order.reason === '') {
-    throw invalid([refusal('reason', 'reasonForChoice')]);
+    throw invalid([validationIssue('reason', 'reasonForChoice')]);
   }
   return inShop(async (tx) => {
     const [row] = await tx
@@ -51,7 +52,7 @@ export async function decide(
       .onConflictDoNothing()
       .returning();
     if (!row) throw conflict('decisionSaving');
-    await tellLive(tx, { shopId: actor.shopId, visitId: id });
+    await notifyLive(tx, { shopId: actor.shopId, visitId: id });
     return decisionRecord(row);
   });
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { CaseFile, NewVisit, Visit } from '@keen/contract';
-import { refusal, visitTakes } from '@keen/contract';
+import { validationIssue, visitTakes } from '@keen/contract';
 import { caseToChanges } from '@keen/core';
 import { and, eq, max, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
@@ -8,7 +8,7 @@ import { joinedName } from '../../db/joinedName.ts';
 import { livingCars } from '../../db/livingCars.ts';
 import { plateKeyOf } from '../../db/plateKey.ts';
 import { vehicles, visits } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { conflict, invalid, notFound } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { append, refuseUnallowed } from './appendEntries.ts';
@@ -34,7 +34,7 @@ export async function startVisit(tx: Handle, actor: Actor, order: NewVisit): Pro
       ...carried.filter((entry) => !given.has(entry.path)),
       ...order.entries,
     ]);
-    await tellLive(tx, { shopId: actor.shopId, visitId: order.id });
+    await notifyLive(tx, { shopId: actor.shopId, visitId: order.id });
   }
   return oneVisit(tx, actor, order.id);
 }
@@ -45,7 +45,7 @@ export async function importVisit(tx: Handle, actor: Actor, file: CaseFile): Pro
   const changes = caseToChanges(file, visitTakes);
   // What cannot be typed is not imported either.
   const wrong = changes.find(({ path, value }) => !visitTakes(path, value));
-  if (wrong) throw invalid([refusal(wrong.path, 'valueForField')]);
+  if (wrong) throw invalid([validationIssue(wrong.path, 'valueForField')]);
   const label = file.vehicle.label?.trim() || 'Imported car';
   return startVisit(tx, actor, {
     id: randomUUID(),

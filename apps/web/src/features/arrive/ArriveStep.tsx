@@ -32,7 +32,7 @@ import { Rotations } from './Rotations.tsx';
 import { TireDetails } from './TireDetails.tsx';
 import { NewDepthField } from './TireNumbers.tsx';
 import { TireDistances, useGrain } from './TireDistances.tsx';
-import { useTakenAlong } from './useTakenAlong.ts';
+import { useCarriedAlong } from './useCarriedAlong.ts';
 import { t } from '../../words/arrive.ts';
 import { whereWords } from '../../words/pageTexts.ts';
 
@@ -235,7 +235,7 @@ function AxleFields({ axle, hasDepth }: { axle: Axle; hasDepth: boolean }) {
   const both = (field: string, value: unknown) => {
     for (const wheel of wheels) enter(`tires.${wheel}.${field}`, value);
   };
-  const along = useTakenAlong((wheel) => draft.tires?.[wheel]?.size);
+  const along = useCarriedAlong((wheel) => draft.tires?.[wheel]?.size);
   // Most cars wear the same size all round: the rears take it along until they are told otherwise.
   const size = (value: string | null) => {
     const rears = axle === 'front' ? along(WHEELS_OF_AXLE.rear, value) : [];

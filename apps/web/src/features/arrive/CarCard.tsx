@@ -1,5 +1,5 @@
 import type { ChangeVehicle } from '@keen/contract';
-import { changeVehicleSchema, expectation, refusalOf } from '@keen/contract';
+import { changeVehicleSchema, expectation, validationIssueOf } from '@keen/contract';
 import { checkVin, plainVin } from '@keen/core';
 import Box from '@mui/material/Box';
 import { useChangeVehicleMutation } from '../../api/keenApi.ts';
@@ -80,6 +80,6 @@ export function CarCard() {
 function checkWith(field: 'plate' | 'phone'): (text: string) => string | null {
   return (text) => {
     const result = changeVehicleSchema.safeParse({ [field]: text });
-    return result.success ? null : capital(expectedWords(refusalOf(result.error)));
+    return result.success ? null : capital(expectedWords(validationIssueOf(result.error)));
   };
 }

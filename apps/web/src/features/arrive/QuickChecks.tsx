@@ -16,7 +16,7 @@ export function QuickChecks() {
   const [rated, setRated] = useState<number | null>(quick.battery?.rated ?? null);
   const [measured, setMeasured] = useState<number | null>(quick.battery?.measured ?? null);
 
-  function keepBattery(nextRated: number | null, nextMeasured: number | null): void {
+  function saveBattery(nextRated: number | null, nextMeasured: number | null): void {
     setRated(nextRated);
     setMeasured(nextMeasured);
     const isWhole = nextRated !== null && nextMeasured !== null;
@@ -53,7 +53,7 @@ export function QuickChecks() {
           min={1}
           max={3_000}
           value={rated}
-          onChange={(value) => keepBattery(value, measured)}
+          onChange={(value) => saveBattery(value, measured)}
         />
         <NumberField
           label={t('quickChecks.batteryMeasured')}
@@ -61,7 +61,7 @@ export function QuickChecks() {
           decimals={0}
           max={3_000}
           value={measured}
-          onChange={(value) => keepBattery(rated, value)}
+          onChange={(value) => saveBattery(rated, value)}
         />
         <NumberField
           label={t('quickChecks.wheelNuts')}

@@ -3,7 +3,7 @@ import { depthFromMm, depthToMm, distanceFromKm, distanceToKm } from '@keen/core
 import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
-import { useTakenAlong } from './useTakenAlong.ts';
+import { useCarriedAlong } from './useCarriedAlong.ts';
 
 interface TireNumberProps {
   label: string;
@@ -38,7 +38,7 @@ interface NewDepthProps extends TireNumberProps {
 /** How deep tires were when new, in the person's unit. */
 export function NewDepthField({ label, wheels, alongWith = [] }: NewDepthProps) {
   const { draft, enterAll, units } = useVisit();
-  const along = useTakenAlong((wheel) => draft.tires?.[wheel]?.newDepth);
+  const along = useCarriedAlong((wheel) => draft.tires?.[wheel]?.newDepth);
   const mm = draft.tires?.[wheels[0]!]?.newDepth;
   return (
     <NumberField

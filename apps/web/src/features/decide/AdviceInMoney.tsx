@@ -1,6 +1,6 @@
 import type { Action } from '@keen/contract/words';
 import { formatMoney } from '@keen/core';
-import type { Weighing } from '@keen/core';
+import type { CostComparison } from '@keen/core';
 import Typography from '@mui/material/Typography';
 import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
@@ -15,7 +15,7 @@ const THOUSAND = 1000;
 const SAFETY_WORK: readonly Action[] = ['partsThenAlign', 'balanceOrDampers'];
 
 interface AdviceInMoneyProps {
-  weighing: Weighing;
+  weighing: CostComparison;
   /** Whether new tires go on now. */
   fitsTires: boolean;
 }

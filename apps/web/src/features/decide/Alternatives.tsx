@@ -1,6 +1,6 @@
 import type { Action, EstimateLine } from '@keen/contract';
 import { formatMoney, sumEstimate } from '@keen/core';
-import type { Weighing } from '@keen/core';
+import type { CostComparison } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -11,7 +11,7 @@ import { actionWords } from '../../words/pageTexts.ts';
 const MOST_ALTERNATIVES = 3;
 
 interface AlternativesProps {
-  weighing: Weighing;
+  weighing: CostComparison;
   /** What the estimate is made for already. */
   course: Action;
   /** Whether new tires go on now. */

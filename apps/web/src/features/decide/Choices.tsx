@@ -1,6 +1,6 @@
 import { actionWords, whereWords } from '../../words/pageTexts.ts';
 import { distanceToKm, formatMoney } from '@keen/core';
-import type { Choice, Outlook, SensorChoice, Span, Weighing } from '@keen/core';
+import type { Choice, Outlook, SensorChoice, Span, CostComparison } from '@keen/core';
 import Box from '@mui/material/Box';
 import { dangerWords } from '../../shared/dangerWords.ts';
 import { showFar, showPercent } from '../../shared/format.ts';
@@ -13,7 +13,7 @@ const SCALE_WIDTH = 150;
 const THOUSAND = 1000;
 
 interface ChoicesProps {
-  weighing: Weighing;
+  weighing: CostComparison;
   /** How far the tires on the car still go; null where nobody knows. */
   oldKm: Outlook['oldKm'];
   /** How many tires are replaced now. */

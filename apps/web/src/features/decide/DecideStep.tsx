@@ -1,5 +1,5 @@
 import type { Diagnosis, ReasonCode, Recommendation } from '@keen/contract';
-import type { Weighing } from '@keen/core';
+import type { CostComparison } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -13,7 +13,7 @@ import { DecisionList } from './DecisionList.tsx';
 import { Estimate } from './Estimate.tsx';
 import { OutlookChart } from './OutlookChart.tsx';
 import { Rotation } from './Rotation.tsx';
-import { useWeighing } from '../../shared/useWeighing.ts';
+import { useCostComparison } from '../../shared/useCostComparison.ts';
 import { t } from '../../words/decide.ts';
 import { actionWords, adviceReasons, partWords, whereWords } from '../../words/pageTexts.ts';
 
@@ -21,7 +21,7 @@ import { actionWords, adviceReasons, partWords, whereWords } from '../../words/p
 export function DecideStep() {
   const { diagnosing, ribsRead, goTo, detail } = useVisit();
   const answer = diagnosing.answer;
-  const weighing = useWeighing();
+  const weighing = useCostComparison();
   if (ribsRead < 3) {
     return (
       <Box sx={{ maxWidth: 520 }}>
@@ -89,7 +89,7 @@ function withoutParts(recommendation: Recommendation): Recommendation {
 
 interface AdviceProps {
   diagnosis: Diagnosis;
-  weighing: Weighing;
+  weighing: CostComparison;
   fitsTires: boolean;
 }
 

@@ -1,7 +1,7 @@
 import { DEFAULT_PRICES } from '@keen/contract';
 import type { PriceItem, VisitDraft, WorkEstimate } from '@keen/contract';
 import { papers } from '../../words/pageTexts.ts';
-import type { Weighing } from '@keen/core';
+import type { CostComparison } from '@keen/core';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { SESSION, showStep } from '../../../tests/visitBench.tsx';
@@ -21,7 +21,7 @@ const estimate: WorkEstimate = {
   ],
 };
 const signed = { ...estimate, signed: { name: 'Tess Ter', at: '2026-03-01T10:00:00.000Z' } };
-const WEIGHING = { choices: [], arms: [], sensors: null } as unknown as Weighing;
+const WEIGHING = { choices: [], arms: [], sensors: null } as unknown as CostComparison;
 const show = (kept?: WorkEstimate, rest: VisitDraft['visit'] = {}) =>
   showStep(<Estimate weighing={WEIGHING} course="align" replace={['lf', 'rf']} />, {
     draft: kept ? { visit: { ...rest, estimate: kept } } : {},
@@ -147,10 +147,10 @@ describe('packages, hours and alternatives', () => {
     ...SESSION.shop.settings,
     prices: { ...DEFAULT_PRICES, packages: [pack] },
   };
-  const showWith = (choices: unknown[] = [], change: Partial<Weighing> = {}) =>
+  const showWith = (choices: unknown[] = [], change: Partial<CostComparison> = {}) =>
     showStep(
       <Estimate
-        weighing={{ ...WEIGHING, choices, ...change } as Weighing}
+        weighing={{ ...WEIGHING, choices, ...change } as CostComparison}
         course="align"
         replace={['lf', 'rf']}
       />,
@@ -195,7 +195,11 @@ describe('packages, hours and alternatives', () => {
   });
 
   it('offers air with pressure sensors where soft tires took rubber', () => {
-    const sensors: Weighing['sensors'] = { wheels: ['lf', 'rf'], minor: 11_800, atStake: 30_000 };
+    const sensors: CostComparison['sensors'] = {
+      wheels: ['lf', 'rf'],
+      minor: 11_800,
+      atStake: 30_000,
+    };
     const air = { course: 'inflateAndWatch', perThousandKm: 500, bar: null };
     const shown = showWith([air], { sensors });
     fireEvent.click(screen.getByRole('button', { name: /with pressure sensors.* now$/ }));

@@ -8,7 +8,7 @@ import {
   packageFits,
   sumEstimate,
 } from '@keen/core';
-import type { Weighing } from '@keen/core';
+import type { CostComparison } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -23,7 +23,7 @@ import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/decide.ts';
 
 interface EstimateProps {
-  weighing: Weighing;
+  weighing: CostComparison;
   /** What the estimate is made of when it is made anew. */
   course: Action;
   replace: readonly Wheel[];

@@ -1,4 +1,4 @@
-import type { DueLook, DueRow } from '@keen/contract';
+import type { DueReminder, DueRow } from '@keen/contract';
 import { useState } from 'react';
 import { keenApi, useAppendEntriesMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
@@ -7,7 +7,7 @@ import { t } from '../../words/due.ts';
 
 /** Marks one due thing as done or let go, on the visit that it came from. */
 export function useSettleDue({ visitId, place }: DueRow): {
-  settle: (state: DueLook['state']) => Promise<void>;
+  settle: (state: DueReminder['state']) => Promise<void>;
   isSettling: boolean;
   failure: string | null;
 } {
@@ -15,7 +15,7 @@ export function useSettleDue({ visitId, place }: DueRow): {
   const [append, { isLoading }] = useAppendEntriesMutation();
   const [failure, setFailure] = useState<string | null>(null);
 
-  async function settle(state: DueLook['state']): Promise<void> {
+  async function settle(state: DueReminder['state']): Promise<void> {
     setFailure(null);
     const asked = await askVisit(visitId);
     // Somebody may have changed the list meanwhile: the change is made to what stands now.

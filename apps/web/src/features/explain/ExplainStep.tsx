@@ -1,5 +1,5 @@
 import type { CaseFile, RankedCause, Wheel } from '@keen/contract';
-import { causeGroups, explainedWear, spokenRibs, WHEELS_OF_AXLE } from '@keen/core';
+import { causeGroups, explainedWear, affectedRibs, WHEELS_OF_AXLE } from '@keen/core';
 import type { Answer, CauseGroup, Verdict } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { ExplainedBy } from '../../shared/ExplainedBy.tsx';
 import { Notice } from '../../shared/Notice.tsx';
-import { useWeighing } from '../../shared/useWeighing.ts';
+import { useCostComparison } from '../../shared/useCostComparison.ts';
 import { useEnter } from '../../shared/useEnter.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AnswerState } from './AnswerState.tsx';
@@ -28,7 +28,7 @@ import { verdictOf } from '../../words/pageTexts.ts';
 /** Which angle, pressure or part made this pattern, how sure that is, and why. */
 export function ExplainStep() {
   const { diagnosing, ribsRead, goTo, isPractice = false } = useVisit();
-  const weighing = useWeighing();
+  const weighing = useCostComparison();
   useEnter(() => goTo('decide'));
   if (ribsRead < 3) return <NothingYet ribsRead={ribsRead} onRead={() => goTo('read')} />;
   const { answer, file, failure } = diagnosing;
@@ -60,7 +60,7 @@ export function ExplainStep() {
 /** What the measured angles explain of the wear, once there are any. */
 function FromTheAngles({ answer, file }: { answer: Answer; file: CaseFile }) {
   const { draft } = useVisit();
-  const explained = draft.angles && explainedWear(file, answer.typical, draft.angles);
+  const explained = draft.angles && explainedWear(file, answer.posteriorMean, draft.angles);
   if (!explained) return null;
   return (
     <Box component="section" aria-label={t('explainStep.theMeasuredAngles')} sx={{ pt: 0.5 }}>
@@ -133,7 +133,7 @@ function usePointing(group: CauseGroup | null): void {
   const { setSpokenOf } = useVisit();
   const key = group && group.places.map(({ cause, where }) => `${cause}.${where}`).join();
   useEffect(() => {
-    setSpokenOf(group ? group.places.flatMap(spokenRibs) : []);
+    setSpokenOf(group ? group.places.flatMap(affectedRibs) : []);
     return () => setSpokenOf([]);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- compared by what it names
   }, [key, setSpokenOf]);

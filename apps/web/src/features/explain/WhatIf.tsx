@@ -29,7 +29,7 @@ interface WhatIfProps {
 export function WhatIf({ answer, file, startAt }: WhatIfProps) {
   const { setTried, units, detail, isPractice = false } = useVisit();
   const [wheel, setWheel] = useState<Wheel>(startAt);
-  const asIs = settingOf(answer.typical);
+  const asIs = settingOf(answer.posteriorMean);
   const [tried, setSetting] = useState<Setting | null>(null);
   const shown = tried ?? asIs;
   const axle = axleOf(wheel);
@@ -41,7 +41,7 @@ export function WhatIf({ answer, file, startAt }: WhatIfProps) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the setting is compared by its content
   }, [key, answer, file, setTried]);
 
-  const left = depthsWith(file, answer.typical, shown)[wheel];
+  const left = depthsWith(file, answer.posteriorMean, shown)[wheel];
   const depth = (mm: number) => showDepth(mm, units.depth);
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
@@ -113,7 +113,7 @@ export function WhatIf({ answer, file, startAt }: WhatIfProps) {
 
 /** The line to draw: what the settings leave, with no doubt of its own. */
 function drawn(file: CaseFile, answer: Answer, setting: Setting): ExpectedDepths {
-  const depths = depthsWith(file, answer.typical, setting);
+  const depths = depthsWith(file, answer.posteriorMean, setting);
   const point = (mean: number) => ({ mean, sd: 0 });
   return byWheel((wheel) => ({
     inner: point(depths[wheel].inner),

@@ -15,7 +15,7 @@ import { TopBar } from '../../shared/TopBar.tsx';
 import { CarList } from './CarList.tsx';
 import { CustomerList } from './CustomerList.tsx';
 import { StoredList } from './StoredList.tsx';
-import { TakeCar } from './TakeCar.tsx';
+import { ReceiveCar } from './ReceiveCar.tsx';
 import { t } from '../../words/garage.ts';
 
 const SHORTCUTS = [
@@ -83,7 +83,9 @@ export function GaragePage() {
               onChange={setWords}
               sx={{ flex: '1 1 280px', maxWidth: 520 }}
             />
-            {session.shop.chain && list === 'cars' && <TakeCar chain={session.shop.chain.name} />}
+            {session.shop.chain && list === 'cars' && (
+              <ReceiveCar chain={session.shop.chain.name} />
+            )}
           </Box>
         ) : (
           <CustomerHead carId={customerOf} />

@@ -10,7 +10,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import { useKeepCheckMutation } from '../../api/gaugesApi.ts';
+import { useSaveCheckMutation } from '../../api/gaugesApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
@@ -34,7 +34,7 @@ export function CheckDialog({
 }) {
   const { id, name, kind, block } = instrument;
   const [checkId] = useState(newId);
-  const [keep, { isLoading, error }] = useKeepCheckMutation();
+  const [keep, { isLoading, error }] = useSaveCheckMutation();
   const { unit } = INSTRUMENT_FACTS[kind];
   const { checkedAgainst } = measureTexts.instruments[kind];
   const known = block.length > 0 ? block : [0];

@@ -1,5 +1,5 @@
 import type { Instrument } from '@keen/contract';
-import { keepInstrumentSchema } from '@keen/contract';
+import { saveInstrumentSchema } from '@keen/contract';
 import type { InstrumentKind } from '@keen/contract/words';
 import { INSTRUMENT_KINDS } from '@keen/contract/words';
 import { INSTRUMENT_FACTS } from '@keen/core';
@@ -13,7 +13,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
-import { useKeepInstrumentMutation } from '../../api/gaugesApi.ts';
+import { useSaveInstrumentMutation } from '../../api/gaugesApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';
@@ -39,7 +39,7 @@ interface InstrumentDialogProps {
 /** What a gauge is called, what kind it is, and what it is checked against. */
 export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps) {
   const [id] = useState(() => instrument?.id ?? newId());
-  const [keep, { isLoading, error }] = useKeepInstrumentMutation();
+  const [keep, { isLoading, error }] = useSaveInstrumentMutation();
   const { control, register, handleSubmit, formState } = useForm<Fields>({
     defaultValues: {
       name: instrument?.name ?? '',
@@ -55,7 +55,7 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
   async function submit({ name, certified, block, retired }: Fields): Promise<void> {
     const result = await keep({
       id,
-      instrument: keepInstrumentSchema.parse({
+      instrument: saveInstrumentSchema.parse({
         name,
         kind,
         certified: certified.trim() === '' ? null : numberIn(certified),
@@ -66,7 +66,7 @@ export function InstrumentDialog({ instrument, onClose }: InstrumentDialogProps)
     if (result.data) onClose();
   }
 
-  const { certified, block } = keepInstrumentSchema.shape;
+  const { certified, block } = saveInstrumentSchema.shape;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="gauge-title">
       <Box component="form" noValidate onSubmit={handleSubmit(submit)}>

@@ -26,7 +26,7 @@ export function InstrumentList({ session }: { session: Session }) {
   const { data, error, isLoading, refetch } = useInstrumentsQuery();
   const [open, setOpen] = useState<Open>(null);
   const [showsRetired, setShowsRetired] = useState(false);
-  const mayKeep = mayDo(session, 'keepGauges');
+  const mayKeep = mayDo(session, 'manageGauges');
   const shown = (data ?? []).filter(({ retired }) => showsRetired || !retired);
   const hasRetired = (data ?? []).some(({ retired }) => retired);
   const close = () => setOpen(null);

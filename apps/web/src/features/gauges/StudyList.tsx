@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useStudiesInfiniteQuery } from '../../api/gaugesApi.ts';
 import { failureOf } from '../../api/problem.ts';
-import { useKeepSettingsMutation } from '../../api/shopApi.ts';
+import { useSaveSettingsMutation } from '../../api/shopApi.ts';
 import { mayDo } from '../../shared/mayDo.ts';
 import { MoreRows } from '../../shared/MoreRows.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
@@ -30,7 +30,7 @@ export function StudyList({ session }: { session: Session }) {
         <Typography variant="h1" component="h2" id="studies" sx={{ flex: 1 }}>
           {t('studyList.doWeReadAlike')}
         </Typography>
-        {mayDo(session, 'keepGauges') && (
+        {mayDo(session, 'manageGauges') && (
           <Button onClick={() => setOpen(true)}>{t('studyList.newGaugeStudy')}</Button>
         )}
       </Box>
@@ -73,7 +73,7 @@ export function StudyList({ session }: { session: Session }) {
 
 function SpreadInUse({ session }: { session: Session }) {
   const used = session.shop.settings.readingSpread;
-  const [keep, { isLoading, isError }] = useKeepSettingsMutation();
+  const [keep, { isLoading, isError }] = useSaveSettingsMutation();
   return (
     <Box sx={{ mb: 2, display: 'grid', gap: 0.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>

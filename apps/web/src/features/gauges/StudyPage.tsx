@@ -108,7 +108,7 @@ function LoadedStudy({ session, study }: { session: Session; study: Study }) {
               t('studyPage.closed', { closedAt: dayjs(closedAt).format('D MMM YYYY') })}
           </Typography>
         </Box>
-        {mayDo(session, 'keepGauges') && (
+        {mayDo(session, 'manageGauges') && (
           <Button
             variant="text"
             disabled={isLoading}

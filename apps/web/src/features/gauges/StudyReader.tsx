@@ -6,7 +6,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useRef, useState } from 'react';
-import { useKeepStudyReadingMutation } from '../../api/gaugesApi.ts';
+import { useSaveStudyReadingMutation } from '../../api/gaugesApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { GaugeBar } from '../../devices/GaugeBar.tsx';
 import { useGauge } from '../../devices/useGauge.ts';
@@ -29,7 +29,7 @@ const FULL = 100;
 /** One person's readings, mark by mark as dealt; nothing that was read before is shown. */
 export function StudyReader({ session, study, person, onDone }: StudyReaderProps) {
   const { id, seed, trials, marks, readIn, readings } = study;
-  const [keep, { isLoading, error }] = useKeepStudyReadingMutation();
+  const [keep, { isLoading, error }] = useSaveStudyReadingMutation();
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const [source, setSource] = useState<GaugeSource>(null);
@@ -54,7 +54,7 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
     field.current?.focus();
   }
 
-  async function takeText(typed: string): Promise<void> {
+  async function readGaugeText(typed: string): Promise<void> {
     const mm = readDepthText(typed, readIn);
     if (mm === null) {
       setFault(
@@ -69,7 +69,7 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
     await take(mm);
   }
 
-  async function takeBack(): Promise<void> {
+  async function undoLast(): Promise<void> {
     if (!last) return;
     await keep({ id, reading: { person, ...last, mm: null } });
     field.current?.focus();
@@ -79,7 +79,7 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
     source,
     onReading: (mm) => void take(mm),
     onOutOfRange: () => setFault(t('studyReader.theGaugeWasPressed')),
-    onText: (sent) => void takeText(sent),
+    onText: (sent) => void readGaugeText(sent),
   });
 
   return (
@@ -109,7 +109,7 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
           noValidate
           onSubmit={(event) => {
             event.preventDefault();
-            void takeText(text);
+            void readGaugeText(text);
           }}
           sx={{ display: 'grid', gap: 2 }}
         >
@@ -169,7 +169,7 @@ export function StudyReader({ session, study, person, onDone }: StudyReaderProps
             variant="text"
             sx={{ px: 0 }}
             disabled={isLoading}
-            onClick={() => void takeBack()}
+            onClick={() => void undoLast()}
           >
             {t('studyReader.takeBackTheLast')}
           </Button>

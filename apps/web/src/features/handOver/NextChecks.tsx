@@ -1,5 +1,11 @@
-import type { DueLook } from '@keen/contract';
-import { distanceFromKm, distanceToKm, dueLooks, nextLooks, USUAL_KM_PER_YEAR } from '@keen/core';
+import type { DueReminder } from '@keen/contract';
+import {
+  distanceFromKm,
+  distanceToKm,
+  datedReminders,
+  reminders,
+  USUAL_KM_PER_YEAR,
+} from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -20,9 +26,9 @@ export function NextChecks() {
   const wheelsOff = decision?.answer === 'yes' && decision.replace.length > 0;
   const from = detail.visit.arrivedAt.slice(0, 10);
   const proposed = outlook
-    ? dueLooks(nextLooks(draft, outlook, wheelsOff), from, kmPerYear)
+    ? datedReminders(reminders(draft, outlook, wheelsOff), from, kmPerYear)
     : undefined;
-  const keep = (list: readonly DueLook[]) => enter('visit.handOver.next', list);
+  const keep = (list: readonly DueReminder[]) => enter('visit.handOver.next', list);
   const shown = next ?? proposed ?? [];
   return (
     <Box component="section" aria-labelledby="next-title" sx={{ display: 'grid', gap: 1.5 }}>

@@ -1,13 +1,13 @@
 import type { Language, Paper, Units } from '@keen/contract';
 import { customerPaper, declinedBefore } from '@keen/core';
 import { useMemo } from 'react';
-import { useWeighing } from '../../shared/useWeighing.ts';
+import { useCostComparison } from '../../shared/useCostComparison.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 
 /** The customer's sheet as it stands, in the customer's language and units; null while it is worked out. */
 export function usePaper(): { paper: Paper | null; language: Language; units: Units } {
   const { session, detail, draft, diagnosing, units: own } = useVisit();
-  const weighing = useWeighing();
+  const weighing = useCostComparison();
   const { language = 'en', units = own } = draft.visit?.handOver ?? {};
   const { answer, file } = diagnosing;
   const paper = useMemo(() => {

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { lazy, Suspense } from 'react';
 import { useComebacksQuery } from '../../api/insightsApi.ts';
-import { useKeepSettingsMutation } from '../../api/shopApi.ts';
+import { useSaveSettingsMutation } from '../../api/shopApi.ts';
 import { showFar } from '../../shared/format.ts';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { mayDo } from '../../shared/mayDo.ts';
@@ -89,7 +89,7 @@ function HeldWork({ data, session }: { data: Comebacks; session: Session }) {
 }
 
 function WithinField({ withinKm, unit }: { withinKm: number; unit: 'km' | 'mi' }) {
-  const [keep, { isError }] = useKeepSettingsMutation();
+  const [keep, { isError }] = useSaveSettingsMutation();
   return (
     <Box sx={{ width: 220 }}>
       <NumberField

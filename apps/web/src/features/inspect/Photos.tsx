@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import { useState } from 'react';
-import { useKeepPhotoMutation, usePhotosQuery, useRemovePhotoMutation } from '../../api/keenApi.ts';
+import { useSavePhotoMutation, usePhotosQuery, useRemovePhotoMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { newId } from '../../shared/newId.ts';
@@ -23,7 +23,7 @@ export function Photos({ subject, label }: PhotosProps) {
   const { detail } = useVisit();
   const visitId = detail.visit.id;
   const { data: photos = [] } = usePhotosQuery(visitId);
-  const [keep, { isLoading }] = useKeepPhotoMutation();
+  const [keep, { isLoading }] = useSavePhotoMutation();
   const [remove] = useRemovePhotoMutation();
   const [fault, setFault] = useState<string | null>(null);
   const [shown, setShown] = useState<string | null>(null);

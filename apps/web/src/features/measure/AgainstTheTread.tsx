@@ -14,7 +14,7 @@ export function AgainstTheTread() {
   const { answer, file, state } = diagnosing;
   if (!draft.angles || !answer || !file) return null;
   const verdict = verdictOf(answer.diagnosis, file);
-  const explained = explainedWear(file, answer.typical, draft.angles);
+  const explained = explainedWear(file, answer.posteriorMean, draft.angles);
   return (
     <Box sx={{ borderTop: '2px solid var(--ink)', pt: 1.5 }}>
       <Typography variant="h2" component="h3" sx={{ mb: 0.5 }}>

@@ -15,8 +15,8 @@ import { AngleTable } from './AngleTable.tsx';
 import { readAngles } from './angleFile.ts';
 import type { ReadAngles } from './angleFile.ts';
 import { MappingFields } from './MappingFields.tsx';
-import { angleMappings } from './keptMapping.ts';
-import { takeAngles } from './takeAngles.ts';
+import { angleMappings } from './savedMapping.ts';
+import { applyAngles } from './applyAngles.ts';
 import { t } from '../../words/measure.ts';
 import { tablesTexts } from '../../words/core/tables.ts';
 
@@ -149,7 +149,7 @@ function TakeOver({
         variant="contained"
         disabled={!hasAny}
         onClick={() => {
-          enterAll(takeAngles(found, draft, new Date().toISOString()));
+          enterAll(applyAngles(found, draft, new Date().toISOString()));
           onClose();
         }}
       >

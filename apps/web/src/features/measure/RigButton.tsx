@@ -13,7 +13,7 @@ import { useRigReadingQuery } from '../../api/deviceApi.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { AngleTable } from './AngleTable.tsx';
-import { takeAngles } from './takeAngles.ts';
+import { applyAngles } from './applyAngles.ts';
 import { t } from '../../words/measure.ts';
 import { whereWords } from '../../words/pageTexts.ts';
 
@@ -60,7 +60,7 @@ function RigDialog({ onClose }: { onClose: () => void }) {
           disabled={!canTake}
           onClick={() => {
             if (!data) return;
-            enterAll(takeAngles(data.angles, draft, new Date().toISOString()));
+            enterAll(applyAngles(data.angles, draft, new Date().toISOString()));
             onClose();
           }}
         >

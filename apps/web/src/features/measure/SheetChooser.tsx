@@ -1,4 +1,4 @@
-import type { KeptSheet, SpecSheet, UsedSheet } from '@keen/contract';
+import type { StoredSheet, SpecSheet, UsedSheet } from '@keen/contract';
 import { STARTING_POINTS, startingSheet } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -107,7 +107,7 @@ export function SheetChooser({ used, onChoose, onClose }: SheetChooserProps) {
   );
 }
 
-function usedSheet({ id, revision, enteredBy, enteredAt, sheet }: KeptSheet): UsedSheet {
+function usedSheet({ id, revision, enteredBy, enteredAt, sheet }: StoredSheet): UsedSheet {
   return { sheetId: id, revision, enteredBy, enteredAt, sheet };
 }
 

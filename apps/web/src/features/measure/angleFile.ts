@@ -1,5 +1,5 @@
 import type { AngleFile } from '@keen/contract';
-import { ANGLES_FORMAT, angleFileSchema, refusalOf } from '@keen/contract';
+import { ANGLES_FORMAT, angleFileSchema, validationIssueOf } from '@keen/contract';
 import Papa from 'papaparse';
 import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/measure.ts';
@@ -34,7 +34,7 @@ function readOurs(text: string): ReadAngles {
   }
   const parsed = angleFileSchema.safeParse(data);
   if (parsed.success) return { kind: 'ours', file: parsed.data };
-  const wrong = refusalOf(parsed.error);
+  const wrong = validationIssueOf(parsed.error);
   const isOurs = (data as { format?: unknown }).format === ANGLES_FORMAT;
   return {
     kind: 'fault',

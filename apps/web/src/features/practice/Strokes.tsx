@@ -62,7 +62,7 @@ export function Strokes({ felt, feathers, onFeather }: StrokesProps) {
             label={t('strokes.whatIsIt', { wheelLabels: WHEEL_LABELS[wheel] })}
             hideLabel
             options={FEATHERS}
-            value={toldOf(feathers[wheel])}
+            value={featherAnswer(feathers[wheel])}
             onChange={(feather) => onFeather(wheel, feather)}
             dense
           />
@@ -72,6 +72,6 @@ export function Strokes({ felt, feathers, onFeather }: StrokesProps) {
   );
 }
 
-function toldOf(feather: Feather | undefined): (typeof FEATHERS)[number]['value'] | null {
+function featherAnswer(feather: Feather | undefined): (typeof FEATHERS)[number]['value'] | null {
   return feather === undefined || feather === 'unknown' ? null : feather;
 }

@@ -10,7 +10,7 @@ import { showDepth } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
-import { leastDepths, passChanges } from './takePass.ts';
+import { leastDepths, passChanges } from './passChanges.ts';
 import { t } from '../../words/read.ts';
 
 interface PassViewProps {

@@ -61,11 +61,11 @@ export function ReadStep() {
       if (preferences.sound && reading !== null) playTone(oddity ? 'asked' : 'read');
     },
     finish: () => (more ? setMore(null) : goTo('inspect')),
-    takeLine,
+    readLine,
   });
 
   /** A reading as a gauge wrote it, typed or on its serial line. */
-  function takeLine(text: string): void {
+  function readLine(text: string): void {
     const mm = readDepthText(text, unit);
     setGaugeFault(mm === null ? t('readStep.theGaugeSentWhich', { text }) : null);
     if (mm !== null) entry.keep(mm);
@@ -78,7 +78,7 @@ export function ReadStep() {
       entry.keep(mm);
     },
     onOutOfRange: () => setGaugeFault(OFF_THE_TREAD),
-    onText: takeLine,
+    onText: readLine,
   });
   // The drawing marks the rib that is asked for only while this step is open.
   useEffect(() => () => setActiveSlot(null), [setActiveSlot]);

@@ -1,5 +1,5 @@
 import type { TreadPass } from '@keen/contract';
-import { refusalOf, treadPassSchema } from '@keen/contract';
+import { validationIssueOf, treadPassSchema } from '@keen/contract';
 import { readProfileTable } from '@keen/core';
 import type { ProfileFault } from '@keen/core';
 import Papa from 'papaparse';
@@ -28,7 +28,7 @@ export function readProfileFile(text: string, now: Date): ReadProfile {
     }
     const pass = treadPassSchema.safeParse(data);
     if (pass.success) return { ok: true, pass: pass.data, faults: [] };
-    const wrong = refusalOf(pass.error);
+    const wrong = validationIssueOf(pass.error);
     return {
       ok: false,
       text: t('profileFile.expected', {

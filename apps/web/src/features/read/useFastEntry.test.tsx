@@ -38,7 +38,7 @@ function Bench({
         ]),
       ),
     finish,
-    takeLine: (text) => {
+    readLine: (text) => {
       const mm = readDepthText(text, unit);
       if (mm !== null) entry.keep(mm);
     },

@@ -17,7 +17,7 @@ interface FastEntryOptions {
   read: (slot: Slot, reading: Reading | null) => void;
   finish: () => void;
   /** A number written out, as a gauge that types sends it; what is no depth is told there. */
-  takeLine: (text: string) => void;
+  readLine: (text: string) => void;
 }
 
 /** A reading may stand this much above the new depth, mm, before more digits are waited for. */
@@ -77,7 +77,7 @@ export function useFastEntry(options: FastEntryOptions) {
   }
 
   /** @param value - in the unit typed */
-  function keepTyped(value: number): void {
+  function saveTyped(value: number): void {
     keep(Number(depthToMm(value, unit).toFixed(5)));
   }
 
@@ -86,7 +86,7 @@ export function useFastEntry(options: FastEntryOptions) {
     taken.current.push({ slot: current, before: present });
     const newMm = draft.tires?.[current.wheel]?.newDepth ?? ASSUMED.newDepthMm;
     const entered = readDigits(digits + key, unit, depthFromMm(newMm + SLACK_MM, unit));
-    if (entered.state === 'done') keepTyped(entered.value);
+    if (entered.state === 'done') saveTyped(entered.value);
     else setDigits(digits + key);
   }
 
@@ -95,7 +95,7 @@ export function useFastEntry(options: FastEntryOptions) {
     if (digits === '') return false;
     const entered = readDigits(digits, unit, Number.POSITIVE_INFINITY);
     if (entered.value === null) return false;
-    keepTyped(entered.value);
+    saveTyped(entered.value);
     return true;
   }
 
@@ -124,7 +124,7 @@ export function useFastEntry(options: FastEntryOptions) {
   }
 
   /** The digits were the beginning of a number written out: what they were taken for goes back. */
-  function takeBack(): void {
+  function undoDigits(): void {
     const first = taken.current[0]?.slot ?? current;
     const changed = taken.current.filter(
       ({ slot }, i) => taken.current.findIndex((other) => other.slot === slot) === i,
@@ -148,7 +148,7 @@ export function useFastEntry(options: FastEntryOptions) {
         if (meant.isNew) taken.current = [];
         return false;
       case 'opened':
-        takeBack();
+        undoDigits();
         setWritten(meant.text);
         return true;
       case 'held':
@@ -156,7 +156,7 @@ export function useFastEntry(options: FastEntryOptions) {
         return true;
       case 'line':
         setWritten('');
-        options.takeLine(meant.text);
+        options.readLine(meant.text);
         return true;
       case 'dropped':
         setWritten('');

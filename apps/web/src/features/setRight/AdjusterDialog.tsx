@@ -4,14 +4,14 @@ import type { PlanStep } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
-import { useKeepSettingsMutation } from '../../api/shopApi.ts';
+import { useSaveSettingsMutation } from '../../api/shopApi.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import type { BenchTool } from '../../tools/tool.ts';
 import { ToolDialog } from '../../tools/ToolDialog.tsx';
 import { resultOf } from '../../tools/toolInput.ts';
 import type { Worked } from '../../tools/toolInput.ts';
 import { startFor } from './adjusters.ts';
-import { keepCarTexts, keptCarTexts } from './carTexts.ts';
+import { saveCarTexts, savedCarTexts } from './carTexts.ts';
 import { ThreadLeft } from './ThreadLeft.tsx';
 import { t } from '../../words/setRight.ts';
 import { whereWords } from '../../words/pageTexts.ts';
@@ -31,7 +31,7 @@ const SAID_WITH_IT = [t('adjusterDialog.fromTheWheel'), t('adjusterDialog.remain
 export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: AdjusterDialogProps) {
   const { draft, detail, session, enter } = useVisit();
   const { settings } = session.shop;
-  const [keepSettings] = useKeepSettingsMutation();
+  const [saveSettings] = useSaveSettingsMutation();
   const car = detail.visit.vehicle.id;
 
   function finish(worked: Worked): void {
@@ -42,7 +42,7 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
       const { stock } = resultOf('rearShim', worked).input;
       // What was typed as stock is the shop's stock from now on.
       if (stock.join() !== settings.hubShims.join()) {
-        void keepSettings({ hubShims: stock });
+        void saveSettings({ hubShims: stock });
       }
     }
     onClose();
@@ -52,7 +52,7 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
     <ToolDialog
       tool={tool}
       start={{
-        ...keptCarTexts(car, tool.name),
+        ...savedCarTexts(car, tool.name),
         ...startFor(step, adjuster, { plan, settings, draft }),
       }}
       answer={(worked) =>
@@ -74,7 +74,7 @@ export function AdjusterDialog({ step, plan, tool, adjuster, onClose }: Adjuster
           />
         )
       }
-      onTexts={(texts) => keepCarTexts(car, tool.name, texts)}
+      onTexts={(texts) => saveCarTexts(car, tool.name, texts)}
       actions={(worked) => (
         <>
           {worked.ok && tool.name === 'wishboneShims' && (

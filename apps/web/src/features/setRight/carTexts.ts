@@ -7,10 +7,10 @@ import type { Texts } from '../../tools/toolInput.ts';
  */
 const kept = new Map<string, Texts>();
 
-export function keptCarTexts(car: string, tool: CalculatorName): Texts {
+export function savedCarTexts(car: string, tool: CalculatorName): Texts {
   return kept.get(`${car} ${tool}`) ?? {};
 }
 
-export function keepCarTexts(car: string, tool: CalculatorName, texts: Texts): void {
+export function saveCarTexts(car: string, tool: CalculatorName, texts: Texts): void {
   kept.set(`${car} ${tool}`, texts);
 }

@@ -1,4 +1,4 @@
-import type { KeptSheet, ShopChain, SpecKind } from '@keen/contract';
+import type { StoredSheet, ShopChain, SpecKind } from '@keen/contract';
 import { SPEC_KINDS } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -9,7 +9,7 @@ import dayjs from 'dayjs';
 import { useForm, useWatch } from 'react-hook-form';
 import type { FieldErrors, Resolver, UseFormRegisterReturn } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
-import { useKeepSheetsMutation } from '../../api/keenApi.ts';
+import { useSaveSheetsMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { newId } from '../../shared/newId.ts';
@@ -66,7 +66,7 @@ function faultsOf(errors: FieldErrors<SheetFields>): Record<string, string> {
 }
 
 interface SheetFormProps {
-  kept: KeptSheet | null;
+  kept: StoredSheet | null;
   /** Whose the sheet may be besides the shop's, where the shop is one of several. */
   chain: ShopChain | null;
 }
@@ -82,7 +82,7 @@ export function SheetForm({ kept, chain }: SheetFormProps) {
     });
   const { errors, isDirty } = formState;
   const kind = useWatch({ control, name: 'kind' });
-  const [keep, { isLoading, error }] = useKeepSheetsMutation();
+  const [keep, { isLoading, error }] = useSaveSheetsMutation();
   const navigate = useNavigate();
   const faults = faultsOf(errors);
 

@@ -1,4 +1,4 @@
-import type { KeptSheet, SpecSheet } from '@keen/contract';
+import type { StoredSheet, SpecSheet } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -6,7 +6,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
-import { useKeepSheetsMutation } from '../../api/keenApi.ts';
+import { useSaveSheetsMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { newId } from '../../shared/newId.ts';
@@ -17,9 +17,9 @@ import type { ReadSheets } from './sheetFiles.ts';
 import { t } from '../../words/sheets.ts';
 
 /** Takes in sheets from a file; nothing is kept before it was looked at. */
-export function SheetImport({ known }: { known: readonly KeptSheet[] }) {
+export function SheetImport({ known }: { known: readonly StoredSheet[] }) {
   const [read, setRead] = useState<ReadSheets | null>(null);
-  const [keep, { isLoading, error }] = useKeepSheetsMutation();
+  const [keep, { isLoading, error }] = useSaveSheetsMutation();
   const close = () => setRead(null);
   const sameName = (sheet: SpecSheet) => known.find((one) => one.sheet.name === sheet.name);
 

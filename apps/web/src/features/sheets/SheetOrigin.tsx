@@ -1,4 +1,4 @@
-import type { KeptSheet, ShopChain } from '@keen/contract';
+import type { StoredSheet, ShopChain } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -8,7 +8,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { t } from '../../words/chain.ts';
 
 interface SheetOriginProps {
-  kept: KeptSheet;
+  kept: StoredSheet;
   chain: ShopChain;
   /** Whether the sheet must stay as it is for now. */
   isLocked: boolean;

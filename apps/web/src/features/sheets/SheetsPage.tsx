@@ -1,4 +1,4 @@
-import type { KeptSheet } from '@keen/contract';
+import type { StoredSheet } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
@@ -34,7 +34,7 @@ export function SheetsPage() {
   const { sheetId } = useParams();
   const navigate = useNavigate();
   const [showsRetired, setShowsRetired] = useState(false);
-  useHotkeys('n', () => session && mayDo(session, 'keepSheets') && void navigate('/sheets/new'));
+  useHotkeys('n', () => session && mayDo(session, 'editSheets') && void navigate('/sheets/new'));
   useHotkeys('t', () => void navigate('/'));
   if (!session) return null;
   const chosen = data?.find(({ id }) => id === sheetId) ?? null;
@@ -67,7 +67,7 @@ export function SheetsPage() {
           }}
         >
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            {mayDo(session, 'keepSheets') && (
+            {mayDo(session, 'editSheets') && (
               <>
                 <Button component={Link} to="/sheets/new" variant="contained">
                   {t('sheetsPage.newSheet')}
@@ -108,7 +108,7 @@ export function SheetsPage() {
               {showsRetired ? t('sheetsPage.hideTheRetired') : t('sheetsPage.showTheRetiredToo')}
             </Button>
           )}
-          <AllowedOnly session={session} right="keepSheets" otherwise={BY_TECHNICIAN}>
+          <AllowedOnly session={session} right="editSheets" otherwise={BY_TECHNICIAN}>
             <StockForm settings={session.shop.settings} />
           </AllowedOnly>
         </Box>
@@ -124,7 +124,7 @@ export function SheetsPage() {
           }}
         >
           {(sheetId === 'new' || chosen) && (
-            <AllowedOnly session={session} right="keepSheets" otherwise={BY_TECHNICIAN}>
+            <AllowedOnly session={session} right="editSheets" otherwise={BY_TECHNICIAN}>
               <SheetForm
                 key={chosen ? `${chosen.id} ${chosen.revision}` : 'new'}
                 kept={chosen}
@@ -155,7 +155,7 @@ export function SheetsPage() {
   );
 }
 
-function SheetLink({ kept, isCurrent }: { kept: KeptSheet; isCurrent: boolean }) {
+function SheetLink({ kept, isCurrent }: { kept: StoredSheet; isCurrent: boolean }) {
   return (
     <Box
       component={Link}

@@ -2,7 +2,7 @@ import type { ReadingOrder, ShopSettings } from '@keen/contract';
 import { shopSettingsSchema } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useKeepSettingsMutation } from '../../api/shopApi.ts';
+import { useSaveSettingsMutation } from '../../api/shopApi.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { hubShimsIn, hubShimText } from './hubShimText.ts';
@@ -25,7 +25,7 @@ const ORDERS: readonly { value: ReadingOrder; label: string }[] = [
 
 /** Shims in stock and habits, for everybody in the shop. */
 export function StockForm({ settings }: { settings: ShopSettings }) {
-  const [keep, { isError }] = useKeepSettingsMutation();
+  const [keep, { isError }] = useSaveSettingsMutation();
   return (
     <Box
       component="section"

@@ -1,5 +1,5 @@
 import type { SpecSheet } from '@keen/contract';
-import { refusalOf, specSheetSchema } from '@keen/contract';
+import { validationIssueOf, specSheetSchema } from '@keen/contract';
 import Papa from 'papaparse';
 import { SHEET_COLUMNS, sheetOfTexts, textsOfSheet } from './sheetValues.ts';
 import { expectedWords } from '../../words/expected.ts';
@@ -42,7 +42,7 @@ function readJson(text: string): ReadSheets {
     const parsed = specSheetSchema.safeParse(item);
     if (parsed.success) sheets.push(parsed.data);
     else {
-      const wrong = refusalOf(parsed.error);
+      const wrong = validationIssueOf(parsed.error);
       const place = list.length > 1 ? t('sheetFiles.sheet', { i: i + 1 }) : '';
       faults.push(
         t('sheetFiles.expected', {

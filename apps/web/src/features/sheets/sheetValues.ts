@@ -1,6 +1,6 @@
 import type { SpecKind, SpecSheet } from '@keen/contract';
 import { toeFromText } from '@keen/core';
-import { refusalsOf, SPEC_FORMAT, SPEC_VERSION, specSheetSchema } from '@keen/contract';
+import { validationIssuesOf, SPEC_FORMAT, SPEC_VERSION, specSheetSchema } from '@keen/contract';
 import { expectedWords } from '../../words/expected.ts';
 import { t } from '../../words/sheets.ts';
 
@@ -111,7 +111,7 @@ export function sheetOfTexts(texts: SheetTexts): ReadSheet {
   return {
     ok: false,
     faults: Object.fromEntries(
-      refusalsOf(parsed.error).map((wrong) => [wrong.path, expectedWords(wrong)]),
+      validationIssuesOf(parsed.error).map((wrong) => [wrong.path, expectedWords(wrong)]),
     ),
   };
 }

@@ -1,11 +1,11 @@
 import { MOST_ARCHIVE_BYTES } from '@keen/contract';
-import type { ArchiveTaken } from '@keen/contract';
+import type { ArchiveImported } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useRef, useState } from 'react';
-import { useArchiveProgressQuery, useBringArchiveMutation } from '../../api/shopApi.ts';
+import { useArchiveProgressQuery, useImportArchiveMutation } from '../../api/shopApi.ts';
 import type { ArchiveProgress } from '../../api/shopApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
@@ -18,7 +18,7 @@ const MOST_FAULTS = 5;
 
 /** The whole shop as a zip of open files, and back in. */
 export function ArchiveForm() {
-  const [bring, { data, error, isLoading }] = useBringArchiveMutation();
+  const [bring, { data, error, isLoading }] = useImportArchiveMutation();
   const { data: told } = useArchiveProgressQuery();
   // None of none is what is told when it is over.
   const progress = told && told.total > 0 ? told : null;
@@ -113,7 +113,7 @@ function Progress({ label, start, progress, onStop }: ProgressProps) {
   );
 }
 
-function Taken({ taken }: { taken: ArchiveTaken }) {
+function Taken({ taken }: { taken: ArchiveImported }) {
   const { visits, known, cars, people, sheets, settings, faults } = taken;
   return (
     <Notice {...(faults.length > 0 ? { kind: 'caution' as const } : {})}>

@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useForm } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
-import { useMakeChainMutation, useTakeChainsMutation } from '../../api/chainApi.ts';
+import { useMakeChainMutation, useResetToChainMutation } from '../../api/chainApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { dateTime } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
@@ -34,7 +34,7 @@ export function ChainForm({ session }: { session: Session }) {
 }
 
 function OwnSettings({ chain }: { chain: ShopChain }) {
-  const [take, { isLoading, error }] = useTakeChainsMutation();
+  const [take, { isLoading, error }] = useResetToChainMutation();
   const own = Object.entries(chain.own).filter(([path]) => path in chain.settled);
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>

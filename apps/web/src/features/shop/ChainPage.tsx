@@ -17,7 +17,7 @@ import { OpenShop } from './OpenShop.tsx';
 import { PriceForm } from './PriceForm.tsx';
 import { SafetyForm } from './SafetyForm.tsx';
 import { SameOrOwn } from './SameOrOwn.tsx';
-import { SettlesFor } from './useKeepSettings.ts';
+import { SettlesFor } from './useSaveSettings.ts';
 import { t } from '../../words/chain.ts';
 
 const SHORTCUTS = [{ keys: ['T'], what: t('chainPage.backToToday') }];

@@ -4,11 +4,11 @@ import { Notice } from '../../shared/Notice.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { t } from '../../words/shop.ts';
 import { LANGUAGE_WORDS } from './languageWords.ts';
-import { useKeepSettings } from './useKeepSettings.ts';
+import { useSaveSettings } from './useSaveSettings.ts';
 
 /** A sentence of the house at the end of the customer's sheet, in each language. */
 export function ClosingLines({ settings }: { settings: ShopSettings }) {
-  const [keep, { isError }] = useKeepSettings();
+  const [keep, { isError }] = useSaveSettings();
   return (
     <>
       {LANGUAGES.map((language) => (

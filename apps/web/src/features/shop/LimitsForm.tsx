@@ -8,7 +8,7 @@ import { DEPTH_UNIT_WORDS } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { t } from '../../words/shop.ts';
-import { useKeepSettings } from './useKeepSettings.ts';
+import { useSaveSettings } from './useSaveSettings.ts';
 import { visitTexts } from '../../words/core/visit.ts';
 
 const FIELDS = [
@@ -28,7 +28,7 @@ const HOUSE_AGES = [
 
 /** Depths by which tires are judged in this shop; visits that are open keep theirs. */
 export function LimitsForm({ settings, unit }: { settings: ShopSettings; unit: DepthUnit }) {
-  const [keep, { isError }] = useKeepSettings();
+  const [keep, { isError }] = useSaveSettings();
   const { limits } = settings;
   return (
     <Box component="section" aria-labelledby="limits-title" sx={{ display: 'grid', gap: 2 }}>

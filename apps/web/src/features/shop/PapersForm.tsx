@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useKeepLogoMutation, useKeepSettingsMutation } from '../../api/shopApi.ts';
+import { useSaveLogoMutation, useSaveSettingsMutation } from '../../api/shopApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { Notice } from '../../shared/Notice.tsx';
@@ -15,8 +15,8 @@ import { ClosingLines } from './ClosingLines.tsx';
 /** What stands on every paper of the shop: logo, address, a sentence of its own. */
 export function PapersForm({ session }: { session: Session }) {
   const { settings, hasLogo, name } = session.shop;
-  const [keep, keeping] = useKeepSettingsMutation();
-  const [keepLogo, logo] = useKeepLogoMutation();
+  const [keep, keeping] = useSaveSettingsMutation();
+  const [saveLogo, logo] = useSaveLogoMutation();
   const [tooLarge, setTooLarge] = useState(false);
   // A logo changed keeps its address: the number makes the browser fetch it again.
   const [version, setVersion] = useState(0);
@@ -24,7 +24,7 @@ export function PapersForm({ session }: { session: Session }) {
   async function take(file: File | null): Promise<void> {
     setTooLarge(file !== null && file.size > MOST_LOGO_BYTES);
     if (file && file.size > MOST_LOGO_BYTES) return;
-    await keepLogo(file);
+    await saveLogo(file);
     setVersion(version + 1);
   }
 

@@ -17,7 +17,7 @@ import { LabourForm } from './LabourForm.tsx';
 import { PackageForm } from './PackageForm.tsx';
 import { SavingField } from '../../shared/SavingField.tsx';
 import { t } from '../../words/shop.ts';
-import { useKeepSettings } from './useKeepSettings.ts';
+import { useSaveSettings } from './useSaveSettings.ts';
 import { tablesTexts } from '../../words/core/tables.ts';
 
 const TAX_WORDS = {
@@ -29,7 +29,7 @@ const KNOWN = new Set(Intl.supportedValuesOf('currency'));
 
 /** The shop's price list: what Decide weighs the work by, and what estimates are made of. */
 export function PriceForm({ settings }: { settings: ShopSettings }) {
-  const [keep, { isError }] = useKeepSettings();
+  const [keep, { isError }] = useSaveSettings();
   const [told, setTold] = useState<{ read: number; faults: PriceFault[] } | null>(null);
   const { prices } = settings;
   const set = (change: Partial<PriceList>) => void keep({ prices: { ...prices, ...change } });

@@ -5,11 +5,11 @@ import { Choice } from '../../shared/Choice.tsx';
 import { Notice } from '../../shared/Notice.tsx';
 import { NumberField } from '../../shared/NumberField.tsx';
 import { t } from '../../words/shop.ts';
-import { useKeepSettings } from './useKeepSettings.ts';
+import { useSaveSettings } from './useSaveSettings.ts';
 
 /** How leads sign in, and how long customers' data is stored. */
 export function SafetyForm({ settings }: { settings: ShopSettings }) {
-  const [save, { isError }] = useKeepSettings();
+  const [save, { isError }] = useSaveSettings();
   const { retention, secondFactorForLeads } = settings;
   const setMonths = (change: Partial<ShopSettings['retention']>) =>
     void save({ retention: { ...retention, ...change } });

@@ -2,7 +2,7 @@ import type { Session, ShopSettings } from '@keen/contract';
 import Box from '@mui/material/Box';
 import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
-import { useKeepSettingsMutation, useStaffQuery } from '../../api/shopApi.ts';
+import { useSaveSettingsMutation, useStaffQuery } from '../../api/shopApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { mayDo } from '../../shared/mayDo.ts';
 import { Notice } from '../../shared/Notice.tsx';
@@ -75,7 +75,7 @@ function ManagedStaff({ ownId }: { ownId: string }) {
 
 /** What a colleague who is new finds chosen; papers without units of their own take them, too. */
 function NewPersonUnits({ settings }: { settings: ShopSettings }) {
-  const [keep, { isError }] = useKeepSettingsMutation();
+  const [keep, { isError }] = useSaveSettingsMutation();
   return (
     <Box role="group" aria-label={t('staffForm.unitsOfTheShop')} sx={{ display: 'grid', gap: 1 }}>
       <Typography color="textSecondary">{t('staffForm.unitsOfTheShopNew')}</Typography>

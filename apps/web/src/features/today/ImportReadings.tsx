@@ -16,7 +16,7 @@ import { showWhole } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { ReadingColumns } from './ReadingColumns.tsx';
 import { readingMappings, readRows } from './readingFiles.ts';
-import { useKeepReadings } from './useKeepReadings.ts';
+import { useSaveReadings } from './useSaveReadings.ts';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/today.ts';
 import { tablesTexts } from '../../words/core/tables.ts';
@@ -32,7 +32,7 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
     () => (rows && mapping ? readReadingTable(rows, mapping, tablesTexts) : null),
     [rows, mapping],
   );
-  const { state, keep, stop } = useKeepReadings();
+  const { state, keep, stop } = useSaveReadings();
 
   function open(text: string): void {
     const found = readRows(text);

@@ -56,7 +56,7 @@ function WearLab({ session }: { session: Session }) {
   const [start, setStart] = useState(setup.car);
   const work = useLabWorker(plan, setup.world, visit?.file ?? null, (mean) => {
     if (!visit) return;
-    const car = carOfState(mean.typical, visit.file.vehicle.drive);
+    const car = carOfState(mean.posteriorMean, visit.file.vehicle.drive);
     setStart(car);
     // What the link says of the car stands.
     if (!hasCar) begin({ ...setup, car, km: Math.min(MOST_KM, visit.km), newMm: visit.newMm });

@@ -46,15 +46,15 @@ function readVisit(file: CaseFile): void {
   try {
     const run = createDiagnosisRun(file);
     run.step(LIVE_SWEEPS);
-    const { typical } = run.answer();
+    const { posteriorMean } = run.answer();
     const cars = run.possibleCars();
     const stride = Math.max(1, Math.ceil(cars.length / MOST_CARS));
     const factors = Array.from(
       { length: 12 },
       (_, rib) => cars.reduce((sum, car) => sum + car.factors[rib]!, 0) / cars.length,
     );
-    visit = { typical, factors, cars: cars.filter((_, i) => i % stride === 0) };
-    reply({ kind: 'visit', mean: { typical, factors } });
+    visit = { posteriorMean, factors, cars: cars.filter((_, i) => i % stride === 0) };
+    reply({ kind: 'visit', mean: { posteriorMean, factors } });
   } catch (error) {
     reply({ kind: 'failed', text: error instanceof Error ? error.message : String(error) });
   }

@@ -20,13 +20,13 @@ const EVERY = BAND_KM / STEP_KM;
 
 /** What a visit's readings say: the mean car with its tires, and cars that it may be. */
 export interface VisitAnswer {
-  typical: readonly number[];
+  posteriorMean: readonly number[];
   /** What its twelve ribs lose against the formula. */
   factors: readonly number[];
   cars: readonly VisitCar[];
 }
 
-export type MeanCar = Pick<VisitAnswer, 'typical' | 'factors'>;
+export type MeanCar = Pick<VisitAnswer, 'posteriorMean' | 'factors'>;
 
 /** A car that a visit's readings allow: how it stands beside the mean of all such cars. */
 export type VisitCar = Pick<Draw, 'state' | 'factors'>;
@@ -41,7 +41,7 @@ export function bandOf(plan: LabPlan, world: WorldName, of: VisitAnswer | null):
   const squares = new Float64Array(sum.length);
   const runs =
     of && world === 'own'
-      ? of.cars.map((car) => () => runOfVisitCar(plan, of.typical, car))
+      ? of.cars.map((car) => () => runOfVisitCar(plan, of.posteriorMean, car))
       : Array.from({ length: OTHER_CARS }, (_, seed) => () => {
           const { car, physics, factors } = drawOtherCar(world, plan.car, seed + 1);
           return wearOn({ ...plan, car }, physics, factors);
@@ -65,9 +65,13 @@ export function bandOf(plan: LabPlan, world: WorldName, of: VisitAnswer | null):
 }
 
 /** One that the visit allows, with the same changes that were made to the mean of them. */
-function runOfVisitCar(plan: LabPlan, typical: ArrayLike<number>, { state, factors }: VisitCar) {
+function runOfVisitCar(
+  plan: LabPlan,
+  posteriorMean: ArrayLike<number>,
+  { state, factors }: VisitCar,
+) {
   return wearOn(
-    { ...plan, car: shifted(plan.car, typical, state) },
+    { ...plan, car: shifted(plan.car, posteriorMean, state) },
     formulaPhysics(plan.car.drive, state),
     factorsOf(factors),
   );
@@ -84,8 +88,8 @@ export function factorsOf(list: ArrayLike<number>): LabFactors {
 
 const WHEELS = ['lf', 'rf', 'lr', 'rr'] as const;
 
-function shifted(car: LabCar, typical: ArrayLike<number>, state: Float64Array): LabCar {
-  const off = (element: number) => state[element]! - typical[element]!;
+function shifted(car: LabCar, posteriorMean: ArrayLike<number>, state: Float64Array): LabCar {
+  const off = (element: number) => state[element]! - posteriorMean[element]!;
   const set = labState(car);
   const perWheel = (of: Record<(typeof WHEELS)[number], number>, by: (at: number) => number) =>
     Object.fromEntries(WHEELS.map((wheel, at) => [wheel, of[wheel] + by(at)])) as typeof of;

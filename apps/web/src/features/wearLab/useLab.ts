@@ -30,7 +30,7 @@ export function useLab(
     (plan: LabPlan): Driven => {
       const physics =
         world === 'own'
-          ? formulaPhysics(plan.car.drive, mean?.typical)
+          ? formulaPhysics(plan.car.drive, mean?.posteriorMean)
           : usualPhysics(world, plan.car);
       const factors = world === 'own' && mean ? factorsOf(mean.factors) : undefined;
       const run = wearOn(plan, physics, factors);

@@ -163,7 +163,7 @@ describe('the band', () => {
       return { state: one, factors };
     });
     const plan = { car: usualCar(), newMm: 8, km: 20_000, events: [] };
-    const visit = { typical: [...state], factors: [...factors], cars };
+    const visit = { posteriorMean: [...state], factors: [...factors], cars };
     const at = 12 * 20 + 1;
     expect(bandOf(plan, 'own', visit).sd[at]).toBeLessThan(bandOf(plan, 'own', null).sd[at]! / 3);
   });

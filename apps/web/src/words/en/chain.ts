@@ -131,7 +131,7 @@ export const chain = {
     waits: 'A code made on {{madeAt}} is good until {{endsAt}}.',
     taken: '{{shop}} took the car on {{at}}.',
   },
-  takeCar: {
+  receiveCar: {
     aCarWithACode: 'A car with a code',
     title: 'A car from another shop of {{chain}}',
     what: 'The shop that knows the car makes the code, on the car’s page in its Garage; the customer brings it.',

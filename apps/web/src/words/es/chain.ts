@@ -132,7 +132,7 @@ export const chain = {
     waits: 'Un código del {{madeAt}} sirve hasta el {{endsAt}}.',
     taken: '{{shop}} recibió el coche el {{at}}.',
   },
-  takeCar: {
+  receiveCar: {
     aCarWithACode: 'Un coche con código',
     title: 'Un coche de otro taller de {{chain}}',
     what: 'El taller que conoce el coche crea el código, en la página del coche de su Garaje; el cliente lo trae.',

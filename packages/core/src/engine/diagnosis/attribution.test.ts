@@ -5,12 +5,12 @@ import { STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import { createAttribution, WEAR_PARTS } from './attribution.ts';
 import { FAULT_COLUMN } from '../wear/faults.ts';
-import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
+import { createFaultClassifier, FAULT_COUNT } from './classifyFaults.ts';
 import { createPosterior } from './posterior.ts';
 
 const resolved = resolveCase(exampleCase());
 const posterior = createPosterior(resolved);
-const read = createFaultReader(resolved);
+const read = createFaultClassifier(resolved);
 const OUTER = [2, 2, 2, 2];
 
 function attribute(...changes: ((state: Float64Array) => void)[]) {

@@ -1,7 +1,7 @@
 import { STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import { FAULTS } from '../wear/faults.ts';
-import { FAULT_COUNT } from './faultsOf.ts';
+import { FAULT_COUNT } from './classifyFaults.ts';
 import type { Posterior } from './posterior.ts';
 
 /** What can take rubber beyond the base, in the order of the parts below. */

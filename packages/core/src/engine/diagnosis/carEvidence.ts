@@ -6,7 +6,7 @@ import { createRandom, hashSeed } from '../random/random.ts';
 import { canonicalJson } from '../random/canonicalJson.ts';
 import { BOUNCE_COLUMNS, FAULTS, LOOSENESS_COLUMNS, PRESSURE_COLUMNS } from '../wear/faults.ts';
 import { STATE } from '../wear/state.ts';
-import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
+import { createFaultClassifier, FAULT_COUNT } from './classifyFaults.ts';
 import { priorRates } from './faultRates.ts';
 import { createPosterior } from './posterior.ts';
 import { createChain } from './sampler.ts';
@@ -68,7 +68,7 @@ export function carEvidence(
   const posterior = createPosterior(resolved);
   const random = createRandom(hashSeed(canonicalJson(file.tires)));
   const chain = createChain(posterior, random, 0);
-  const readFaults = createFaultReader(resolved);
+  const readFaults = createFaultClassifier(resolved);
   for (let i = 0; i < BURN_IN; i++) chain.sweep();
   chain.settle();
 

@@ -21,7 +21,7 @@ import { tireLoss } from '../wear/tireLoss.ts';
 import { createAttribution } from './attribution.ts';
 import { barredCourses, plainFacts, SAID_FROM } from './chooseAction.ts';
 import type { CauseChance, FaultGroup, GroupChances, PlainFacts } from './chooseAction.ts';
-import { createFaultReader, FAULT_COUNT } from './faultsOf.ts';
+import { createFaultClassifier, FAULT_COUNT } from './classifyFaults.ts';
 import { checkAnswers, nextChecks } from './nextChecks.ts';
 import type { Draw } from './nextChecks.ts';
 import { moments } from './moments.ts';
@@ -61,7 +61,7 @@ export interface Answer {
   diagnosis: Diagnosis;
   expectedMm: ExpectedDepths;
   /** Mean of every unknown, see the engine's STATE: the car to try changes on. */
-  typical: readonly number[];
+  posteriorMean: readonly number[];
   /** What the tires would live, with what is done and without; null in an answer that is not full. */
   outlook: Outlook | null;
   /** Sweeps it rests on; {@link FULL_SWEEPS} when it is the full answer. */
@@ -145,7 +145,7 @@ export function createDiagnosisRun(
   const posterior = createPosterior(resolved, known);
   // From the tires alone: when one more thing is told, the answer changes by what it says, not by luck.
   const random = createRandom(hashSeed(tiresKey(resolved)) + stream);
-  const readFaults = createFaultReader(resolved);
+  const readFaults = createFaultClassifier(resolved);
   const plain = plainFacts(resolved);
   const worst = WHEEL_ORDER.map((wheel) => worstRib(resolved, wheel));
   const attribution = createAttribution(posterior, worst);
@@ -302,7 +302,10 @@ export function createDiagnosisRun(
         return { inner, centre, outer };
       }),
       outlook: sweeps >= FULL_SWEEPS ? outlook(cars, checks) : null,
-      typical: Array.from({ length: STATE_SIZE }, (_, element) => whole.estimate(element).mean),
+      posteriorMean: Array.from(
+        { length: STATE_SIZE },
+        (_, element) => whole.estimate(element).mean,
+      ),
       sweeps,
     };
   }

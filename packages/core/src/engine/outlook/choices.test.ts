@@ -2,7 +2,7 @@ import type { Action } from '@keen/contract/words';
 import { ACTIONS } from '@keen/contract/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { weigh } from './choices.ts';
+import { rankOptions } from './choices.ts';
 import type { Constraints, WorkPrices } from './choices.ts';
 import type { CarOut, CourseOutlook, Outlook } from './outlook.ts';
 
@@ -99,7 +99,7 @@ describe('weigh', () => {
       fc.property(someCars, somePrices, (drawn, prices) => {
         const cars = drawn.map(({ isOut, isLoose }) => ({ isOut, isLoose }));
         const outlook = outlookOf(cars, (course, i) => drawn[i]!.lives[ACTIONS.indexOf(course)]!);
-        const weighing = weigh(outlook, prices, FREE);
+        const weighing = rankOptions(outlook, prices, FREE);
         const horizon = Math.max(...outlook.courses.map(({ lifeKm }) => lifeKm.median));
         const cost = (course: Action, i: number) => {
           const { front, rear } = drawn[i]!.lives[ACTIONS.indexOf(course)]!;
@@ -148,7 +148,11 @@ describe('weigh', () => {
     // Over the 50,000 km the fronts are bought 2.5 times instead of once: 1.5 pairs at 220.00.
     const breakEven = 1.5 * 2 * PRICES.tire.front;
     const at = (align: number) =>
-      weigh(outlook, { ...PRICES, align, check: align, inflate: 100_000, balance: 100_000 }, FREE);
+      rankOptions(
+        outlook,
+        { ...PRICES, align, check: align, inflate: 100_000, balance: 100_000 },
+        FREE,
+      );
     expect(at(breakEven - 1).advised.course).toMatch(/align|checkAlignment/);
     expect(at(breakEven + 1).advised.course).toBe('fitOnly');
     // Found by halving, from outside, as the tests of the screen would.
@@ -169,7 +173,7 @@ describe('weigh', () => {
       rear: 40_000,
     }));
     const dear = { ...PRICES, parts: 900_000 };
-    const free = weigh(outlook, dear, FREE);
+    const free = rankOptions(outlook, dear, FREE);
     expect(free.advised.course).toBe('fitOnly');
     const bars = Object.fromEntries(
       ACTIONS.filter((course) => course !== 'partsThenAlign').map((course) => [
@@ -177,7 +181,7 @@ describe('weigh', () => {
         'partsFirst' as const,
       ]),
     );
-    const barred = weigh({ ...outlook, bars }, dear, FREE);
+    const barred = rankOptions({ ...outlook, bars }, dear, FREE);
     expect(barred.advised.course).toBe('partsThenAlign');
     expect(barred.next).toBeNull();
     expect(barred.choices.filter(({ bar }) => bar === 'partsFirst')).toHaveLength(
@@ -193,7 +197,7 @@ describe('weigh', () => {
     }));
     const bars = { fitOnly: 'seen', inflateAndWatch: 'seen' } as const;
     const dear = { ...PRICES, balance: 90_000 };
-    const barred = weigh({ ...outlook, bars }, dear, FREE);
+    const barred = rankOptions({ ...outlook, bars }, dear, FREE);
     expect(barred.advised.course).toBe('partsThenAlign');
     expect(barred.choices.find(({ course }) => course === 'fitOnly')!.bar).toBe('seen');
   });
@@ -204,7 +208,7 @@ describe('weigh', () => {
       { isOut: false, isLoose: false },
     ];
     const outlook = outlookOf(cars, () => ({ front: 40_000, rear: 40_000 }));
-    const { choices } = weigh(outlook, PRICES, { ...FREE, replaced: { front: 2, rear: 0 } });
+    const { choices } = rankOptions(outlook, PRICES, { ...FREE, replaced: { front: 2, rear: 0 } });
     const check = choices.find(({ course }) => course === 'checkAlignment')!;
     expect(check.steps).toEqual([
       { price: 'check', minor: 3_000, chance: 1 },
@@ -222,7 +226,7 @@ describe('weigh', () => {
     ];
     const outlook = outlookOf(cars, () => ({ front: 40_000, rear: 40_000 }));
     const at = (notAdjustable: Constraints['notAdjustable'] & {}) => {
-      const { choices, arms } = weigh(outlook, PRICES, { ...FREE, notAdjustable });
+      const { choices, arms } = rankOptions(outlook, PRICES, { ...FREE, notAdjustable });
       const of = (course: Action) => choices.find((one) => one.course === course)!;
       return { arms, align: of('align'), check: of('checkAlignment'), air: of('inflateAndWatch') };
     };
@@ -239,7 +243,7 @@ describe('weigh', () => {
     // Toe that has no adjuster takes both wheels of the axle, so that they stay alike.
     expect(at({ camber: [], toe: ['front'] }).align.workNow).toBeCloseTo(9_000 + 40_000 / 3, 6);
     expect(at({ camber: [], toe: [] }).align.steps).toHaveLength(1);
-    expect(weigh(outlook, PRICES, FREE).arms).toEqual([]);
+    expect(rankOptions(outlook, PRICES, FREE).arms).toEqual([]);
   });
 
   it('says what sensors cost and what soft tires took, where they likely ran soft', () => {
@@ -249,14 +253,14 @@ describe('weigh', () => {
       rear: course === 'fitOnly' ? 20_000 : 40_000,
     }));
     // Left as it is the car takes two pairs of rears where it would take one.
-    expect(weigh(outlook, { ...PRICES, inflate: 500 }, FREE).sensors).toEqual({
+    expect(rankOptions(outlook, { ...PRICES, inflate: 500 }, FREE).sensors).toEqual({
       wheels: ['lr'],
       minor: 6_000,
       atStake: 2 * PRICES.tire.rear,
     });
-    expect(weigh(outlook, { ...PRICES, pressureSensor: 0 }, FREE).sensors).toBeNull();
+    expect(rankOptions(outlook, { ...PRICES, pressureSensor: 0 }, FREE).sensors).toBeNull();
     const firm = outlookOf([soft, { ...soft, soft: [] }], () => ({ front: 40_000, rear: 40_000 }));
-    expect(weigh(firm, PRICES, FREE).sensors).toBeNull();
+    expect(rankOptions(firm, PRICES, FREE).sensors).toBeNull();
   });
 
   it('puts intervals to what a course costs and saves', () => {
@@ -266,7 +270,9 @@ describe('weigh', () => {
       front: course === 'align' ? 40_000 : 10_000 + 3_000 * i,
       rear: 40_000,
     }));
-    const align = weigh(outlook, PRICES, FREE).choices.find(({ course }) => course === 'align')!;
+    const align = rankOptions(outlook, PRICES, FREE).choices.find(
+      ({ course }) => course === 'align',
+    )!;
     const saved = cars.map((_car, i) => 22_000 * (40_000 / (10_000 + 3_000 * i) - 1) - 9_000);
     expect(align.saves.mean).toBeCloseTo(saved.reduce((sum, one) => sum + one) / 11, 6);
     // Of eleven values the second and the tenth hold eight in ten.
@@ -288,7 +294,7 @@ describe('weigh', () => {
         );
         const chances = drawn.map((_car, i) => [chance[i]!, 1 - chance[i]!]);
         const checks = [{ check: 'checkPlay', where: 'front', chances }] as const;
-        const weighing = weigh({ ...outlook, checks: [...checks] }, PRICES, FREE);
+        const weighing = rankOptions({ ...outlook, checks: [...checks] }, PRICES, FREE);
         const horizon = weighing.horizonKm;
         const cost = (course: Action, i: number) => {
           const { front, rear } = drawn[i]!.lives[ACTIONS.indexOf(course)]!;
@@ -314,7 +320,7 @@ describe('weigh', () => {
 
   it('refuses to weigh when no car is possible', () => {
     expect(() =>
-      weigh(
+      rankOptions(
         outlookOf([], () => ({ front: 1, rear: 1 })),
         PRICES,
         FREE,

@@ -83,7 +83,7 @@ export interface CheckWorth {
   minor: number;
 }
 
-export interface Weighing {
+export interface CostComparison {
   choices: Choice[];
   /** The course of least expected cost among those that are allowed. */
   advised: Choice;
@@ -116,7 +116,11 @@ const TIRES_OF_AXLE = 2;
  * information, Raiffa and Schlaifer 1961).
  * @throws {RangeError} when no car is possible
  */
-export function weigh(outlook: Outlook, prices: WorkPrices, constraints: Constraints): Weighing {
+export function rankOptions(
+  outlook: Outlook,
+  prices: WorkPrices,
+  constraints: Constraints,
+): CostComparison {
   if (outlook.cars.length === 0) throw new RangeError('no possible car');
   const horizonKm = bestLife(outlook.courses).median;
   const need = (car: CarOut) => armsFor(car, constraints.notAdjustable);

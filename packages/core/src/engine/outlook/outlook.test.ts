@@ -4,7 +4,7 @@ import { quantile } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { exampleCase } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../case/resolveCase.ts';
-import { createFaultReader, FAULT_COUNT } from '../diagnosis/faultsOf.ts';
+import { createFaultClassifier, FAULT_COUNT } from '../diagnosis/classifyFaults.ts';
 import { createRandom } from '../random/random.ts';
 import { DEPTH_RATE } from '../case/treadFacts.ts';
 import { NOISE } from '../wear/constants.ts';
@@ -34,7 +34,7 @@ function car(change: (state: Float64Array) => void = () => {}): PossibleCar {
   const state = healthyState(MID.camber, MID.toe);
   change(state);
   const faults = new Uint8Array(FAULT_COUNT);
-  createFaultReader(resolved)(state, faults);
+  createFaultClassifier(resolved)(state, faults);
   return { state, faults, factors: new Float64Array(12).fill(1), lossMm: lossesRead() };
 }
 const toeOut = car((state) => (state[STATE.toe] = -1));

@@ -1,7 +1,7 @@
 import type { Diagnosis, PriceList } from '@keen/contract';
 import type { FullAnswer } from '../../engine/diagnosis/diagnose.ts';
 import { isBeforeFitting } from '../explain/recommend.ts';
-import { weighCase } from './weighVisit.ts';
+import { rankCaseOptions } from './rankVisitOptions.ts';
 
 /**
  * The diagnosis of a case with its advice weighed at given prices instead of usual ratios, as Decide does
@@ -11,7 +11,7 @@ import { weighCase } from './weighVisit.ts';
  */
 export function adviseAtPrices({ diagnosis, outlook }: FullAnswer, prices: PriceList): Diagnosis {
   const { recommendation } = diagnosis;
-  const { advised, choices } = weighCase(outlook, prices, recommendation.replace);
+  const { advised, choices } = rankCaseOptions(outlook, prices, recommendation.replace);
   const courses = choices
     .toSorted((a, b) => a.perThousandKm - b.perThousandKm)
     .map(

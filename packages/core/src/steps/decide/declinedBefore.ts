@@ -3,7 +3,7 @@ import type { Wheel } from '@keen/contract/words';
 import { DEFAULT_LIMITS_MM } from '../../engine/case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { ASSUMED } from '../../visit/draftToCase.ts';
-import { workPrices } from './weighVisit.ts';
+import { workPrices } from './rankVisitOptions.ts';
 
 /** An earlier visit of the car, as far as it matters here. */
 export interface EarlierVisit {

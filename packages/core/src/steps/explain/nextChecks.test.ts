@@ -3,7 +3,7 @@ import type { CaseFile } from '@keen/contract';
 import { exampleCase } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
 import { STATE } from '../../engine/wear/state.ts';
-import { createFaultReader, FAULT_COUNT } from '../../engine/diagnosis/faultsOf.ts';
+import { createFaultClassifier, FAULT_COUNT } from '../../engine/diagnosis/classifyFaults.ts';
 import { checkAnswers, nextChecks } from '../../engine/diagnosis/nextChecks.ts';
 import type { Draw } from '../../engine/diagnosis/nextChecks.ts';
 import { createPosterior } from '../../engine/diagnosis/posterior.ts';
@@ -15,7 +15,7 @@ function checksFor(
 ) {
   const resolved = resolveCase(exampleCase(file));
   const posterior = createPosterior(resolved);
-  const read = createFaultReader(resolved);
+  const read = createFaultClassifier(resolved);
   const draws: Draw[] = Array.from({ length: 200 }, (_, i) => {
     const state = posterior.healthy.slice();
     if (i % 2 === 0) change(state);

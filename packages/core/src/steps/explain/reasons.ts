@@ -7,8 +7,8 @@ import type { Texts } from '../../words/texts.ts';
 import { depthIn, numberIn } from '../../words/texts.ts';
 import { depthFromMm } from '../../engine/units/units.ts';
 import type { Fault } from '../../engine/wear/faults.ts';
-import { sayingsOf } from './saidReasons.ts';
-import type { Figure, Said } from './saidReasons.ts';
+import { reasonBuilders } from './reasonBuilders.ts';
+import type { Figure, RenderedReason } from './reasonBuilders.ts';
 
 /** For and against a cause, in sentences made from this car's numbers. */
 export interface Reasons {
@@ -20,8 +20,8 @@ export interface Reasons {
 
 /** The same while it is gathered. */
 interface Gathered {
-  because: Said[];
-  against: Said[];
+  because: RenderedReason[];
+  against: RenderedReason[];
 }
 
 /** A difference in depth that is worth a sentence, mm. */
@@ -38,7 +38,7 @@ type Depths = Record<Rib, number | null>;
  * @param texts - the language it speaks
  */
 export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Texts = ENGLISH) {
-  const say = sayingsOf(texts.reasons);
+  const say = reasonBuilders(texts.reasons);
   const depth = (mm: number): Figure => ({
     value: rounded(mm),
     text: depthIn(texts, depthFromMm(mm, unit), unit),
@@ -264,8 +264,9 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
 
   return function reasonsFor(fault: Pick<Fault, 'cause' | 'where'>): Reasons {
     const { because, against } = gather(fault);
-    const texted = (list: readonly Said[]) => list.map(({ text }) => text);
-    const coded = (list: readonly Said[]) => list.map(({ code, figures }) => ({ code, figures }));
+    const texted = (list: readonly RenderedReason[]) => list.map(({ text }) => text);
+    const coded = (list: readonly RenderedReason[]) =>
+      list.map(({ code, figures }) => ({ code, figures }));
     return {
       because: texted(because),
       against: texted(against),

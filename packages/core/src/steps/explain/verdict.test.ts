@@ -10,7 +10,7 @@ import { inHundred, sureWords } from '../../words/causeWords.ts';
 import { diagnose } from './diagnose.ts';
 import { barredCourses, chooseAction, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
 import type { GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
-import { spokenRibs } from './spokenRibs.ts';
+import { affectedRibs } from './affectedRibs.ts';
 import { actionWords, verdictOf } from './verdict.ts';
 
 const healthy = diagnose(exampleCase()).diagnosis;
@@ -120,16 +120,16 @@ describe('an angle inside its limits that eats an edge', () => {
   });
 });
 
-describe('spokenRibs', () => {
+describe('affectedRibs', () => {
   it('points at the edges that the cause eats', () => {
-    expect(spokenRibs({ cause: 'toeTooFarIn', where: 'front' })).toEqual([
+    expect(affectedRibs({ cause: 'toeTooFarIn', where: 'front' })).toEqual([
       { wheel: 'lf', rib: 'outer' },
       { wheel: 'rf', rib: 'outer' },
     ]);
-    expect(spokenRibs({ cause: 'camberTooNegative', where: 'rr' })).toEqual([
+    expect(affectedRibs({ cause: 'camberTooNegative', where: 'rr' })).toEqual([
       { wheel: 'rr', rib: 'inner' },
     ]);
-    expect(spokenRibs({ cause: 'looseness', where: 'rear' })).toHaveLength(6);
+    expect(affectedRibs({ cause: 'looseness', where: 'rear' })).toHaveLength(6);
   });
 });
 

@@ -10,7 +10,7 @@ import type { Texts } from '../../words/texts.ts';
 import { hundredIn, numberIn, sureIn } from '../../words/texts.ts';
 import { depthFromMm } from '../../engine/units/units.ts';
 import { rubberTaken } from './rubberTaken.ts';
-import { spokenRibs } from './spokenRibs.ts';
+import { affectedRibs } from './affectedRibs.ts';
 
 /** The answer as one would say it to the customer. */
 export interface Verdict {
@@ -180,7 +180,7 @@ function headlineOf(
 /** Whether the ribs that a cause eats are lower, on average, than the others of the same tires. */
 function isLowWhereEaten(alike: readonly RankedCause[], file: CaseFile): boolean {
   const { tires } = resolveCase(file);
-  const eaten = alike.flatMap(spokenRibs);
+  const eaten = alike.flatMap(affectedRibs);
   const sums = { eaten: [0, 0], other: [0, 0] } as Record<'eaten' | 'other', [number, number]>;
   for (const wheel of new Set(eaten.map((slot) => slot.wheel))) {
     for (const rib of RIBS) {

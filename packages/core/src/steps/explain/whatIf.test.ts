@@ -18,7 +18,7 @@ describe('depthsWith', () => {
   });
 
   it('leaves what the answer expects when nothing is changed', () => {
-    const depths = depthsWith(file, answer.typical, settingOf(answer.typical));
+    const depths = depthsWith(file, answer.posteriorMean, settingOf(answer.posteriorMean));
     for (const wheel of ['lf', 'rf', 'lr', 'rr'] as const) {
       for (const rib of ['inner', 'centre', 'outer'] as const) {
         expect(depths[wheel][rib]).toBeCloseTo(answer.expectedMm[wheel][rib].mean, 0);
@@ -27,9 +27,9 @@ describe('depthsWith', () => {
   });
 
   it('brings the outer edges back when the toe is put right, and leaves the rear alone', () => {
-    const asIs = settingOf(answer.typical);
-    const before = depthsWith(file, answer.typical, asIs);
-    const after = depthsWith(file, answer.typical, {
+    const asIs = settingOf(answer.posteriorMean);
+    const before = depthsWith(file, answer.posteriorMean, asIs);
+    const after = depthsWith(file, answer.posteriorMean, {
       ...asIs,
       totalToe: { ...asIs.totalToe, front: 0.1 },
     });
@@ -39,8 +39,8 @@ describe('depthsWith', () => {
   });
 
   it('never leaves less than nothing', () => {
-    const asIs = settingOf(answer.typical);
-    const worn = depthsWith(file, answer.typical, {
+    const asIs = settingOf(answer.posteriorMean);
+    const worn = depthsWith(file, answer.posteriorMean, {
       ...asIs,
       totalToe: { front: 3, rear: 0 },
     });

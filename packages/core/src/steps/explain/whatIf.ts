@@ -16,27 +16,27 @@ export interface Setting {
 }
 
 /** The setting that the tread says the car has had. */
-export function settingOf(typical: readonly number[]): Setting {
+export function settingOf(posteriorMean: readonly number[]): Setting {
   return {
-    camber: byWheel((_, wheel) => typical[STATE.camber + wheel]!),
-    totalToe: { front: typical[STATE.toe]!, rear: typical[STATE.toe + 1]! },
-    pressureRatio: byWheel((_, wheel) => typical[STATE.pressure + wheel]!),
+    camber: byWheel((_, wheel) => posteriorMean[STATE.camber + wheel]!),
+    totalToe: { front: posteriorMean[STATE.toe]!, rear: posteriorMean[STATE.toe + 1]! },
+    pressureRatio: byWheel((_, wheel) => posteriorMean[STATE.pressure + wheel]!),
   };
 }
 
 /**
  * Runs the wear model forward for the car as it is, but for its settings.
- * @param typical - every unknown of the car, from its answer
+ * @param posteriorMean - every unknown of the car, from its answer
  * @returns depth left at each rib, mm, not below zero
  */
 export function depthsWith(
   file: CaseFile,
-  typical: readonly number[],
+  posteriorMean: readonly number[],
   setting: Setting,
 ): Record<Wheel, Record<Rib, number>> {
   const resolved = resolveCase(file);
   const paths = tirePaths(resolved);
-  const state = Float64Array.from(typical);
+  const state = Float64Array.from(posteriorMean);
   byWheel((wheel, index) => {
     state[STATE.camber + index] = setting.camber[wheel];
     state[STATE.pressure + index] = setting.pressureRatio[wheel];

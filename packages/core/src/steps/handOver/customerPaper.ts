@@ -5,8 +5,8 @@ import { createReasons } from '../explain/reasons.ts';
 import { verdictOf } from '../explain/verdict.ts';
 import { hundredIn, sureIn } from '../../words/texts.ts';
 import { batteryVerdict } from '../../engine/vehicle/battery.ts';
-import { nextLooks } from './nextLooks.ts';
-import type { NextLook } from './nextLooks.ts';
+import { reminders } from './reminders.ts';
+import type { Reminder } from './reminders.ts';
 import { angleBlock, leftWords } from './angleBlock.ts';
 import { isSetAtHome } from '../setRight/closingList.ts';
 import { estimateBlock, worthLines } from './moneyBlocks.ts';
@@ -172,11 +172,11 @@ function done({ visit }: PaperFacts, writer: Writer): PaperLines | null {
 function next(facts: PaperFacts, { papers, about }: Writer): PaperLines {
   const { visit, outlook, decision } = facts;
   const wheelsOff = decision?.answer === 'yes' && decision.replace.length > 0;
-  const when = ({ afterKm, months }: NextLook) =>
+  const when = ({ afterKm, months }: Reminder) =>
     afterKm === null ? papers.inMonths(months ?? 0) : papers.afterDistance(about(afterKm));
   return lines(
     papers.heads.next,
-    nextLooks(visit.draft, outlook, wheelsOff).map((look) =>
+    reminders(visit.draft, outlook, wheelsOff).map((look) =>
       line(`${when(look)}:`, `${papers.next[look.what]}.`),
     ),
   );

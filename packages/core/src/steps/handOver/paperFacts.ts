@@ -16,7 +16,7 @@ import { DEFAULT_LIMITS_MM } from '../../engine/case/resolveCase.ts';
 import type { ExpectedDepths } from '../../engine/diagnosis/diagnose.ts';
 import { sectionTires } from '../../drawing/sectionTires.ts';
 import { formatMoney } from '../decide/money.ts';
-import type { Weighing } from '../../engine/outlook/choices.ts';
+import type { CostComparison } from '../../engine/outlook/choices.ts';
 import type { DeclinedBefore } from '../decide/declinedBefore.ts';
 import type { Outlook } from '../../engine/outlook/outlook.ts';
 import type { LanguageTexts } from '../../words/textsOf.ts';
@@ -37,7 +37,7 @@ export interface PaperFacts {
   diagnosis: Diagnosis;
   expectedMm: ExpectedDepths;
   outlook: Outlook;
-  weighing: Weighing;
+  weighing: CostComparison;
   decision: Pick<Decision, 'action' | 'advised' | 'answer' | 'reason' | 'replace'> | null;
   /** Work declined at an earlier visit, and what that has cost. */
   declined: DeclinedBefore | null;

@@ -3,7 +3,7 @@ import type { Language, Paper, VisitDraft } from '@keen/contract';
 import { DEFAULT_SHOP_SETTINGS, paperSchema } from '@keen/contract';
 import { byWheel } from '../../engine/case/resolveCase.ts';
 import { diagnose } from '../explain/diagnose.ts';
-import { weighVisit } from '../decide/weighVisit.ts';
+import { rankVisitOptions } from '../decide/rankVisitOptions.ts';
 import { draftToCase } from '../../visit/draftToCase.ts';
 import { customerPaper } from './customerPaper.ts';
 import type { PaperFacts } from './paperFacts.ts';
@@ -38,7 +38,7 @@ const facts = (language: Language, change: Partial<PaperFacts> = {}): PaperFacts
   diagnosis,
   expectedMm,
   outlook,
-  weighing: weighVisit(
+  weighing: rankVisitOptions(
     outlook,
     DEFAULT_SHOP_SETTINGS.prices,
     draft,

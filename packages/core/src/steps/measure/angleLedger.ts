@@ -7,7 +7,7 @@ import type { PaperTexts } from '../../words/paperTexts.ts';
 import type { MeasureTexts } from '../../words/screens/index.ts';
 import { halfOf, isSideAgainstSide, limitsOf } from './limits.ts';
 import type { Limit, Limits, LimitSource } from './limits.ts';
-import { angleSd, tellsWheels } from './readings.ts';
+import { angleSd, readsEachWheel } from './readings.ts';
 import { staleAngles } from './stale.ts';
 import type { StaleAngles } from './stale.ts';
 
@@ -135,7 +135,7 @@ function axleRows(axle: Axle, angles: Angles, draft: VisitDraft, limits: Limits)
       rows.push(row(`included.${wheel}`, wheel, value + camber, doubt, null));
     }
   });
-  const isByWheel = tellsWheels(draft, wheels);
+  const isByWheel = readsEachWheel(draft, wheels);
   if (isByWheel) {
     const limit = isSideAgainstSide(draft) ? null : halfOf(limits.totalToe[axle]);
     each('toe', (wheel, value) => {

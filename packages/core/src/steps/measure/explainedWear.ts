@@ -25,12 +25,12 @@ const LEAST_MM = 0.15;
  * measured today, and as the tread says it has been. The first to the second is what the angles
  * explain; what else the tread says is put in by itself; the rest is angles that were other than today's
  * (before a kerb, a part, a rotation or an alignment).
- * @param typical - every unknown of the car, from its answer
+ * @param posteriorMean - every unknown of the car, from its answer
  * @returns null when no wheel has both its camber and its axle's toe, or nothing was lost beyond
  */
 export function explainedWear(
   file: CaseFile,
-  typical: readonly number[],
+  posteriorMean: readonly number[],
   angles: Angles,
 ): ExplainedWear | null {
   const resolved = resolveCase(file);
@@ -47,8 +47,8 @@ export function explainedWear(
     STATE.looseness + 1,
     ...[0, 1, 2, 3].map((tire) => STATE.bounce + tire),
   ];
-  const was = Float64Array.from(typical);
-  const good = Float64Array.from(typical);
+  const was = Float64Array.from(posteriorMean);
+  const good = Float64Array.from(posteriorMean);
   for (const element of settings) good[element] = healthy[element]!;
   const measured = Float64Array.from(good);
   let hasAngles = false;

@@ -1,4 +1,4 @@
-import type { Taken, ToeIn, VisitDraft } from '@keen/contract';
+import type { AngleReading, ToeIn, VisitDraft } from '@keen/contract';
 import type { AngleKind, Method, SetStep, Wheel } from '@keen/contract/words';
 import { METHODS } from '@keen/contract/words';
 import { axleOf, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
@@ -56,7 +56,7 @@ export function angleSd(draft: VisitDraft, wheel: Wheel, kind: AngleKind): numbe
 }
 
 /** Whether the toe of both wheels of an axle was read each by itself, not as one total. */
-export function tellsWheels(draft: VisitDraft, wheels: readonly Wheel[]): boolean {
+export function readsEachWheel(draft: VisitDraft, wheels: readonly Wheel[]): boolean {
   return wheels.every((wheel) => {
     const method = readingInUse(draft, wheel, 'toe')?.method ?? methodOf(draft, 'toe');
     return !METHOD_FACTS[method].tellsTotalOnly;
@@ -82,7 +82,7 @@ export interface NewReading {
  * go by, and, once setting has begun, that the angle was moved.
  * @param draft - the visit before
  */
-export function takeReadings(draft: VisitDraft, readings: readonly NewReading[]): FieldChange[] {
+export function applyReadings(draft: VisitDraft, readings: readonly NewReading[]): FieldChange[] {
   const angles = { ...draft.angles };
   const wheels = new Set<Wheel>();
   const changes: FieldChange[] = [];
@@ -201,7 +201,7 @@ function readingOf(
   draft: VisitDraft,
   method: Method,
   kind: AngleKind,
-  taken: Omit<Taken, 'at'> & { at: string | null },
+  taken: Omit<AngleReading, 'at'> & { at: string | null },
 ): Reading {
   const { value, at, resolution, repeats } = taken;
   const own = repeats && Math.abs(meanOf(repeats) - value) < 1e-3 ? repeats : undefined;

@@ -3,7 +3,7 @@ import type { AngleKind, Axle, Wheel } from '@keen/contract/words';
 import { ANGLE_KINDS, WHEELS } from '@keen/contract/words';
 import { axleOf, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
 import type { StaleReason } from '../../words/screens/en/measure.ts';
-import { readingInUse, ROUNDING, tellsWheels } from './readings.ts';
+import { readingInUse, ROUNDING, readsEachWheel } from './readings.ts';
 
 interface Rule {
   /** The angle that was set, and at which axle; either where absent. */
@@ -59,7 +59,7 @@ export function staleAngles(draft: VisitDraft): StaleAngles {
         if (rule.set !== kind || (rule.at ?? axleOf(wheel)) !== axleOf(wheel)) continue;
         for (const other of wheelsOf(rule, wheel)) {
           // Of a total it does not matter where the axle behind it points.
-          if (rule.of === 'front' && !tellsWheels(draft, WHEELS_OF_AXLE.front)) continue;
+          if (rule.of === 'front' && !readsEachWheel(draft, WHEELS_OF_AXLE.front)) continue;
           if (isOlder(draft, other, rule.makes, moved)) mark(other, rule.makes, rule.because);
         }
       }

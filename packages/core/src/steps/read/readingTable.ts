@@ -135,7 +135,7 @@ export function readReadingTable(
         if (column !== undefined) take(`tires.${wheel}.stations.0.${rib}`, column);
       }
     } else {
-      takeLong(
+      readLongRow(
         text,
         mapping,
         say,
@@ -145,13 +145,13 @@ export function readReadingTable(
         },
       );
     }
-    takeNewDepth(text(mapping.newDepth), mapping, car);
+    readNewDepth(text(mapping.newDepth), mapping, car);
     if (car.changes.length > 0) cars.set(key, car);
   }
   return { cars: [...cars.values()], faults, readings };
 }
 
-function takeLong(
+function readLongRow(
   text: (column: number | null) => string,
   mapping: ReadingMapping,
   say: TableTexts,
@@ -166,7 +166,7 @@ function takeLong(
 }
 
 /** Depth when new goes to all four tires; one that cannot be read is left out. */
-function takeNewDepth(text: string, mapping: ReadingMapping, car: CarReadings): void {
+function readNewDepth(text: string, mapping: ReadingMapping, car: CarReadings): void {
   const mm = text === '' ? null : readDepthText(text, mapping.unit);
   if (mm === null || mm <= 0 || car.changes.some(({ path }) => path.endsWith('newDepth'))) return;
   for (const wheel of WHEELS) car.changes.push({ path: `tires.${wheel}.newDepth`, value: mm });

@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { ENGLISH_SCREENS } from '../../../tests/englishScreens.ts';
 import { foldEntries } from '../../visit/foldEntries.ts';
 import { angleLedger } from '../measure/angleLedger.ts';
-import { readingPairs, takeReadings } from '../measure/readings.ts';
+import { readingPairs, applyReadings } from '../measure/readings.ts';
 import { alignmentState, alignmentWords } from './alignmentState.ts';
 import { leaveRows } from './leftRows.ts';
 import { isAtTarget, setRightPlan } from './setRightPlan.ts';
@@ -32,7 +32,7 @@ function bay(draft: VisitDraft = {}) {
       return self;
     },
     read(wheel: Wheel, kind: AngleKind, value: number | null, method: Method = 'readout') {
-      now = foldEntries(now, takeReadings(now, [{ wheel, kind, value, method, at: at() }]));
+      now = foldEntries(now, applyReadings(now, [{ wheel, kind, value, method, at: at() }]));
       return self;
     },
     begin() {
@@ -104,7 +104,7 @@ describe('alignmentState', () => {
       { wheel, kind: 'camber' as const, method: 'readout' as const, value: -0.5, at },
       { wheel, kind: 'toe' as const, method: 'readout' as const, value: 0.05, at },
     ]);
-    const after = foldEntries(shop.draft, takeReadings(shop.draft, all));
+    const after = foldEntries(shop.draft, applyReadings(shop.draft, all));
     expect(angleLedger(after).filter(({ state }) => state === 'stale')).toEqual([]);
   });
 

@@ -11,7 +11,7 @@ import { angleLedger, CLOSE_SD } from '../measure/angleLedger.ts';
 import type { Angles, LedgerRow } from '../measure/angleLedger.ts';
 import { limitsOf } from '../measure/limits.ts';
 import type { Limits } from '../measure/limits.ts';
-import { ROUNDING, tellsWheels } from '../measure/readings.ts';
+import { ROUNDING, readsEachWheel } from '../measure/readings.ts';
 import { staleAngles } from '../measure/stale.ts';
 import type { StaleAngles } from '../measure/stale.ts';
 import { leftRows } from './leftRows.ts';
@@ -240,7 +240,7 @@ function toeSteps(axle: Axle, standing: Standing, camberMoves: boolean): PlanSte
   const read = wheels.filter((wheel) => angles[wheel]?.toe !== undefined);
   if (read.length === 0) return [];
   const willMove = 'camberWillMoveToe';
-  if (read.length === 2 && !tellsWheels(draft, wheels)) {
+  if (read.length === 2 && !readsEachWheel(draft, wheels)) {
     const because = stale[wheels[0]]?.toe ?? stale[wheels[1]]?.toe ?? (camberMoves && willMove);
     const key: SetStep = `toe-${axle}`;
     const shared = {

@@ -1,6 +1,6 @@
 import type { Learned, VisitDraft } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
-import { keptTurns, pooled, turnsLearned } from './turnsLearned.ts';
+import { savedTurns, pooled, turnsLearned } from './turnsLearned.ts';
 
 const AT = '2026-03-01T10:00:00.000Z';
 const turn = (amount: number, from: number, to: number, adjuster = 'tieRod' as const) => ({
@@ -44,7 +44,7 @@ describe('turnsLearned', () => {
 
   it('replaces what an earlier visit learned of the same adjuster, and keeps the rest', () => {
     const before = [learned({ perUnit: 3 }), learned({ axle: 'rear', perUnit: 0.7 })];
-    const kept = keptTurns({ ...draft, visit: { ...draft.visit, car: { learned: before } } });
+    const kept = savedTurns({ ...draft, visit: { ...draft.visit, car: { learned: before } } });
     expect(kept.map(({ axle, perUnit }) => [axle, Number(perUnit.toFixed(3))])).toEqual([
       ['front', 2],
       ['rear', 0.7],

@@ -31,7 +31,7 @@ export function turnsLearned(draft: VisitDraft): Learned[] {
 }
 
 /** What is known of an adjuster from this visit and those before it: what is newer replaces what is older. */
-export function keptTurns(draft: VisitDraft): Learned[] {
+export function savedTurns(draft: VisitDraft): Learned[] {
   const now = turnsLearned(draft);
   const before = (draft.visit?.car?.learned ?? []).filter(
     (one) => !now.some((newer) => isSame(newer, one)),

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { dueLooks } from './dueLooks.ts';
+import { datedReminders } from './datedReminders.ts';
 
 const on = (afterKm: number | null, months: number | null, kmPerYear = 15_000) =>
-  dueLooks([{ what: 'tread', afterKm, months }], '2026-03-01', kmPerYear)[0]!.on;
+  datedReminders([{ what: 'tread', afterKm, months }], '2026-03-01', kmPerYear)[0]!.on;
 
-describe('dueLooks', () => {
+describe('datedReminders', () => {
   it('turns a distance into a day by what is driven in a year', () => {
     expect(on(15_000, null)).toBe('2027-03-01');
     expect(on(7_500, null, 30_000)).toBe('2026-05-31');

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Outlook } from '../../engine/outlook/outlook.ts';
-import { nextLooks } from './nextLooks.ts';
+import { reminders } from './reminders.ts';
 
 const CURVE = { km: [], mm: [] };
 const outlook = (low: number | null): Outlook => ({
@@ -16,32 +16,32 @@ const outlook = (low: number | null): Outlook => ({
 });
 /** Tires that stay where they are. */
 const fixed = { vehicle: { rotatable: false } };
-const tread = (looks: ReturnType<typeof nextLooks>) =>
+const tread = (looks: ReturnType<typeof reminders>) =>
   looks.find(({ what }) => what === 'tread')!.afterKm;
 
-describe('nextLooks', () => {
+describe('reminders', () => {
   it('looks at the tread by custom, sooner when the forecast says so, never at once', () => {
-    expect(tread(nextLooks(fixed, outlook(40_000), false))).toBe(8_000);
-    expect(tread(nextLooks(fixed, outlook(6_000), false))).toBe(3_000);
-    expect(tread(nextLooks(fixed, outlook(0), false))).toBe(500);
-    expect(tread(nextLooks(fixed, outlook(null), false))).toBe(8_000);
+    expect(tread(reminders(fixed, outlook(40_000), false))).toBe(8_000);
+    expect(tread(reminders(fixed, outlook(6_000), false))).toBe(3_000);
+    expect(tread(reminders(fixed, outlook(0), false))).toBe(500);
+    expect(tread(reminders(fixed, outlook(null), false))).toBe(8_000);
   });
 
   it('speaks of wheel nuts where wheels came off, and forgets the old tires then', () => {
-    const looks = nextLooks(fixed, outlook(2_000), true);
+    const looks = reminders(fixed, outlook(2_000), true);
     expect(looks[0]).toEqual({ what: 'nuts', afterKm: 100, months: null });
     expect(tread(looks)).toBe(8_000);
-    expect(nextLooks(fixed, outlook(2_000), false).map(({ what }) => what)).not.toContain('nuts');
+    expect(reminders(fixed, outlook(2_000), false).map(({ what }) => what)).not.toContain('nuts');
   });
 
   it('looks at the tread when tires change places, and sooner alone where it wears fast', () => {
-    const kinds = (low: number) => nextLooks({}, outlook(low), false).map(({ what }) => what);
+    const kinds = (low: number) => reminders({}, outlook(low), false).map(({ what }) => what);
     expect(kinds(40_000)).toEqual(['rotation', 'alignment']);
     expect(kinds(6_000)).toEqual(['tread', 'alignment']);
   });
 
   it('carries what the technician wants to see again', () => {
-    const looks = nextLooks(
+    const looks = reminders(
       { ...fixed, visit: { setRight: { recheckKm: 1_500 } } },
       outlook(null),
       false,

@@ -2,8 +2,8 @@ import type { PriceList, VisitDraft } from '@keen/contract';
 import type { Axle, Wheel } from '@keen/contract/words';
 import { AXLES } from '@keen/contract/words';
 import { axleOf } from '../../engine/case/wheels.ts';
-import { weigh } from '../../engine/outlook/choices.ts';
-import type { Constraints, Weighing, WorkPrices } from '../../engine/outlook/choices.ts';
+import { rankOptions } from '../../engine/outlook/choices.ts';
+import type { Constraints, CostComparison, WorkPrices } from '../../engine/outlook/choices.ts';
 import type { Outlook } from '../../engine/outlook/outlook.ts';
 
 /** What the courses of work cost by a shop's price list: a tire counts with its fitting and disposal. */
@@ -28,28 +28,28 @@ export function workPrices({ items }: PriceList): WorkPrices {
  * needs an adjustable arm.
  * @param replace - tires that are replaced now
  */
-export function weighVisit(
+export function rankVisitOptions(
   outlook: Outlook,
   prices: PriceList,
   draft: VisitDraft,
   replace: readonly Wheel[],
-): Weighing {
+): CostComparison {
   const adjustable = draft.visit?.car?.adjustable;
   const without = (kind: 'camber' | 'toe') =>
     AXLES.filter((axle) => adjustable?.[axle]?.[kind] === 'no');
-  return weigh(outlook, workPrices(prices), {
+  return rankOptions(outlook, workPrices(prices), {
     replaced: replacedOf(replace),
     notAdjustable: { camber: without('camber'), toe: without('toe') },
   });
 }
 
 /** The same for a case, which does not say what can be adjusted. */
-export function weighCase(
+export function rankCaseOptions(
   outlook: Outlook,
   prices: PriceList,
   replace: readonly Wheel[],
-): Weighing {
-  return weigh(outlook, workPrices(prices), { replaced: replacedOf(replace) });
+): CostComparison {
+  return rankOptions(outlook, workPrices(prices), { replaced: replacedOf(replace) });
 }
 
 function replacedOf(replace: readonly Wheel[]): Constraints['replaced'] {

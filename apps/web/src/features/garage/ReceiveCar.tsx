@@ -6,21 +6,21 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { takeCarSchema } from '@keen/contract';
+import { receiveCarSchema } from '@keen/contract';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useTakeCarMutation } from '../../api/chainApi.ts';
+import { useReceiveCarMutation } from '../../api/chainApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { t } from '../../words/chain.ts';
 
 /** Takes a car with its history from another shop of the chain, by the customer's code. */
-export function TakeCar({ chain }: { chain: string }) {
+export function ReceiveCar({ chain }: { chain: string }) {
   const [isOpen, setOpen] = useState(false);
   const [code, setCode] = useState('');
-  const [take, { isLoading, error, reset }] = useTakeCarMutation();
+  const [take, { isLoading, error, reset }] = useReceiveCarMutation();
   const navigate = useNavigate();
-  const isWhole = takeCarSchema.safeParse({ code }).success;
+  const isWhole = receiveCarSchema.safeParse({ code }).success;
 
   async function send(): Promise<void> {
     const { data } = await take(code);
@@ -34,7 +34,7 @@ export function TakeCar({ chain }: { chain: string }) {
 
   return (
     <>
-      <Button onClick={() => setOpen(true)}>{t('takeCar.aCarWithACode')}</Button>
+      <Button onClick={() => setOpen(true)}>{t('receiveCar.aCarWithACode')}</Button>
       <Dialog open={isOpen} onClose={close} aria-labelledby="take-car" fullWidth maxWidth="xs">
         <Box
           component="form"
@@ -44,12 +44,12 @@ export function TakeCar({ chain }: { chain: string }) {
             if (isWhole && !isLoading) void send();
           }}
         >
-          <DialogTitle id="take-car">{t('takeCar.title', { chain })}</DialogTitle>
+          <DialogTitle id="take-car">{t('receiveCar.title', { chain })}</DialogTitle>
           <DialogContent sx={{ display: 'grid', gap: 1.5 }}>
-            <Typography color="textSecondary">{t('takeCar.what')}</Typography>
+            <Typography color="textSecondary">{t('receiveCar.what')}</Typography>
             <TextField
-              label={t('takeCar.code')}
-              helperText={t('takeCar.suchAs')}
+              label={t('receiveCar.code')}
+              helperText={t('receiveCar.suchAs')}
               autoFocus
               autoComplete="off"
               value={code}
@@ -62,10 +62,10 @@ export function TakeCar({ chain }: { chain: string }) {
           </DialogContent>
           <DialogActions>
             <Button variant="text" onClick={close}>
-              {t('takeCar.cancel')}
+              {t('receiveCar.cancel')}
             </Button>
             <Button type="submit" variant="contained" disabled={!isWhole || isLoading}>
-              {t('takeCar.take')}
+              {t('receiveCar.take')}
             </Button>
           </DialogActions>
         </Box>

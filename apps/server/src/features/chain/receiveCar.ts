@@ -1,16 +1,16 @@
 import { randomUUID } from 'node:crypto';
-import type { CarTaken } from '@keen/contract';
+import type { CarReceived } from '@keen/contract';
 import { DEFAULT_PREFERENCES } from '@keen/contract';
 import { and, eq, inArray, or } from 'drizzle-orm';
 import { archivedDecision } from '../../archive/exportVisits.ts';
-import { takeVisits } from '../../archive/takeVisits.ts';
-import type { Taken } from '../../archive/takeVisits.ts';
+import { importVisits } from '../../archive/importVisits.ts';
+import type { ImportedVisit } from '../../archive/importVisits.ts';
 import { addAudit } from '../../db/audit.ts';
 import { inOtherShop } from '../../db/client.ts';
 import type { Handle } from '../../db/client.ts';
 import { idsFor } from '../../db/idsFor.ts';
 import { people, photos, vehicles, visits } from '../../db/schema/index.ts';
-import { tellLive } from '../../db/tellLive.ts';
+import { notifyLive } from '../../db/notifyLive.ts';
 import { conflict } from '../../errors.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { useCode } from './carCodes.ts';
@@ -24,12 +24,12 @@ const LONGEST_NAME = 80;
  * keeps its records. Visits that came from here once, or came before, do not come twice.
  * @throws {AppError} 404 for a code that leads nowhere
  */
-export async function takeCar(
+export async function receiveCar(
   tx: Handle,
   actor: Actor,
   code: string,
   address: string | undefined,
-): Promise<CarTaken> {
+): Promise<CarReceived> {
   const from = await useCode(tx, code);
   const shops = { from: actor.shopId, to: from.shopId };
   const history = await inOtherShop(tx, shops, () => readCar(tx, from.vehicleId));
@@ -37,9 +37,9 @@ export async function takeCar(
   const personOf = await authorsHere(tx, actor, history);
   const fresh = await freshVisits(tx, actor, history);
   const ids = idsFor(actor.shopId);
-  const taken = fresh.map((one) => takenOf(one, vehicleId, ids));
+  const taken = fresh.map((one) => archivedVisit(one, vehicleId, ids));
   const archive = { picture: () => Promise.resolve(null) };
-  await takeVisits(tx, actor, archive, taken, personOf, []);
+  await importVisits(tx, actor, archive, taken, personOf, []);
   for (const { visit, photos: pictures } of fresh) {
     for (const { id, personId, ...picture } of pictures) {
       await tx.insert(photos).values({
@@ -52,7 +52,7 @@ export async function takeCar(
     }
   }
   await addAudit(tx, actor, 'carTaken', { carId: vehicleId, visits: fresh.length }, address);
-  await tellLive(tx, { shopId: actor.shopId, kind: 'settings' });
+  await notifyLive(tx, { shopId: actor.shopId, kind: 'settings' });
   return { carId: vehicleId, visits: fresh.length };
 }
 
@@ -127,11 +127,11 @@ async function freshVisits(
 }
 
 /** A visit as the archive would bring it, with ids of its own. One that is open elsewhere is closed here. */
-function takenOf(
+function archivedVisit(
   { visit, entries, decisions }: OneVisit,
   vehicleId: string,
   ids: (id: string) => string,
-): Taken {
+): ImportedVisit {
   return {
     folder: '',
     vehicleId,

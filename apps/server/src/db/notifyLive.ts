@@ -8,7 +8,7 @@ export const LIVE_CHANNEL = 'keen_live';
 export type SessionOwner = { personId: string } | { accountId: string };
 
 /** What travels over NOTIFY: small, since its payload is limited; readers fetch the rest. */
-export type LiveNote =
+export type LiveNotification =
   | {
       shopId: string;
       visitId: string;
@@ -30,6 +30,6 @@ export type LiveNote =
   | ({ kind: 'signedOut'; session?: string; except?: string } & SessionOwner);
 
 /** Tells every server process, once the transaction commits. */
-export async function tellLive(tx: Handle, note: LiveNote): Promise<void> {
+export async function notifyLive(tx: Handle, note: LiveNotification): Promise<void> {
   await tx.execute(sql`select pg_notify(${LIVE_CHANNEL}, ${JSON.stringify(note)})`);
 }

@@ -3,7 +3,7 @@ import { configureStore } from '@reduxjs/toolkit';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { visitDetail } from '../../tests/visitBench.tsx';
 import { keenApi } from './keenApi.ts';
-import { takeIn, takeInVisit } from './takeIn.ts';
+import { applyEntries, applyVisit } from './applyLive.ts';
 
 /** As the server sends it, arrived so many minutes after another. */
 function visit(number: number, change: Partial<Visit> = {}): Visit {
@@ -53,7 +53,7 @@ const numbers = (list: readonly Visit[]) => list.map(({ number }) => number);
 
 describe('a change that another tablet made', () => {
   it('is folded into the row of its visit in every list, and nothing is fetched', () => {
-    store.dispatch(takeIn(visit(2).id, [stored(5, 'visit.waits', 'counter')]));
+    store.dispatch(applyEntries(visit(2).id, [stored(5, 'visit.waits', 'counter')]));
     for (const list of [open(), found(''), found('van')]) {
       expect(list.map(({ seq, waits }) => [seq, waits])).toEqual([
         [4, visit(3).waits],
@@ -64,12 +64,12 @@ describe('a change that another tablet made', () => {
   });
 
   it('that does not follow on what is known has the lists fetched', async () => {
-    store.dispatch(takeIn(visit(2).id, [stored(7, 'visit.waits', 'counter')]));
+    store.dispatch(applyEntries(visit(2).id, [stored(7, 'visit.waits', 'counter')]));
     await vi.waitFor(() => expect(asked.length).toBeGreaterThan(0));
   });
 
   it('brings a car that arrives to the top, where no words are searched for', () => {
-    store.dispatch(takeInVisit(visit(9)));
+    store.dispatch(applyVisit(visit(9)));
     expect(numbers(open())).toEqual([9, 3, 2]);
     expect(numbers(found(''))).toEqual([9, 3, 2]);
     expect(numbers(found('van'))).toEqual([3, 2]);
@@ -77,21 +77,21 @@ describe('a change that another tablet made', () => {
   });
 
   it('takes a visit that was closed off the board, and leaves it among all', () => {
-    store.dispatch(takeInVisit(visit(3, { closedAt: '2026-03-01T12:00:00.000Z' })));
+    store.dispatch(applyVisit(visit(3, { closedAt: '2026-03-01T12:00:00.000Z' })));
     expect(numbers(open())).toEqual([2]);
     expect(found('')[0]!.closedAt).not.toBeNull();
-    store.dispatch(takeInVisit(visit(3)));
+    store.dispatch(applyVisit(visit(3)));
     expect(numbers(open())).toEqual([3, 2]);
   });
 
   it('read before entries that are here already does not take them back', () => {
-    store.dispatch(takeIn(visit(2).id, [stored(5, 'visit.waits', 'counter')]));
-    store.dispatch(takeInVisit(visit(2)));
+    store.dispatch(applyEntries(visit(2).id, [stored(5, 'visit.waits', 'counter')]));
+    store.dispatch(applyVisit(visit(2)));
     expect(open()[1]!.waits).toBe('counter');
   });
 
   it('leaves a car that is older than the pages at hand to the pages to come', () => {
-    store.dispatch(takeInVisit(visit(1)));
+    store.dispatch(applyVisit(visit(1)));
     expect(numbers(found(''))).toEqual([3, 2]);
     expect(numbers(open())).toEqual([3, 2, 1]);
   });
@@ -114,7 +114,7 @@ describe('an answer that was long under way', () => {
     await asking;
     const release = holdAnswers({ ...before, visit: { ...before.visit, closedAt: entry.at } });
     const again = asking.refetch();
-    store.dispatch(takeIn(before.visit.id, [entry]));
+    store.dispatch(applyEntries(before.visit.id, [entry]));
     release();
     const { data } = await again;
     expect(data!.visit).toMatchObject({ seq: 5, waits: 'counter', closedAt: entry.at });
@@ -124,7 +124,7 @@ describe('an answer that was long under way', () => {
   it('nor takes it back from the board', async () => {
     const release = holdAnswers({ visits: [visit(3), visit(2)], before: null });
     const again = store.dispatch(endpoints.openVisits.initiate(undefined, { forceRefetch: true }));
-    store.dispatch(takeIn(visit(2).id, [entry]));
+    store.dispatch(applyEntries(visit(2).id, [entry]));
     release();
     await again;
     expect(open().map(({ seq }) => seq)).toEqual([4, 5]);

@@ -17,7 +17,7 @@ const RIBS_OF: Record<Cause, readonly Rib[]> = {
 };
 
 /** The ribs that a cause eats: where to look for it in the drawing. */
-export function spokenRibs({ cause, where }: { cause: Cause; where: Wheel | Axle }): Slot[] {
+export function affectedRibs({ cause, where }: { cause: Cause; where: Wheel | Axle }): Slot[] {
   const wheels: readonly Wheel[] =
     where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
   return wheels.flatMap((wheel) => RIBS_OF[cause].map((rib) => ({ wheel, rib })));

@@ -19,7 +19,7 @@ export function visitNumbers(
 }
 
 /** Writes a made-up visit with its entries and what was decided. */
-export async function keepVisit(
+export async function saveVisit(
   tx: Handle,
   shopId: string,
   number: number,

@@ -4,12 +4,12 @@ import { describe, expect, it } from 'vitest';
 import { axleOf } from '../../engine/case/wheels.ts';
 import { evenCar } from '../../../tests/evenCar.ts';
 import { diagnose } from '../explain/diagnose.ts';
-import { weighCase, weighVisit } from './weighVisit.ts';
+import { rankCaseOptions, rankVisitOptions } from './rankVisitOptions.ts';
 
-describe('weighVisit', () => {
+describe('rankVisitOptions', () => {
   const { outlook, diagnosis } = diagnose(evenCar({ lr: [2.6, 4.8, 5.8], rr: [2.8, 4.9, 5.8] }));
-  const weighed = (draft: VisitDraft) => weighVisit(outlook, DEFAULT_PRICES, draft, []);
-  const alignOf = ({ choices }: ReturnType<typeof weighVisit>) =>
+  const weighed = (draft: VisitDraft) => rankVisitOptions(outlook, DEFAULT_PRICES, draft, []);
+  const alignOf = ({ choices }: ReturnType<typeof rankVisitOptions>) =>
     choices.find(({ course }) => course === 'align')!;
 
   it('adds arms for camber that the car cannot have set, by how likely each wheel needs one', () => {
@@ -29,6 +29,6 @@ describe('weighVisit', () => {
     // Who does not know leaves the arm out, as the case file does, which has no such field.
     const unknown = weighed({ visit: { car: { adjustable: { rear: { camber: 'unknown' } } } } });
     expect(alignOf(unknown).workNow).toBe(plain.workNow);
-    expect(alignOf(weighCase(outlook, DEFAULT_PRICES, [])).workNow).toBe(plain.workNow);
+    expect(alignOf(rankCaseOptions(outlook, DEFAULT_PRICES, [])).workNow).toBe(plain.workNow);
   });
 });

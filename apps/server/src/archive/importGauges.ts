@@ -3,10 +3,10 @@ import type { Handle } from '../db/client.ts';
 import { gaugeStudies, instrumentChecks, instruments, studyReadings } from '../db/schema/index.ts';
 import type { Actor } from '../http/signedIn.ts';
 import type { OpenArchive } from './openArchive.ts';
-import type { PersonOf } from './takeShop.ts';
+import type { PersonOf } from './importShop.ts';
 
 /** Gauges with their checks, and gauge studies, that are not here yet. */
-export async function takeGauges(
+export async function importGauges(
   tx: Handle,
   { shopId }: Actor,
   archive: OpenArchive,

@@ -3,13 +3,13 @@ import type { Handle } from '../db/client.ts';
 import { customerMerges } from '../db/schema/index.ts';
 import type { Actor } from '../http/signedIn.ts';
 import type { OpenArchive } from './openArchive.ts';
-import type { PersonOf } from './takeShop.ts';
+import type { PersonOf } from './importShop.ts';
 
 /**
  * Names of customers that were joined. The cars themselves bring the name that stayed.
  * @param carOf - the car here, by its id in the archive
  */
-export async function takeCustomers(
+export async function importCustomers(
   tx: Handle,
   { shopId }: Actor,
   archive: OpenArchive,

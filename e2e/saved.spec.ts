@@ -1,11 +1,11 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { caseFileSchema } from '@keen/contract';
-import { comeIn, headline, newPlate, step, takeIn, TOE_IN_KEYS } from './shop.ts';
+import { comeIn, headline, newPlate, step, startVisit, TOE_IN_KEYS } from './shop.ts';
 
 test('what is typed is there after a reload and in another browser', async ({ page, browser }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await page.getByLabel('In the customer’s words').fill('Hums at eighty');
   await page.getByRole('button', { name: 'Wanders' }).click();
   await step(page, 'Read');
@@ -31,7 +31,7 @@ test('two people on one visit see each other’s readings within a second', asyn
   browser,
 }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
   await comeIn(other, 'Joss');
@@ -50,7 +50,7 @@ test('without a connection it says so, keeps everything, and sends it when it is
   context,
 }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   await page.keyboard.press('5');
   await page.keyboard.press('1');
@@ -76,7 +76,7 @@ test('with the server gone the visit opens again, goes on, and is sent once when
   const turn = (way: 'stop' | 'start') =>
     fetch(`${process.env.KEEN_SWITCH}/${way}`, { method: 'POST' });
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   const visit = page.url();
   await page.keyboard.type('51');
@@ -131,7 +131,7 @@ test('two people who read one rib without seeing each other: both stand until on
   browser,
 }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
   await comeIn(other, 'Joss');
@@ -154,7 +154,7 @@ test('two people who read one rib without seeing each other: both stand until on
 
 test('undo takes back the last entry, redo brings it again', async ({ page }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   for (const key of '34') await page.keyboard.press(key);
   await expect(page.getByRole('button', { name: 'left front outer, 3.4 mm' })).toBeVisible();
@@ -168,7 +168,7 @@ test('a visit goes out as a case file and comes in again with the same answer', 
   page,
 }, info) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   for (const key of TOE_IN_KEYS.join('')) await page.keyboard.press(key);
   await step(page, 'Explain');
@@ -205,7 +205,7 @@ test('an answer to the next check changes the verdict at once and can be undone'
   page,
 }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   for (const key of TOE_IN_KEYS.join('')) await page.keyboard.press(key);
   await step(page, 'Explain');
@@ -236,7 +236,7 @@ test('text that looks like a number stays text: a date code is there again after
   page,
 }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await page.getByRole('button', { name: /^\+?\s*Sidewalls/ }).click();
   const code = page.getByLabel(/week and year/i).first();
   await code.fill('2319');
@@ -251,7 +251,7 @@ test('an entry that makes the server fail is set aside; the others are saved, an
   page,
 }) => {
   await comeIn(page);
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   const fails = (url: URL) => url.pathname.endsWith('/entries');
   await page.route(fails, async (route) => {
     if (!route.request().postData()?.includes('"visit.words"')) return route.continue();
@@ -291,7 +291,7 @@ test('at a shared tablet each entry is sent by who typed it, and by nobody else'
     await page.getByRole('button', { name: 'Sign out' }).click();
   };
   await comeIn(page, 'Mira');
-  await takeIn(page, newPlate());
+  await startVisit(page, newPlate());
   await step(page, 'Read');
   const visit = page
     .url()

@@ -1,20 +1,20 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { noteKept, whenKept } from './keptAnswers.ts';
+import { noteStale, onStale } from './staleCache.ts';
 
 describe('answers that may be old', () => {
   let stop = () => {};
   afterEach(() => stop());
 
   it('are heard of, also when one came before anybody listened, and only once', () => {
-    noteKept();
+    noteStale();
     const hear = vi.fn();
-    stop = whenKept(hear);
+    stop = onStale(hear);
     expect(hear).toHaveBeenCalledTimes(1);
-    noteKept();
+    noteStale();
     expect(hear).toHaveBeenCalledTimes(2);
     stop();
     const other = vi.fn();
-    stop = whenKept(other);
+    stop = onStale(other);
     expect(other).not.toHaveBeenCalled();
   });
 });

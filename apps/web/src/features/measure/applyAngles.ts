@@ -1,6 +1,6 @@
 import type { AngleFile, VisitDraft, Wheel } from '@keen/contract';
 import { ANGLE_KINDS } from '@keen/contract';
-import { foldEntries, takeReadings } from '@keen/core';
+import { foldEntries, applyReadings } from '@keen/core';
 import type { FieldChange, NewReading } from '@keen/core';
 
 /**
@@ -8,7 +8,7 @@ import type { FieldChange, NewReading } from '@keen/core';
  * stays as it is.
  * @param at - now, UTC
  */
-export function takeAngles(
+export function applyAngles(
   found: Pick<AngleFile, 'wheels' | 'setback' | 'turning'>,
   draft: VisitDraft,
   at: string,
@@ -20,7 +20,7 @@ export function takeAngles(
       return value === undefined ? [] : [{ wheel, kind, method: 'readout', value, at }];
     }),
   );
-  const changes = takeReadings(draft, readings);
+  const changes = applyReadings(draft, readings);
   const after = foldEntries(draft, changes);
   for (const [wheel, { sai }] of wheels) {
     if (sai === undefined) continue;

@@ -6,7 +6,7 @@ import { useRef } from 'react';
  * along, so that a number typed with a pause in it arrives whole. A tire that was told otherwise keeps
  * its own.
  */
-export function useTakenAlong<T>(valueOf: (wheel: Wheel) => T | undefined) {
+export function useCarriedAlong<T>(valueOf: (wheel: Wheel) => T | undefined) {
   const given = useRef<T | null>(null);
   return (candidates: readonly Wheel[], value: T | null): Wheel[] => {
     const taking = candidates.filter((wheel) => {

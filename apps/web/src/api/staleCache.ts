@@ -5,7 +5,7 @@ let listener: (() => void) | null = null;
 let isNoted = false;
 
 /** An answer came from what is kept: it may be old. */
-export function noteKept(): void {
+export function noteStale(): void {
   if (listener) listener();
   else isNoted = true;
 }
@@ -14,7 +14,7 @@ export function noteKept(): void {
  * Hears of answers that may be old, also of one that came before anybody listened.
  * @returns stops listening
  */
-export function whenKept(next: () => void): () => void {
+export function onStale(next: () => void): () => void {
   listener = next;
   if (isNoted) next();
   isNoted = false;

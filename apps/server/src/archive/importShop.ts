@@ -25,7 +25,7 @@ const AT_ONCE = 1_000;
 export type PersonOf = (id: string) => string;
 
 /** Settings, name and logo. */
-export async function takeSettings(
+export async function importSettings(
   tx: Handle,
   { shopId }: Actor,
   archive: OpenArchive,
@@ -48,7 +48,7 @@ export async function takeSettings(
 }
 
 /** People keep their ids where those are free; whoever cannot be kept is spoken for by the lead. */
-export async function takePeople(
+export async function importPeople(
   tx: Handle,
   { shopId, personId }: Actor,
   archive: OpenArchive,
@@ -94,7 +94,7 @@ export async function takePeople(
 }
 
 /** A car with a known plate is that car. */
-export async function takeCars(
+export async function importCars(
   tx: Handle,
   { shopId }: Actor,
   archive: OpenArchive,
@@ -109,7 +109,7 @@ export async function takeCars(
     const kept = await tx
       .insert(vehicles)
       .values(
-        // What a car was joined to may not be here yet; see takeMerges.
+        // What a car was joined to may not be here yet; see importMerges.
         some.map(({ id, plate, plateKey, label, customer, phone, vin, erasedAt, since }) => ({
           id,
           plate,
@@ -148,7 +148,7 @@ export async function takeCars(
 }
 
 /** Which entries are joined to which car, where neither was told otherwise here. */
-export async function takeMerges(
+export async function importMerges(
   tx: Handle,
   { shopId }: Actor,
   archive: OpenArchive,
@@ -202,7 +202,7 @@ function leadsBack(into: ReadonlyMap<string, string>, car: string): boolean {
 }
 
 /** Revisions of specification sheets that are not here yet. What the shop's chain gives here is not taken again. */
-export async function takeSheets(
+export async function importSheets(
   tx: Handle,
   { shopId }: Actor,
   archive: OpenArchive,

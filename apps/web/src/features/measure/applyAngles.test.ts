@@ -1,9 +1,9 @@
 import { foldEntries } from '@keen/core';
 import { describe, expect, it } from 'vitest';
 import { readAngles } from './angleFile.ts';
-import { takeAngles } from './takeAngles.ts';
+import { applyAngles } from './applyAngles.ts';
 
-describe('takeAngles', () => {
+describe('applyAngles', () => {
   const draft = foldEntries({}, [
     { path: 'angles.lf', value: { camber: -0.5, toe: 0.4 } },
     { path: 'visit.measure.method.toe', value: 'tape' },
@@ -14,7 +14,7 @@ describe('takeAngles', () => {
 
   it('takes what was found as read out, leaves the rest, and no longer counts it as taped', () => {
     const found = { wheels: { lf: { toe: 0.1, sai: 12 }, rr: {} }, setback: 3 };
-    expect(takeAngles(found, draft, at)).toEqual([
+    expect(applyAngles(found, draft, at)).toEqual([
       { path: 'visit.measure.taken.lf.toe.readout', value: { value: 0.1, at } },
       { path: 'angles.lf', value: { camber: -0.5, toe: 0.1, sai: 12 } },
       { path: 'visit.measure.setback', value: 3 },
@@ -25,7 +25,7 @@ describe('takeAngles', () => {
 
   it('takes turning angles, each turn by itself', () => {
     const left = { inside: 20, outside: 18.5 };
-    expect(takeAngles({ wheels: {}, turning: { left } }, draft, at)).toEqual([
+    expect(applyAngles({ wheels: {}, turning: { left } }, draft, at)).toEqual([
       { path: 'visit.measure.turning.left', value: left },
     ]);
   });

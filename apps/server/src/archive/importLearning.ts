@@ -3,13 +3,13 @@ import type { Handle } from '../db/client.ts';
 import { learningRuns } from '../db/schema/index.ts';
 import type { Actor } from '../http/signedIn.ts';
 import type { OpenArchive } from './openArchive.ts';
-import type { PersonOf } from './takeShop.ts';
+import type { PersonOf } from './importShop.ts';
 
 /**
  * What a shop learned that is not here yet. Versions go on from those that are here.
  * @param isEmpty - whether the shop had no visits: then it also goes by what the archive's shop went by
  */
-export async function takeLearning(
+export async function importLearning(
   tx: Handle,
   { shopId }: Actor,
   archive: OpenArchive,

@@ -6,9 +6,9 @@ import { FAULT_COLUMN, FAULTS, HARD_CORNERING, LOOSE_DEG } from '../wear/faults.
 const AT = { ...STATE };
 
 /** Writes 1 or 0 for each of {@link FAULTS}: what is out in a state, by the case's tolerances. */
-export type FaultReader = (state: Float64Array, out: Uint8Array) => void;
+export type FaultClassifier = (state: Float64Array, out: Uint8Array) => void;
 
-export function createFaultReader({ tolerances }: ResolvedCase): FaultReader {
+export function createFaultClassifier({ tolerances }: ResolvedCase): FaultClassifier {
   const camber = [tolerances.camber.front, tolerances.camber.rear] as const;
   const toe = [tolerances.totalToe.front, tolerances.totalToe.rear] as const;
   return (state, out) => {

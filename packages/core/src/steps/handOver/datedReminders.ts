@@ -1,5 +1,5 @@
-import type { DueLook } from '@keen/contract';
-import type { NextLook } from './nextLooks.ts';
+import type { DueReminder } from '@keen/contract';
+import type { Reminder } from './reminders.ts';
 
 /** What a car is driven in a year when nobody says (common practice, no source), km. */
 export const USUAL_KM_PER_YEAR = 15_000;
@@ -14,7 +14,11 @@ const DAY_MS = 86_400_000;
  * @param from - the day of the visit, ISO
  * @param kmPerYear - km
  */
-export function dueLooks(looks: readonly NextLook[], from: string, kmPerYear: number): DueLook[] {
+export function datedReminders(
+  looks: readonly Reminder[],
+  from: string,
+  kmPerYear: number,
+): DueReminder[] {
   const start = Date.parse(`${from}T00:00:00Z`);
   return looks.map(({ what, afterKm, months }) => {
     const byDistance = afterKm === null ? Infinity : (afterKm / kmPerYear) * DAYS_PER_YEAR;

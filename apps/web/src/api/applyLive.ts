@@ -8,7 +8,7 @@ type ApiState = Record<typeof keenApi.reducerPath, ReturnType<typeof keenApi.red
 type Thunk = ThunkAction<void, ApiState, unknown, UnknownAction>;
 
 /** Brings stored entries into whatever shows their visit, or has it fetched when some in between are missing. */
-export function takeIn(visitId: string, stored: readonly StoredEntry[]): Thunk {
+export function applyEntries(visitId: string, stored: readonly StoredEntry[]): Thunk {
   return (dispatch, getState) => {
     const { data } = keenApi.endpoints.visit.select(visitId)(getState());
     // A visit that is just being fetched may have been read before these were stored.
@@ -30,7 +30,7 @@ export function takeIn(visitId: string, stored: readonly StoredEntry[]): Thunk {
 }
 
 /** Brings a visit that has changed, or just arrived, into the lists that show it. */
-export function takeInVisit(visit: Visit): Thunk {
+export function applyVisit(visit: Visit): Thunk {
   return (dispatch) => {
     dispatch(
       changeLists((page, { isOpenOnly, isFirst, words }) => {

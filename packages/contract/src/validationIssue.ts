@@ -12,7 +12,7 @@ export interface Expectation {
 }
 
 /** Where bad input is and what was expected there. */
-export interface Refusal extends Expectation {
+export interface ValidationIssue extends Expectation {
   /** Dotted path of the field, `''` for the whole document. */
   path: string;
 }
@@ -23,7 +23,11 @@ export function expectation(reason: ExpectedReason, values?: SentenceValues): Ex
 }
 
 /** A refusal of the field at a path. */
-export function refusal(path: string, reason: ExpectedReason, values?: SentenceValues): Refusal {
+export function validationIssue(
+  path: string,
+  reason: ExpectedReason,
+  values?: SentenceValues,
+): ValidationIssue {
   return { path, ...expectation(reason, values) };
 }
 
@@ -44,14 +48,14 @@ export function issueOf(path: PropertyKey[], { expected, reason, values }: Expec
 type Issue = z.core.$ZodIssue;
 
 /** Says the first thing wrong with an input, as a path and what was expected there. */
-export function refusalOf(error: z.core.$ZodError): Refusal {
+export function validationIssueOf(error: z.core.$ZodError): ValidationIssue {
   const first = deepest(error.issues[0]);
-  if (!first) return refusal('', 'validInput');
+  if (!first) return validationIssue('', 'validInput');
   return { path: pathOf(first), ...expectationOf(first) };
 }
 
 /** All that is wrong with an input, one refusal a field. */
-export function refusalsOf(error: z.core.$ZodError): Refusal[] {
+export function validationIssuesOf(error: z.core.$ZodError): ValidationIssue[] {
   return error.issues
     .map((one) => deepest(one) ?? one)
     .map((one) => ({ path: pathOf(one), ...expectationOf(one) }));

@@ -1,12 +1,12 @@
 import * as contract from '@keen/contract';
-import type { Refusal, SentenceValues } from '@keen/contract';
-import { entrySchema, isExpectedReason, parseCaseFile, refusalsOf } from '@keen/contract';
+import type { ValidationIssue, SentenceValues } from '@keen/contract';
+import { entrySchema, isExpectedReason, parseCaseFile, validationIssuesOf } from '@keen/contract';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 
 const refusedBy = (schema: z.ZodType, input: unknown) => {
   const result = schema.safeParse(input);
-  return result.success ? [] : refusalsOf(result.error);
+  return result.success ? [] : validationIssuesOf(result.error);
 };
 
 describe('a refusal', () => {
@@ -98,7 +98,7 @@ describe('every schema', () => {
     const refusals = PLAIN.flatMap((value) =>
       [value, everywhere(schema, value)].flatMap((input) => refusedBy(schema, input)),
     );
-    const isUnsaid = ({ expected, reason }: Refusal) =>
+    const isUnsaid = ({ expected, reason }: ValidationIssue) =>
       reason === undefined || !isExpectedReason(reason) || /\{\{|undefined/.test(expected);
     expect(refusals.filter(isUnsaid)).toEqual([]);
   });

@@ -1,5 +1,5 @@
-import type { ArchiveTaken, ArchiveVisit, Refusal } from '@keen/contract';
-import { expectation, refusal } from '@keen/contract';
+import type { ArchiveImported, ArchiveVisit, ValidationIssue } from '@keen/contract';
+import { expectation, validationIssue } from '@keen/contract';
 import { foldEntries } from '@keen/core';
 import { and, eq, inArray, max, sql } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
@@ -8,10 +8,10 @@ import type { Actor } from '../http/signedIn.ts';
 import { cleanPicture } from '../pictures/cleanPicture.ts';
 import { PHOTO_SIDE } from '../pictures/pictureSizes.ts';
 import type { OpenArchive } from './openArchive.ts';
-import type { PersonOf } from './takeShop.ts';
+import type { PersonOf } from './importShop.ts';
 
 /** A visit of an archive that may come in, with the car it is of here. */
-export interface Taken {
+export interface ImportedVisit {
   /** Of its files in the archive. */
   folder: string;
   visit: ArchiveVisit;
@@ -25,9 +25,9 @@ type Pictures = Pick<OpenArchive, 'picture'>;
 
 /** Something of a visit has an id that belongs to something else here. */
 export class Clash extends Error {
-  readonly refusal: Refusal;
+  readonly refusal: ValidationIssue;
 
-  constructor(refusal: Refusal) {
+  constructor(refusal: ValidationIssue) {
     super(`${refusal.path}: expected ${refusal.expected}`);
     this.refusal = refusal;
   }
@@ -38,26 +38,30 @@ export class Clash extends Error {
  * @param faults - receives the pictures that could not be taken
  * @throws {Clash} where an id belongs to something else; what was written by then is to be taken back
  */
-export async function takeVisits(
+export async function importVisits(
   tx: Handle,
   actor: Actor,
   archive: Pictures,
-  list: readonly Taken[],
+  list: readonly ImportedVisit[],
   personOf: PersonOf,
-  faults: ArchiveTaken['faults'],
+  faults: ArchiveImported['faults'],
 ): Promise<void> {
   if (list.length === 0) return;
-  await takeRows(tx, actor, list);
-  await takeEntries(tx, actor, list, personOf);
-  await takeDecisions(tx, actor, list, personOf);
-  await takeLinks(tx, actor, list, personOf);
+  await importRows(tx, actor, list);
+  await importEntries(tx, actor, list, personOf);
+  await importDecisions(tx, actor, list, personOf);
+  await importLinks(tx, actor, list, personOf);
   for (const { folder, visit } of list) {
-    await takePhotos(tx, actor, archive, folder, visit, personOf, faults);
+    await importPhotos(tx, actor, archive, folder, visit, personOf, faults);
   }
 }
 
 /** A visit keeps its number where that is free, and takes the next one where it is not. */
-async function takeRows(tx: Handle, { shopId }: Actor, list: readonly Taken[]): Promise<void> {
+async function importRows(
+  tx: Handle,
+  { shopId }: Actor,
+  list: readonly ImportedVisit[],
+): Promise<void> {
   const [last] = await tx
     .select({ number: max(visits.number) })
     .from(visits)
@@ -89,14 +93,14 @@ async function takeRows(tx: Handle, { shopId }: Actor, list: readonly Taken[]): 
     .values(rows)
     .onConflictDoNothing()
     .returning({ id: visits.id });
-  if (added.length < rows.length) throw new Clash(refusal('id', 'ownVisitId'));
+  if (added.length < rows.length) throw new Clash(validationIssue('id', 'ownVisitId'));
 }
 
 /** Entries by the thousand go in as one document: as parameters each would be ten. */
-async function takeEntries(
+async function importEntries(
   tx: Handle,
   { shopId }: Actor,
-  list: readonly Taken[],
+  list: readonly ImportedVisit[],
   personOf: PersonOf,
 ): Promise<void> {
   const rows = list.flatMap(({ visit }) =>
@@ -125,13 +129,13 @@ async function takeEntries(
   if (kept.length === rows.length) return;
   const ids = new Set(kept.map(({ id }) => id));
   const clash = rows.find(({ id }) => !ids.has(id.toLowerCase()));
-  throw new Clash(refusal('entries', 'otherVisitsEntry', { id: clash?.id ?? '' }));
+  throw new Clash(validationIssue('entries', 'otherVisitsEntry', { id: clash?.id ?? '' }));
 }
 
-async function takeDecisions(
+async function importDecisions(
   tx: Handle,
   { shopId }: Actor,
-  list: readonly Taken[],
+  list: readonly ImportedVisit[],
   personOf: PersonOf,
 ): Promise<void> {
   const rows = list.flatMap(({ visit }) =>
@@ -149,14 +153,14 @@ async function takeDecisions(
     .values(rows)
     .onConflictDoNothing()
     .returning({ id: decisions.id });
-  if (kept.length < rows.length) throw new Clash(refusal('decisions', 'ownDecisionIds'));
+  if (kept.length < rows.length) throw new Clash(validationIssue('decisions', 'ownDecisionIds'));
 }
 
 /** A link whose address is taken already goes on leading there. */
-async function takeLinks(
+async function importLinks(
   tx: Handle,
   { shopId }: Actor,
-  list: readonly Taken[],
+  list: readonly ImportedVisit[],
   personOf: PersonOf,
 ): Promise<void> {
   const rows = list.flatMap(({ visit }) =>
@@ -172,14 +176,14 @@ async function takeLinks(
   if (rows.length > 0) await tx.insert(sheetLinks).values(rows).onConflictDoNothing();
 }
 
-async function takePhotos(
+async function importPhotos(
   tx: Handle,
   { shopId }: Actor,
   archive: Pictures,
   folder: string,
   visit: ArchiveVisit,
   personOf: PersonOf,
-  faults: ArchiveTaken['faults'],
+  faults: ArchiveImported['faults'],
 ): Promise<void> {
   for (const { id, file, subject, personId, at } of visit.photos) {
     const bytes = await archive.picture(folder + file);

@@ -1,10 +1,10 @@
-import type { NextLookKind, VisitDraft } from '@keen/contract';
+import type { ReminderKind, VisitDraft } from '@keen/contract';
 import { mayRotate } from '../../visit/mayRotate.ts';
 import type { Outlook } from '../../engine/outlook/outlook.ts';
 
 /** Something to see to later, after a distance or a time, whichever comes first. */
-export interface NextLook {
-  what: NextLookKind;
+export interface Reminder {
+  what: ReminderKind;
   /** km from today. */
   afterKm: number | null;
   months: number | null;
@@ -25,8 +25,8 @@ const ALIGNMENT_MONTHS = 12;
  * again, the change of places or the tread by custom or sooner by the forecast, the angles once a year.
  * @param wheelsOff - whether wheels were taken off today
  */
-export function nextLooks(draft: VisitDraft, outlook: Outlook, wheelsOff: boolean): NextLook[] {
-  const looks: NextLook[] = [];
+export function reminders(draft: VisitDraft, outlook: Outlook, wheelsOff: boolean): Reminder[] {
+  const looks: Reminder[] = [];
   if (wheelsOff) looks.push({ what: 'nuts', afterKm: NUTS_WITHIN_KM, months: null });
   const recheck = draft.visit?.setRight?.recheckKm;
   if (recheck !== undefined) looks.push({ what: 'recheck', afterKm: recheck, months: null });

@@ -16,7 +16,7 @@ export interface Keeping {
  * Keeps cars one after the other, a visit each; it can be stopped and goes on where it stopped. A visit
  * asked for twice with the same id is kept once.
  */
-export function useKeepReadings() {
+export function useSaveReadings() {
   const [start] = useStartVisitMutation();
   const [state, setState] = useState<Keeping>({
     total: 0,
