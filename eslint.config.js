@@ -70,6 +70,30 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // The same for words put together in code; tables for other programs have English heads in every language.
+    files: ['apps/web/src/**/*.{ts,tsx}'],
+    ignores: [
+      '**/*.test.{ts,tsx}',
+      '**/*AsCsv.ts',
+      ...[
+        'garage/chartRows',
+        'insights/comebackWords',
+        'insights/learnedFigures',
+        'wearLab/labFiles',
+      ].map((file) => `apps/web/src/features/${file}.ts`),
+    ],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'TemplateElement[value.raw=/^,? (?!(mm|km|mi|kPa|psi|in|ft|min|Hz|tpi|SAI)\\b|and \\(|\\$|var\\()\\p{L}{2,}/u]',
+          message: 'what people read stands in words/',
+        },
+      ],
+    },
+  },
   { files: ['scripts/**', '*.js', '*.cjs'], languageOptions: { globals: globals.node } },
   {
     // The computation has no clock and no randomness of its own: the same case gives the same bytes.

@@ -13,6 +13,8 @@ import {
   TOE_IN_KEYS,
 } from './shop.ts';
 
+test.use({ serviceWorkers: 'allow' });
+
 /** Arriving, reading and inspecting together take no longer. */
 const THREE_MINUTES = 180;
 /** From New visit to what the tread says, with everything that is typed. */

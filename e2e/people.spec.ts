@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { comeIn } from './shop.ts';
 
+test.use({ serviceWorkers: 'allow' });
+
 const PASSWORD = 'seven grey gulls';
 
 /** The code of an authenticator app, by the server's own clock (RFC 6238). */

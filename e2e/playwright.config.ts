@@ -26,6 +26,9 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
     locale: 'en-GB',
+    // Every test is a new browser, which would store the whole app for offline first; the tests of the whole
+    // job and of what is saved do so.
+    serviceWorkers: 'block',
     // Traces slow every key press down; switch them on to look into a failure.
     trace: process.env.KEEN_TRACE ? 'on' : 'off',
     launchOptions: {

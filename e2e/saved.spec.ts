@@ -3,6 +3,8 @@ import { expect, test } from '@playwright/test';
 import { caseFileSchema } from '@keen/contract';
 import { comeIn, headline, newPlate, step, startVisit, TOE_IN_KEYS } from './shop.ts';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('what is typed is there after a reload and in another browser', async ({ page, browser }) => {
   await comeIn(page);
   await startVisit(page, newPlate());

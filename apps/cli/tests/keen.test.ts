@@ -5,22 +5,21 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_PRICES, diagnosisSchema } from '@keen/contract';
+import { buildNode } from '../../../scripts/lib/nodeBuild.mjs';
 
 const root = fileURLToPath(new URL('../../..', import.meta.url));
 const dir = mkdtempSync(join(tmpdir(), 'keen-cli-'));
 
+/** The command as it ships, bundled. */
+const main = join(await buildNode(root, 'cli'), 'main.mjs');
+
 /** Runs the command without npm in between, which takes as long again. */
 function keen(args: string[], input = '') {
-  const main = join(root, 'apps/cli/src/main.ts');
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', main, ...args],
-    {
-      cwd: root,
-      input,
-      encoding: 'utf8',
-    },
-  );
+  const { status, stdout, stderr } = spawnSync(process.execPath, [main, ...args], {
+    cwd: root,
+    input,
+    encoding: 'utf8',
+  });
   return { status, stdout, stderr };
 }
 

@@ -1,12 +1,14 @@
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pg from 'pg';
 import { pino } from 'pino';
 import supertest from 'supertest';
 import { expect, inject } from 'vitest';
 import type { ArchiveImported, Session, Visit } from '@keen/contract';
+import { buildNode } from '../../../scripts/lib/nodeBuild.mjs';
 import { startServer } from '../src/createServer.ts';
 import type { RunningServer, ServerOptions } from '../src/createServer.ts';
 
@@ -155,7 +157,9 @@ export function bodyOf<T>(response: { body: unknown }): T {
   return response.body as T;
 }
 
-/** The server as a process of its own, as it is started for users. */
+const ROOT = fileURLToPath(new URL('../../..', import.meta.url));
+
+/** The server as a process of its own, from its bundle as it is started for users. */
 export interface ServerProcess {
   child: ChildProcess;
   port: number;
@@ -166,9 +170,9 @@ export interface ServerProcess {
   stop(): Promise<void>;
 }
 
-export function spawnServer(ownerUrl: string, ...args: string[]): Promise<ServerProcess> {
-  const main = fileURLToPath(new URL('../src/main.ts', import.meta.url));
-  const child = spawn(process.execPath, ['--import', 'tsx', main, ...args], {
+export async function spawnServer(ownerUrl: string, ...args: string[]): Promise<ServerProcess> {
+  const main = join(await buildNode(ROOT, 'server'), 'main.mjs');
+  const child = spawn(process.execPath, ['--enable-source-maps', main, ...args], {
     env: {
       ...process.env,
       DATABASE_URL: appUrlOf(ownerUrl),

@@ -183,7 +183,7 @@ function Before({ row, words }: { row: LedgerRow | undefined; words: RowWords })
       }}
     >
       {row && words(row.value, row)}
-      {isOut && <span className="visually-hidden">{t('angleLedger.out')}</span>}
+      {isOut && <span className="visually-hidden">, {t('angleLedger.out')}</span>}
     </Box>
   );
 }

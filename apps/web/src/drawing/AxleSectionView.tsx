@@ -1,3 +1,4 @@
+import { joined } from '../shared/joined.ts';
 import { WHEEL_LABELS, WHEEL_SHORT } from '../shared/wheelLabels.ts';
 import { term } from '../words/terms.ts';
 import type { Axle, DepthUnit, Rib, Wheel } from '@keen/contract';
@@ -303,7 +304,11 @@ function labelOf(rib: Rib, bar: Bar, depthMm: number | null, unit: DepthUnit): s
   const place = `${whereWords(bar.wheel)} ${term(`rib.${rib}`)}`;
   if (depthMm !== null) {
     const words = unit === 'mm' ? 'mm' : t('axleSectionView.ofAnInch');
-    return `${place}, ${showDepth(depthMm, unit)} ${words}${bar.isAtLimit ? t('axleSectionView.atTheLegalLimit') : ''}`;
+    return joined(
+      place,
+      `${showDepth(depthMm, unit)} ${words}`,
+      bar.isAtLimit && t('axleSectionView.atTheLegalLimit'),
+    );
   }
   return `${place}, ${bar.isUnreadable ? t('axleSectionView.cannotBeRead') : t('axleSectionView.notRead')}`;
 }

@@ -52,8 +52,9 @@ export function TurnedWheel({
         />
       )}
       {!isStale &&
-        blur.map((turn) => (
-          <rect key={turn} {...rect} transform={at(turn)} fill="var(--rubberPale)" opacity={0.45} />
+        // By place: with nothing in doubt all have one angle.
+        blur.map((turn, i) => (
+          <rect key={i} {...rect} transform={at(turn)} fill="var(--rubberPale)" opacity={0.45} />
         ))}
       <rect
         {...rect}

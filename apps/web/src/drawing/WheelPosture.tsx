@@ -62,9 +62,9 @@ export function WheelPosture(props: PostureProps) {
       )}
       <line x1={46} x2={WIDTH - 46} y1={y} y2={y} stroke="var(--ink)" strokeWidth={1.5} />
       {wheels.flatMap(({ x, turns }) =>
-        turns.ends.map((turn) => (
+        turns.ends.map((turn, i) => (
           <rect
-            key={`${x} ${turn}`}
+            key={`${x} ${i}`}
             x={x - TIRE.width / 2}
             y={y - TIRE.height / 2}
             width={TIRE.width}

@@ -142,7 +142,7 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
         label: t('shim'),
         value:
           angle === 0
-            ? 'none'
+            ? t('none')
             : t('thickestAt', {
                 angle,
                 clock: clockWords(clock),
@@ -152,7 +152,10 @@ export const SETTING_TOOLS: readonly BenchTool[] = [
       },
       {
         label: t('gives'),
-        value: `camber ${showDegrees(camberAchieved, 2)}, toe ${showDegrees(toeAchieved, 2)}`,
+        value: t('camberAndToe', {
+          camber: showDegrees(camberAchieved, 2),
+          toe: showDegrees(toeAchieved, 2),
+        }),
       },
       ...missingWords(camberChange - camberAchieved, toeChange - toeAchieved),
     ],

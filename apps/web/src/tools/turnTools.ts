@@ -126,7 +126,7 @@ export const TURN_TOOLS: readonly BenchTool[] = [
         : [
             {
               label: t('steeringWheel'),
-              value: `${steeringWheelTurns.toFixed(2)} turns`,
+              value: t('turns', { turns: steeringWheelTurns.toFixed(2) }),
             },
           ]),
       ...(rise === null
@@ -134,7 +134,10 @@ export const TURN_TOOLS: readonly BenchTool[] = [
         : [
             {
               label: t('bodyAtTheCorners'),
-              value: `inside ${riseWords(rise.inside)}, outside ${riseWords(rise.outside)}`,
+              value: t('insideAndOutside', {
+                inside: riseWords(rise.inside),
+                outside: riseWords(rise.outside),
+              }),
             },
           ]),
     ],

@@ -61,6 +61,7 @@ export function LevelDrawing({ input, output }: ToolDrawing<'camberFromLevel'>) 
       </Words>
       <Words x={isLeft ? FRAME.width - 24 : 24} y={78} anchor={isLeft ? 'end' : 'start'}>
         {t(input.leans === 'in' ? 'fromBehind.topLeansIn' : 'fromBehind.topLeansOut')}
+        {input.floorSlope && ', '}
         {input.floorSlope &&
           t('fromBehind.floorHighOnThe', { high: term(`side.${input.floorSlope.high}`) })}
       </Words>

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEndOtherSessionsMutation, useOwnSessionsQuery } from '../../api/accountApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { joined } from '../../shared/joined.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { dateTime } from '../../shared/format.ts';
 import { deviceOf } from './deviceOf.ts';
@@ -37,8 +38,7 @@ export function OwnSessions() {
             }}
           >
             <Box component="span" sx={{ flex: 1, fontWeight: isThis ? 650 : 400 }}>
-              {deviceOf(agent)}
-              {isThis && t('ownSessions.thisDevice')}
+              {joined(deviceOf(agent), isThis && t('ownSessions.thisDevice'))}
             </Box>
             <Box component="span" sx={{ color: 'text.secondary' }}>
               {address === ''

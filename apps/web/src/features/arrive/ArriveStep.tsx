@@ -257,7 +257,7 @@ function AxleFields({ axle, hasDepth }: { axle: Axle; hasDepth: boolean }) {
       }}
     >
       <SavingField
-        label={`${AXLE_WORDS[axle]} size`}
+        label={t('arriveStep.size', { axle: AXLE_WORDS[axle] })}
         placeholder="205/55R16"
         value={first?.size ?? ''}
         check={sizeFault}

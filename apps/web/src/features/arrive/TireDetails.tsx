@@ -64,7 +64,7 @@ export function TireDetails() {
         <Box
           key={wheel}
           role="group"
-          aria-label={`${WHEEL_LABELS[wheel]}, sidewall`}
+          aria-label={t('tireDetails.sidewall', { tire: WHEEL_LABELS[wheel] })}
           sx={{
             display: 'grid',
             gridTemplateColumns: { xs: '1fr 1fr', sm: '96px 1.4fr 1fr auto' },

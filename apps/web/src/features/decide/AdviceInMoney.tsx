@@ -50,6 +50,7 @@ export function AdviceInMoney({ weighing, fitsTires }: AdviceInMoneyProps) {
       )}
       {advised.course !== 'checkAlignment' && worthOfMeasuring > 0.5 * items.check && (
         <>
+          {' '}
           {t('adviceInMoney.knowingBeforehandWhetherAn', {
             worthOfMeasuring: money(worthOfMeasuring),
             check: money(items.check),

@@ -210,7 +210,8 @@ function doubts(choice: Choice, money: (minor: number) => string): string {
         ? `${money(minor)} ${STEP_WORDS[price]}`
         : `${money(minor)} ${STEP_WORDS[price]} (${percent(chance)})`,
     );
-    parts.push(`${words.join(t('choices.then'))}.`);
+    const inTurn = words.map((step, i) => (i === 0 ? step : t('choices.then', { step })));
+    parts.push(`${inTurn.join(', ')}.`);
   }
   if (course !== 'fitOnly') {
     parts.push(

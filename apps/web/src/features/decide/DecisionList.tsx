@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
+import { joined } from '../../shared/joined.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
 import { actionWords, whereWords } from '../../words/pageTexts.ts';
@@ -26,9 +27,11 @@ export function DecisionList() {
         return (
           <Box key={decision.id} sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>
             <strong>{actionWords(decision.action, decision.replace.length > 0)}</strong>,{' '}
-            {ANSWER_WORDS[decision.answer]}
-            {decision.replace.length > 0 &&
-              t('decisionList.new', { tires: decision.replace.map(whereWords).join(', ') })}
+            {joined(
+              ANSWER_WORDS[decision.answer],
+              decision.replace.length > 0 &&
+                t('decisionList.new', { tires: decision.replace.map(whereWords).join(', ') }),
+            )}
             {advised !== decision.action && (
               <Box>
                 {t('decisionList.advisedWasReasonGiven', {

@@ -115,7 +115,7 @@ export function ReaderPanel() {
               <WheelRow
                 key={wheel}
                 wheel={wheel}
-                label={`${WHEEL_LABELS[wheel]} tread`}
+                label={t('readerPanel.treadOf', { tire: WHEEL_LABELS[wheel] })}
                 columns={3}
                 phoneColumns={3}
               >

@@ -141,7 +141,7 @@ function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate
         {dayjs(look.on).format('D MMM YY')}
       </Box>
       <Box>
-        <strong>{DUE_WORDS[look.what]}</strong>
+        <strong>{DUE_WORDS[look.what]}</strong>{' '}
         {look.afterKm !== null &&
           t('duePage.after', { afterKm: showAbout(look.afterKm, unit), unit })}
         <Box sx={{ color: 'text.secondary' }}>
@@ -154,7 +154,7 @@ function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate
               , <Link href={`tel:${phone.replace(/[^+\d]/g, '')}`}>{phone}</Link>
             </>
           )}
-          {t('duePage.visit', { number })}
+          , {t('duePage.visit', { number })}
         </Box>
         {failure && (
           <Typography role="alert" sx={{ color: 'var(--marker)' }}>

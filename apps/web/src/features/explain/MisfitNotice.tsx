@@ -66,8 +66,8 @@ function Unexplained({ answer, file }: { answer: Answer; file: CaseFile }) {
         read: showDepth(worst.readMm, units.depth),
         expected: showDepth(worst.expectedMm, units.depth),
         unit,
-        more: others.length > 0 ? t('misfitNotice.andMore', { length: others.length }) : '',
       })}{' '}
+      {others.length > 0 && t('misfitNotice.andMore', { count: others.length })}{' '}
       <Go
         label={t('misfitNotice.readItAgain')}
         onClick={() => {

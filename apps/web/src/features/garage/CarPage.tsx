@@ -12,6 +12,7 @@ import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import { useCarQuery } from '../../api/garageApi.ts';
 import { useSessionQuery, useStartVisitMutation } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { joined } from '../../shared/joined.ts';
 import { DUE_WORDS } from '../../shared/dueWords.ts';
 import { newId } from '../../shared/newId.ts';
 import { Notice } from '../../shared/Notice.tsx';
@@ -206,8 +207,10 @@ function CarHead({ car }: { car: CarDetail }) {
           <Box>
             {vehicle.customer ? (
               <Link component={RouterLink} to={`/garage/${vehicle.id}/fleet`}>
-                {vehicle.customer}
-                {customerCars > 1 ? t('carPage.allCars', { customerCars }) : ''}
+                {joined(
+                  vehicle.customer,
+                  customerCars > 1 && t('carPage.allCars', { customerCars }),
+                )}
               </Link>
             ) : (
               t('carPage.noCustomerNoted')

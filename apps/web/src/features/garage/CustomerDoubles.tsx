@@ -9,7 +9,7 @@ import { newId } from '../../shared/newId.ts';
 import { Doubles } from './Doubles.tsx';
 import { t } from '../../words/garage.ts';
 
-const carsOf = (count: number) => (count === 1 ? '1 car' : `${count} cars`);
+const carsOf = (count: number) => t('customerList.cars', { count });
 
 /** Names that may be the customer of a car once more. */
 export function CustomerDoubles({ carId, session }: { carId: string; session: Session }) {

@@ -41,7 +41,7 @@ function Row({ row: { carId, name, phone, cars, lastVisitAt } }: { row: Customer
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>{phone}</Box>
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
-        {cars === 1 ? '1 car' : `${cars} cars`}
+        {t('customerList.cars', { count: cars })}
         <Box sx={{ fontSize: '0.85rem' }}>
           {t('customerList.lastHere', { lastVisitAt: dayjs(lastVisitAt).format('D MMM YYYY') })}
         </Box>

@@ -248,7 +248,7 @@ function headline(rows: readonly FleetCar[], today: string): string {
   const soon = told.filter(
     (day) => day <= dayjs(today).add(3, 'month').format('YYYY-MM-DD'),
   ).length;
-  const cars = rows.length === 1 ? '1 car' : `${rows.length} cars`;
+  const cars = t('customerList.cars', { count: rows.length });
   if (told.length === 0) return t('fleetPage.noneReadInFull', { cars });
   const nowWords =
     now === 0

@@ -6,7 +6,8 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { Link as RouterLink } from 'react-router';
-import { DEPTH_UNIT_WORDS, showDepth, showDistance } from '../../shared/format.ts';
+import { capital, DEPTH_UNIT_WORDS, showDepth, showDistance } from '../../shared/format.ts';
+import { joined } from '../../shared/joined.ts';
 import { SEASON_WORDS, storedWords } from '../../shared/tireWords.ts';
 import { WHEEL_LABELS } from '../../shared/wheelLabels.ts';
 import { t } from '../../words/garage.ts';
@@ -60,9 +61,10 @@ function SetRow({ set, units }: { set: TireSet; units: Units }) {
       <Box>
         <strong>{nameOf(tire!)}</strong>
         <Box sx={{ color: 'text.secondary' }}>
-          {[tire!.size, tire!.dateCode && t('tireList.weekAndYear', { dateCode: tire!.dateCode })]
-            .filter(Boolean)
-            .join(', ')}
+          {joined(
+            tire!.size,
+            tire!.dateCode && t('tireList.weekAndYear', { dateCode: tire!.dateCode }),
+          )}
         </Box>
         <Box sx={{ color: 'text.secondary' }}>
           {isMounted
@@ -74,8 +76,7 @@ function SetRow({ set, units }: { set: TireSet; units: Units }) {
               : t('tireList.offTheCar')}
         </Box>
         <Box sx={{ color: 'text.secondary' }}>
-          {runOf(tires, units)}
-          {lowestOf(tires, units)}
+          {joined(runOf(tires, units), lowestOf(tires, units))}
         </Box>
       </Box>
       <Box component="ol" aria-label={t('tireList.itsLife')} sx={{ m: 0, p: 0, listStyle: 'none' }}>
@@ -125,9 +126,7 @@ function eventWords({ kind, wheels }: SetEvent): string {
 function nameOf(tire: TireLife): string {
   const season = tire.season && SEASON_WORDS[tire.season];
   if (tire.line) return season ? `${tire.line}, ${season}` : tire.line;
-  return season
-    ? `${season.charAt(0).toUpperCase()}${season.slice(1)} tires`
-    : t('tireList.tiresLineNotNoted');
+  return season ? capital(t('tireList.ofSeason', { season })) : t('tireList.tiresLineNotNoted');
 }
 
 function placesOf(wheels: readonly Wheel[]): string {

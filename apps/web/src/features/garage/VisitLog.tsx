@@ -78,16 +78,18 @@ export function VisitLog({ visits, shownId, people, units, onShow }: VisitLogPro
                   number: visit.number,
                 })}
               </Link>
-              <Box component="span" sx={{ color: 'text.secondary' }}>
-                {distanceOf(visit, units)}
-              </Box>
+              {visit.draft.visit?.odometer !== undefined && (
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  , {odometerWords(visit.draft.visit.odometer, units)}
+                </Box>
+              )}
               {visit.draft.visit?.words && (
                 <Box sx={{ fontStyle: 'italic' }}>“{visit.draft.visit.words}”</Box>
               )}
               <Decided visit={visit} people={people} />
               {angleChanges(visit.draft).map(({ what, found, set }) => (
                 <Box key={what} sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
-                  {what} {showDegrees(found, 2)}
+                  {what} {showDegrees(found, 2)}{' '}
                   {set !== null && t('visitLog.setTo', { set: showDegrees(set, 2) })}
                 </Box>
               ))}
@@ -117,6 +119,7 @@ function Decided({ visit, people }: { visit: Visit; people: readonly Person[] })
       <strong>{ANSWER_WORDS[decision.answer]}</strong>
       {decision.answer === 'yes' && decision.replace.length > 0 && (
         <>
+          ,{' '}
           {t('visitLog.new', {
             tires: decision.replace.map((wheel) => WHEEL_LABELS[wheel].toLowerCase()).join(', '),
           })}
@@ -133,9 +136,6 @@ function Decided({ visit, people }: { visit: Visit; people: readonly Person[] })
   );
 }
 
-function distanceOf({ draft }: Visit, { distance }: Units): string {
-  const odometer = draft.visit?.odometer;
-  return odometer === undefined
-    ? ''
-    : t('visitLog.at', { odometer: showDistance(odometer, distance), distance });
+function odometerWords(odometer: number, { distance }: Units): string {
+  return t('visitLog.at', { odometer: showDistance(odometer, distance), distance });
 }

@@ -32,7 +32,11 @@ export function angleChanges(draft: VisitDraft): AngleChange[] {
     ...row(t('angleChanges.frontTotalToe'), total(before, 'front'), total(now, 'front')),
     ...row(t('angleChanges.rearTotalToe'), total(before, 'rear'), total(now, 'rear')),
     ...WHEEL_ORDER.flatMap((wheel) =>
-      row(`${WHEEL_LABELS[wheel]} camber`, before?.[wheel]?.camber, now?.[wheel]?.camber),
+      row(
+        t('angleChanges.camber', { wheel: WHEEL_LABELS[wheel] }),
+        before?.[wheel]?.camber,
+        now?.[wheel]?.camber,
+      ),
     ),
   ];
 }

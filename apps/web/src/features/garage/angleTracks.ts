@@ -3,6 +3,7 @@ import type { Axle } from '@keen/contract/words';
 import { DEFAULT_TOLERANCES } from '@keen/core';
 import dayjs from 'dayjs';
 import Papa from 'papaparse';
+import { joined } from '../../shared/joined.ts';
 import { showDegrees } from '../../shared/format.ts';
 import { angleChanges } from './angleChanges.ts';
 import type { AngleChange } from './angleChanges.ts';
@@ -58,8 +59,10 @@ function limitsOf(what: string, tolerances: VisitDraft['tolerances']): readonly 
 /** A track in words, for whoever does not see the chart. */
 export function spokenTrack({ what, points }: AngleTrack): string {
   const said = points.map(({ at, found, set }) => {
-    const change = set === null ? '' : t('angleTracks.setTo', { set: showDegrees(set, 2) });
-    return `${dayjs(at).format('MMM YYYY')} ${showDegrees(found, 2)}${change}`;
+    return joined(
+      `${dayjs(at).format('MMM YYYY')} ${showDegrees(found, 2)}`,
+      set !== null && t('angleTracks.setTo', { set: showDegrees(set, 2) }),
+    );
   });
   return `${what}: ${said.join('; ')}`;
 }

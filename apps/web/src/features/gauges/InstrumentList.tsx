@@ -9,6 +9,7 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useInstrumentsQuery } from '../../api/gaugesApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { joined, spaced } from '../../shared/joined.ts';
 import { mayDo } from '../../shared/mayDo.ts';
 import { CheckDialog } from './CheckDialog.tsx';
 import { checksAsCsv } from './checksAsCsv.ts';
@@ -122,10 +123,10 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
         <Box>
           <strong>{name}</strong>{' '}
           <Box component="span" sx={{ color: 'text.secondary' }}>
-            {name === measureTexts.instruments[kind].title
-              ? ''
-              : measureTexts.instruments[kind].title}
-            {retired ? t('instrumentList.putAway') : ''}
+            {joined(
+              name !== measureTexts.instruments[kind].title && measureTexts.instruments[kind].title,
+              retired && t('instrumentList.putAway'),
+            )}
           </Box>
         </Box>
         <Box sx={{ color: isOff ? 'var(--marker)' : undefined, fontWeight: isOff ? 650 : 400 }}>
@@ -133,9 +134,12 @@ function Row({ instrument, onCheck, onChange }: RowProps) {
           {stateWords(instrument, record)}
         </Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-          {checkWords(instrument, record)} {driftWords(instrument, record)}
-          {certified !== null &&
-            t('instrumentList.certifiedTo', { kind: showSize(kind, certified) })}
+          {spaced(
+            checkWords(instrument, record),
+            driftWords(instrument, record),
+            certified !== null &&
+              t('instrumentList.certifiedTo', { kind: showSize(kind, certified) }),
+          )}
         </Box>
       </Box>
       <Box>
@@ -175,12 +179,10 @@ function stateWords({ kind }: Instrument, { state, errors }: InstrumentRecord): 
 function checkWords({ kind }: Instrument, { state, errors }: InstrumentRecord): string {
   const last = errors.at(-1);
   if (!last) return t('instrumentList.goodWouldBeWithin', { kind: limitWords(kind) });
-  const what = state === 'off' ? t('instrumentList.setItRightOr') : '';
-  return t('instrumentList.checkedGoodIsWithin', {
-    at: agoWords(last.at),
-    kind: limitWords(kind),
-    what,
-  });
+  return spaced(
+    t('instrumentList.checkedGoodIsWithin', { at: agoWords(last.at), kind: limitWords(kind) }),
+    state === 'off' && t('instrumentList.setItRightOr'),
+  );
 }
 
 function driftWords({ kind }: Instrument, { drift, errors }: InstrumentRecord): string {

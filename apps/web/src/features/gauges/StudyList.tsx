@@ -11,6 +11,7 @@ import { Link as RouterLink } from 'react-router';
 import { useStudiesInfiniteQuery } from '../../api/gaugesApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { useSaveSettingsMutation } from '../../api/shopApi.ts';
+import { joined } from '../../shared/joined.ts';
 import { mayDo } from '../../shared/mayDo.ts';
 import { MoreRows } from '../../shared/MoreRows.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
@@ -147,12 +148,14 @@ function Row({ study, session }: { study: StudyRow; session: Session }) {
       </Box>
       <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
         <Box>
-          {taken < planned
-            ? t('studyList.of', { taken, planned })
-            : isUsed
-              ? t('studyList.inUse')
-              : t('studyList.whole')}
-          {closedAt !== null && taken < planned ? t('studyList.closed') : ''}
+          {joined(
+            taken < planned
+              ? t('studyList.of', { taken, planned })
+              : isUsed
+                ? t('studyList.inUse')
+                : t('studyList.whole'),
+            closedAt !== null && taken < planned && t('studyList.closed'),
+          )}
         </Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
           {dayjs(createdAt).format('D MMM YYYY')}

@@ -104,6 +104,7 @@ function LoadedStudy({ session, study }: { session: Session; study: Study }) {
               trials,
               createdAt: dayjs(createdAt).format('D MMM YYYY'),
             })}
+            {closedAt !== null && '; '}
             {closedAt !== null &&
               t('studyPage.closed', { closedAt: dayjs(closedAt).format('D MMM YYYY') })}
           </Typography>

@@ -112,6 +112,12 @@ const SEEN = {
   unsure: t('studyResult.mayBeAbleTo'),
 } as const;
 
+const BETWEEN_TWO = {
+  yes: 'studyResult.stillWithinMmReadings',
+  no: 'studyResult.aDifferenceOfMm',
+  unsure: 'studyResult.soItIsNot',
+} as const;
+
 function Verdict({ result }: { result: GaugeStudy }) {
   const { byOne, byTwo } = result.seen;
   const [one, two] = [canSee(byOne), canSee(byTwo)];
@@ -121,12 +127,8 @@ function Verdict({ result }: { result: GaugeStudy }) {
         {t('studyResult.onePersonWithThis', { seen: SEEN[one] })}
       </Typography>
       <Typography sx={{ mt: 0.5, fontSize: '1.05rem' }}>
-        {t('studyResult.twoRibsMustDiffer', { byOne: sizeWords(byOne), byTwo: sizeWords(byTwo) })}
-        {two === 'yes'
-          ? t('studyResult.stillWithinMmReadings', { toSeeMm: TO_SEE_MM })
-          : two === 'no'
-            ? t('studyResult.aDifferenceOfMm', { toSeeMm: TO_SEE_MM })
-            : t('studyResult.soItIsNot', { toSeeMm: TO_SEE_MM })}
+        {t('studyResult.twoRibsMustDiffer', { byOne: sizeWords(byOne) })}{' '}
+        {t(BETWEEN_TWO[two], { byTwo: sizeWords(byTwo), toSeeMm: TO_SEE_MM })}
       </Typography>
     </Box>
   );

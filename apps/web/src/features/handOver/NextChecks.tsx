@@ -78,17 +78,19 @@ export function NextChecks() {
               <strong>{DUE_WORDS[look.what]}</strong>
               {look.afterKm !== null && (
                 <Box component="span" sx={{ color: 'text.secondary' }}>
+                  ,{' '}
                   {t('nextChecks.after', {
                     afterKm: showAbout(look.afterKm, units.distance),
                     distance: units.distance,
                   })}
                 </Box>
               )}
-              {look.state !== 'open' && `, ${look.state}`}
+              {look.state !== 'open' &&
+                `, ${t(look.state === 'done' ? 'nextChecks.done' : 'nextChecks.dismissed')}`}
             </Box>
             {next ? (
               <TextField
-                label={`${DUE_WORDS[look.what]} by`}
+                label={t('nextChecks.dueBy', { look: DUE_WORDS[look.what] })}
                 type="date"
                 size="small"
                 value={look.on}

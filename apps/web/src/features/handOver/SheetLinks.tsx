@@ -15,7 +15,10 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/handOver.ts';
 
 type Days = (typeof LINK_DAYS)[number];
-const DAY_OPTIONS = LINK_DAYS.map((days) => ({ value: String(days), label: `${days} days` }));
+const DAY_OPTIONS = LINK_DAYS.map((days) => ({
+  value: String(days),
+  label: t('sheetLinks.days', { count: days }),
+}));
 
 /** Addresses under which the customer reads the sheet for a while; each can be ended at once. */
 export function SheetLinks() {

@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useAdviceQuery } from '../../api/insightsApi.ts';
+import { spaced } from '../../shared/joined.ts';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { nameOf } from '../../shared/nameOf.ts';
 import { saveFile } from '../../shared/saveFile.ts';
@@ -80,23 +81,16 @@ function headline({ accepted }: Acceptance<string>): string {
 
 function underIt(all: Acceptance<string>, work: Acceptance<string>): string {
   const { visits, yes, no, open, overridden, accepted } = work;
-  const span = accepted.isTooFew
-    ? ''
-    : t('adviceAnswers.ofThoseWhoAnswered', {
+  return spaced(
+    t('adviceAnswers.workWasAdvisedAt', { visits, visits2: all.visits, yes, no, open }),
+    !accepted.isTooFew &&
+      t('adviceAnswers.ofThoseWhoAnswered', {
         part: percent(accepted.part),
         low: percent(accepted.low),
         high: percent(accepted.high),
-      });
-  const own = overridden === 0 ? '' : t('adviceAnswers.atSomethingElseWas', { overridden });
-  return t('adviceAnswers.workWasAdvisedAt', {
-    visits,
-    visits2: all.visits,
-    yes,
-    span,
-    no,
-    open,
-    own,
-  });
+      }),
+    overridden > 0 && t('adviceAnswers.atSomethingElseWas', { overridden }),
+  );
 }
 
 function percent(part: number): string {

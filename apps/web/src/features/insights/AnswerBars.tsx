@@ -1,6 +1,7 @@
 import type { Acceptance } from '@keen/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { joined } from '../../shared/joined.ts';
 import { t } from '../../words/insights.ts';
 
 interface AnswerBarsProps<Key extends string> {
@@ -55,10 +56,12 @@ export function AnswerBars<Key extends string>({ title, rows, nameOf }: AnswerBa
               />
             </Box>
             <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-              {t('answerBars.yesNo', { yes: row.yes, no: row.no })}
-              {row.open > 0 && t('answerBars.stillThinking', { open: row.open })}
-              {row.overridden > 0 &&
-                t('answerBars.atSomethingElseWas', { overridden: row.overridden })}
+              {joined(
+                t('answerBars.yesNo', { yes: row.yes, no: row.no }),
+                row.open > 0 && t('answerBars.stillThinking', { open: row.open }),
+                row.overridden > 0 &&
+                  t('answerBars.atSomethingElseWas', { overridden: row.overridden }),
+              )}
             </Box>
           </Box>
         ))}
@@ -79,7 +82,7 @@ function ShareWords({ row }: { row: Acceptance<string> }) {
   if (isTooFew) return between;
   return (
     <>
-      <strong>{t('answerBars.yes', { percent: Math.round(FULL * part) })}</strong>
+      <strong>{t('answerBars.yes', { percent: Math.round(FULL * part) })}</strong>{' '}
       {between}
     </>
   );

@@ -82,7 +82,7 @@ function underIt(data: Reliability): string {
     found2: (found - excess.low).toFixed(0),
   });
   const off = bands.filter(({ isOff }) => isOff).map(offWords);
-  return [`${seen}${span}.`, ...off, gainWords(gain), rule].join(' ');
+  return [`${seen} ${span}.`, ...off, gainWords(gain), rule].join(' ');
 }
 
 /** A band in which what came true is not what was said. */

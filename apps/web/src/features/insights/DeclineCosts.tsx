@@ -36,7 +36,7 @@ function CostTable({ data, currency }: { data: Costs; currency: string }) {
               : t('declineCosts.aNoCostsThe', { mean: money(all.cost.mean) })}
           </Typography>
           <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
-            {t('declineCosts.judgedAgain', { seenAgain: all.seenAgain, declined })}
+            {t('declineCosts.judgedAgain', { seenAgain: all.seenAgain, declined })}{' '}
             {isCut && t('declineCosts.onlyTheLatest1')}
           </Typography>
         </Box>
@@ -87,7 +87,7 @@ function CostWords({ row, money }: { row: Costs['all']; money: (minor: number) =
   }
   return (
     <>
-      <strong>{money(mean)}</strong>
+      <strong>{money(mean)}</strong>{' '}
       <Box component="span" sx={{ color: 'text.secondary' }}>
         {t('declineCosts.to', { low: money(interval.low), high: money(interval.high) })}
       </Box>

@@ -83,13 +83,13 @@ function Row({ row, session }: { row: DeclinedRow; session: Session }) {
         </Link>{' '}
         {label}
         <Box component="span" sx={{ color: 'text.secondary' }}>
-          {t('declinedList.visit', { number })}
+          , {t('declinedList.visit', { number })}
         </Box>
       </Box>
       <Box>
         {adviceWords(chosen)}
         <Box component="span" sx={{ color: 'text.secondary' }}>
-          {t('declinedList.askedBy', { session: nameOf(session, personId) })}
+          , {t('declinedList.askedBy', { session: nameOf(session, personId) })}
         </Box>
       </Box>
       <Box sx={{ color: reason === '' ? 'text.secondary' : undefined }}>

@@ -13,6 +13,7 @@ import Papa from 'papaparse';
 import { lazy, Suspense } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useForecastsQuery } from '../../api/insightsApi.ts';
+import { spaced } from '../../shared/joined.ts';
 import { DEPTH_UNIT_WORDS, showDepth, showFar } from '../../shared/format.ts';
 import { ChartOrTable } from '../../shared/ChartOrTable.tsx';
 import { Loaded } from '../../shared/Loaded.tsx';
@@ -177,7 +178,7 @@ function underIt({ cars, ribs, isTooFew, isCut, lost, within }: Held): string {
     low: percent(within.low),
     high: percent(within.high),
   });
-  return `${seen} ${part} ${span} ${rule}${isCut ? t('forecastsHeld.onlyTheLatest2') : ''}`;
+  return spaced(seen, part, span, rule, isCut && t('forecastsHeld.onlyTheLatest2'));
 }
 
 /** A life against the one foretold, by how much faster rubber goes. */

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
+import { spaced } from '../../shared/joined.ts';
 import { saveFile } from '../../shared/saveFile.ts';
 import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
 import { percent } from './bandWords.ts';
@@ -92,5 +93,5 @@ function underIt({ cars, used, gain: { mean, interval } }: Result): string {
           low: times(interval.low),
           high: times(interval.high),
         });
-  return `${from}${part}${held} ${bold}`;
+  return spaced(from, part, held, bold);
 }

@@ -10,6 +10,7 @@ import {
   useUseLearnedMutation,
 } from '../../api/insightsApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { joined } from '../../shared/joined.ts';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { mayDo } from '../../shared/mayDo.ts';
 import { nameOf } from '../../shared/nameOf.ts';
@@ -146,10 +147,13 @@ function Versions({ runs, shownId, session, onChoose }: VersionsProps) {
               {t('ownFigures.version', { version })}
             </Button>
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              {dayjs(at).format('D MMM YYYY')}, {nameOf(session, personId)},{' '}
-              {t('ownFigures.cars', { count: result?.cars ?? 0 })}
-              {usedSince === null ? '' : t('ownFigures.inUse')}
-              {id === shownId ? t('ownFigures.shownAbove') : ''}
+              {joined(
+                dayjs(at).format('D MMM YYYY'),
+                nameOf(session, personId),
+                t('ownFigures.cars', { count: result?.cars ?? 0 }),
+                usedSince !== null && t('ownFigures.inUse'),
+                id === shownId && t('ownFigures.shownAbove'),
+              )}
             </Box>
           </Box>
         ))}

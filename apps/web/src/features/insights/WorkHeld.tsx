@@ -52,7 +52,7 @@ function HeldWork({ data, session }: { data: Comebacks; session: Session }) {
             {headline(data, units.distance)}
           </Typography>
           <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
-            {works.length === 0 ? t('workHeld.workCountsOnceA') : t('workHeld.carsAreFollowedFrom')}
+            {works.length === 0 ? t('workHeld.workCountsOnceA') : t('workHeld.carsAreFollowedFrom')}{' '}
             {isCut && t('workHeld.onlyTheLatest2')}
           </Typography>
         </Box>

@@ -39,7 +39,7 @@ export function WorkTable({ data, units }: { data: Comebacks; units: Units }) {
                 </Box>
               ) : (
                 <>
-                  <strong>{percent(held.part)}</strong>
+                  <strong>{percent(held.part)}</strong>{' '}
                   <Box component="span" sx={{ color: 'text.secondary' }}>
                     {t('workTable.to', {
                       low: percent(held.low).replace(' %', ''),

@@ -4,6 +4,7 @@ import { CAR_TRAITS, FAULT_KINDS } from '@keen/contract';
 import { USUAL_CONSTANTS } from '@keen/core';
 import Papa from 'papaparse';
 import { percent } from './bandWords.ts';
+import { joined } from '../../shared/joined.ts';
 import { t } from '../../words/insights.ts';
 
 type Result = NonNullable<LearningRun['result']>;
@@ -64,7 +65,7 @@ export function lineRows({ lines }: Result): FigureRow[] {
   return lines.map(({ line, cars, rate: { value, sd } }) =>
     rowOf(
       t('learnedFigures.line', { line }),
-      `${line}, ${cars} cars`,
+      joined(line, t('ownFigures.cars', { count: cars })),
       factor(1),
       { usual: 0, value, sd },
       (at) => 0.5 + at,

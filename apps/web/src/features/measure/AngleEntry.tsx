@@ -111,7 +111,7 @@ export function AngleEntry() {
                     key={wheel}
                     wheel={wheel}
                     kind="sai"
-                    label={`${WHEEL_LABELS[wheel]}, SAI`}
+                    label={t('angleEntry.sai', { wheel: WHEEL_LABELS[wheel] })}
                     angles={draft.angles?.[wheel] ?? {}}
                   />
                 ))}

@@ -67,13 +67,11 @@ export function CasterInTurns() {
             <span key={turning}>
               {t(turning === 'left' ? 'casterInTurns.turningLeft' : 'casterInTurns.turningRight', {
                 angle: inside.toFixed(0),
-                turns:
-                  turns === null
-                    ? ''
-                    : t('casterInTurns.turnsOfTheSteering', { turns: turns.toFixed(1) }),
                 inside: showDegrees(camber[turning], 1),
                 outside: showDegrees(camber[turning === 'left' ? 'right' : 'left'], 1),
               })}{' '}
+              {turns !== null &&
+                t('casterInTurns.turnsOfTheSteering', { turns: turns.toFixed(1) })}{' '}
             </span>
           ))}
           {risky.length > 0

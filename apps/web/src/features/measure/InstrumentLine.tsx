@@ -22,7 +22,7 @@ export function InstrumentLine({ draft, method }: { draft: VisitDraft; method: M
             checkedAt: dayjs(own.checkedAt).format('D MMM YYYY'),
             errorSd: own.errorSd.toFixed(2),
           })}
-      {isOff && t('instrumentLine.setItRightBefore')}
+      {isOff && `: ${t('instrumentLine.setItRightBefore')}`}
     </Typography>
   );
 }

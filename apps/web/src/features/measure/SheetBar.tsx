@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useState } from 'react';
+import { joined } from '../../shared/joined.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { SheetChooser } from './SheetChooser.tsx';
 import { t } from '../../words/measure.ts';
@@ -62,16 +63,17 @@ const KIND_WORDS: Record<SpecSheet['kind'], string> = {
 };
 
 function sourceWords({ sheet, enteredBy, enteredAt, revision }: UsedSheet): string {
-  const date = sheet.sourceDate
-    ? t('sheetBar.of', { sourceDate: dayjs(sheet.sourceDate).format('D MMM YYYY') })
-    : '';
+  const { kind, source, sourceDate } = sheet;
+  const from = sourceDate
+    ? t('sheetBar.of', { source, sourceDate: dayjs(sourceDate).format('D MMM YYYY') })
+    : source;
   const who =
-    enteredBy && enteredAt
-      ? t('sheetBar.enteredByOnRevision', {
-          enteredBy,
-          enteredAt: dayjs(enteredAt).format('D MMM YYYY'),
-          revision: revision ?? 1,
-        })
-      : '';
-  return `${KIND_WORDS[sheet.kind]}: ${sheet.source}${date}${who}.`;
+    enteredBy &&
+    enteredAt &&
+    t('sheetBar.enteredByOnRevision', {
+      enteredBy,
+      enteredAt: dayjs(enteredAt).format('D MMM YYYY'),
+      revision: revision ?? 1,
+    });
+  return `${KIND_WORDS[kind]}: ${joined(from, who)}.`;
 }

@@ -130,7 +130,7 @@ function CauseRow({ cause, named, onChange }: CauseRowProps) {
     >
       <Box sx={{ fontWeight: named ? 700 : 450 }}>{label}</Box>
       <ManyChoice
-        label={`${label}, where`}
+        label={t('answerStep.where', { cause: label })}
         hideLabel
         options={places.map((value) => ({
           value,

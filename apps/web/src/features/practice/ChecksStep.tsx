@@ -112,10 +112,11 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
         each((wheel) => {
           const { measured, target } = tire(wheel)?.pressure ?? {};
           if (!measured || !target) return null;
-          return `${Math.round((100 * measured) / target)} %`;
+          const percent = `${Math.round((100 * measured) / target)} %`;
+          return t('checksStep.ofThePlacard', { percent });
         }),
         t('checksStep.nothingFound'),
-      ).concat(t('checksStep.ofThePlacard'));
+      );
     case 'complaints': {
       const said = draft.complaints ?? [];
       return joined(

@@ -6,6 +6,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
+import { joined } from '../../shared/joined.ts';
 import { capital, showPercent } from '../../shared/format.ts';
 import { showPoints } from './showPoints.ts';
 import { usePractice } from './practiceContext.ts';
@@ -23,11 +24,10 @@ export function ResultStep() {
   const { score, courses, answer, best } = result;
   const lostBy = (course: Action) => courses.find((one) => one.course === course)?.lost ?? 0;
   const courseWords = (course: Action) => {
-    const above =
-      lostBy(course) < 100
-        ? ''
-        : t('resultStep.aboveTheCheapest', { money: money(lostBy(course)) });
-    return `${actionWords(course, false).toLowerCase()}${above}`;
+    return joined(
+      actionWords(course, false).toLowerCase(),
+      lostBy(course) >= 100 && t('resultStep.aboveTheCheapest', { money: money(lostBy(course)) }),
+    );
   };
   return (
     <Box sx={{ maxWidth: 780, display: 'grid', gap: 2.5 }}>

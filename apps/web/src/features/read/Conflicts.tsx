@@ -2,6 +2,7 @@ import type { Rib, Wheel } from '@keen/contract';
 import { readingConflicts } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { joined } from '../../shared/joined.ts';
 import { showDepth } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/read.ts';
@@ -18,20 +19,18 @@ export function Conflicts() {
     <>
       {conflicts.map(({ path, readings }) => {
         const [, wheel, , station, rib] = path.split('.') as [string, Wheel, string, string, Rib];
-        const place = station === '0' ? '' : t('conflicts.place', { station: Number(station) + 1 });
+        const place = joined(
+          whereWords(wheel),
+          term(`rib.${rib}`),
+          station !== '0' && t('conflicts.place', { station: Number(station) + 1 }),
+        );
         return (
           <Box
             key={path}
             role="alert"
             sx={{ borderLeft: '3px solid var(--marker)', pl: 1.25, display: 'grid', gap: 0.75 }}
           >
-            <Box>
-              {t('conflicts.readTwiceDifferentlyWhich', {
-                wheel: whereWords(wheel),
-                rib: term(`rib.${rib}`),
-                place,
-              })}
-            </Box>
+            <Box>{t('conflicts.readTwiceDifferentlyWhich', { place })}</Box>
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
               {readings.map(({ id, value, personId }) => (
                 <Button key={id} onClick={() => enter(path, value)}>

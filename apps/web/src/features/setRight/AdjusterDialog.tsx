@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { useSaveSettingsMutation } from '../../api/shopApi.ts';
+import { joined } from '../../shared/joined.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import type { BenchTool } from '../../tools/tool.ts';
 import { ToolDialog } from '../../tools/ToolDialog.tsx';
@@ -156,13 +157,10 @@ function StockWords({
         ? t('adjusterDialog.none')
         : t(wanted < 0 ? 'adjusterDialog.takeOutMm' : 'adjusterDialog.addMm', { stack });
     const isNear = Math.abs(total - Math.abs(wanted)) > 0.05;
-    const nearest = isNear
-      ? t('adjusterDialog.nearestTo', { mm: Math.abs(wanted).toFixed(2) })
-      : '';
-    return t(bolt === 'front' ? 'adjusterDialog.frontBolt' : 'adjusterDialog.rearBolt', {
-      what,
-      nearest,
-    });
+    return joined(
+      t(bolt === 'front' ? 'adjusterDialog.frontBolt' : 'adjusterDialog.rearBolt', { what }),
+      isNear && t('adjusterDialog.nearestTo', { mm: Math.abs(wanted).toFixed(2) }),
+    );
   });
   return (
     <Box sx={{ mr: 'auto', fontWeight: 650 }}>

@@ -103,10 +103,9 @@ function CasterWords({ layout, worked }: { layout: FrontLayout; worked: Worked }
   });
   return (
     <Typography>
-      {t('changedHeight.casterFromTo', {
+      {t(strutTop ? 'changedHeight.casterFromTo' : 'changedHeight.casterWithLevelArms', {
         from: showDegrees(caster, 2),
         to: showDegrees(found.caster, 2),
-        where: strutTop ? '' : t('changedHeight.whereTheArmsAxes'),
       })}
     </Typography>
   );

@@ -129,7 +129,7 @@ export function SheetForm({ kept, chain }: SheetFormProps) {
               name: kept.enteredBy,
               day: dayjs(kept.enteredAt).format('D MMM YYYY'),
             })}
-            {kept.retired && t('sheetForm.retiredItIsNo')}
+            {kept.retired && `; ${t('sheetForm.retiredItIsNo')}`}
           </Typography>
         )}
         {kept && chain && (

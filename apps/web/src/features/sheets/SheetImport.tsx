@@ -76,8 +76,7 @@ export function SheetImport({ known }: { known: readonly StoredSheet[] }) {
             <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
               {read.sheets.slice(0, 50).map((sheet, i) => (
                 <li key={`${i} ${sheet.name}`}>
-                  <strong>{sheet.name}</strong>
-                  {sameName(sheet) && t('sheetImport.aNewRevisionOf')}
+                  <strong>{sheet.name}</strong> {sameName(sheet) && t('sheetImport.aNewRevisionOf')}
                   <SheetLines sheet={sheet} />
                 </li>
               ))}

@@ -134,6 +134,7 @@ function Taken({ taken }: { taken: ArchiveImported }) {
           }),
         )
         .join(' ')}
+      {faults.length > MOST_FAULTS && ' '}
       {faults.length > MOST_FAULTS &&
         t('archiveForm.andMore', { length: faults.length - MOST_FAULTS })}
     </Notice>

@@ -11,6 +11,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
+import { joined } from '../../shared/joined.ts';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { showWhole } from '../../shared/format.ts';
 import { Notice } from '../../shared/Notice.tsx';
@@ -127,12 +128,14 @@ export function ImportReadings({ unit, onClose }: { unit: DepthUnit; onClose: ()
               aria-label={t('importReadings.carsSaved')}
             />
             <Typography role="status" sx={{ mt: 0.5 }}>
-              {t('importReadings.savedSoFar', { done: state.done, total: state.total })}
-              {state.fault && t('importReadings.stopped', { fault: state.fault })}
-              {!state.isRunning &&
-                !state.fault &&
-                state.done < state.total &&
-                t('importReadings.stoppedByYou')}
+              {joined(
+                t('importReadings.savedSoFar', { done: state.done, total: state.total }),
+                state.fault && t('importReadings.stopped', { fault: state.fault }),
+                !state.isRunning &&
+                  !state.fault &&
+                  state.done < state.total &&
+                  t('importReadings.stoppedByYou'),
+              )}
             </Typography>
           </Box>
         )}

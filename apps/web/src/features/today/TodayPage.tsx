@@ -90,7 +90,7 @@ export function TodayPage() {
           {session.shop.name}, {session.shop.town}
           {session.shop.isDemo && (
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              {t('todayPage.demoData')}
+              {` · ${t('todayPage.demoData')}`}
             </Box>
           )}
         </Typography>

@@ -9,7 +9,7 @@ export const account = {
   ownSessions: {
     whereYouAreSigned: 'Where you are signed in',
     sessions: 'Sessions',
-    thisDevice: ', this device',
+    thisDevice: 'this device',
     signOutEverywhereElse: 'Sign out everywhere else',
     youAreSignedIn: 'You are signed in here only.',
     since: 'since {{since}}',

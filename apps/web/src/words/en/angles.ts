@@ -14,7 +14,7 @@ export const angles = {
     usualLimits:
       '¹ Usual limits, ² custom of the trade: they stand in where the sheet is silent; the vehicle maker’s specification decides.',
     to: '{{words}} to {{words2}}{{fromMarks}}',
-    out: ', out',
+    out: 'out',
     in: 'in',
     isOut: 'out',
     hollowBefore: 'Hollow: before.',

@@ -1,5 +1,6 @@
 export const arrive = {
   arriveStep: {
+    size: '{{axle}} size',
     atASpeed: 'At a speed',
     braking: 'Braking',
     overBumps: 'Over bumps',
@@ -172,6 +173,7 @@ export const arrive = {
     at: 'At <b>{{distance}}</b> {{unit}}: {{pattern}}',
   },
   tireDetails: {
+    sidewall: '{{tire}}, sidewall',
     summer: 'Summer',
     allSeasons: 'All seasons',
     winterMark: 'Winter mark',

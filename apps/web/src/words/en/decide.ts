@@ -2,7 +2,7 @@ export const decide = {
   adviceInMoney: {
     everythingElseIsLeft: 'Everything else is left out, for the reasons below.',
     knowingBeforehandWhetherAn:
-      ' Knowing beforehand whether an angle is out is worth {{worthOfMeasuring}}; measuring costs {{check}}.',
+      'Knowing beforehand whether an angle is out is worth {{worthOfMeasuring}}; measuring costs {{check}}.',
     advisedForSafety:
       'It costs {{more}} more than the rubber it saves: it is advised because loose joints and worn dampers make a car unsafe to steer and brake.',
     aCloseCall: 'A close call.',
@@ -15,7 +15,7 @@ export const decide = {
     nowWithSensors: '{{course}}, with pressure sensors: {{total}} now',
   },
   choices: {
-    then: ', then ',
+    then: 'then {{step}}',
     choices: 'Choices',
     beforeTheNewTires: 'Before the new tires',
     whatCanBeDone: 'What can be done',
@@ -108,7 +108,7 @@ export const decide = {
     customerWillThinkAbout: 'customer will think about it',
     savedDecisions: 'Saved decisions',
     decided: 'Decided',
-    new: ', new: {{tires}}',
+    new: 'new: {{tires}}',
     advisedWasReasonGiven: 'Advised was: {{advised}}. Reason given: {{reason}}',
   },
   declined: {

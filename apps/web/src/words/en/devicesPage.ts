@@ -28,6 +28,7 @@ export const devicesPage = {
     pressTheTrigger: 'Press the trigger',
   },
   readerPanel: {
+    treadOf: '{{tire}} tread',
     none: 'None',
     dirtyWindow: 'Dirty window',
     dropsOut: 'Drops out',

@@ -9,7 +9,7 @@ export const drawing = {
     catchesMovingIn: 'catches moving in',
     new: 'new {{newMm}}',
     ofAnInch: '32nds of an inch',
-    atTheLegalLimit: ', at the legal limit',
+    atTheLegalLimit: 'at the legal limit',
     cannotBeRead: 'cannot be read',
     notRead: 'not read',
     smooth: 'smooth',
@@ -146,7 +146,7 @@ export const drawing = {
   fromBehind: {
     wheelFromBehindCamber: '{{side}} wheel from behind, camber {{camber}}',
     camber: 'camber {{camber}}',
-    floorHighOnThe: ', floor high on the {{high}}',
+    floorHighOnThe: 'floor high on the {{high}}',
     wheelFromBehindDrawn: '{{side}} wheel from behind, drawn larger than life',
     aWheelAndA: 'A wheel and a square, camber {{camber}}',
     gap: 'gap {{number}} {{unit}}',

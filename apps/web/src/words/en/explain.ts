@@ -54,12 +54,13 @@ export const explain = {
     theTireHasWorn:
       'The {{where}} tire has worn at another rate than anything entered explains. Look at the tire: another make or age, a flat spot, a brake that drags.',
     enterTheirOwnDistance: 'Enter their own distance',
-    andMore: ', and {{length}} more',
+    andMore_one: '{{count}} more rib does not fit either.',
+    andMore_other: '{{count}} more ribs do not fit either.',
     readingDoesNotFit: 'The {{where}} {{rib}} reading does not fit the others. Read it again.',
     olderOrNewer:
       'The {{axle}} tires look older or newer than the distance entered for all four. Are they the same age as the others?',
     noCauseExplains:
-      'No cause here explains the {{place}}: {{read}} {{unit}} read, {{expected}} expected{{more}}. Read it again; if it stands, trust the ranking less and look at the tire itself.',
+      'No cause here explains the {{place}}: {{read}} {{unit}} read, {{expected}} expected. Read it again; if it stands, trust the ranking less and look at the tire itself.',
   },
   nextCheckBar: {
     mostUsefulNextCheck: 'Most useful next check: {{question}}.',

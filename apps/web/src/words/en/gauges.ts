@@ -51,8 +51,8 @@ export const gauges = {
     gauges: 'Gauges',
     hideThosePutAway: 'Hide those put away',
     showThosePutAway: 'Show those put away too',
-    putAway: ', put away',
-    certifiedTo: ' Certified to ±{{kind}}.',
+    putAway: 'put away',
+    certifiedTo: 'Certified to ±{{kind}}.',
     check: 'Check',
     checkOf: 'Check {{name}}',
     change: 'Change',
@@ -61,8 +61,8 @@ export const gauges = {
     offByAtWorst: 'Off by {{error}} at worst',
     goodAtWorst: 'Good, {{error}} at worst',
     goodWouldBeWithin: 'Good would be within {{kind}}.',
-    setItRightOr: ' Set it right or put it away.',
-    checkedGoodIsWithin: 'Checked {{at}}; good is within {{kind}}.{{what}}',
+    setItRightOr: 'Set it right or put it away.',
+    checkedGoodIsWithin: 'Checked {{at}}; good is within {{kind}}.',
     tooFewChecksTo: 'Too few checks to tell whether it drifts.',
     noDriftToBe: 'No drift to be seen in {{length}} checks.',
     daysAgo: '{{days}} days ago',
@@ -116,7 +116,7 @@ export const gauges = {
     sinceAsAStudyFound:
       'Since {{at}}, as <study>a study</study> found; visits from before keep theirs.',
     whole: 'whole',
-    closed: ', closed',
+    closed: 'closed',
   },
   studyPage: {
     backToTheGauges: 'back to the gauges',
@@ -127,7 +127,7 @@ export const gauges = {
     loadingTheStudy: 'Loading the study',
     tryAgain: 'Try again',
     allGauges: 'All gauges',
-    closed: '; closed {{closedAt}}',
+    closed: 'closed {{closedAt}}',
     closeTheStudy: 'Close the study',
     openItAgain: 'Open it again',
     whoReadsNow: 'Who reads now?',
@@ -169,11 +169,11 @@ export const gauges = {
     mayBeAbleTo: 'may be able to see half a millimetre: too few readings to tell.',
     onePersonWithThis: 'One person with this gauge {{seen}}',
     stillWithinMmReadings:
-      ', still within {{toSeeMm}} mm: readings of one visit can be held against another’s.',
+      'Between two people it takes {{byTwo}}, still within {{toSeeMm}} mm: readings of one visit can be held against another’s.',
     aDifferenceOfMm:
-      ': a difference of {{toSeeMm}} mm between two people’s readings means nothing.',
+      'Between two people it takes {{byTwo}}: a difference of {{toSeeMm}} mm between two people’s readings means nothing.',
     soItIsNot:
-      ', so it is not known yet whether {{toSeeMm}} mm between two people’s readings means anything.',
+      'Between two people it takes {{byTwo}}, so it is not known yet whether {{toSeeMm}} mm between two people’s readings means anything.',
     mmTo: '{{mm}} mm ({{low}} to {{high}})',
     onePersonAgain: 'One person, again',
     onePersonMarkBy: 'One person, mark by mark',
@@ -199,7 +199,7 @@ export const gauges = {
     onceEveryReadingIs: 'Once every reading is there.',
     theLeadDecidesWhether: 'The lead decides whether new visits go by it.',
     twoRibsMustDiffer:
-      'Two ribs that one person reads must differ by {{byOne}} before it is more than chance, 19 times in 20. Between two people it takes {{byTwo}}',
+      'Two ribs that one person reads must differ by {{byOne}} before it is more than chance, 19 times in 20.',
     partOfTotal:
       '<b>{{percent}} %</b> of what is seen over these marks is the gauge and its people;',
     stepsToldApart: '<b>{{steps}}</b> steps of depth can be told apart ({{low}} to {{high}}).',

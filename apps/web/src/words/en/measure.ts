@@ -6,6 +6,7 @@ export const measure = {
     withTheseAngles: 'With these angles beside it, the tread says: <b>{{headline}}</b>',
   },
   angleEntry: {
+    sai: '{{wheel}}, SAI',
     frontTotal: 'Front total',
     rearTotal: 'Rear total',
     readTheAngles: 'Read the angles',
@@ -37,16 +38,16 @@ export const measure = {
   },
   casterInTurns: {
     camberInTurns: 'Camber in turns',
-    turnsOfTheSteering: ' ({{turns}} turns of the steering wheel)',
+    turnsOfTheSteering: 'That is {{turns}} turns of the steering wheel.',
     thatMuchLeansOn:
       'That much leans on the inner edge whenever it turns: in town and on bends the inner edge goes first, though the camber straight ahead may be in.',
     theInnerEdgeHas: 'The inner edge has little to fear from turning.',
     drawnWithSaiOf: 'Drawn with SAI of {{usualSai}}° where none was read; a common value.',
     outsideOfATurn: 'Outside of a turn at {{degrees}}°: {{wheels}}.',
     turningLeft:
-      'Turning left, inside wheel at {{angle}}°{{turns}}: inside {{inside}}, outside {{outside}}.',
+      'Turning left, inside wheel at {{angle}}°: inside {{inside}}, outside {{outside}}.',
     turningRight:
-      'Turning right, inside wheel at {{angle}}°{{turns}}: inside {{inside}}, outside {{outside}}.',
+      'Turning right, inside wheel at {{angle}}°: inside {{inside}}, outside {{outside}}.',
   },
   floorFields: {
     floorRise: 'floor rise',
@@ -65,7 +66,7 @@ export const measure = {
   instrumentLine: {
     neverChecked: 'never checked',
     lastCheckedOffBy: 'last checked {{checkedAt}}, off by about {{errorSd}}°',
-    setItRightBefore: ': set it right before it is gone by',
+    setItRightBefore: 'set it right before it is gone by',
   },
   mappingFields: {
     camber: 'Camber',
@@ -163,8 +164,8 @@ export const measure = {
     theMakersFigures: 'The maker’s figures',
     theShopsOwnFigures: 'The shop’s own figures',
     aStartingPointNot: 'A starting point, not the maker’s figures',
-    of: ' of {{sourceDate}}',
-    enteredByOnRevision: ', entered by {{enteredBy}} on {{enteredAt}}, revision {{revision}}',
+    of: '{{source}} of {{sourceDate}}',
+    enteredByOnRevision: 'entered by {{enteredBy}} on {{enteredAt}}, revision {{revision}}',
   },
   sheetChooser: {
     whichSpecification: 'Which specification?',

@@ -1,5 +1,6 @@
 export const practice = {
   answerStep: {
+    where: '{{cause}}, where',
     readSomeOfThe: 'Read some of the tread first.',
     readTheTread: 'Read the tread',
     whatMadeThisTread: 'What made this tread?',
@@ -25,7 +26,7 @@ export const practice = {
     moveTheHandOut: 'Move the hand out, away from the car, and back in. What is it?',
     noWaves: 'No waves',
     nothingFound: 'Nothing found',
-    ofThePlacard: ' of the placard',
+    ofThePlacard: '{{percent}} of the placard',
     nothingToComplainOf: 'Nothing to complain of',
     allTight: 'All tight',
     camberToe: 'camber {{camber}}, toe {{toe}}',
@@ -136,7 +137,7 @@ export const practice = {
       'points a car over the last {{count}}; the best answers had {{bestPoints}}. Brier score {{brier}} a car, the lower the better.',
   },
   resultStep: {
-    aboveTheCheapest: ', {{money}} above the cheapest',
+    aboveTheCheapest: '{{money}} above the cheapest',
     theBestAnswerFrom:
       'The best answer from the same evidence has {{bestPoints}}. 0 is what anyone could say without looking, 100 is knowing everything.',
     whatWasWrong: 'What was wrong',

@@ -1,9 +1,8 @@
 export const read = {
   conflicts: {
     somebody: 'Somebody',
-    place: ', place {{station}}',
-    readTwiceDifferentlyWhich:
-      '{{wheel}}, {{rib}}{{place}}: read twice, differently. Which counts?',
+    place: 'place {{station}}',
+    readTwiceDifferentlyWhich: '{{place}}: read twice, differently. Which counts?',
   },
   driveOver: {
     driveOverTheReader: 'Drive over the reader',
@@ -62,8 +61,8 @@ export const read = {
     allTwelveAreRead: 'All twelve are read',
     readingOf: 'Reading {{index}} of {{length}}',
     ofRead: '{{ribsRead}} of {{length}} read',
-    placeRoundTheTire: ', place {{station}} round the tire',
-    walkingRoundFromThe: ', walking round from the left front',
+    placeRoundTheTire: 'place {{station}} round the tire',
+    walkingRoundFromThe: 'walking round from the left front',
     backToTheMain: 'Back to the main readings',
     strokeEachTireAcross:
       'Stroke each tire across the ribs next: a catch one way and smooth the other is what tells toe from camber.',

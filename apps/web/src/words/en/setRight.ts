@@ -11,9 +11,9 @@ export const setRight = {
     none: 'none',
     takeOutMm: 'take out {{stack}} mm',
     addMm: 'add {{stack}} mm',
-    nearestTo: ', nearest to {{mm}}',
-    frontBolt: 'front bolt: {{what}}{{nearest}}',
-    rearBolt: 'rear bolt: {{what}}{{nearest}}',
+    nearestTo: 'nearest to {{mm}}',
+    frontBolt: 'front bolt: {{what}}',
+    rearBolt: 'rear bolt: {{what}}',
   },
   changedHeight: {
     liftedRodsThatSlope:
@@ -25,7 +25,8 @@ export const setRight = {
       'No change of height was noted on arrival. Start from a typical layout; the car’s own joints can be typed.',
     frontSuspension: 'Front suspension',
     backToThePlan: 'Back to the plan',
-    whereTheArmsAxes: ' where the arms’ axes are level',
+    casterWithLevelArms:
+      'Caster from {{from}} to {{to}} where the arms’ axes are level; the Bench takes axes that rise.',
     movedUp:
       'The front was moved {{mm}} mm up. Start from a typical layout; the car’s own joints are better.',
     movedDown:
@@ -35,7 +36,7 @@ export const setRight = {
       'Lowered by {{mm}} mm, each front wheel changes by {{camber}} of camber and {{toe}}.',
     toeIn: '{{degrees}}° of toe-in',
     toeOut: '{{degrees}}° of toe-out',
-    casterFromTo: 'Caster from {{from}} to {{to}}{{where}}; the Bench takes axes that rise.',
+    casterFromTo: 'Caster from {{from}} to {{to}}; the Bench takes axes that rise.',
   },
   closing: {
     done: 'Done',

@@ -1,4 +1,6 @@
 export const settingTools = {
+  none: 'none',
+  camberAndToe: 'camber {{camber}}, toe {{toe}}',
   leftAndRight: '{{left}} left, {{right}} right',
   anticlockwise: 'anticlockwise',
   clockwise: 'clockwise',

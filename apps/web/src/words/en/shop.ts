@@ -18,7 +18,7 @@ export const shop = {
     visitsWereHereAlready: '{{known}} visits were here already. ',
     whoCameInSigns: 'Who came in signs in once the lead has given a password. ',
     leftOutExpected: 'Left out {{file}}: expected {{expected}}.',
-    andMore: ' And {{length}} more.',
+    andMore: 'And {{length}} more.',
     imported:
       'Imported: {{visits}} visits, {{cars}} cars, {{people}} people, {{sheets}} revisions of sheets.',
     importedWithSettings:

@@ -1,4 +1,6 @@
 export const turnTools = {
+  turns: '{{turns}} turns',
+  insideAndOutside: 'inside {{inside}}, outside {{outside}}',
   casterBySwing: 'Caster by swing',
   camberReadWithThe:
     'Camber read with the wheel turned out and turned in, by the same angle each way.',

@@ -12,7 +12,7 @@ export const account: Translation<typeof english> = {
   ownSessions: {
     whereYouAreSigned: 'Dónde tiene la sesión abierta',
     sessions: 'Sesiones',
-    thisDevice: ', este dispositivo',
+    thisDevice: 'este dispositivo',
     signOutEverywhereElse: 'Cerrar las demás sesiones',
     youAreSignedIn: 'Solo tiene la sesión abierta aquí.',
     since: 'desde {{since}}',

@@ -17,7 +17,7 @@ export const angles: Translation<typeof english> = {
     usualLimits:
       '¹ Límites usuales, ² costumbre del oficio: sirven donde la ficha calla; decide la especificación del fabricante.',
     to: 'de {{words}} a {{words2}}{{fromMarks}}',
-    out: ', fuera',
+    out: 'fuera',
     in: 'dentro',
     isOut: 'fuera',
     hollowBefore: 'Hueco: antes.',

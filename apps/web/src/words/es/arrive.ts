@@ -3,6 +3,7 @@ import type { arrive as english } from '../en/arrive.ts';
 
 export const arrive: Translation<typeof english> = {
   arriveStep: {
+    size: '{{axle}}, medida',
     atASpeed: 'A cierta velocidad',
     braking: 'Al frenar',
     overBumps: 'En los baches',
@@ -176,6 +177,7 @@ export const arrive: Translation<typeof english> = {
     at: 'A los <b>{{distance}}</b> {{unit}}: {{pattern}}',
   },
   tireDetails: {
+    sidewall: '{{tire}}, flanco',
     summer: 'Verano',
     allSeasons: 'Todo el año',
     winterMark: 'Marca de invierno',

@@ -5,7 +5,7 @@ export const decide: Translation<typeof english> = {
   adviceInMoney: {
     everythingElseIsLeft: 'Todo lo demás queda fuera, por los motivos de abajo.',
     knowingBeforehandWhetherAn:
-      ' Saber de antemano si un ángulo está fuera vale {{worthOfMeasuring}}; medir cuesta {{check}}.',
+      'Saber de antemano si un ángulo está fuera vale {{worthOfMeasuring}}; medir cuesta {{check}}.',
     advisedForSafety:
       'Cuesta {{more}} más que el caucho que ahorra: se aconseja porque con holguras o amortiguadores gastados el coche no dirige ni frena con seguridad.',
     aCloseCall: 'Muy igualado.',
@@ -19,7 +19,7 @@ export const decide: Translation<typeof english> = {
     nowWithSensors: '{{course}}, con sensores de presión: {{total}} ahora',
   },
   choices: {
-    then: ', luego ',
+    then: 'luego {{step}}',
     choices: 'Opciones',
     beforeTheNewTires: 'Antes de los neumáticos nuevos',
     whatCanBeDone: 'Qué se puede hacer',
@@ -114,7 +114,7 @@ export const decide: Translation<typeof english> = {
     customerWillThinkAbout: 'el cliente lo pensará',
     savedDecisions: 'Decisiones guardadas',
     decided: 'Decidido',
-    new: ', nuevos: {{tires}}',
+    new: 'nuevos: {{tires}}',
     advisedWasReasonGiven: 'Se recomendó: {{advised}}. Motivo dado: {{reason}}',
   },
   declined: {

@@ -31,6 +31,7 @@ export const devicesPage: Translation<typeof english> = {
     pressTheTrigger: 'Pulsar el gatillo',
   },
   readerPanel: {
+    treadOf: '{{tire}}, dibujo',
     none: 'Ninguno',
     dirtyWindow: 'Ventana sucia',
     dropsOut: 'Se corta',

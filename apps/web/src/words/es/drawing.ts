@@ -12,7 +12,7 @@ export const drawing: Translation<typeof english> = {
     catchesMovingIn: 'engancha hacia dentro',
     new: 'nuevo {{newMm}}',
     ofAnInch: '32avos de pulgada',
-    atTheLegalLimit: ', en el límite legal',
+    atTheLegalLimit: 'en el límite legal',
     cannotBeRead: 'no se puede leer',
     notRead: 'sin leer',
     smooth: 'liso',
@@ -152,7 +152,7 @@ export const drawing: Translation<typeof english> = {
   fromBehind: {
     wheelFromBehindCamber: 'Rueda ({{side}}) desde atrás, caída {{camber}}',
     camber: 'caída {{camber}}',
-    floorHighOnThe: ', suelo alto a la {{high}}',
+    floorHighOnThe: 'suelo alto a la {{high}}',
     wheelFromBehindDrawn: 'rueda ({{side}}) desde atrás, ampliada',
     aWheelAndA: 'Una rueda y una escuadra, caída {{camber}}',
     gap: 'hueco {{number}} {{unit}}',

@@ -57,12 +57,13 @@ export const explain: Translation<typeof english> = {
     theTireHasWorn:
       'La rueda {{where}} se ha gastado a otro ritmo del que explica lo introducido. Mire el neumático: otra marca o edad, un plano, un freno que arrastra.',
     enterTheirOwnDistance: 'Introducir su propia distancia',
-    andMore: ', y {{length}} más',
+    andMore_one: 'Tampoco encaja {{count}} banda más.',
+    andMore_other: 'Tampoco encajan {{count}} bandas más.',
     readingDoesNotFit: 'La lectura {{where}} {{rib}} no encaja con las demás. Léala otra vez.',
     olderOrNewer:
       'Los neumáticos del eje {{axle}} parecen más viejos o más nuevos que la distancia introducida para los cuatro. ¿Tienen la misma edad que los demás?',
     noCauseExplains:
-      'Ninguna causa de aquí explica {{place}}: se leyeron {{read}} {{unit}} y se esperaban {{expected}}{{more}}. Léala otra vez; si se confirma, fíese menos del orden y mire el neumático.',
+      'Ninguna causa de aquí explica {{place}}: se leyeron {{read}} {{unit}} y se esperaban {{expected}}. Léala otra vez; si se confirma, fíese menos del orden y mire el neumático.',
   },
   nextCheckBar: {
     mostUsefulNextCheck: 'Comprobación más útil ahora: {{question}}.',

@@ -54,8 +54,8 @@ export const gauges: Translation<typeof english> = {
     gauges: 'Medidores',
     hideThosePutAway: 'Ocultar los retirados',
     showThosePutAway: 'Mostrar también los retirados',
-    putAway: ', retirado',
-    certifiedTo: ' Certificado a ±{{kind}}.',
+    putAway: 'retirado',
+    certifiedTo: 'Certificado a ±{{kind}}.',
     check: 'Comprobar',
     checkOf: 'Comprobar {{name}}',
     change: 'Cambiar',
@@ -64,8 +64,8 @@ export const gauges: Translation<typeof english> = {
     offByAtWorst: 'Error de {{error}} como mucho',
     goodAtWorst: 'Bien, {{error}} como mucho',
     goodWouldBeWithin: 'Estaría bien dentro de {{kind}}.',
-    setItRightOr: ' Ajústelo o retírelo.',
-    checkedGoodIsWithin: 'Comprobado {{at}}; bien dentro de {{kind}}.{{what}}',
+    setItRightOr: 'Ajústelo o retírelo.',
+    checkedGoodIsWithin: 'Comprobado {{at}}; bien dentro de {{kind}}.',
     tooFewChecksTo: 'Muy pocas comprobaciones para saber si deriva.',
     noDriftToBe: 'No se ve deriva en {{length}} comprobaciones.',
     daysAgo: 'hace {{days}} días',
@@ -119,7 +119,7 @@ export const gauges: Translation<typeof english> = {
     sinceAsAStudyFound:
       'Desde el {{at}}, como halló <study>un estudio</study>; las visitas anteriores conservan la suya.',
     whole: 'completo',
-    closed: ', cerrado',
+    closed: 'cerrado',
   },
   studyPage: {
     backToTheGauges: 'volver a los medidores',
@@ -130,7 +130,7 @@ export const gauges: Translation<typeof english> = {
     loadingTheStudy: 'Cargando el estudio',
     tryAgain: 'Reintentar',
     allGauges: 'Todos los medidores',
-    closed: '; cerrado el {{closedAt}}',
+    closed: 'cerrado el {{closedAt}}',
     closeTheStudy: 'Cerrar el estudio',
     openItAgain: 'Volver a abrirlo',
     whoReadsNow: '¿Quién lee ahora?',
@@ -173,11 +173,11 @@ export const gauges: Translation<typeof english> = {
     mayBeAbleTo: 'quizá distinga medio milímetro: muy pocas lecturas para saberlo.',
     onePersonWithThis: 'Una persona con este medidor {{seen}}',
     stillWithinMmReadings:
-      ', aún dentro de {{toSeeMm}} mm: las lecturas de una visita se pueden comparar con las de otra.',
+      'Entre dos personas hacen falta {{byTwo}}, aún dentro de {{toSeeMm}} mm: las lecturas de una visita se pueden comparar con las de otra.',
     aDifferenceOfMm:
-      ': una diferencia de {{toSeeMm}} mm entre lecturas de dos personas no significa nada.',
+      'Entre dos personas hacen falta {{byTwo}}: una diferencia de {{toSeeMm}} mm entre lecturas de dos personas no significa nada.',
     soItIsNot:
-      ', así que aún no se sabe si {{toSeeMm}} mm entre lecturas de dos personas significan algo.',
+      'Entre dos personas hacen falta {{byTwo}}, así que aún no se sabe si {{toSeeMm}} mm entre lecturas de dos personas significan algo.',
     mmTo: '{{mm}} mm (de {{low}} a {{high}})',
     onePersonAgain: 'Una persona, otra vez',
     onePersonMarkBy: 'Una persona, marca a marca',
@@ -203,7 +203,7 @@ export const gauges: Translation<typeof english> = {
     onceEveryReadingIs: 'Cuando estén todas las lecturas.',
     theLeadDecidesWhether: 'El responsable decide si las visitas nuevas se guían por él.',
     twoRibsMustDiffer:
-      'Dos bandas leídas por una persona deben diferir {{byOne}} para que sea más que azar, 19 de cada 20 veces. Entre dos personas hacen falta {{byTwo}}',
+      'Dos bandas leídas por una persona deben diferir {{byOne}} para que sea más que azar, 19 de cada 20 veces.',
     partOfTotal:
       'El <b>{{percent}} %</b> de lo que se ve en estas marcas son el medidor y su gente;',
     stepsToldApart:

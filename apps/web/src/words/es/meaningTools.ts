@@ -17,7 +17,7 @@ export const meaningTools: Translation<typeof english> = {
   from: 'De',
   to: 'A',
   diameterItIsMeasured: 'Diámetro al que se mide',
-  neededBetweenAnAngle: 'Hace falta entre un ángulo y una longitud',
+  neededBetweenAnAngle: 'Solo hace falta para pasar entre ángulo y longitud',
   onOneWheelIs: '0.15° en una rueda son 1.66 mm en el borde de un neumático de 635 mm.',
   theDefinitionOfToe:
     'La definición de convergencia como longitud. Para un total, convierta la mitad y doble.',

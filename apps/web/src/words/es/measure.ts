@@ -9,6 +9,7 @@ export const measure: Translation<typeof english> = {
     withTheseAngles: 'Con estos ángulos al lado, el dibujo dice: <b>{{headline}}</b>',
   },
   angleEntry: {
+    sai: '{{wheel}}, SAI',
     frontTotal: 'Total delantera',
     rearTotal: 'Total trasera',
     readTheAngles: 'Leer los ángulos',
@@ -40,16 +41,16 @@ export const measure: Translation<typeof english> = {
   },
   casterInTurns: {
     camberInTurns: 'Caída en las curvas',
-    turnsOfTheSteering: ' ({{turns}} vueltas de volante)',
+    turnsOfTheSteering: 'Son {{turns}} vueltas de volante.',
     thatMuchLeansOn:
       'Tanto carga el borde interior cada vez que gira: en ciudad y en curvas se va primero el borde interior, aunque la caída en recta esté dentro.',
     theInnerEdgeHas: 'El borde interior tiene poco que temer de los giros.',
     drawnWithSaiOf: 'Dibujado con un SAI de {{usualSai}}° donde no se leyó; un valor común.',
     outsideOfATurn: 'Rueda exterior en una curva a {{degrees}}°: {{wheels}}.',
     turningLeft:
-      'Girando a la izquierda, rueda interior a {{angle}}°{{turns}}: interior {{inside}}, exterior {{outside}}.',
+      'Girando a la izquierda, rueda interior a {{angle}}°: interior {{inside}}, exterior {{outside}}.',
     turningRight:
-      'Girando a la derecha, rueda interior a {{angle}}°{{turns}}: interior {{inside}}, exterior {{outside}}.',
+      'Girando a la derecha, rueda interior a {{angle}}°: interior {{inside}}, exterior {{outside}}.',
   },
   floorFields: {
     floorRise: 'subida del suelo',
@@ -69,7 +70,7 @@ export const measure: Translation<typeof english> = {
     neverChecked: 'nunca comprobado',
     lastCheckedOffBy:
       'comprobado por última vez el {{checkedAt}}, con un error de unos {{errorSd}}°',
-    setItRightBefore: ': ajústelo antes de guiarse por él',
+    setItRightBefore: 'ajústelo antes de guiarse por él',
   },
   mappingFields: {
     camber: 'Caída',
@@ -167,8 +168,8 @@ export const measure: Translation<typeof english> = {
     theMakersFigures: 'Los datos del fabricante',
     theShopsOwnFigures: 'Los datos propios del taller',
     aStartingPointNot: 'Un punto de partida, no los datos del fabricante',
-    of: ' del {{sourceDate}}',
-    enteredByOnRevision: ', introducida por {{enteredBy}} el {{enteredAt}}, revisión {{revision}}',
+    of: '{{source}} del {{sourceDate}}',
+    enteredByOnRevision: 'introducida por {{enteredBy}} el {{enteredAt}}, revisión {{revision}}',
   },
   sheetChooser: {
     whichSpecification: '¿Qué especificación?',

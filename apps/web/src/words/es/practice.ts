@@ -3,6 +3,7 @@ import type { practice as english } from '../en/practice.ts';
 
 export const practice: Translation<typeof english> = {
   answerStep: {
+    where: '{{cause}}, dónde',
     readSomeOfThe: 'Lea antes algo del dibujo.',
     readTheTread: 'Leer el dibujo',
     whatMadeThisTread: '¿Qué hizo este dibujo?',
@@ -28,7 +29,7 @@ export const practice: Translation<typeof english> = {
     moveTheHandOut: 'Mueva la mano hacia fuera del coche y de vuelta. ¿Qué es?',
     noWaves: 'Sin ondas',
     nothingFound: 'Nada encontrado',
-    ofThePlacard: ' de la placa',
+    ofThePlacard: '{{percent}} de la placa',
     nothingToComplainOf: 'Nada de qué quejarse',
     allTight: 'Todo firme',
     camberToe: 'caída {{camber}}, convergencia {{toe}}',
@@ -140,7 +141,7 @@ export const practice: Translation<typeof english> = {
       'puntos por coche en los últimos {{count}}; las mejores respuestas tenían {{bestPoints}}. Puntuación de Brier {{brier}} por coche, cuanto más baja mejor.',
   },
   resultStep: {
-    aboveTheCheapest: ', {{money}} por encima de lo más barato',
+    aboveTheCheapest: '{{money}} por encima de lo más barato',
     theBestAnswerFrom:
       'La mejor respuesta con los mismos indicios tiene {{bestPoints}}. 0 es lo que cualquiera diría sin mirar, 100 es saberlo todo.',
     whatWasWrong: 'Qué estaba mal',

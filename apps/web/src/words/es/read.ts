@@ -4,9 +4,8 @@ import type { read as english } from '../en/read.ts';
 export const read: Translation<typeof english> = {
   conflicts: {
     somebody: 'Alguien',
-    place: ', lugar {{station}}',
-    readTwiceDifferentlyWhich:
-      '{{wheel}}, {{rib}}{{place}}: leída dos veces con resultado distinto. ¿Cuál vale?',
+    place: 'lugar {{station}}',
+    readTwiceDifferentlyWhich: '{{place}}: leída dos veces con resultado distinto. ¿Cuál vale?',
   },
   driveOver: {
     driveOverTheReader: 'Pasar sobre el lector',
@@ -66,8 +65,8 @@ export const read: Translation<typeof english> = {
     allTwelveAreRead: 'Las doce están leídas',
     readingOf: 'Lectura {{index}} de {{length}}',
     ofRead: '{{ribsRead}} de {{length}} leídas',
-    placeRoundTheTire: ', lugar {{station}} del neumático',
-    walkingRoundFromThe: ', rodeando el coche desde la delantera izquierda',
+    placeRoundTheTire: 'lugar {{station}} del neumático',
+    walkingRoundFromThe: 'rodeando el coche desde la delantera izquierda',
     backToTheMain: 'Volver a las lecturas principales',
     strokeEachTireAcross:
       'Ahora pase la mano por las bandas de cada neumático: si engancha en un sentido y es liso en el otro, distingue la convergencia de la caída.',

@@ -15,9 +15,9 @@ export const setRight: Translation<typeof english> = {
     none: 'ninguno',
     takeOutMm: 'quitar {{stack}} mm',
     addMm: 'añadir {{stack}} mm',
-    nearestTo: ', lo más cercano a {{mm}}',
-    frontBolt: 'tornillo delantero: {{what}}{{nearest}}',
-    rearBolt: 'tornillo trasero: {{what}}{{nearest}}',
+    nearestTo: 'lo más cercano a {{mm}}',
+    frontBolt: 'tornillo delantero: {{what}}',
+    rearBolt: 'tornillo trasero: {{what}}',
   },
   changedHeight: {
     liftedRodsThatSlope:
@@ -29,7 +29,8 @@ export const setRight: Translation<typeof english> = {
       'Al llegar no se anotó ningún cambio de altura. Parta de una disposición típica; se pueden escribir los puntos del propio coche.',
     frontSuspension: 'Suspensión delantera',
     backToThePlan: 'Volver al plan',
-    whereTheArmsAxes: ' con los ejes de los brazos nivelados',
+    casterWithLevelArms:
+      'Avance de {{from}} a {{to}} con los ejes de los brazos nivelados; el Banco admite ejes inclinados.',
     movedUp:
       'La parte delantera se subió {{mm}} mm. Parta de una disposición típica; los puntos del propio coche son mejores.',
     movedDown:
@@ -38,7 +39,7 @@ export const setRight: Translation<typeof english> = {
     loweredBy: 'Bajado {{mm}} mm, cada rueda delantera cambia {{camber}} de caída y {{toe}}.',
     toeIn: '{{degrees}}° de convergencia',
     toeOut: '{{degrees}}° de divergencia',
-    casterFromTo: 'Avance de {{from}} a {{to}}{{where}}; el Banco admite ejes inclinados.',
+    casterFromTo: 'Avance de {{from}} a {{to}}; el Banco admite ejes inclinados.',
   },
   closing: {
     done: 'Hecho',

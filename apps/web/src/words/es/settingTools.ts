@@ -2,6 +2,8 @@ import type { Translation } from '@keen/core/screens';
 import type { settingTools as english } from '../en/settingTools.ts';
 
 export const settingTools: Translation<typeof english> = {
+  none: 'ninguno',
+  camberAndToe: 'caída {{camber}}, convergencia {{toe}}',
   leftAndRight: '{{left}} izquierda, {{right}} derecha',
   anticlockwise: 'en sentido antihorario',
   clockwise: 'en sentido horario',

@@ -21,7 +21,7 @@ export const shop: Translation<typeof english> = {
     visitsWereHereAlready: '{{known}} visitas ya estaban aquí. ',
     whoCameInSigns: 'Quien vino entra una vez que el responsable le da una contraseña. ',
     leftOutExpected: 'Se omitió {{file}}: se esperaba {{expected}}.',
-    andMore: ' Y {{length}} más.',
+    andMore: 'Y {{length}} más.',
     imported:
       'Importado: {{visits}} visitas, {{cars}} coches, {{people}} personas, {{sheets}} revisiones de fichas.',
     importedWithSettings:

@@ -2,6 +2,8 @@ import type { Translation } from '@keen/core/screens';
 import type { turnTools as english } from '../en/turnTools.ts';
 
 export const turnTools: Translation<typeof english> = {
+  turns: '{{turns}} vueltas',
+  insideAndOutside: 'interior {{inside}}, exterior {{outside}}',
   casterBySwing: 'Avance por giro',
   camberReadWithThe:
     'La caída leída con la rueda girada hacia fuera y hacia dentro, el mismo ángulo a cada lado.',

@@ -1,0 +1,1 @@
+export function buildNode(root: string, name: 'server' | 'cli'): Promise<string>;
