@@ -100,7 +100,11 @@ export function putRightCar(car: LabCar): LabCar {
   };
 }
 
-/** Pressure that a load wants, as a ratio to what the placard's load wants. */
+/**
+ * Pressure that a load wants, as a ratio to what the placard's load wants.
+ * @param load - over the load that the placard is for
+ * @example neededPressure(1) // 1
+ */
 export function neededPressure(load: number): number {
   return exp(log(load) / LOAD_POWER);
 }

@@ -239,7 +239,11 @@ export function tiresAt(run: LabRun, km: number): LabTires {
 /** A tread feels feathered from this size on. */
 const FELT_FROM = 0.25;
 
-/** What a hand would feel of a feather of some size. */
+/**
+ * What a hand would feel of a feather of some size.
+ * @param size - of the feather, catching outward positive
+ * @example featherFelt(0) // 'none'
+ */
 export function featherFelt(size: number): Feather {
   if (size >= FELT_FROM) return 'catchesOutward';
   return size <= -FELT_FROM ? 'catchesInward' : 'none';

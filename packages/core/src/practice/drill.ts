@@ -45,7 +45,10 @@ export function isRightAnswer({ question, right }: DrillItem, text: string): boo
   return inches !== null && Math.abs(inches - question.inches) <= HALF_MARK_IN;
 }
 
-/** What was answered; drills from before answers were codes have English words. */
+/**
+ * What was answered; drills from before answers were codes have English words.
+ * @example answerCode('longer') // 'longer'
+ */
 export function answerCode(text: string): string {
   const rod = /^(left|right) rod (longer|shorter)$/.exec(text);
   if (rod) return `${rod[1]}.${rod[2]}`;

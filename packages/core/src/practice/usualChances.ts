@@ -17,7 +17,10 @@ const USUAL: Record<Cause, number | Record<Axle, number>> = {
   hardCornering: 0.1,
 };
 
-/** The usual chance of a fault at a wheel or an axle, 0 to 1. */
+/**
+ * The usual chance of a fault at a wheel or an axle, 0 to 1.
+ * @example usualChance('looseness', 'front').toFixed(2) // '0.09'
+ */
 export function usualChance(cause: Cause, where: Wheel | Axle): number {
   const chance = USUAL[cause];
   return typeof chance === 'number' ? chance : chance[where as Axle];

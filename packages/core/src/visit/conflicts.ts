@@ -10,7 +10,12 @@ export interface Conflict {
 
 const STATION = /^tires\.\w+\.stations\.\d+\.\w+$/;
 
-/** Fields where two readings may stand beside one another. */
+/**
+ * Fields where two readings may stand beside one another.
+ * @param path - dotted path of a field
+ * @example keepsBoth('tires.lf.stations.0.inner') // true
+ * @example keepsBoth('vehicle.drive') // false
+ */
 export function keepsBoth(path: string): boolean {
   return STATION.test(path);
 }

@@ -27,7 +27,10 @@ export function constantsFor({ traits, faultRates, lines }: LearnedConstants, dr
   } satisfies ShopConstants;
 }
 
-/** Two spellings of one tire line are the same line. */
+/**
+ * Two spellings of one tire line are the same line.
+ * @example lineKey(' Harbour All-Season ') // 'harbour all-season'
+ */
 export function lineKey(line: string): string {
   return line.trim().toLowerCase();
 }

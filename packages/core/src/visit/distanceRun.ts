@@ -52,6 +52,7 @@ export const USUAL_KM_A_YEAR = 15_000;
  * @param from - year-month-day
  * @param to - year-month-day; not before `from`
  * @returns km, in whole hundreds; 0 when `to` is before `from`
+ * @example usualDistance('2025-01-01', '2026-01-01') // 15000
  */
 export function usualDistance(from: string, to: string): number {
   const days = (Date.parse(to) - Date.parse(from)) / MS_A_DAY;

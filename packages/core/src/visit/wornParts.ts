@@ -67,7 +67,10 @@ export const PART_FACTS: Record<Part, PartFacts> = {
   },
 };
 
-/** Wheels at which a part is looked at; what stands once is kept at the left front. */
+/**
+ * Wheels at which a part is looked at; what stands once is kept at the left front.
+ * @example wheelsOf('wheelBearing') // ['lf', 'lr', 'rr', 'rf']
+ */
 export function wheelsOf(part: Part): readonly Wheel[] {
   switch (PART_FACTS[part].place) {
     case 'every':

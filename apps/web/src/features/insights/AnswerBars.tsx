@@ -82,8 +82,7 @@ function ShareWords({ row }: { row: Acceptance<string> }) {
   if (isTooFew) return between;
   return (
     <>
-      <strong>{t('answerBars.yes', { percent: Math.round(FULL * part) })}</strong>{' '}
-      {between}
+      <strong>{t('answerBars.yes', { percent: Math.round(FULL * part) })}</strong> {between}
     </>
   );
 }

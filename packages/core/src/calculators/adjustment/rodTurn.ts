@@ -5,6 +5,8 @@
  *
  * A right-handed thread unscrews anticlockwise as seen from behind the rod, which is clockwise as seen
  * from the end it points to. Source: geometry of a right-handed helix.
+ * @param action - what the rod has to do
+ * @example rodTurn('lengthen') // 'clockwise'
  */
 export function rodTurn(action: 'lengthen' | 'shorten'): 'clockwise' | 'anticlockwise' {
   return action === 'lengthen' ? 'clockwise' : 'anticlockwise';

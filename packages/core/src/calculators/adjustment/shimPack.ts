@@ -12,6 +12,7 @@ const MOST_SHIMS = 4;
  * the one with fewer shims. Any number of each thickness is taken to be there.
  * @param wanted - mm; a thickness to take out is asked for by its size
  * @param stock - thicknesses, mm, above 0
+ * @example shimPack(2.4, [0.5, 1, 2]) // { shims: [2, 0.5], total: 2.5 }
  */
 export function shimPack(wanted: number, stock: readonly number[]): ShimPack {
   const sizes = [...new Set(stock)].toSorted((a, b) => b - a);

@@ -15,7 +15,10 @@ const AS_LENGTH = new RegExp(
  * A toe as specifications print it: `0.1`, `0.1°`, `6'`, `2 mm at 430`, `1/16 in @ 25`. A length needs
  * the diameter that it is taken at, in the same unit where none is named.
  * @param isTotal - of both wheels of an axle: half of it is one wheel's
+ * @param text - as printed
  * @returns degrees, toe-in positive; null for what is none
+ * @example toeFromText("6'", false) // 0.1
+ * @example toeFromText('2 mm at 430', false).toFixed(2) // '0.27'
  */
 export function toeFromText(text: string, isTotal: boolean): number | null {
   const plain = text.trim();

@@ -8,10 +8,18 @@ export const WHEELS_OF_AXLE: Record<Axle, readonly [Wheel, Wheel]> = {
   rear: ['lr', 'rr'],
 };
 
+/**
+ * The axle that a wheel is on.
+ * @example axleOf('lr') // 'rear'
+ */
 export function axleOf(wheel: Wheel): Axle {
   return wheel === 'lf' || wheel === 'rf' ? 'front' : 'rear';
 }
 
+/**
+ * The side of the car that a wheel is on, as the driver sits.
+ * @example sideOf('lr') // 'left'
+ */
 export function sideOf(wheel: Wheel): Side {
   return wheel === 'lf' || wheel === 'lr' ? 'left' : 'right';
 }

@@ -8,6 +8,7 @@ const AT = { ...STATE };
 /** Writes 1 or 0 for each of {@link FAULTS}: what is out in a state, by the case's tolerances. */
 export type FaultClassifier = (state: Float64Array, out: Uint8Array) => void;
 
+/** Reads faults off states of one case: what is out by its tolerances, what happens at all. */
 export function createFaultClassifier({ tolerances }: ResolvedCase): FaultClassifier {
   const camber = [tolerances.camber.front, tolerances.camber.rear] as const;
   const toe = [tolerances.totalToe.front, tolerances.totalToe.rear] as const;

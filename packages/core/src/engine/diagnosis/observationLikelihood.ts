@@ -95,19 +95,28 @@ export function featherChances(
   out[2] = inward * (1 - MISFELT) + (1 - inward) * (MISFELT / 2);
 }
 
-/** Chance of none, some, heavy for a tire that has or has not been bouncing. */
+/**
+ * Chance of none, some, heavy for a tire that has or has not been bouncing.
+ * @example waveChances(false) // [0.92, 0.072, 0.008]
+ */
 export function waveChances(bouncing: boolean): readonly number[] {
   return bouncing ? WAVES.bouncing : WAVES.healthy;
 }
 
-/** Chances of none, some, excessive play at one wheel of an axle that is or is not loose. */
+/**
+ * Chances of none, some, excessive play at one wheel of an axle that is or is not loose.
+ * @example playChances(false) // [0.96, 0.032, 0.008]
+ */
 export function playChances(loose: boolean): readonly [number, number, number] {
   const shows = loose ? PLAY_SHOWS : PLAY_BY_CHANCE;
   const excessive = loose ? PLAY_EXCESSIVE.loose : PLAY_EXCESSIVE.tight;
   return [1 - shows, shows * (1 - excessive), shows * excessive];
 }
 
-/** Chance that a lock-to-lock repeat does not come back. */
+/**
+ * Chance that a lock-to-lock repeat does not come back.
+ * @example swingMovesChance(false) // 0.06
+ */
 export function swingMovesChance(loose: boolean): number {
   return loose ? SWING_MOVES.loose : SWING_MOVES.tight;
 }

@@ -61,7 +61,12 @@ export function createRandom(seed: number): Random {
   return { uniform, normal, exponential: () => -log(positive()) };
 }
 
-/** A 32-bit seed from a text (FNV-1a), so that a case always gets the same stream. */
+/**
+ * A 32-bit seed from a text (FNV-1a), so that a case always gets the same stream.
+ * @param text - any
+ * @returns an integer from 0 to 2^32 - 1
+ * @example hashSeed('a') // 3826002220
+ */
 export function hashSeed(text: string): number {
   let hash = 0x811c9dc5;
   for (let i = 0; i < text.length; i++) {

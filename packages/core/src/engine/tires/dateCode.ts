@@ -15,6 +15,7 @@ const WEEK_MS = 7 * DAY_MS;
  * @param today - `YYYY-MM-DD`; a tire is not made after it
  * @throws {InputError} `dateCode` for a week that the year does not have, or a date to come
  * Source: 49 CFR 574.5, recalled from memory.
+ * @example readDateCode('2219', '2026-01-01').weekBegins // '2019-06-02'
  */
 export function readDateCode(code: string, today: string): TireDate {
   if (!/^\d{4}$/.test(code)) throw new InputError('dateCode', 'dateCode');
@@ -34,7 +35,13 @@ function firstSunday(year: number): number {
   return newYear + ((7 - new Date(newYear).getUTCDay()) % 7) * DAY_MS;
 }
 
-/** Years since a tire was made, by its date code. @throws {InputError} as {@link readDateCode} */
+/**
+ * Years since a tire was made, by its date code.
+ * @param code - four digits
+ * @param today - `YYYY-MM-DD`
+ * @throws {InputError} as {@link readDateCode}
+ * @example Math.floor(tireAgeYears('2219', '2026-01-01')) // 6
+ */
 export function tireAgeYears(code: string, today: string): number {
   const { weekBegins } = readDateCode(code, today);
   return (Date.parse(today) - Date.parse(weekBegins)) / (365.25 * DAY_MS);

@@ -33,7 +33,11 @@ const SPEED_KMH: Record<string, number> = {
   Y: 300,
 };
 
-/** Reads load index and speed symbol behind a size (`205/55R16 91V`); null where they are not there. */
+/**
+ * Reads load index and speed symbol behind a size (`205/55R16 91V`); null where they are not there.
+ * @param size - as moulded on the sidewall
+ * @example serviceDescription('205/55R16 91V') // { loadIndex: 91, loadKg: 615, speedSymbol: 'V', speedKmh: 240 }
+ */
 export function serviceDescription(size: string): ServiceDescription | null {
   const match = /\s(\d{2,3})(?:\/\d{2,3})?\s?([A-Z])\b/i.exec(size);
   if (!match) return null;
@@ -50,7 +54,12 @@ export type BelowPlacard =
   | { kind: 'load'; loadIndex: number; loadKg: number; askedKg: number }
   | { kind: 'speed'; symbol: string; asked: string };
 
-/** What of a fitted tire falls below the placard; empty where nothing does or nobody knows. */
+/**
+ * What of a fitted tire falls below the placard; empty where nothing does or nobody knows.
+ * @param fitted - size with load index and speed symbol
+ * @param placard - the same of the placard
+ * @example belowPlacard('205/55R16 88V', '205/55R16 91V')[0].loadIndex // 88
+ */
 export function belowPlacard(fitted: string, placard: string): BelowPlacard[] {
   const [has, needs] = [serviceDescription(fitted), serviceDescription(placard)];
   if (!has || !needs) return [];

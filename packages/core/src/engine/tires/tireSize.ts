@@ -37,6 +37,7 @@ const FLOTATION = new RegExp(
  * @throws {InputError} at `size` when it cannot be read, or leaves no sidewall
  * Source: size designations of ISO 4000-1 and the ETRTO standards manual; a loaded tire turns about
  * 3 % more often than `revsPerKm`.
+ * @example Math.round(parseTireSize('205/55R16').diameter) // 632
  */
 export function parseTireSize(size: string): TireSize {
   const metric = METRIC.exec(size);

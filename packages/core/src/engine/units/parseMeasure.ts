@@ -1,7 +1,10 @@
 /**
  * Reads a number as a hand writes it: `39.5`, `39,5`, `39 3/8`, `39-3/8`, `1 1/16`, `5/16`, `-0.5`,
  * `1 903` (a space between thousands).
+ * @param text - as typed
  * @returns the number, null for an empty text, NaN for what cannot be read
+ * @example parseMeasure('39 3/8') // 39.375
+ * @example parseMeasure('1 903') // 1903
  */
 export function parseMeasure(text: string): number | null {
   const plain = text.trim().replace('−', '-').replace(',', '.');

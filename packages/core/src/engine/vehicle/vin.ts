@@ -18,7 +18,10 @@ const VALUES = Object.fromEntries([
   ...[...'STUVWXYZ'].map((letter, i) => [letter, i + 2]),
 ]) as Record<string, number>;
 
-/** Upper case, without the spaces and dashes that people put in. */
+/**
+ * Upper case, without the spaces and dashes that people put in.
+ * @example plainVin('1m8 gdm9-ax') // '1M8GDM9AX'
+ */
 export function plainVin(text: string): string {
   return text.toUpperCase().replace(/[\s-]/g, '');
 }
@@ -26,7 +29,10 @@ export function plainVin(text: string): string {
 /**
  * Checks a VIN: 17 characters without I, O and Q. Those made for North America carry a check digit in
  * the ninth place; elsewhere that place is free, so only a North American number is refused by it.
+ * @param text - as typed
  * Source: ISO 3779 for the characters, 49 CFR 565.15 for the check digit, both recalled from memory.
+ * @example checkVin('11111111111111111') // { ok: true, hasCheckDigit: true }
+ * @example checkVin('1111111111111111O').ok // false
  */
 export function checkVin(text: string): VinCheck {
   const vin = plainVin(text);

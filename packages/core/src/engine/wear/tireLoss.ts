@@ -331,7 +331,12 @@ export function logPressureRate(ratio: number): number {
   return off * (RATE.linear + RATE.square * off);
 }
 
-/** What running pressure does to the whole rate: 1 at the target, 1.22 at 20 % low. */
+/**
+ * What running pressure does to the whole rate: 1 at the target, 1.22 at 20 % low.
+ * @param ratio - running pressure over what the placard asks
+ * @returns rate over the rate at the placard’s pressure
+ * @example pressureRate(1) // 1
+ */
 export function pressureRate(ratio: number): number {
   return exp(logPressureRate(ratio));
 }

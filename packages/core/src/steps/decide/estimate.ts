@@ -12,6 +12,10 @@ export interface EstimateSum {
 /**
  * Rounds half away from zero to whole minor units. A value that a binary fraction put a hair below a
  * half counts as the half.
+ * @param value - minor units
+ * @example roundMinor(2.5) // 3
+ * @example roundMinor(-2.5) // -3
+ * @example roundMinor(1.005 * 100) // 101
  */
 export function roundMinor(value: number): number {
   const nudge = Math.abs(value) * Number.EPSILON * 4;

@@ -1,4 +1,8 @@
-/** Decimals of a currency's minor unit, by ISO 4217 as the platform knows it: EUR 2, JPY 0, KWD 3. */
+/**
+ * Decimals of a currency's minor unit, by ISO 4217 as the platform knows it: EUR 2, JPY 0, KWD 3.
+ * @param currency - ISO 4217
+ * @example minorDigits('JPY') // 0
+ */
 export function minorDigits(currency: string): number {
   return (
     new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions()
@@ -10,6 +14,9 @@ export function minorDigits(currency: string): number {
  * Writes an amount with its currency.
  * @param minor - minor units
  * @param isWhole - leaves the minor part out, for amounts that are estimates
+ * @param currency - ISO 4217
+ * @param locale - BCP 47
+ * @example formatMoney(9850, 'EUR') // '€98.50'
  */
 export function formatMoney(
   minor: number,
@@ -30,7 +37,11 @@ export function formatMoney(
 
 /**
  * Reads an amount as it is typed: 98, 98.50, 98,50, 1 200.
+ * @param text - as typed
+ * @param currency - ISO 4217
  * @returns minor units, null when it is no amount or finer than the currency has
+ * @example parseMoney('98,50', 'EUR') // 9850
+ * @example parseMoney('98.505', 'EUR') // null
  */
 export function parseMoney(text: string, currency: string): number | null {
   const plain = text.trim().replace(/\s/g, '').replace(',', '.');
@@ -43,7 +54,12 @@ export function parseMoney(text: string, currency: string): number | null {
   return Number.isSafeInteger(minor) ? minor : null;
 }
 
-/** An amount as it stands in a field: without its currency. */
+/**
+ * An amount as it stands in a field: without its currency.
+ * @param minor - minor units
+ * @param currency - ISO 4217
+ * @example plainMoney(9850, 'EUR') // '98.50'
+ */
 export function plainMoney(minor: number, currency: string): string {
   const digits = minorDigits(currency);
   return (minor / 10 ** digits).toFixed(digits);

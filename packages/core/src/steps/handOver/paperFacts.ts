@@ -62,6 +62,7 @@ export interface Writer extends LanguageTexts {
   places: (list: readonly (keyof LanguageTexts['texts']['places'])[]) => string;
 }
 
+/** What writes numbers, dates and money of a paper in its language and units. */
 export function writerFor({ language, units }: Pick<PaperFacts, 'language' | 'units'>): Writer {
   const both = textsOf(language);
   const { texts } = both;

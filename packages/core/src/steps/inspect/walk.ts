@@ -38,7 +38,10 @@ export interface StopState {
   isOdd: boolean;
 }
 
-/** Joints, bearings and arms looked at behind a wheel, in the order one goes. */
+/**
+ * Joints, bearings and arms looked at behind a wheel, in the order one goes.
+ * @example partsAt('lr').includes('wheelBearing') // true
+ */
 export function partsAt(wheel: Wheel): Part[] {
   return PARTS.filter((part) => wheelsOf(part).includes(wheel));
 }

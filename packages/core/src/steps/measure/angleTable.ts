@@ -44,7 +44,11 @@ const ANGLE_NAMES: Record<TableAngle, readonly string[]> = {
 };
 const MOST_DEG = 30;
 
-/** Reads the headings of a table as well as can be guessed; everything may be changed after. */
+/**
+ * Reads the headings of a table as well as can be guessed; everything may be changed after.
+ * @param header - headings, left to right
+ * @example guessAngleMapping(['Wheel', 'Camber', 'Toe']).columns.camber // 1
+ */
 export function guessAngleMapping(header: readonly string[]): AngleMapping {
   const plain = header.map(plainName);
   const columnOf = (names: readonly string[]) => {

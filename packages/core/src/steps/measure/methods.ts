@@ -52,7 +52,10 @@ export const METHOD_FACTS: Record<Method, MethodFacts> = {
   },
 };
 
-/** Methods that measure an angle. */
+/**
+ * Methods that measure an angle.
+ * @example methodsFor('caster') // ['readout', 'swing']
+ */
 export function methodsFor(kind: AngleKind): Method[] {
   return (Object.keys(METHOD_FACTS) as Method[]).filter(
     (method) => METHOD_FACTS[method].sd[kind] !== undefined,
@@ -117,6 +120,8 @@ function varianceOfMean(values: readonly number[]): number {
  * than chance makes two readings of this method differ, at twice the standard deviation of their
  * difference.
  * @param readings - before and after, degrees
+ * @param method - that both were read by
+ * @example repeatOf([0.1, 0.12], 'strings').verdict // 'returns'
  */
 export function repeatOf(
   readings: readonly [number, number],

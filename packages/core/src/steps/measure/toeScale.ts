@@ -39,11 +39,25 @@ export function isScaled({ unit, diameter }: ToeScale): boolean {
   return unit === 'deg' || unit === 'min' || diameter !== undefined;
 }
 
-/** @returns degrees; NaN for a length that no angle has */
+/**
+ * A toe in a unit of its own to degrees.
+ * @param value - in the scale's unit, toe-in positive
+ * @param scale - the unit, and for lengths the diameter, mm
+ * @param isTotal - of both wheels of an axle
+ * @returns degrees; NaN for a length that no angle has
+ * @example toeToDegrees(12, { unit: 'min' }, false) // 0.2
+ */
 export function toeToDegrees(value: number, scale: ToeScale, isTotal: boolean): number {
   return converted(value, scale, isTotal, 'deg');
 }
 
+/**
+ * A toe in degrees to the unit of a scale.
+ * @param degrees - toe-in positive
+ * @param scale - the unit, and for lengths the diameter, mm
+ * @param isTotal - of both wheels of an axle
+ * @example toeFromDegrees(0.2, { unit: 'min' }, false) // 12
+ */
 export function toeFromDegrees(degrees: number, scale: ToeScale, isTotal: boolean): number {
   return converted(degrees, scale, isTotal, scale.unit);
 }
@@ -55,7 +69,13 @@ export function plainToe(degrees: number, scale: ToeScale, isTotal: boolean): st
   );
 }
 
-/** A toe with its sign and unit, as it is read out. */
+/**
+ * A toe with its sign and unit, as it is read out.
+ * @param degrees - toe-in positive
+ * @param scale - the unit, and for lengths the diameter, mm; degrees where a length has none
+ * @param isTotal - of both wheels of an axle
+ * @example showToe(0.2, { unit: 'deg' }, false) // '+0.20°'
+ */
 export function showToe(degrees: number, scale: ToeScale, isTotal: boolean): string {
   const { unit } = isScaled(scale) ? scale : { unit: 'deg' as const };
   const value = toeFromDegrees(degrees, { ...scale, unit }, isTotal);

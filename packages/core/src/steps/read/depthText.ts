@@ -7,7 +7,11 @@ const DEEPEST_MM = 60;
 /**
  * Reads a depth however it is written: `53` as the fast entry takes it, `5.3`, `5,3 mm`, `7/32`,
  * `0.2 in`. A number without a unit is in the person's own.
+ * @param text - as typed
+ * @param unit - of a number that names none
  * @returns mm, or null for what is no depth
+ * @example readDepthText('53', 'mm') // 5.3
+ * @example readDepthText('4/32', 'mm') // 3.175
  */
 export function readDepthText(text: string, unit: DepthUnit): number | null {
   const plain = text.trim().toLowerCase().replace(',', '.').replace(/\s+/g, ' ');

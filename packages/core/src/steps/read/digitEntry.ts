@@ -13,6 +13,9 @@ export type DigitEntry =
  * at once, while 0 and 1 wait for a second digit (or for a move on): 1 then 1 is 11/32.
  * @param digits - the digits typed so far
  * @param deepest - what the tread can be at most, in the unit typed
+ * @param unit - of the digits
+ * @example readDigits('53', 'mm', 8) // { state: 'done', value: 5.3 }
+ * @example readDigits('1', 'in32', 11) // { state: 'open', value: 1 }
  */
 export function readDigits(digits: string, unit: DepthUnit, deepest: number): DigitEntry {
   if (!/^\d{1,3}$/.test(digits)) return { state: 'open', value: null };

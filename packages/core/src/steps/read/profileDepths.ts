@@ -23,6 +23,7 @@ export interface Groove {
  * the groove's middle, less the groove's floor; the zero and the tilt of the reader fall out of that.
  * @param heights - mm, evenly spaced from the inner to the outer edge
  * @returns grooves from inner to outer; a groove that is open to the edge does not count
+ * @example findGrooves([5, 5, 5, 5]).length // 0
  */
 export function findGrooves(heights: readonly number[]): Groove[] {
   const level = withoutTilt(heights);
@@ -50,6 +51,7 @@ export function findGrooves(heights: readonly number[]): Groove[] {
  * A cut as it is drawn: stood on the floor of its grooves, which wear does not touch, so that a worn
  * edge shows as lower rubber and not as a tilt.
  * @param heights - mm, evenly spaced from the inner to the outer edge
+ * @example levelProfile([2, 2, 2, 2]) // [0, 0, 0, 0]
  */
 export function levelProfile(heights: readonly number[]): number[] {
   const isFloor = floorPoints(withoutTilt(heights));

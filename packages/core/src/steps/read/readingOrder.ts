@@ -18,6 +18,7 @@ const INNER_FIRST: readonly Rib[] = ['inner', 'centre', 'outer'];
  * - walkRound: round the car from the left front, each tire from outer to inner
  * - axleByAxle: the front pair, then the rear pair, across the axle as seen from behind
  * - outerFirst: axle by axle, every tire from outer to inner
+ * @example readingOrder('walkRound')[0] // { wheel: 'lf', rib: 'outer' }
  */
 export function readingOrder(order: ReadingOrder): readonly Slot[] {
   switch (order) {

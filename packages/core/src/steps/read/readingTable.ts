@@ -57,7 +57,12 @@ const RIB_NAMES: Record<Rib, readonly string[]> = {
 };
 const UNREADABLE = ['x', '×', '-', 'unreadable'];
 
-/** Reads the headings as well as can be guessed; everything may be changed after. */
+/**
+ * Reads the headings as well as can be guessed; everything may be changed after.
+ * @param header - headings, left to right
+ * @param unit - of the depths
+ * @example guessReadingMapping(['Date', 'Plate'], 'mm').plate // 1
+ */
 export function guessReadingMapping(header: readonly string[], unit: DepthUnit): ReadingMapping {
   const plain = header.map(plainName);
   const at = (...names: string[]) => {
