@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, open } from './shop.ts';
+import { signInAs, open } from './shop.ts';
 
 /** WCAG 2.2 A and AA, as axe knows them. */
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
@@ -28,7 +28,7 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.goto('/sign-in');
       await expect(page.getByRole('button', { name: /Mira/ })).toBeVisible();
       await expectClean(page, 'front door', scheme);
-      await comeIn(page);
+      await signInAs(page);
       await expectClean(page, 'today', scheme);
       await page.keyboard.press('n');
       await expect(page.getByRole('dialog')).toBeVisible();
@@ -38,7 +38,7 @@ for (const scheme of ['light', 'dark'] as const) {
     test('every step of a visit has nothing that axe objects to', async ({ page }) => {
       // Eight pages, each gone over whole.
       test.slow();
-      await comeIn(page);
+      await signInAs(page);
       await open(page, 'LW 70 R');
       for (const step of STEPS) {
         await page.goto(page.url().replace(/\/[a-z-]+$/, `/${step}`));
@@ -52,7 +52,7 @@ for (const scheme of ['light', 'dark'] as const) {
 test('the bench, the wear lab, practice and the page on how it works have nothing that axe objects to', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page.getByRole('link', { name: 'Bench' }).click();
   for (const tool of ['Toe by strings', 'Changed ride height', 'Rear hub shim']) {
     await page.getByRole('link', { name: tool }).click();
@@ -80,7 +80,7 @@ test('sheets, devices, shop, garage, gauges and the due list have nothing that a
   page,
 }) => {
   test.slow();
-  await comeIn(page, 'Ansa');
+  await signInAs(page, 'Ansa');
   await page.getByRole('link', { name: 'Sheets' }).click();
   await page.getByRole('link', { name: /Harbour saloon/ }).click();
   await expect(page.getByRole('heading', { name: 'Harbour saloon' })).toBeVisible();
@@ -122,7 +122,7 @@ test('sheets, devices, shop, garage, gauges and the due list have nothing that a
 test('what an advisor may read and not change has nothing that axe objects to', async ({
   page,
 }) => {
-  await comeIn(page, 'Mira');
+  await signInAs(page, 'Mira');
   await page.getByRole('link', { name: 'Sheets' }).click();
   await page.getByRole('link', { name: /Harbour saloon/ }).click();
   await expect(page.getByRole('heading', { name: 'Harbour saloon' })).toBeVisible();
@@ -134,7 +134,7 @@ test('what an advisor may read and not change has nothing that axe objects to', 
 
 test('on a phone the steps have nothing that axe objects to', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await comeIn(page);
+  await signInAs(page);
   await expectClean(page, 'today');
   await open(page, '418 KQ');
   for (const step of ['read', 'explain', 'decide', 'measure', 'hand-over']) {
@@ -145,13 +145,13 @@ test('on a phone the steps have nothing that axe objects to', async ({ page }) =
 });
 
 test('? lists the keys of the page', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys on this page' })).toContainText('new visit');
 });
 
 test('an unsafe tire is called so on every step', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await expect(page.getByRole('link', { name: /LW 70 R/ })).toContainText('Not safe to drive');
   await open(page, 'LW 70 R');
   for (const step of ['arrive', 'explain', 'decide']) {
@@ -167,7 +167,7 @@ for (const [width, height] of [
   test(`no step runs off its side on a tablet of ${width} by ${height}`, async ({ page }) => {
     test.slow();
     await page.setViewportSize({ width, height });
-    await comeIn(page, 'Ansa');
+    await signInAs(page, 'Ansa');
     await open(page, '552 BD');
     for (const step of STEPS) {
       await page.goto(page.url().replace(/\/[a-z-]+$/, `/${step}`));

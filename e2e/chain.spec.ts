@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { comeIn } from './shop.ts';
+import { signInAs } from './shop.ts';
 
 const PASSWORD = 'seven grey gulls';
 
@@ -8,7 +8,7 @@ test('a chain opens a shop, shares its prices, hands a car over, and its lead wo
   browser,
 }) => {
   test.setTimeout(180_000);
-  await comeIn(page, 'Ansa');
+  await signInAs(page, 'Ansa');
   await page.goto('/shop');
   const chain = page.getByRole('region', { name: 'Several shops' });
   await chain.getByLabel('Name of the chain').fill('Saltmarsh Tires');

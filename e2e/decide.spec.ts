@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import {
-  comeIn,
+  signInAs,
   headline,
   newPlate,
   open,
@@ -28,7 +28,7 @@ async function toeIn(page: Page, keys = TOE_IN_KEYS): Promise<void> {
 }
 
 test('a healthy car: just fit, and what a set of tires lives', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await open(page, 'FR 81 L');
   await step(page, 'Decide');
   await expect(headline(page)).toHaveText('Nothing needs doing now.');
@@ -46,7 +46,7 @@ test('toe wear: aligning pays at the shop’s prices, and not any more when it c
 }) => {
   // The full answer is worked out after each of four page loads.
   test.slow();
-  await comeIn(page, 'Ansa');
+  await signInAs(page, 'Ansa');
   await toeIn(page, MILD_TOE_IN_KEYS);
   await expect(headline(page)).toHaveText('Align the wheels.');
   const visit = page.url();
@@ -75,7 +75,7 @@ test('an estimate is made, answered on the tablet turned round, signed, and chan
   page,
 }) => {
   test.slow();
-  await comeIn(page);
+  await signInAs(page);
   await toeIn(page);
   await page.getByRole('button', { name: 'left front', exact: true }).click();
   await page.getByRole('button', { name: 'right front', exact: true }).click();
@@ -120,7 +120,7 @@ test('an estimate is made, answered on the tablet turned round, signed, and chan
 test('cords: the advice, the page and the sheet say first what must not be driven', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await toeIn(page);
   await step(page, 'Inspect');
   await page

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { comeIn } from './shop.ts';
+import { signInAs } from './shop.ts';
 
 test('a car’s life: found by its tires’ size, its tread through time, what is to come', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page.getByRole('link', { name: 'Garage' }).click();
   await page.getByLabel('Search the cars').fill('215/60R16 taxi dunmore');
   const cars = page.getByRole('list', { name: 'Cars' }).getByRole('link');
@@ -35,7 +35,7 @@ test('a car’s life: found by its tires’ size, its tread through time, what i
 
 test('a fleet: when its cars need tires, and the same as a table', async ({ page }) => {
   test.slow();
-  await comeIn(page);
+  await signInAs(page);
   await page.goto('/garage');
   await page.getByLabel('Search the cars').fill('402 KQ');
   await page.getByRole('link', { name: /402 KQ/ }).click();
@@ -55,7 +55,7 @@ test('a fleet: when its cars need tires, and the same as a table', async ({ page
 test('a plate that was typed wrong is joined to its car, leads there, and is taken apart again', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   const stem = Date.now()
     .toString(36)
     .slice(-4)
@@ -91,7 +91,7 @@ test('a plate that was typed wrong is joined to its car, leads there, and is tak
 test('a customer whose name was typed wrong is joined, leads on, and is taken apart again', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page.goto('/garage');
   await page.getByRole('button', { name: 'Customers' }).click();
   await page.getByLabel('Search the customers').fill('marnia');
@@ -108,7 +108,7 @@ test('a customer whose name was typed wrong is joined, leads on, and is taken ap
 });
 
 test('tires that stay here have a place, are found by it, and may be moved', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page.goto('/garage?list=stored');
   await page.getByLabel('Search the stored tires').fill('rack a 4');
   await page.getByRole('link', { name: /Rack A 4/ }).click();

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn } from './shop.ts';
+import { signInAs } from './shop.ts';
 
 /** How deep each mark is, mm. */
 const DEPTHS: Record<string, number> = { 'Chalk one': 3.2, 'Chalk two': 7.4 };
@@ -20,7 +20,7 @@ async function readAll(page: Page, who: string, offMm: number): Promise<void> {
 }
 
 test('a gauge study from chalk marks to what new visits go by, and back', async ({ page }) => {
-  await comeIn(page, 'Ansa');
+  await signInAs(page, 'Ansa');
   await page.goto('/gauges');
   await page.getByRole('button', { name: 'New gauge study' }).click();
   const dialog = page.getByRole('dialog', { name: 'New gauge study' });
@@ -46,7 +46,7 @@ test('a gauge study from chalk marks to what new visits go by, and back', async 
 });
 
 test('a depth gauge is checked on its block in the morning, by an advisor', async ({ page }) => {
-  await comeIn(page, 'Mira');
+  await signInAs(page, 'Mira');
   await page.goto('/gauges');
   const gauge = page.getByRole('listitem').filter({ hasText: 'Depth gauge 1' });
   await expect(page.getByRole('button', { name: 'Add a gauge' })).toHaveCount(0);

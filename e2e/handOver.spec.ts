@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, newPlate, open, step, strokeAll, startVisit, TOE_IN_KEYS } from './shop.ts';
+import { signInAs, newPlate, open, step, strokeAll, startVisit, TOE_IN_KEYS } from './shop.ts';
 
 /** Takes a car in, reads these depths and feels every tire the same way. */
 async function readCar(page: Page, keys: readonly string[], strokes: string): Promise<void> {
@@ -18,7 +18,7 @@ test('the sheet goes out in the customer’s language by a link, which ends', as
   browser,
 }) => {
   test.slow();
-  await comeIn(page);
+  await signInAs(page);
   await readCar(page, TOE_IN_KEYS, 'osso');
   await step(page, 'Hand over');
   const sheet = page.getByRole('article');
@@ -59,7 +59,7 @@ test('the sheet goes out in the customer’s language by a link, which ends', as
 
 test('what is due stands on the shop’s list until it is done', async ({ page }) => {
   test.slow();
-  await comeIn(page);
+  await signInAs(page);
   await readCar(page, TOE_IN_KEYS, 'osso');
   await step(page, 'Hand over');
   await page.getByLabel('Driven in a year, about').fill('30000');
@@ -88,7 +88,7 @@ test('what is due stands on the shop’s list until it is done', async ({ page }
 test('an alignment declined a year ago comes back with what the decline has cost', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await open(page, 'BL 200 T');
   await step(page, 'Decide');
   const declined = page.getByRole('region', { name: /Declined at visit/ });
@@ -104,7 +104,7 @@ test('rear tires that cannot change places, out of the adjuster’s reach: an ar
   page,
 }) => {
   test.slow();
-  await comeIn(page, 'Tobin');
+  await signInAs(page, 'Tobin');
   // Both rear inner edges low and smooth: camber.
   await readCar(
     page,
@@ -157,7 +157,7 @@ test('rear tires that cannot change places, out of the adjuster’s reach: an ar
 });
 
 test('the whole shop goes out as a zip and comes in again, by the lead', async ({ page }, info) => {
-  await comeIn(page, 'Ansa');
+  await signInAs(page, 'Ansa');
   await page.goto('/shop');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save the whole shop (zip)' }).click();

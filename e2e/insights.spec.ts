@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { comeIn } from './shop.ts';
+import { signInAs } from './shop.ts';
 
 test('the lead reads how advice was taken and who said no', async ({ page }) => {
-  await comeIn(page, 'Ansa');
+  await signInAs(page, 'Ansa');
   await page.getByRole('button', { name: /Ansa/ }).click();
   await page.getByRole('button', { name: 'Insights' }).click();
   await page.getByRole('button', { name: 'All', exact: true }).click();
@@ -26,7 +26,7 @@ test('the lead reads how advice was taken and who said no', async ({ page }) => 
 });
 
 test('how advice was taken is nothing for an advisor to read', async ({ page }) => {
-  await comeIn(page, 'Mira');
+  await signInAs(page, 'Mira');
   await page.goto('/insights');
   await expect(page.getByText('Only the lead sees how advice was taken.')).toBeVisible();
 });

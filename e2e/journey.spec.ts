@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import {
-  comeIn,
+  signInAs,
   countPresses,
   headline,
   newPlate,
@@ -105,7 +105,7 @@ test.describe('the whole job once through', () => {
   test('a key press of a reading is painted about as soon as a letter in a plain field', async ({
     page,
   }) => {
-    await comeIn(page);
+    await signInAs(page);
     await startVisit(page, newPlate());
     // What this machine needs for any key at all: a letter in a plain field.
     const plain = await paintTimes(page, async () => {
@@ -127,7 +127,7 @@ test.describe('the whole job once through', () => {
   });
 
   test('an override needs a reason, and both are kept', async ({ page }) => {
-    await comeIn(page);
+    await signInAs(page);
     await open(page, '418 KQ');
     await step(page, 'Decide');
     await page.getByRole('button', { name: 'Chooses something else' }).click();
@@ -146,7 +146,7 @@ test.describe('the whole job once through', () => {
   });
 
   test('reads in 32nds for who prefers them', async ({ page }) => {
-    await comeIn(page, 'Joss');
+    await signInAs(page, 'Joss');
     await page.getByRole('button', { name: /Joss/ }).click();
     await page.getByRole('button', { name: '32nds' }).click();
     await page.keyboard.press('Escape');
@@ -249,7 +249,7 @@ function median(times: number[]): number {
 test('readings straight from the gauge: it drops out, sends twice, stands off the tread', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
   await page.getByRole('button', { name: 'Connect the gauge' }).click();
@@ -277,7 +277,7 @@ test('readings straight from the gauge: it drops out, sends twice, stands off th
 });
 
 test('readings from a gauge that types, and from one on a serial line', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
   const play = (body: object) =>
@@ -318,7 +318,7 @@ test('readings from a gauge that types, and from one on a serial line', async ({
 });
 
 test('a worn joint under the car, with its picture, holds the alignment back', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Inspect');
   const under = page.getByRole('region', { name: 'Under the car' });
@@ -357,7 +357,7 @@ test('a worn joint under the car, with its picture, holds the alignment back', a
 test('a rib deeper than new is asked about once and blocks nothing; one more place is read', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   const depths = page.getByLabel('New depth');
   await depths.first().fill('8');
@@ -384,7 +384,7 @@ test('a rib deeper than new is asked about once and blocks nothing; one more pla
 test('a car drives over the reader: refused when fast and turning, then read in one go, or from a table', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
   await page.getByRole('button', { name: 'Drive over the reader' }).click();

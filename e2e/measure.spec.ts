@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { comeIn, headline, newPlate, step, startVisit } from './shop.ts';
+import { signInAs, headline, newPlate, step, startVisit } from './shop.ts';
 
 test.describe('measuring', () => {
   test('from strings to the ledger, and against the tread', async ({ page }) => {
-    await comeIn(page, 'Tobin');
+    await signInAs(page, 'Tobin');
     await startVisit(page, newPlate());
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Mark the rest done' }).click();
@@ -86,7 +86,7 @@ test.describe('measuring', () => {
   });
 
   test('from a rig’s own table, its signs and units said once, to the ledger', async ({ page }) => {
-    await comeIn(page, 'Tobin');
+    await signInAs(page, 'Tobin');
     await startVisit(page, newPlate());
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Comes back' }).click();
@@ -132,7 +132,7 @@ test.describe('measuring', () => {
   });
 
   test('from the simulated rig, with the faults that rigs have', async ({ page }) => {
-    await comeIn(page, 'Tobin');
+    await signInAs(page, 'Tobin');
     await page.goto('/devices');
     const wheel = page.getByRole('group', { name: 'Left front', exact: true });
     await wheel.getByLabel('Toe').fill('1.25');
@@ -154,7 +154,7 @@ test.describe('measuring', () => {
   test('a cart by one tape and a square: the total, half to each, limits of carts', async ({
     page,
   }) => {
-    await comeIn(page, 'Tobin');
+    await signInAs(page, 'Tobin');
     await startVisit(page, newPlate());
     await page.getByRole('button', { name: 'Cart' }).click();
     await step(page, 'Measure');
@@ -206,7 +206,7 @@ test.describe('measuring', () => {
   });
 
   test('stops where the reading does not come back', async ({ page }) => {
-    await comeIn(page, 'Tobin');
+    await signInAs(page, 'Tobin');
     await startVisit(page, newPlate());
     await step(page, 'Measure');
     await page.getByRole('button', { name: 'Has moved' }).click();
@@ -219,7 +219,7 @@ test.describe('measuring', () => {
   test('an angle typed beside the tread changes the verdict, and undo takes it back', async ({
     page,
   }) => {
-    await comeIn(page, 'Tobin');
+    await signInAs(page, 'Tobin');
     await page.getByRole('link', { name: /418 KQ/ }).click();
     await step(page, 'Explain');
     const toeIn = page.getByRole('row', { name: /Too much toe-in front axle/ });

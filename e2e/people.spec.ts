@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { comeIn } from './shop.ts';
+import { signInAs } from './shop.ts';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -29,7 +29,7 @@ test('a colleague is invited, chooses a password, adds a second factor, changes 
 }) => {
   test.setTimeout(120_000);
   const email = `nell${Date.now().toString(36)}@example.com`;
-  await comeIn(page, 'Ansa');
+  await signInAs(page, 'Ansa');
   await page.goto('/shop');
   const form = page.getByRole('form', { name: 'Invite a colleague' });
   await form.getByLabel('Name').fill('Nell New');
@@ -98,7 +98,7 @@ test('a colleague is invited, chooses a password, adds a second factor, changes 
 test('signing out without a network signs out, and the server hears of it later', async ({
   page,
 }) => {
-  await comeIn(page, 'Joss');
+  await signInAs(page, 'Joss');
   const requests: string[] = [];
   await page.context().setOffline(true);
   await page.getByRole('button', { name: /^Joss/ }).click();

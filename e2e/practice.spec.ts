@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn } from './shop.ts';
+import { signInAs } from './shop.ts';
 
 const gauge = (page: Page) => page.getByRole('img', { name: /^Depth gauge in the groove/ });
 
@@ -20,7 +20,7 @@ const checkRow = (page: Page, name: string) =>
   page.getByRole('list', { name: 'Checks' }).getByRole('listitem').filter({ hasText: name });
 
 test('from a dealt car to the score, the truth, and the car in the wear lab', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page.getByRole('link', { name: 'Bench' }).click();
   await page.getByRole('link', { name: 'Practice' }).click();
   const lesson = page.getByRole('listitem').filter({ hasText: 'One soft set' });
@@ -68,7 +68,7 @@ test('from a dealt car to the score, the truth, and the car in the wear lab', as
 test('a colleague takes the same car by its code, and nothing of the truth is in the page', async ({
   page,
 }) => {
-  await comeIn(page, 'Ansa');
+  await signInAs(page, 'Ansa');
   await page.goto('/practice');
   const answers: string[] = [];
   page.on('response', (response) => {
@@ -93,7 +93,7 @@ test('a colleague takes the same car by its code, and nothing of the truth is in
 });
 
 test('a bench drill by keyboard: told question by question, and counted', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page.goto('/practice');
   await page.getByRole('button', { name: 'Bench drill' }).click();
   for (let question = 1; question <= 8; question++) {

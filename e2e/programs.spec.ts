@@ -1,12 +1,12 @@
 import { expect, test } from '@playwright/test';
-import { comeIn } from './shop.ts';
+import { signInAs } from './shop.ts';
 
 test('the lead gives a program a key, the program has cases diagnosed, the lead sees it and takes the key back', async ({
   page,
   playwright,
 }) => {
   test.setTimeout(240_000);
-  await comeIn(page, 'Ansa');
+  await signInAs(page, 'Ansa');
   const { visits } = (await (await page.request.get('/api/visits')).json()) as {
     visits: { id: string }[];
   };

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import type { CaseFile, Diagnosis, Paper, SharedSheet, SheetLink } from '@keen/contract';
-import { comeIn, headline, open, step } from './shop.ts';
+import { signInAs, headline, open, step } from './shop.ts';
 
 /** Cars of every kind: saw, soft, loose, waves, read in 32nds, tires of mixed age. */
 const PLATES = ['418 KQ', 'HT 2207', 'RC 5', '552 BD', '907 HG', 'WG 58 N'];
@@ -62,7 +62,7 @@ for (const plate of PLATES) {
     page,
   }) => {
     await listenToTheWorker(page);
-    await comeIn(page);
+    await signInAs(page);
     await open(page, plate);
     await step(page, 'Explain');
     const screen = await onTheScreen(page);

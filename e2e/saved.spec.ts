@@ -1,12 +1,12 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { caseFileSchema } from '@keen/contract';
-import { comeIn, headline, newPlate, step, startVisit, TOE_IN_KEYS } from './shop.ts';
+import { signInAs, headline, newPlate, step, startVisit, TOE_IN_KEYS } from './shop.ts';
 
 test.use({ serviceWorkers: 'allow' });
 
 test('what is typed is there after a reload and in another browser', async ({ page, browser }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await page.getByLabel('In the customer’s words').fill('Hums at eighty');
   await page.getByRole('button', { name: 'Wanders' }).click();
@@ -18,7 +18,7 @@ test('what is typed is there after a reload and in another browser', async ({ pa
   await expect(page.getByRole('button', { name: 'left front outer, 3.4 mm' })).toBeVisible();
 
   const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
-  await comeIn(other, 'Tobin');
+  await signInAs(other, 'Tobin');
   await other.goto(page.url().replace('/read', '/arrive'));
   await expect(other.getByLabel('In the customer’s words')).toHaveValue('Hums at eighty');
   await expect(other.getByRole('button', { name: 'Wanders' })).toHaveAttribute(
@@ -32,11 +32,11 @@ test('two people on one visit see each other’s readings within a second', asyn
   page,
   browser,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
   const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
-  await comeIn(other, 'Joss');
+  await signInAs(other, 'Joss');
   await other.goto(page.url());
   await expect(other.getByRole('heading', { name: 'Left front, outer' })).toBeVisible();
   await page.keyboard.press('4');
@@ -51,7 +51,7 @@ test('without a connection it says so, keeps everything, and sends it when it is
   page,
   context,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
   await page.keyboard.press('5');
@@ -77,7 +77,7 @@ test('with the server gone the visit opens again, goes on, and is sent once when
   test.slow();
   const turn = (way: 'stop' | 'start') =>
     fetch(`${process.env.KEEN_SWITCH}/${way}`, { method: 'POST' });
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
   const visit = page.url();
@@ -121,7 +121,7 @@ test('with the server gone the visit opens again, goes on, and is sent once when
   await expect(page.getByRole('list', { name: 'Visits' })).toBeVisible();
   await expect.poll(() => page.evaluate(countUnsent), { timeout: 30_000 }).toBe(0);
   const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
-  await comeIn(other, 'Joss');
+  await signInAs(other, 'Joss');
   await other.goto(visit);
   await step(other, 'Read');
   await expect(other.getByRole('button', { name: /left rear outer, 6.1 mm/ })).toBeVisible();
@@ -132,11 +132,11 @@ test('two people who read one rib without seeing each other: both stand until on
   page,
   browser,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
   const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
-  await comeIn(other, 'Joss');
+  await signInAs(other, 'Joss');
   await other.goto(page.url());
   await expect(other.getByRole('heading', { name: 'Left front, outer' })).toBeVisible();
   await other.context().setOffline(true);
@@ -155,7 +155,7 @@ test('two people who read one rib without seeing each other: both stand until on
 });
 
 test('undo takes back the last entry, redo brings it again', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
   for (const key of '34') await page.keyboard.press(key);
@@ -169,7 +169,7 @@ test('undo takes back the last entry, redo brings it again', async ({ page }) =>
 test('a visit goes out as a case file and comes in again with the same answer', async ({
   page,
 }, info) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
   for (const key of TOE_IN_KEYS.join('')) await page.keyboard.press(key);
@@ -191,7 +191,7 @@ test('a visit goes out as a case file and comes in again with the same answer', 
 });
 
 test('a wrong case file is refused with the field that is wrong', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page.getByLabel('Case file', { exact: true }).setInputFiles({
     name: 'bad.keen.json',
     mimeType: 'application/json',
@@ -206,7 +206,7 @@ test('a wrong case file is refused with the field that is wrong', async ({ page 
 test('an answer to the next check changes the verdict at once and can be undone', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
   for (const key of TOE_IN_KEYS.join('')) await page.keyboard.press(key);
@@ -237,7 +237,7 @@ async function countUnsent(): Promise<number> {
 test('text that looks like a number stays text: a date code is there again after a reload', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   await page.getByRole('button', { name: /^\+?\s*Sidewalls/ }).click();
   const code = page.getByLabel(/week and year/i).first();
@@ -252,7 +252,7 @@ test('text that looks like a number stays text: a date code is there again after
 test('an entry that makes the server fail is set aside; the others are saved, and it can be tried again', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await startVisit(page, newPlate());
   const fails = (url: URL) => url.pathname.endsWith('/entries');
   await page.route(fails, async (route) => {
@@ -292,7 +292,7 @@ test('at a shared tablet each entry is sent by who typed it, and by nobody else'
     await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
     await page.getByRole('button', { name: 'Sign out' }).click();
   };
-  await comeIn(page, 'Mira');
+  await signInAs(page, 'Mira');
   await startVisit(page, newPlate());
   await step(page, 'Read');
   const visit = page
@@ -307,7 +307,7 @@ test('at a shared tablet each entry is sent by who typed it, and by nobody else'
   await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await expect(page).toHaveURL(/sign-in/);
   await page.context().setOffline(false);
-  await comeIn(page, 'Joss');
+  await signInAs(page, 'Joss');
   const outer = async () => {
     const { entries, visit: own } = (await (await page.request.get(visit)).json()) as {
       entries: { path: string; value: number; personId: string }[];
@@ -323,7 +323,7 @@ test('at a shared tablet each entry is sent by who typed it, and by nobody else'
     person: { id: string };
   };
   await leave('Joss');
-  await comeIn(page, 'Mira');
+  await signInAs(page, 'Mira');
   await expect.poll(async () => (await outer()).map(({ value }) => value)).toEqual([4.7]);
   expect((await outer())[0]!.personId).not.toBe(joss.id);
 });

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, headline, newPlate, step, startVisit } from './shop.ts';
+import { signInAs, headline, newPlate, step, startVisit } from './shop.ts';
 
 /** Takes a new car in, up to the angles. */
 async function readyToMeasure(page: Page): Promise<void> {
-  await comeIn(page, 'Tobin');
+  await signInAs(page, 'Tobin');
   await startVisit(page, newPlate());
   await step(page, 'Measure');
   await page.getByRole('button', { name: 'Comes back' }).click();

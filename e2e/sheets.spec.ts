@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { comeIn, newPlate, step, startVisit } from './shop.ts';
+import { signInAs, newPlate, step, startVisit } from './shop.ts';
 
 test('a sheet is entered once, judges a visit, and a later change leaves that visit alone', async ({
   page,
 }) => {
-  await comeIn(page, 'Tobin');
+  await signInAs(page, 'Tobin');
   await page.getByRole('link', { name: 'Sheets' }).click();
   await expect(page.getByRole('link', { name: 'New sheet' })).toBeVisible();
   await page.keyboard.press('n');
@@ -55,7 +55,7 @@ test('a sheet is entered once, judges a visit, and a later change leaves that vi
 });
 
 test('sheets come in as CSV, line by line, and go out again', async ({ page }) => {
-  await comeIn(page, 'Tobin');
+  await signInAs(page, 'Tobin');
   await page.getByRole('link', { name: 'Sheets' }).click();
   const name = `Listed ${newPlate()}`;
   const csv = [
@@ -88,7 +88,7 @@ test('sheets come in as CSV, line by line, and go out again', async ({ page }) =
 test('readings of many cars come in from a table, line by line, and can be stopped', async ({
   page,
 }) => {
-  await comeIn(page, 'Tobin');
+  await signInAs(page, 'Tobin');
   const first = `P1 ${newPlate()}`;
   const second = `P2 ${newPlate()}`;
   const others = newPlate();

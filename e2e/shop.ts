@@ -2,7 +2,7 @@ import { expect } from '@playwright/test';
 import type { Page } from '@playwright/test';
 
 /** Comes in as one of the made-up staff. */
-export async function comeIn(page: Page, name = 'Mira'): Promise<void> {
+export async function signInAs(page: Page, name = 'Mira'): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: new RegExp(name) }).click();
   // A host that is busy elsewhere may keep the first answer for a while; nothing here is timed.

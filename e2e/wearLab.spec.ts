@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import type { Download, Page } from '@playwright/test';
-import { comeIn } from './shop.ts';
+import { signInAs } from './shop.ts';
 
 const asIs = (page: Page) => page.getByRole('region', { name: 'As it is' });
 const rib = (page: Page, name: RegExp) => asIs(page).getByRole('img', { name });
@@ -20,7 +20,7 @@ async function saved(page: Page, button: string): Promise<Download> {
 test('the tread wears before one’s eyes, by keyboard, and the link brings it back', async ({
   page,
 }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page.getByRole('link', { name: 'Bench' }).click();
   await page.getByRole('link', { name: 'Wear lab' }).click();
   await expect(page.getByRole('heading', { name: /legal limit after/ })).toBeVisible();
@@ -53,7 +53,7 @@ test('the tread wears before one’s eyes, by keyboard, and the link brings it b
 });
 
 test('a named tread drives off by itself and is taken along as files', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page.goto('/wear-lab?tread=innerEdge&km=0');
   await page.getByRole('button', { name: 'Drive' }).click();
   await expect.poll(() => depthOf(page, /^left front inner/)).toBeLessThan(7);
@@ -82,7 +82,7 @@ test('a named tread drives off by itself and is taken along as files', async ({ 
 });
 
 test('a visit’s car can be tried on, and a wrong link says what it lacks', async ({ page }) => {
-  await comeIn(page);
+  await signInAs(page);
   await page
     .getByRole('link', { name: /418 KQ/ })
     .first()

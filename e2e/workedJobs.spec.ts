@@ -1,18 +1,18 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { comeIn, newPlate, step, startVisit } from './shop.ts';
+import { signInAs, newPlate, step, startVisit } from './shop.ts';
 
 /** Jobs as they are really measured, with figures worked by hand beside each. */
 
 async function atTheAngles(page: Page): Promise<void> {
-  await comeIn(page, 'Tobin');
+  await signInAs(page, 'Tobin');
   await startVisit(page, newPlate());
   await step(page, 'Measure');
   await page.getByRole('button', { name: 'Comes back' }).click();
 }
 
 async function onTheBench(page: Page, tool: string): Promise<void> {
-  await comeIn(page, 'Tobin');
+  await signInAs(page, 'Tobin');
   await page.goto(`/bench/${tool}`);
 }
 

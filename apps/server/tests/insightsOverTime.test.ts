@@ -144,7 +144,7 @@ describe('forecasts', () => {
     ]);
     const ranOn = held.points.find(({ kind }) => kind === 'ranOn')!;
     expect(ranOn).toMatchObject({ visitId: second.id, plate: 'AGAIN', km: 8_000 });
-    expect(ranOn.foretold).toBeGreaterThan(0.5);
+    expect(ranOn.forecast).toBeGreaterThan(0.5);
     expect(ranOn.found).toBeGreaterThan(0.5);
     const saved = await asOwner<{ answer: string; forecast: Forecast | null }>(
       server,

@@ -30,7 +30,7 @@ export interface Advised {
   action: Action;
   replace: Wheel[];
   diagnosis: Diagnosis;
-  /** What is foretold of the tires that a decision leaves on the car. */
+  /** What is forecast of the tires that a decision leaves on the car. */
   forecast: (decided: Pick<NewDecision, 'action' | 'answer' | 'replace'>) => Forecast | null;
 }
 export type Advise = (file: CaseFile, draft: VisitDraft) => Advised;

@@ -116,7 +116,7 @@ export const recommendationSchema = z.strictObject({
 
 const ribForecastSchema = z.array(z.tuple([z.number(), z.number(), z.number()]));
 /**
- * What was foretold of the tires that a visit left on the car: depth at each rib against the distance run
+ * What was forecast of the tires that a visit left on the car: depth at each rib against the distance run
  * since, mm. Without a course: of the tires that were on the car, as it was.
  */
 export const forecastSchema = z

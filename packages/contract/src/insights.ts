@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ANSWERS } from './api.ts';
 import { momentSchema, rowNumberSchema } from './storable.ts';
-import { ACTIONS, CATCHES, FORETOLD_KINDS, RETURNS, WORKS } from './words.ts';
+import { ACTIONS, CATCHES, FORECAST_KINDS, RETURNS, WORKS } from './words.ts';
 
 /** What the shop's own work teaches: what was advised, and what customers said to it. */
 
@@ -167,12 +167,12 @@ export const declineCostsSchema = z
   .meta({ id: 'DeclineCosts' });
 export type DeclineCosts = z.infer<typeof declineCostsSchema>;
 
-/** How the depths that were foretold held, on tires that ran on as they were. */
+/** How the depths that were forecast held, on tires that ran on as they were. */
 const heldSchema = z.strictObject({
   cars: rowNumberSchema,
   ribs: rowNumberSchema,
   isTooFew: z.boolean(),
-  /** Rubber lost, as a part of what was foretold; null where there is nothing to tell from. */
+  /** Rubber lost, as a part of what was forecast; null where there is nothing to tell from. */
   lost: z
     .strictObject({
       mean: z.number(),
@@ -188,16 +188,16 @@ export const forecastsHeldSchema = heldSchema
   .extend({
     /** There is more than was looked through. */
     isCut: z.boolean(),
-    kinds: z.array(heldSchema.extend({ kind: z.enum(FORETOLD_KINDS) })),
-    /** Each car's worst rib: foretold and found, mm lost. */
+    kinds: z.array(heldSchema.extend({ kind: z.enum(FORECAST_KINDS) })),
+    /** Each car's worst rib: forecast and found, mm lost. */
     points: z.array(
       z.strictObject({
         visitId: z.uuid(),
         number: rowNumberSchema,
         plate: z.string(),
-        kind: z.enum(FORETOLD_KINDS),
+        kind: z.enum(FORECAST_KINDS),
         km: z.number(),
-        foretold: z.number(),
+        forecast: z.number(),
         found: z.number(),
       }),
     ),

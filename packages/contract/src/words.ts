@@ -393,8 +393,8 @@ export const DRILL_KINDS = ['tape', 'sign', 'rod', 'shim'] as const;
 export type DrillKind = (typeof DRILL_KINDS)[number];
 
 /** Tires of which a forecast is held against readings: as they were, on a car that was put right, new. */
-export const FORETOLD_KINDS = ['ranOn', 'putRight', 'fresh'] as const;
-export type ForetoldKind = (typeof FORETOLD_KINDS)[number];
+export const FORECAST_KINDS = ['ranOn', 'putRight', 'fresh'] as const;
+export type ForecastKind = (typeof FORECAST_KINDS)[number];
 
 export { expectedText } from './expectedTexts.ts';
 export type { ExpectedReason } from './expectedTexts.ts';

@@ -185,7 +185,7 @@ export { WEAK_BATTERY_BELOW, batteryVerdict } from './engine/vehicle/battery.ts'
 export { oddReading } from './steps/read/oddReading.ts';
 export type { Oddity } from './steps/read/oddReading.ts';
 export { readDepthText } from './steps/read/depthText.ts';
-export { headsOf, keepsBoth, readingConflicts } from './visit/conflicts.ts';
+export { headsOf, allowsTwoReadings, readingConflicts } from './visit/conflicts.ts';
 export type { Conflict } from './visit/conflicts.ts';
 export { WIDE_COLUMNS, guessReadingMapping, readReadingTable } from './steps/read/readingTable.ts';
 export type { CarReadings, ReadingFault, ReadingMapping } from './steps/read/readingTable.ts';
@@ -278,11 +278,11 @@ export type { DeclineCost, SeenAgain } from './insights/declineCosts.ts';
 export {
   forecastOf,
   forecastsHeld,
-  foretoldRibs,
-  isAsForetold,
+  forecastRibs,
+  isAsForecast,
   LEAST_FORECASTS,
 } from './insights/forecasts.ts';
-export type { ForetoldRib } from './insights/forecasts.ts';
+export type { ForecastRib } from './insights/forecasts.ts';
 export type { Interval, Mean } from './insights/interval.ts';
 export type { HoldingStep } from './insights/holding.ts';
 export type { Share } from './insights/share.ts';

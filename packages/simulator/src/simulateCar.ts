@@ -98,7 +98,7 @@ export function simulateCar(
   const factors = WORLDS[world].drawFactors(drawn, random);
   const phases = drawPhases(drawn, bare, lateFaults, random);
   const newDepthOff = [0, 1, 2, 3].map(() => 0.15 * random.normal());
-  const losses = comeIn(plan, phases, physics, factors, random);
+  const losses = wearUntilVisit(plan, phases, physics, factors, random);
   const file = emptyCase(plan, `simulated ${seed}`);
   const trueNew = newDepthOff.map((off) => newDepthMm(file) + off);
   const depths = {} as Record<Wheel, Record<Rib, number>>;
@@ -226,7 +226,7 @@ export interface Factors {
 }
 
 /** Wears the four tires; a car that wore out earlier comes in earlier. Changes the plan's distances. */
-function comeIn(
+function wearUntilVisit(
   plan: Plan,
   phases: readonly Phase[],
   physics: CarPhysics,

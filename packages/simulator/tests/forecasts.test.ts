@@ -6,7 +6,7 @@ import {
   foldEntries,
   forecastOf,
   forecastsHeld,
-  foretoldRibs,
+  forecastRibs,
   WHEEL_ORDER,
 } from '@keen/core';
 import { describe, expect, it } from 'vitest';
@@ -46,7 +46,7 @@ function ribsOf(seed: number, action: Action, replace: readonly Wheel[]) {
   const then = draftOf(file, 50_000);
   const left = car.faults();
   car.drive(AFTER_HUNDRED_KM);
-  // What goes wrong on the way nobody could have foretold.
+  // What goes wrong on the way nobody could have forecast.
   if (car.faults().some((fault, i) => fault !== left[i])) return [];
   const now = draftOf(car.look(), 50_000 + 100 * AFTER_HUNDRED_KM);
   if (!forecast) return [];
@@ -56,7 +56,7 @@ function ribsOf(seed: number, action: Action, replace: readonly Wheel[]) {
     draft,
     replaced,
   });
-  return foretoldRibs(forecast, visit('then', then, replace), visit('now', now, []), true);
+  return forecastRibs(forecast, visit('then', then, replace), visit('now', now, []), true);
 }
 
 // Three standard errors over so many cars: 0.09 of what is lost, 0.08 of the readings within.

@@ -31,7 +31,7 @@ export function showAbout(km: number, unit: DistanceUnit): string {
   return String(aboutDistance(km, unit)).replace(/\B(?=\d{3}$)/, ' ');
 }
 
-/** A distance that is foretold: to the thousand, below ten thousand to the hundred. */
+/** A distance that is forecast: to the thousand, below ten thousand to the hundred. */
 export function showFar(km: number, unit: DistanceUnit): string {
   const value = distanceFromKm(km, unit);
   const step = value < 10_000 ? 100 : 1000;

@@ -29,7 +29,7 @@ export const INSIGHTS_PATHS: readonly ApiPath[] = [
   {
     method: 'get',
     path: '/api/insights/forecasts',
-    summary: 'How the depths that were foretold of tires held by the next visit',
+    summary: 'How the depths that were forecast of tires held by the next visit',
     query: insights.insightQuerySchema,
     reply: insights.forecastsHeldSchema,
   },

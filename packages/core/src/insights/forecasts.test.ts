@@ -9,11 +9,11 @@ import type { CarVisit } from '../visit/tireLives.ts';
 import {
   forecastOf,
   forecastsHeld,
-  foretoldRibs,
-  isAsForetold,
+  forecastRibs,
+  isAsForecast,
   LEAST_FORECASTS,
 } from './forecasts.ts';
-import type { ForetoldRib } from './forecasts.ts';
+import type { ForecastRib } from './forecasts.ts';
 
 /** 1 mm in 5,000 km from 6 mm, give or take a tenth of what is lost. */
 const FORECAST: Forecast = {
@@ -45,11 +45,11 @@ const THEN = visit(60_000, 6);
 
 describe('foretoldRibs', () => {
   it('reads between the points of the forecast', () => {
-    const ribs = foretoldRibs(FORECAST, THEN, visit(67_500, 4.5));
+    const ribs = forecastRibs(FORECAST, THEN, visit(67_500, 4.5));
     expect(ribs).toHaveLength(12);
     for (const rib of ribs) {
       expect(rib.km).toBe(7_500);
-      expect(rib.foretold).toBeCloseTo(1.5, 10);
+      expect(rib.forecast).toBeCloseTo(1.5, 10);
       expect(rib.found).toBeCloseTo(1.5, 10);
       expect(rib.isWithin).toBe(true);
     }
@@ -57,7 +57,7 @@ describe('foretoldRibs', () => {
 
   it('allows for the error of the reading, and for no more', () => {
     const isWithin = (mm: number, draft?: VisitDraft) =>
-      foretoldRibs(FORECAST, THEN, visit(70_000, mm, draft))[0]!.isWithin;
+      forecastRibs(FORECAST, THEN, visit(70_000, mm, draft))[0]!.isWithin;
     // The span is 3.8 to 4.2; a reading to 0.1 mm is off by 0.15, and 1.28 of that in quadrature is 0.28.
     expect(isWithin(3.75)).toBe(true);
     expect(isWithin(3.7)).toBe(false);
@@ -68,17 +68,17 @@ describe('foretoldRibs', () => {
 
   it('does not count another tire, one that changed places, or one that is bare', () => {
     const replaced = { ...THEN, replaced: ['lf' as const] };
-    expect(foretoldRibs(FORECAST, replaced, visit(70_000, 4))).toHaveLength(9);
+    expect(forecastRibs(FORECAST, replaced, visit(70_000, 4))).toHaveLength(9);
     const rotated: VisitDraft = {
       rotations: [{ atDistance: 10_000, moves: { lf: 'lr', lr: 'lf', rf: 'rr', rr: 'rf' } }],
     };
-    expect(foretoldRibs(FORECAST, THEN, visit(70_000, 4, rotated))).toHaveLength(0);
-    expect(foretoldRibs(FORECAST, THEN, visit(70_000, 0))).toHaveLength(0);
+    expect(forecastRibs(FORECAST, THEN, visit(70_000, 4, rotated))).toHaveLength(0);
+    expect(forecastRibs(FORECAST, THEN, visit(70_000, 0))).toHaveLength(0);
   });
 
-  it('says nothing after too short a way, or beyond what was foretold', () => {
-    expect(foretoldRibs(FORECAST, THEN, visit(61_500, 5.7))).toHaveLength(0);
-    expect(foretoldRibs(FORECAST, THEN, visit(81_000, 1.8))).toHaveLength(0);
+  it('says nothing after too short a way, or beyond what was forecast', () => {
+    expect(forecastRibs(FORECAST, THEN, visit(61_500, 5.7))).toHaveLength(0);
+    expect(forecastRibs(FORECAST, THEN, visit(81_000, 1.8))).toHaveLength(0);
   });
 });
 
@@ -98,21 +98,21 @@ describe('foretoldRibs of new tires', () => {
     return now;
   }
   const fresh = (now: CarVisit) =>
-    foretoldRibs(forecast, replaced, now, true).filter(({ kind }) => kind === 'fresh');
+    forecastRibs(forecast, replaced, now, true).filter(({ kind }) => kind === 'fresh');
 
   it('counts what was fitted then, and the others as of a car put right', () => {
-    const ribs = foretoldRibs(forecast, replaced, later({ mm: 4 }), true);
+    const ribs = forecastRibs(forecast, replaced, later({ mm: 4 }), true);
     expect(ribs.map(({ kind }) => kind)).toEqual([
       ...Array<string>(6).fill('fresh'),
       ...Array<string>(6).fill('putRight'),
     ]);
-    expect(fresh(later({ mm: 4 }))[0]).toMatchObject({ foretold: 2, found: 2, isWithin: true });
+    expect(fresh(later({ mm: 4 }))[0]).toMatchObject({ forecast: 2, found: 2, isWithin: true });
   });
 
   it('takes the new depth that was entered for them', () => {
     // 8 mm to begin with instead of 6: 2 mm lost either way.
     const [rib] = fresh(later({ mm: 6, newDepth: 8 }));
-    expect(rib).toMatchObject({ foretold: 2, found: 2, isWithin: true });
+    expect(rib).toMatchObject({ forecast: 2, found: 2, isWithin: true });
     expect(fresh(later({ mm: 4, newDepth: 8 }))[0]).toMatchObject({ found: 4, isWithin: false });
   });
 
@@ -135,15 +135,15 @@ describe('isAsForetold', () => {
   const wasSet: VisitDraft = { visit: { setRight: { before: {} } } };
 
   it('is so where the work was done that the forecast was made for', () => {
-    expect(isAsForetold(of('align'), agreed('align'))).toBe(true);
-    expect(isAsForetold(of('fitOnly'), agreed('fitOnly'))).toBe(true);
-    expect(isAsForetold(of('checkAlignment'), agreed('fitOnly', wasSet))).toBe(true);
+    expect(isAsForecast(of('align'), agreed('align'))).toBe(true);
+    expect(isAsForecast(of('fitOnly'), agreed('fitOnly'))).toBe(true);
+    expect(isAsForecast(of('checkAlignment'), agreed('fitOnly', wasSet))).toBe(true);
   });
 
   it('is not where angles were set all the same, nor of an old forecast where anything was done', () => {
-    expect(isAsForetold(of('fitOnly'), agreed('fitOnly', wasSet))).toBe(false);
-    expect(isAsForetold(of(undefined), agreed('align'))).toBe(false);
-    expect(isAsForetold(of(undefined), agreed('fitOnly'))).toBe(true);
+    expect(isAsForecast(of('fitOnly'), agreed('fitOnly', wasSet))).toBe(false);
+    expect(isAsForecast(of(undefined), agreed('align'))).toBe(false);
+    expect(isAsForecast(of(undefined), agreed('fitOnly'))).toBe(true);
   });
 });
 
@@ -202,18 +202,18 @@ describe('forecastOf', () => {
 });
 
 describe('forecastsHeld', () => {
-  const car = (foretold: number, found: number, isWithin = true): ForetoldRib[] =>
+  const car = (forecast: number, found: number, isWithin = true): ForecastRib[] =>
     WHEEL_ORDER.map((wheel) => ({
       wheel,
       rib: 'inner',
       kind: 'ranOn',
       km: 9_000,
-      foretold,
+      forecast,
       found,
       isWithin,
     }));
 
-  it('weighs cars by what was foretold of them', () => {
+  it('weighs cars by what was forecast of them', () => {
     const held = forecastsHeld([car(1, 1.2), car(3, 3), []]);
     expect(held).toMatchObject({ cars: 2, ribs: 8, isTooFew: true });
     expect(held.lost!.mean).toBeCloseTo(4.2 / 4, 10);
@@ -228,9 +228,9 @@ describe('forecastsHeld', () => {
     let holds = 0;
     for (let round = 0; round < rounds; round++) {
       const cars = Array.from({ length: LEAST_FORECASTS + 10 }, () => {
-        const foretold = 0.5 + 3 * random.uniform();
+        const forecast = 0.5 + 3 * random.uniform();
         // What is odd about a car is odd at all its ribs.
-        return car(foretold, foretold * (RATIO + 0.3 * random.normal()), random.uniform() < 0.8);
+        return car(forecast, forecast * (RATIO + 0.3 * random.normal()), random.uniform() < 0.8);
       });
       const { lost } = forecastsHeld(cars);
       if (lost!.interval!.low <= RATIO && RATIO <= lost!.interval!.high) holds++;

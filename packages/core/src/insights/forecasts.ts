@@ -1,5 +1,5 @@
 import type { Forecast, VisitDraft } from '@keen/contract';
-import type { ForetoldKind, Rib, Wheel } from '@keen/contract/words';
+import type { ForecastKind, Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { READING_SD_MM, readingVariance, ROUNDING_MM } from '../engine/case/treadFacts.ts';
 import { WHEEL_ORDER } from '../engine/case/wheels.ts';
@@ -11,15 +11,15 @@ import type { Decided } from '../visit/workDone.ts';
 import { tValue } from './interval.ts';
 import type { Mean } from './interval.ts';
 
-/** A rib that was foretold and read again, mm. */
-export interface ForetoldRib {
+/** A rib that was forecast and read again, mm. */
+export interface ForecastRib {
   wheel: Wheel;
   rib: Rib;
-  kind: ForetoldKind;
+  kind: ForecastKind;
   /** Run since. */
   km: number;
-  /** Lost since: what was foretold, and what was read. */
-  foretold: number;
+  /** Lost since: what was forecast, and what was read. */
+  forecast: number;
   found: number;
   /** Whether the reading lay within the span that holds eight in ten, with the gauge's own error. */
   isWithin: boolean;
@@ -30,7 +30,7 @@ export interface ForecastsHeld {
   cars: number;
   ribs: number;
   isTooFew: boolean;
-  /** Rubber lost as a part of what was foretold, over all of it; null where nothing was foretold. */
+  /** Rubber lost as a part of what was forecast, over all of it; null where nothing was forecast. */
   lost: Mean | null;
   /** What part of the readings lay within their spans; its interval is over cars. */
   within: { part: number; low: number; high: number } | null;
@@ -77,7 +77,7 @@ export function forecastOf(ribsAfter: RibsAfter, decision: Decision): Forecast |
 }
 
 /** Whether a visit's work is what its forecast was made for. */
-export function isAsForetold({ course = 'fitOnly' }: Forecast, visit: Decided): boolean {
+export function isAsForecast({ course = 'fitOnly' }: Forecast, visit: Decided): boolean {
   // Measuring first foretells both: set where something was out, left where nothing was.
   if (course === 'checkAlignment') return true;
   const agreed: Decided = { draft: {}, decision: { action: course, answer: 'yes', replace: [] } };
@@ -90,14 +90,14 @@ export function isAsForetold({ course = 'fitOnly' }: Forecast, visit: Decided): 
  * @param then - the visit of the forecast, with the tires replaced at it
  * @param now - the next one
  * @param isPutRight - whether work was done at the visit of the forecast
- * @returns nothing where too little was run, or more than was foretold
+ * @returns nothing where too little was run, or more than was forecast
  */
-export function foretoldRibs(
+export function forecastRibs(
   forecast: Forecast,
   then: CarVisit,
   now: CarVisit,
   isPutRight = false,
-): ForetoldRib[] {
+): ForecastRib[] {
   const km = runBetween(then, now);
   if (km === null || km < LEAST_KM || km > forecast.km.at(-1)!) return [];
   const lives = tireLives([then, now]);
@@ -119,7 +119,7 @@ export function foretoldRibs(
       }),
     );
     const kind = isFresh ? 'fresh' : isPutRight ? 'putRight' : 'ranOn';
-    return RIBS.flatMap((rib): ForetoldRib[] => {
+    return RIBS.flatMap((rib): ForecastRib[] => {
       const curve = forecast.ribs[wheel]?.[rib];
       const read = to.ribs[rib];
       if (!curve || read === null) return [];
@@ -144,7 +144,7 @@ export function foretoldRibs(
           rib,
           kind,
           km,
-          foretold: start - median,
+          forecast: start - median,
           found,
           isWithin: left >= median - beyond(low) && left <= median + beyond(high),
         },
@@ -161,7 +161,7 @@ function isFitted(life: TireLife, then: CarVisit, now: CarVisit, km: number): bo
   return point.km === null || Math.abs(point.km - km) <= DISTANCE_KM;
 }
 
-/** A tire that is worn down altogether loses nothing more, whatever was foretold. */
+/** A tire that is worn down altogether loses nothing more, whatever was forecast. */
 function isPassed({ tires }: VisitDraft, wheel: Wheel): boolean {
   const stations = tires?.[wheel]?.stations ?? [];
   return stations.some((station) => Object.values(station).some((mm) => mm === 0));
@@ -169,18 +169,18 @@ function isPassed({ tires }: VisitDraft, wheel: Wheel): boolean {
 
 /**
  * Sums up how forecasts held. A car's ribs hang together, so intervals are over cars.
- * @param cars - the ribs of each car, see {@link foretoldRibs}
+ * @param cars - the ribs of each car, see {@link forecastRibs}
  * Source: ratio of sums with its linearized variance, Cochran 1977, Sampling Techniques, chapter 6.
  */
-export function forecastsHeld(cars: readonly (readonly ForetoldRib[])[]): ForecastsHeld {
+export function forecastsHeld(cars: readonly (readonly ForecastRib[])[]): ForecastsHeld {
   const told = cars.filter((ribs) => ribs.length > 0);
   const sums = told.map((ribs) => ({
-    foretold: sum(ribs.map(({ foretold }) => foretold)),
+    forecast: sum(ribs.map(({ forecast }) => forecast)),
     found: sum(ribs.map(({ found }) => found)),
     ribs: ribs.length,
     within: ribs.filter(({ isWithin }) => isWithin).length,
   }));
-  const lost = ratio(sums.map(({ found, foretold }) => [found, foretold]));
+  const lost = ratio(sums.map(({ found, forecast }) => [found, forecast]));
   const within = ratio(sums.map((car) => [car.within, car.ribs]));
   return {
     cars: told.length,

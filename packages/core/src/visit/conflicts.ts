@@ -16,7 +16,7 @@ const STATION = /^tires\.\w+\.stations\.\d+\.\w+$/;
  * @example keepsBoth('tires.lf.stations.0.inner') // true
  * @example keepsBoth('vehicle.drive') // false
  */
-export function keepsBoth(path: string): boolean {
+export function allowsTwoReadings(path: string): boolean {
   return STATION.test(path);
 }
 
@@ -38,7 +38,7 @@ export function headsOf(entries: readonly Told[], path: string): Told[] {
 
 /** Ribs with two readings that differ, until one is chosen. */
 export function readingConflicts(entries: readonly Told[]): Conflict[] {
-  const paths = [...new Set(entries.map(({ path }) => path).filter(keepsBoth))];
+  const paths = [...new Set(entries.map(({ path }) => path).filter(allowsTwoReadings))];
   return paths.flatMap((path) => {
     const readings = headsOf(entries, path).filter(({ value }) => value !== null);
     const differ = new Set(readings.map(({ value }) => JSON.stringify(value))).size > 1;

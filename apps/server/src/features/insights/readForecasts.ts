@@ -1,6 +1,6 @@
 import type { ForecastsHeld, InsightQuery } from '@keen/contract';
-import { FORETOLD_KINDS } from '@keen/contract';
-import { forecastsHeld, foretoldRibs, isAsForetold, tiresReplaced, workDone } from '@keen/core';
+import { FORECAST_KINDS } from '@keen/contract';
+import { forecastsHeld, forecastRibs, isAsForecast, tiresReplaced, workDone } from '@keen/core';
 import { and, asc, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { decisions, vehicles, visits } from '../../db/schema/index.ts';
@@ -10,7 +10,7 @@ import { isLast, within } from './lastDecisions.ts';
 const MOST_FORECASTS = 2_000;
 
 /**
- * How the depths that were foretold held, against the next visit at which they were read: of decisions after
+ * How the depths that were forecast held, against the next visit at which they were read: of decisions after
  * which the work was done that the forecast was made for, or none.
  */
 export async function readForecasts(
@@ -36,14 +36,14 @@ export async function readForecasts(
     .where(and(within(shopId, query), isNotNull(decisions.forecast), isLast(tx, shopId)))
     .orderBy(desc(decisions.createdAt))
     .limit(MOST_FORECASTS + 1);
-  const foretold = rows.slice(0, MOST_FORECASTS).flatMap(({ forecast, ...row }) => {
+  const decided = rows.slice(0, MOST_FORECASTS).flatMap(({ forecast, ...row }) => {
     const visit = { draft: row.draft, decision: row };
-    return forecast && isAsForetold(forecast, visit)
+    return forecast && isAsForecast(forecast, visit)
       ? [{ ...row, forecast, visit, isPutRight: workDone(visit) !== null }]
       : [];
   });
-  const next = await nextVisits(tx, shopId, foretold);
-  const cars = foretold.flatMap((row) => {
+  const next = await nextVisits(tx, shopId, decided);
+  const cars = decided.flatMap((row) => {
     const now = next.get(row.id);
     if (!now) return [];
     const then = {
@@ -58,25 +58,25 @@ export async function readForecasts(
       draft: now.draft,
       replaced: [],
     };
-    const ribs = foretoldRibs(row.forecast, then, later, row.isPutRight);
+    const ribs = forecastRibs(row.forecast, then, later, row.isPutRight);
     return ribs.length > 0 ? [{ row, now, ribs }] : [];
   });
   return {
     ...forecastsHeld(cars.map(({ ribs }) => ribs)),
     isCut: rows.length > MOST_FORECASTS,
-    kinds: FORETOLD_KINDS.map((kind) => ({
+    kinds: FORECAST_KINDS.map((kind) => ({
       kind,
       ...forecastsHeld(cars.map(({ ribs }) => ribs.filter((rib) => rib.kind === kind))),
     })),
     points: cars.map(({ row, now, ribs }) => {
-      const worst = ribs.reduce((most, one) => (one.foretold > most.foretold ? one : most));
+      const worst = ribs.reduce((most, one) => (one.forecast > most.forecast ? one : most));
       return {
         visitId: now.id,
         number: now.number,
         plate: row.plate,
         kind: worst.kind,
         km: Math.round(worst.km),
-        foretold: worst.foretold,
+        forecast: worst.forecast,
         found: worst.found,
       };
     }),

@@ -10,8 +10,8 @@ interface ForecastChartProps {
 
 /** Each car's worst rib, what it lost against the forecast. */
 export function ForecastChart({ points, depth }: ForecastChartProps) {
-  const shown = points.map(({ foretold, found }) => ({
-    said: Math.max(0, depth(foretold)),
+  const shown = points.map(({ forecast, found }) => ({
+    said: Math.max(0, depth(forecast)),
     // A reading may be above the one before by the gauge's error.
     found: Math.max(0, depth(found)),
   }));

@@ -1,6 +1,6 @@
 import type {
   ForecastsHeld as Held,
-  ForetoldKind,
+  ForecastKind,
   InsightQuery,
   Session,
   Units,
@@ -26,7 +26,7 @@ const ForecastChart = lazy(async () => ({
   default: (await import('./ForecastChart.tsx')).ForecastChart,
 }));
 
-const KIND_WORDS: Record<ForetoldKind, string> = {
+const KIND_WORDS: Record<ForecastKind, string> = {
   ranOn: t('forecastsHeld.ranOnAsThey'),
   putRight: t('forecastsHeld.onCarsPutRight'),
   fresh: t('forecastsHeld.newTires'),
@@ -132,7 +132,7 @@ function PointTable({ points, units }: { points: Held['points']; units: Units })
           </tr>
         </thead>
         <tbody>
-          {points.map(({ visitId, number, plate, km, foretold, found }) => (
+          {points.map(({ visitId, number, plate, km, forecast, found }) => (
             <tr key={visitId}>
               <th scope="row">{plate}</th>
               <td>
@@ -141,7 +141,7 @@ function PointTable({ points, units }: { points: Held['points']; units: Units })
                 </Link>
               </td>
               <td>{showFar(km, units.distance)}</td>
-              <td>{showDepth(foretold, units.depth)}</td>
+              <td>{showDepth(forecast, units.depth)}</td>
               <td>{showDepth(found, units.depth)}</td>
             </tr>
           ))}
@@ -181,7 +181,7 @@ function underIt({ cars, ribs, isTooFew, isCut, lost, within }: Held): string {
   return spaced(seen, part, span, rule, isCut && t('forecastsHeld.onlyTheLatest2'));
 }
 
-/** A life against the one foretold, by how much faster rubber goes. */
+/** A life against the forecast one, by how much faster rubber goes. */
 function lifeWords(lost: number): string {
   const life = Math.round(100 / lost) - 100;
   if (life === 0) return t('forecastsHeld.asLongAsForecast');
@@ -192,12 +192,12 @@ function lifeWords(lost: number): string {
 
 function pointsAsCsv({ points }: Held): string {
   return Papa.unparse(
-    points.map(({ plate, number, kind, km, foretold, found }) => ({
+    points.map(({ plate, number, kind, km, forecast, found }) => ({
       plate,
       'read at visit': number,
       'after km': km,
       tires: KIND_WORDS[kind],
-      'forecast, mm lost': foretold.toFixed(2),
+      'forecast, mm lost': forecast.toFixed(2),
       'read, mm lost': found.toFixed(2),
     })),
     { escapeFormulae: true },

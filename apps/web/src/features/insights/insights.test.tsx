@@ -391,7 +391,7 @@ describe('what saying no has cost', () => {
   });
 });
 
-describe('whether tires wore as foretold', () => {
+describe('whether tires wore as forecast', () => {
   const held = (mean: number, cars = 40): Forecasts => ({
     cars,
     ribs: 12 * cars,
@@ -417,7 +417,7 @@ describe('whether tires wore as foretold', () => {
         plate: 'TEST 52',
         kind: 'ranOn',
         km: 8_000,
-        foretold: 1.6,
+        forecast: 1.6,
         found: 1.75,
       },
     ],

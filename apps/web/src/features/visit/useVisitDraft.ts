@@ -1,5 +1,5 @@
 import type { VisitDetail, VisitDraft } from '@keen/contract';
-import { foldEntries, headsOf, keepsBoth } from '@keen/core';
+import { foldEntries, headsOf, allowsTwoReadings } from '@keen/core';
 import type { FieldChange } from '@keen/core';
 import { useCallback, useMemo } from 'react';
 import { useApiDispatch, useApiSelector, useApiStore } from '../../api/hooks.ts';
@@ -43,7 +43,7 @@ export function useVisitDraft(detail: VisitDetail): {
         path,
         value,
         at: new Date().toISOString(),
-        ...(keepsBoth(path) ? { over: seenOf(detail, pending, path) } : {}),
+        ...(allowsTwoReadings(path) ? { over: seenOf(detail, pending, path) } : {}),
       },
     }),
     [visitId, detail, pending],
@@ -53,7 +53,7 @@ export function useVisitDraft(detail: VisitDetail): {
     ({ path, value }: FieldChange, act?: string) => {
       const before = fieldAt(draft, path);
       // The value that stands may be entered once more: to choose it from two that differ.
-      const isChoice = keepsBoth(path) && seenOf(detail, pending, path).length > 1;
+      const isChoice = allowsTwoReadings(path) && seenOf(detail, pending, path).length > 1;
       if (JSON.stringify(before) === JSON.stringify(value) && !isChoice) return;
       dispatch(outbox.entered({ pending: entryOf(path, value), before, act }));
     },

@@ -101,7 +101,7 @@ export interface Outlook extends Forecast {
   checks: CheckAnswers[];
 }
 
-/** Each rib by itself is foretold in steps of this, km. */
+/** Each rib by itself is forecast in steps of this, km. */
 const OLD_STEP_KM = 5_000;
 /** A tire that is new at its limit still has so much to wear, mm. */
 const LEAST_SPARE_MM = 0.1;

@@ -18,7 +18,7 @@ import type { PossibleCar } from './courses.ts';
 
 export const RIB_COUNT = 12;
 export const KM_PER_THOUSAND_KM = 1000;
-/** Nothing is foretold beyond, km: rubber ages too. */
+/** Nothing is forecast beyond, km: rubber ages too. */
 export const FURTHEST_KM = 150_000;
 /** Rubber wears at least so much, mm in 1000 km; keeps a division from running away. */
 const LEAST_RATE = 1e-4;
