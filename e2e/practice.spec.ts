@@ -36,7 +36,7 @@ test('from a dealt car to the score, the truth, and the car in the wear lab', as
   }
   await page.getByRole('slider', { name: 'Pressure too low, how sure' }).press('End');
   await page.getByRole('button', { name: 'Set the pressures' }).click();
-  await page.getByRole('button', { name: 'Answer, and be told' }).click();
+  await page.getByRole('button', { name: 'Answer and see' }).click();
   // All four are soft, and that was said: next to everything is known.
   await expect(page.getByRole('heading', { level: 2 }).first()).toHaveText(
     /^(9\d|100) points of 100\.$/,
@@ -82,7 +82,7 @@ test('a colleague takes the same car by its code, and nothing of the truth is in
   await readAll(page);
   await expect(page.getByText(`code ${code}`)).toBeVisible();
   await page.getByRole('link', { name: 'Answer', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'Answer, and be told' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Answer and see' })).toBeDisabled();
   expect(answers.length).toBeGreaterThan(20);
   expect(answers.join()).not.toMatch(/"truth":\{|"seed"|"faults"/);
   // The way to the truth is closed until it is answered.

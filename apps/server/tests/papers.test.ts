@@ -107,9 +107,9 @@ describe('the customer’s sheet', () => {
     expect(text).toContain('Paper van · PDF 1');
     expect(text).toContain('Pia Per');
     expect(text).toMatch(
-      /New tires like these would live about \d\d 000 km|With that done new tires/,
+      /New tires like these should last about \d\d 000 km|With that done, new tires/,
     );
-    expect(text).toContain('After 8 000 km: have the tires change places');
+    expect(text).toContain('After 8 000 km: have the tires rotated');
     expect(text).toContain('In 12 months: have the angles checked');
     expect(text).not.toContain('Not safe to drive');
     expect(text).toContain('licensed technician decide');
@@ -133,7 +133,7 @@ describe('the customer’s sheet', () => {
     at('Estimate, version 2');
     at('2 × New tire, front (“sells the car”)');
     at('€285.00');
-    at('Said yes to, with tax');
+    at('Accepted, with tax');
     at('Signed by Pia Per, 1 March 2026.');
     at('Battery: at 50 % of its rating: weak');
     at('Lamps: one is out');

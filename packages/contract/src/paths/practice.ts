@@ -46,7 +46,7 @@ export const PRACTICE_PATHS: readonly ApiPath[] = [
   {
     method: 'post',
     path: '/api/practice/cars/{id}/answer',
-    summary: 'Answer, and be told the truth',
+    summary: 'Answer and see the truth',
     body: practice.practiceAnswerSchema,
     reply: practice.practiceCarSchema,
   },

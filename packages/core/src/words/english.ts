@@ -160,12 +160,12 @@ const reasons: ReasonTexts = {
   edgeNotLower: (edge) =>
     `The ${edge} edge is not clearly lower than the ${edge === 'outer' ? 'inner' : 'outer'} one.`,
   neighbourDiffers: 'The tire across the axle does not slope like it, and toe would show on both.',
-  neighbourAlike: 'The tire across the axle slopes alike, as toe would leave it.',
+  neighbourAlike: 'The tire across the axle slopes the same way, as toe would leave it.',
   feathered: 'The ribs are feathered, which camber alone does not do.',
   smoothSlope: 'The slope is smooth under the hand, not feathered.',
   camberMeasured: (value, low, high) =>
     `Camber measured ${value}°, where ${low}° to ${high}° is fine.`,
-  standsLower: 'The car stands lower than it was built, which turns camber negative.',
+  standsLower: 'The car sits lower than it was built, which turns camber negative.',
   bothEdgesLower: (edge, left, right) =>
     `Both ${edge} edges are lower, by ${left} left and ${right} right.`,
   edgesNotBoth: (edge) => `The ${edge} edges are not both lower, and toe shows on both tires.`,
@@ -189,7 +189,7 @@ const reasons: ReasonTexts = {
   woreFast: (own, other) =>
     `Both tires of the axle wore fast: ${own} each 10,000 km, against ${other} on the other axle.`,
   saysWanders: 'The driver says it wanders.',
-  toeStandsIn: 'Toe stands in tolerance on the rig, so what looks like toe may be play.',
+  toeStandsIn: 'Toe is within limits on the rig, so what looks like toe may be play.',
   waves: (cupping) => `${WAVES[cupping]} felt along the tread.`,
   placesDiffer: (by) => `Places round the tire differ by ${by}.`,
   reports: (complaint) => `The driver reports ${complaint}.`,
@@ -220,7 +220,7 @@ const advice: AdviceTexts = {
   oneIsOut: (chance) =>
     `No single angle stands out, but that one of them is out is ${chance} likely.`,
   heightChanged:
-    'The car stands higher or lower than it was built, so its angles have moved: align it.',
+    'The car sits higher or lower than it was built, so its angles have moved: align it.',
   heightLookFirst:
     'Look first at what else has moved: ball joints and drive shafts at a steeper angle, bump stops, brake hoses, and room for the wheels at full lock and full travel.',
   newParts: 'New suspension parts since the last alignment: the angles have moved, so align it.',

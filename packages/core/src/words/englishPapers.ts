@@ -43,28 +43,28 @@ export const ENGLISH_PAPERS: PaperTexts = {
     readings: 'Tread depth',
     tires: 'Tires as found',
     parts: 'Parts',
-    set: 'What the angles are set with',
+    set: 'How the angles are set',
     closing: 'Before it is given back',
     complaints: 'Complaints',
   },
-  nothingStandsOut: 'Nothing stands out; the wear is what driving takes.',
+  nothingStandsOut: 'Nothing stands out: this is normal wear.',
   since: (distance, because) =>
     because === 'putRight'
       ? `This is about the ${distance} since your car was put right here; what was worn before is not counted.`
-      : `This is about the ${distance} since these tires were last read here: they have worn otherwise since.`,
+      : `This is about the ${distance} since these tires were last read here: they have worn differently since.`,
   replace: (places) => `Tires to replace: ${places}.`,
-  lookUnder: 'Someone looks the joints through under the car first.',
+  lookUnder: 'The joints are checked under the car first.',
   partsHold: 'An alignment on loose joints does not hold.',
   life: (median, low, high) => `about ${median} (${low} to ${high}, eight times in ten)`,
-  lifeFit: (life) => `New tires like these would live ${life}.`,
+  lifeFit: (life) => `New tires like these should last ${life}.`,
   lifeWith: (withIt, asIs) =>
-    `With that done new tires like these would live ${withIt}; as the car is, ${asIs}.`,
-  saves: (distance, money) => `Over ${distance} that is expected to save ${money}, the work paid.`,
+    `With that done, new tires like these should last ${withIt}; with the car as it is, ${asIs}.`,
+  saves: (distance, money) => `Over ${distance} that should save ${money}, with the work paid for.`,
   oldTires: (median, low, high) =>
     `Left as they are, the tires on the car reach the limit in about ${median} (${low} to ${high}).`,
   decided: (action) => `Decided: ${action}.`,
   declined: (action, date, tires, money) =>
-    `Advised on ${date} and declined: ${action}. What it would have put right has taken the rubber of about ${tires} tires since, some ${money}.`,
+    `Advised on ${date} and declined: ${action}. Since then the fault has used up about ${tires} tires, some ${money}.`,
   because: (reason) => `Because: ${reason}.`,
   answers: {
     yes: 'The customer said yes.',
@@ -75,18 +75,18 @@ export const ENGLISH_PAPERS: PaperTexts = {
     'The customer was told that the car must not be driven like that, and declined the work.',
   agreedUnsafe: 'The work was agreed; the car leaves when it is done.',
   lineAnswers: { accepted: 'yes', declined: 'no', later: 'later' },
-  sum: (percent, tax) => `In all, ${percent} % tax of ${tax} in it`,
-  accepted: 'Said yes to, with tax',
+  sum: (percent, tax) => `Total, including ${percent} % tax of ${tax}`,
+  accepted: 'Accepted, with tax',
   signedBy: (name, date) => `Signed by ${name}, ${date}.`,
   signing: {
     title: 'What shall we do?',
     forCar: (shop, car) => `${shop}, for ${car}`,
-    saidYes: (percent) => `What you said yes to, with ${percent} % tax`,
+    saidYes: (percent) => `What you accepted, with ${percent} % tax`,
     name: 'Name',
     whoSigns: 'Who signs?',
     byFinger: 'Sign here by finger, or not at all',
     signed: 'Signed by finger',
-    wipe: 'Wipe it',
+    wipe: 'Clear',
     unanswered: (count) =>
       `${count} ${count === 1 ? 'line has' : 'lines have'} no answer yet: yes, no or later.`,
     sign: 'Sign',
@@ -110,9 +110,9 @@ export const ENGLISH_PAPERS: PaperTexts = {
   inMonths: (months) => `In ${months} months`,
   next: {
     nuts: 'have the wheel nuts tightened again',
-    recheck: 'show the car to the technician again',
+    recheck: 'have the technician check the car again',
     tread: 'have the tread looked at, inner edges too',
-    rotation: 'have the tires change places, and the tread looked at',
+    rotation: 'have the tires rotated, and the tread looked at',
     alignment: 'have the angles checked',
   },
   walk: {
@@ -262,13 +262,13 @@ export const ENGLISH_PAPERS: PaperTexts = {
   leftAsItIs: (names) => `Left as it is: ${names}.`,
   setAtHome: (distance) =>
     `Set with hand tools: have the alignment checked on a rig within ${distance}.`,
-  recheckAfter: (distance) => `Fasteners and angles are looked at again after ${distance}.`,
+  recheckAfter: (distance) => `Fasteners and angles are checked again after ${distance}.`,
   rotation: {
-    frontToRear: 'front and rear change, each on its side',
+    frontToRear: 'front and rear swap, each on its side',
     forwardCross: 'fronts straight back, rears cross to the front',
     rearwardCross: 'rears straight forward, fronts cross to the rear',
     crossed: 'all cross',
-    sideToSide: 'left and right change on each axle',
+    sideToSide: 'left and right swap on each axle',
   },
   footer:
     'Worked out from the tread, what was felt and what was measured; the chances are given with each cause. The vehicle maker’s specification, local law and a licensed technician decide.',

@@ -103,6 +103,6 @@ describe('DuePage', () => {
     expect(await screen.findByRole('alert')).toHaveTextContent('Refused with 503');
     answers['GET /api/due'] = { rows: [], after: null };
     await userEvent.click(screen.getByRole('button', { name: 'Try again' }));
-    expect(await screen.findByText('Nobody is due.')).toBeVisible();
+    expect(await screen.findByText('Nothing is due.')).toBeVisible();
   });
 });

@@ -67,7 +67,7 @@ describe('FleetPage', () => {
       'F 3',
     ]);
     expect(items[0]).toHaveTextContent('◆ now');
-    expect(items[2]).toHaveTextContent('cannot be told yet');
+    expect(items[2]).toHaveTextContent('too early to tell');
     expect(screen.getByRole('region', { name: /^Tires to have by/ })).toHaveTextContent(
       `${SIZE}for 1 of 2 cars`,
     );

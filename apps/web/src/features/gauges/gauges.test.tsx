@@ -235,7 +235,7 @@ describe('a gauge study', () => {
       result!.repeatability.mm.toFixed(2),
     );
     answers[`PUT /api/gauge-studies/${id(2)}/used`] = { mm: 0.13, studyId: id(2), at: AT };
-    fireEvent.click(screen.getByRole('button', { name: 'Let new visits go by it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Use it for new visits' }));
     await waitFor(() => expect(sent()).toHaveLength(1));
   });
 
@@ -243,7 +243,7 @@ describe('a gauge study', () => {
     const readings = whole(0.4).filter(({ person, mark }) => person === 0 || mark < 2);
     showStudy(study({ readings, taken: readings.length }));
     expect(await screen.findByText(/So far, from 2 of 3 marks/)).toBeVisible();
-    expect(screen.getByRole('button', { name: 'Let new visits go by it' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Use it for new visits' })).toBeDisabled();
     expect(screen.queryByRole('heading', { name: /can see half a millimetre\.$/ })).toBeNull();
   });
 

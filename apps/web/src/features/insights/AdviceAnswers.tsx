@@ -89,7 +89,7 @@ function underIt(all: Acceptance<string>, work: Acceptance<string>): string {
         low: percent(accepted.low),
         high: percent(accepted.high),
       }),
-    overridden > 0 && t('adviceAnswers.atSomethingElseWas', { overridden }),
+    overridden > 0 && t('adviceAnswers.choseOtherwise', { overridden }),
   );
 }
 

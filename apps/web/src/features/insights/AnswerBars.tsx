@@ -60,7 +60,7 @@ export function AnswerBars<Key extends string>({ title, rows, nameOf }: AnswerBa
                 t('answerBars.yesNo', { yes: row.yes, no: row.no }),
                 row.open > 0 && t('answerBars.stillThinking', { open: row.open }),
                 row.overridden > 0 &&
-                  t('answerBars.atSomethingElseWas', { overridden: row.overridden }),
+                  t('answerBars.choseOtherwise', { overridden: row.overridden }),
               )}
             </Box>
           </Box>

@@ -159,7 +159,7 @@ describe('insights', () => {
     expect(within(align!).getByRole('img')).toHaveAccessibleName('24 yes, 6 no, 2 still thinking');
     expect(none).toEqual([]);
     expect(parts).toHaveTextContent('too few to tell');
-    expect(parts).toHaveTextContent('at 3 something else was chosen');
+    expect(parts).toHaveTextContent('3 chose something else');
     const people = within(screen.getByRole('list', { name: 'By who asked' }));
     expect(people.getByText('Somebody who left')).toBeVisible();
   });

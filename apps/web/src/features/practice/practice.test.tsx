@@ -111,7 +111,7 @@ describe('the stroke', () => {
 describe('the answer', () => {
   it('is asked for causes with how sure, and a course before it can be given', async () => {
     show(<AnswerStep />);
-    const send = screen.getByRole('button', { name: 'Answer, and be told' });
+    const send = screen.getByRole('button', { name: 'Answer and see' });
     expect(send).toBeDisabled();
     await userEvent.click(
       within(screen.getByRole('group', { name: 'Too much toe-in, where' })).getByRole('button', {
@@ -142,7 +142,7 @@ describe('the result', () => {
       /cost this customer €123 too much/,
     );
     expect(screen.getByRole('list', { name: 'What the checks were worth' })).toHaveTextContent(
-      'cost €29, was worth €41 before its result was known, and told nothing new',
+      'cost €29, was worth €41 before its result was known, and added nothing',
     );
     // The true car as the wear lab takes it.
     const href = screen.getByRole('link', { name: 'See it wear' }).getAttribute('href')!;
@@ -170,7 +170,7 @@ describe('the gauge', () => {
   it('has its pointer where the scale says what it shows, and nothing below nought', () => {
     const { container } = render(<GaugeScale mm={0.3} isAskew />);
     expect(screen.getByRole('img')).toHaveAccessibleName(
-      'Depth gauge in the groove, pointer at 0.3 mm, the gauge stands askew',
+      'Depth gauge in the groove, pointer at 0.3 mm, the gauge is tilted',
     );
     expect([...container.querySelectorAll('text')].map(({ textContent }) => textContent)).toEqual([
       '0',

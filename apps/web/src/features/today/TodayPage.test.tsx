@@ -25,7 +25,7 @@ describe('TodayPage', () => {
     const { answers, queries } = showPage(<TodayPage />, {
       answers: { 'GET /api/visits': { visits: [sent(2), sent(1)], before: null } },
     });
-    expect(await screen.findByText('2 cars are here, nobody waits.')).toBeVisible();
+    expect(await screen.findByText('2 cars are here, nobody is waiting.')).toBeVisible();
     const search = screen.getByRole('searchbox', { name: 'Search' });
     await userEvent.type(search, 'car2');
     expect(plates()).toEqual(['CAR 2']);

@@ -12,7 +12,7 @@ export const angles = {
     againstTheLimits: 'Against the limits',
     state: 'State',
     usualLimits:
-      '¹ Usual limits, ² custom of the trade: they stand in where the sheet is silent; the vehicle maker’s specification decides.',
+      '¹ Usual limits, ² trade practice: they are used where the sheet has no value; the vehicle maker’s specification decides.',
     to: '{{words}} to {{words2}}{{fromMarks}}',
     out: 'out',
     in: 'in',

@@ -2,7 +2,7 @@ export const chain = {
   chainForm: {
     severalShops: 'Several shops',
     whatAChainIs:
-      'A chain joins shops of one house: prices, limits and words are settled once, each shop may have its own, and you see how each shop does. Cars and customers stay with their shop.',
+      'A chain links the shops of one company: prices, limits and words are set once, each shop may have its own, and you see how each shop does. Cars and customers stay with their shop.',
     nameOfTheChain: 'Name of the chain',
     makeAChain: 'Make a chain',
     ofTheChain: 'Of {{name}}',
@@ -18,16 +18,16 @@ export const chain = {
     backToToday: 'Back to Today',
     forLeadsOnly: 'Only a lead of the chain sees this page.',
     loading: 'Loading the chain',
-    settledForAll: 'Settled for all shops',
+    settledForAll: 'Set for all shops',
     settledForAllWhat:
-      'Each shop has these values but for what it has settled itself. Address, logo and stock are always the shop’s own.',
+      'Each shop uses these values except where it has set its own. Address, logo and stock are always the shop’s own.',
     words: 'Closing lines of the papers',
     aName: 'At most 80 letters',
     notSaved: 'Not saved: the server did not answer. Try again.',
   },
   sameOrOwn: {
     title: 'Same or own',
-    what: 'What is the same in all shops, and what each shop settles for itself. A shop may still differ in single values: that is shown in the table above.',
+    what: 'What is the same in all shops, and what each shop sets for itself. A shop may still differ in single values: that is shown in the table above.',
     same: 'Same in all',
     own: 'Each its own',
     prices: 'Prices, hours, packages',
@@ -85,7 +85,7 @@ export const chain = {
     made: 'Made the chain {{what}}',
     renamed: 'Renamed it to {{what}}',
     shopOpened: 'Opened {{what}}',
-    settled: 'Settled {{what}}',
+    settled: 'Set {{what}}',
     left: 'Left to the shops: {{what}}',
     leadAdded: 'Made {{what}} a lead',
     leadRemoved: 'Took the lead from {{what}}',

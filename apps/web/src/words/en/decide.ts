@@ -30,7 +30,7 @@ export const decide = {
     moneyRange: '{{money}} to {{money2}}',
     leftOutWornJoints: 'Left out: worn joints come first.',
     leftOutWhatWore: 'Left out: what wore this tread would wear the next one too.',
-    leftOutTheAngles: 'Left out: the angles have moved, whatever the tread says yet.',
+    leftOutTheAngles: 'Left out: the angles have moved, whatever the tread shows so far.',
     leftOutNotCertain: 'Left out: not certain enough to set angles without measuring them first.',
     leftOutTheAnglesHave: 'Left out: the angles have been measured.',
     leftOutTheAnglesWere: 'Left out: the angles were measured and are in order.',

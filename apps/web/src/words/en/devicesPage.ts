@@ -36,7 +36,7 @@ export const devicesPage = {
     pressDriveOverThe:
       'Press “Drive over the reader” in Read, then send the car over here. It reads at {{slowestKmh}} to {{fastestKmh}} km/h, straight and square.',
     theReaderDoesNot: 'The reader does not answer just now.',
-    thatDidNotReach: 'That did not reach the reader; it stands as before.',
+    thatDidNotReach: 'That did not reach the reader; nothing changed there.',
     theReaderIs: 'The reader is',
     on: 'On',
     off: 'Off',
@@ -60,15 +60,15 @@ export const devicesPage = {
     toe: 'Toe',
     theAlignmentRig: 'The alignment rig',
     noRigIsConnected:
-      'No rig is connected: this one stands in for it. Set how the wheels of the made-up car really stand and what is wrong with the rig; Measure reads it as it would a real one.',
+      'No rig is connected, so this simulated one is used. Set the real angles of the made-up car and what is wrong with the rig; Measure reads it as it would a real one.',
     theRigDoesNot: 'The rig does not answer just now.',
-    thatDidNotReach: 'That did not reach the rig; it stands as before.',
+    thatDidNotReach: 'That did not reach the rig; nothing changed there.',
     theRigIs: 'The rig is',
     on: 'On',
     off: 'Off',
     itsFault: 'Its fault',
     atThe: 'At the',
-    howTheWheelsReally: 'How the wheels really stand',
+    howTheWheelsReally: 'Real angles of the wheels',
     setbackRightFurtherBack: 'Setback, right further back +',
   },
 } as const;

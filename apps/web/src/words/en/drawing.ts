@@ -38,7 +38,7 @@ export const drawing = {
   },
   tapeEnd: {
     aTapeBetweenAnd:
-      'A tape between {{left}} and {{ceil}} inches, marked in sixteenths; the mark stands {{marks}} small marks beyond {{inches}}',
+      'A tape between {{left}} and {{ceil}} inches, marked in sixteenths; the reading is {{marks}} small marks beyond {{inches}}',
   },
   tireFace: {
     outerSide: 'outer side',
@@ -78,7 +78,7 @@ export const drawing = {
     front: 'front',
     leftWheelFromAboveThe: 'left wheel from above; the right one is its mirror',
     bothTieRodsFrom: 'Both tie rods from above, and the steering wheel',
-    leftAndRightRod: 'left and right rod; the wheel as it stands while driving straight',
+    leftAndRightRod: 'left and right rod; the steering wheel as it sits while driving straight',
     rearHubFromOutside: '{{side}} rear hub from outside, thickest at {{clock}} degrees',
     thickestAt: 'thickest at',
     taper: '{{angle}}° taper',
@@ -128,8 +128,8 @@ export const drawing = {
     aLeftWheelFrom: 'A left wheel from above, {{words}}',
     theWayItRolls: 'the way it rolls',
     toeOfEachWheel: 'Toe of each wheel from above, and the line the rear axle rolls along',
-    frontReadAgainstThe: 'front read against the marked line, told against the middle of the car',
-    frontReadAndTold: 'front read and told against the middle of the car',
+    frontReadAgainstThe: 'front read against the marked line, shown against the middle of the car',
+    frontReadAndTold: 'front read and shown against the middle of the car',
     theCarBetweenTwo: 'The car between two strings, from above',
     offByTakenOut: 'off by {{parallelError}}°, taken out',
     rearAxleFromAbove: 'Rear axle from above, thrust {{thrustAngle}}',
@@ -197,6 +197,6 @@ export const drawing = {
   },
   gaugeScale: {
     pointerAt: 'Depth gauge in the groove, pointer at {{mm}} mm',
-    askew: 'Depth gauge in the groove, pointer at {{mm}} mm, the gauge stands askew',
+    askew: 'Depth gauge in the groove, pointer at {{mm}} mm, the gauge is tilted',
   },
 } as const;

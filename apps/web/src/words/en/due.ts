@@ -8,7 +8,7 @@ export const due = {
     lookingAhead: 'Looking ahead',
     loadingTheList: 'Loading the list',
     tryAgain: 'Try again',
-    nobodyIsDue: 'Nobody is due.',
+    nobodyIsDue: 'Nothing is due.',
     whatIsPutOn: 'What is put on the list when a car is handed over shows up here.',
     overdue: 'Overdue',
     comingUp: 'Coming up',

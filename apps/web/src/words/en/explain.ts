@@ -60,7 +60,7 @@ export const explain = {
     olderOrNewer:
       'The {{axle}} tires look older or newer than the distance entered for all four. Are they the same age as the others?',
     noCauseExplains:
-      'No cause here explains the {{place}}: {{read}} {{unit}} read, {{expected}} expected. Read it again; if it stands, trust the ranking less and look at the tire itself.',
+      'No cause here explains the {{place}}: {{read}} {{unit}} read, {{expected}} expected. Read it again; if it is the same, trust the ranking less and look at the tire itself.',
   },
   nextCheckBar: {
     mostUsefulNextCheck: 'Most useful next check: {{question}}.',

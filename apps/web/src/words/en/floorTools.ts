@@ -23,7 +23,7 @@ export const floorTools = {
   tilesUnderWheelsMust:
     'Tiles under wheels must not slide or break: chock both sides, nobody in the car.',
   axlesByTwoTapes: 'Axles by two tapes',
-  hubToHubOn: 'Hub to hub on both sides at once: whether the axles stand square to one another.',
+  hubToHubOn: 'Hub to hub on both sides at once: whether the axles are square to each other.',
   wheelbaseLeft: 'Wheelbase, left',
   wheelbaseRight: 'Wheelbase, right',
   track: 'Track',

@@ -40,7 +40,7 @@ export const garage = {
     loadingTheCar: 'Loading the car',
     thisCarCannotBe: 'This car cannot be shown.',
     tryAgain: 'Try again',
-    hasNotBeenHere: '{{plate}} has not been here yet; its visits will stand here.',
+    hasNotBeenHere: '{{plate}} has not been here yet; its visits will be listed here.',
     allCars: 'all {{customerCars}} cars',
     noCustomerNoted: 'No customer noted',
     vin: 'VIN {{vin}}',
@@ -118,7 +118,7 @@ export const garage = {
     read: 'read {{arrivedAt}}',
     notReadInFull: 'not read in full yet',
     to: '{{early}} to {{late}}',
-    cannotBeToldYet: 'cannot be told yet',
+    cannotBeToldYet: 'too early to tell',
     dearerButNewTires: 'dearer, but new tires would wear the same way',
     noneReadInFull: '{{cars}}, none read in full yet',
     noneNeedsTiresNow: 'none needs tires now',
@@ -150,7 +150,7 @@ export const garage = {
   needsChart: {
     to: '{{month}}: {{mean}}, {{low}} to {{high}}',
     carsThatComeTo:
-      'Cars that come to need tires, month by month; the line holds eight times in ten',
+      'Cars that will need tires, month by month; the true number is within the line eight times in ten',
   },
   pagedList: {
     tryAgain: 'Try again',
@@ -222,7 +222,7 @@ export const garage = {
       'A change is called one when it is more than twice what the readings and an ordinary car’s ups and downs would make.',
     theSRib: 'the {{wheelLabels}}’s {{rib}} rib',
     losesInsteadOf: '{{since}} {{most}} loses {{is}} {{units}} instead of {{was}}.',
-    theCarHasRun: '{{since}} the car has run too little to tell.',
+    theCarHasRun: '{{since}} the car has not been driven far enough to tell.',
     losesWhatWasRun:
       '{{capital}} loses {{now}} {{units}}; what was run before is too little to compare.',
     goesOnLosingAs: '{{since}} {{tireOf}} goes on losing {{now}} {{units}}, as before.',
@@ -250,7 +250,7 @@ export const garage = {
     theBalancingOrThe: 'the balancing or the new dampers',
     thePressuresWereSet: 'the pressures were set',
     aboutTheSame: 'about the same',
-    tooLittleRunTo: 'too little run to tell',
+    tooLittleRunTo: 'not driven far enough to tell',
     slower: 'slower',
     faster: 'faster',
   },

@@ -108,7 +108,7 @@ export const gauges = {
     isWhatTheDiagnosis: 'is what the diagnosis takes one reading to be good for',
     backToTheUsual: 'Back to the usual {{readingSdMm}} mm',
     asIsUsualOne:
-      'As is usual, one standard deviation, before rounding. A study says what holds here.',
+      'The usual value, one standard deviation, before rounding. A study shows what it is here.',
     thisWasNotSaved: 'This was not saved; try again.',
     marksTimesEach: '{{names}}; {{length}} marks, {{trials}} times each',
     of: '{{taken}} of {{planned}}',
@@ -122,7 +122,7 @@ export const gauges = {
     backToTheGauges: 'back to the gauges',
     backToToday: 'back to today',
     enter: 'Enter',
-    keepAReading: 'keep a reading',
+    keepAReading: 'save a reading',
     gaugeStudy: 'Gauge study',
     loadingTheStudy: 'Loading the study',
     tryAgain: 'Try again',
@@ -194,10 +194,10 @@ export const gauges = {
     mmOfSpan: '{{mm}} mm ({{span}})',
     deeperBy: 'deeper by {{size}}',
     shallowerBy: 'shallower by {{size}}',
-    newVisitsGoBy: 'New visits go by it.',
-    letNewVisitsGo: 'Let new visits go by it',
+    newVisitsGoBy: 'New visits use it.',
+    letNewVisitsGo: 'Use it for new visits',
     onceEveryReadingIs: 'Once every reading is there.',
-    theLeadDecidesWhether: 'The lead decides whether new visits go by it.',
+    theLeadDecidesWhether: 'The lead decides whether new visits use it.',
     twoRibsMustDiffer:
       'Two ribs that one person reads must differ by {{byOne}} before it is more than chance, 19 times in 20.',
     partOfTotal:

@@ -25,7 +25,7 @@ export const handOver = {
     workingOutWhen: 'Working out when…',
     after: 'after {{afterKm}} {{distance}}',
     by: 'by {{on}}',
-    makeTheListAnew: 'Make the list anew',
+    makeTheListAnew: 'Make a new list',
     putOnTheShops: 'Put on the shop’s list',
     forTheCalendarIcs: 'For the calendar (.ics)',
   },

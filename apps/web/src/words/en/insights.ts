@@ -9,14 +9,14 @@ export const insights = {
     tooFewAnswersTo: 'Too few answers to tell how advice is taken.',
     aboutIn10Customers: 'About {{ofTen}} in 10 customers say yes to the work advised.',
     ofThoseWhoAnswered: 'Of those who answered, {{part}} said yes ({{low}} to {{high}}).',
-    atSomethingElseWas: 'At {{overridden}} something else was chosen than advised.',
+    choseOtherwise: 'At {{overridden}} of them something other than the advice was chosen.',
     workWasAdvisedAt:
       'Work was advised at {{visits}} of {{visits2}} visits: {{yes}} yes, {{no}} no, {{open}} still thinking.',
   },
   answerBars: {
     yesNoStillThinking: '{{yes}} yes, {{no}} no, {{open}} still thinking',
     stillThinking: '{{open}} still thinking',
-    atSomethingElseWas: 'at {{overridden}} something else was chosen',
+    choseOtherwise: '{{overridden}} chose something else',
     tooFewToTell: 'too few to tell',
     to: '({{low}} to {{high}})',
     yes: '{{percent}} % yes',
@@ -54,7 +54,7 @@ export const insights = {
     itTellsCarsApart: 'It tells cars apart better than saying the same of each.',
     itTellsCarsApartWorse: 'It tells cars apart worse than saying the same of each.',
     whetherItTellsCars:
-      'Whether it tells cars apart better than saying the same of each cannot be told yet.',
+      'It is too early to say whether it tells cars apart better than saying the same of each.',
     onCarsTheRigFound_one:
       'On {{count}} car the rig found {{found}} of {{angles}} angles out of their limits; by what was said it was to be {{expected}}',
     onCarsTheRigFound_other:
@@ -185,7 +185,7 @@ export const insights = {
   ownFigures: {
     loadingWhatTheDiagnosis: 'Loading what the diagnosis starts from',
     howFastTiresWear:
-      'How fast tires wear here, how the axles compare and what is usually wrong: before a car is read, the diagnosis starts from figures that hold for most shops. Your own cars can say what holds for yours. Only visits that begin afterwards go by it; no answer that was given changes.',
+      'How fast tires wear here, how the axles compare and what is usually wrong: before a car is read, the diagnosis starts from figures that hold for most shops. Your own cars can say what holds for yours. Only visits that begin afterwards use it; no answer that was given changes.',
     fromCarsOnEach:
       'From {{leastCars}} cars on, each read at ten ribs or more, there is something to learn.',
     oneVisitOfEach:
@@ -222,7 +222,7 @@ export const insights = {
   workHeld: {
     loadingHowWorkHeld: 'Loading how work held',
     workCountsOnceA:
-      'Work counts once a customer has said yes to it; whether it held is told by the car’s next visits.',
+      'Work counts once a customer has said yes to it; the car’s next visits show whether it held.',
     carsAreFollowedFrom:
       'Cars are followed from the work to their next visits. An alignment is undone when a rig finds angles out again, or, where none was read, when the tread asks for another one.',
     onlyTheLatest2: 'Only the latest 2 000 jobs of this time are looked through.',

@@ -123,6 +123,6 @@ export const inspect = {
     tooMuch: 'too much',
     some: 'some',
     jointsFoundLoose:
-      'Joints found loose stand in the answer as play at their wheel. A licensed technician judges whether it may be driven.',
+      'Joints found loose count in the diagnosis as play at their wheel. A licensed technician judges whether it may be driven.',
   },
 } as const;

@@ -31,9 +31,10 @@ export const meaningTools = {
   toeRightRear: 'Toe, right rear',
   steeringRatio: 'Steering ratio',
   forTheSteeringWheel: 'For the steering wheel; may be left out',
-  moreToeInOn: 'More toe-in on the left rear pushes to the right: the wheel stands 1.6° right.',
+  moreToeInOn:
+    'More toe-in on the left rear pushes to the right: the steering wheel sits 1.6° to the right.',
   totalToeRear: 'Total toe, rear',
-  steeringWheelStands: 'Steering wheel stands',
+  steeringWheelStands: 'Steering wheel sits',
   thrustLeftRight2: 'thrust = (left − right) / 2; steering wheel = thrust × ratio',
   aCarThatCrabs:
     'A car that crabs steers its front wheels along the thrust line. Thrust shows at the steering wheel, not in the wear.',
@@ -80,7 +81,7 @@ export const meaningTools = {
   anUpperArm: 'An upper arm',
   strutTopOrUpper: 'Strut top or upper joint above the lower one',
   lowerArmsAxisRises: 'Lower arm’s axis rises to the front by',
-  levelWhereNobodyKnows: 'Level where nobody knows',
+  levelWhereNobodyKnows: 'Level if not known',
   upperArmsAxisRises: 'Upper arm’s axis rises to the front by',
   aStrutLoweredBy: 'A strut lowered by 30 mm gains a quarter of a degree.',
   casterAfter: 'Caster after',
@@ -90,7 +91,7 @@ export const meaningTools = {
   planeGeometryOfTheSide: 'Plane geometry of the side view; positive leans back.',
   otherWheels: 'Other wheels',
   whereTheEdgesOf:
-    'Where the edges of other wheels stand, and what that does to track, scrub and speedometer.',
+    'Where the edges of other wheels end up, and what that does to track, scrub and speedometer.',
   oldRimWidth: 'Old rim, width',
   oldRimOffsetEt: 'Old rim, offset (ET)',
   plusSetsTheWheel: 'Plus sets the wheel further in',

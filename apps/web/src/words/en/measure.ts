@@ -27,7 +27,7 @@ export const measure = {
     cancel: 'Cancel',
     use: 'Use',
     lineExpected: 'Line {{line}}, {{where}}: expected {{expected}}',
-    whatCouldBeRead: 'What could be read stands below.',
+    whatCouldBeRead: 'What could be read is below.',
   },
   angleTable: {
     camber: 'Camber',
@@ -66,7 +66,7 @@ export const measure = {
   instrumentLine: {
     neverChecked: 'never checked',
     lastCheckedOffBy: 'last checked {{checkedAt}}, off by about {{errorSd}}°',
-    setItRightBefore: 'set it right before it is gone by',
+    setItRightBefore: 'correct it before you use it',
   },
   mappingFields: {
     camber: 'Camber',
@@ -97,7 +97,7 @@ export const measure = {
     setbackTurningAnglesAnd: 'Setback, turning angles and full lock',
     setbackRightWheelFurther: 'Setback, right wheel further back +',
     turnUntilTheWheel:
-      'Turn until the wheel on the inside of the turn stands at 20° on its plate, and read the other one: it turns less. Hands clear of the wheels while they turn.',
+      'Turn until the wheel on the inside of the turn is at 20° on its plate, and read the other one: it turns less. Hands clear of the wheels while they turn.',
     fullLock: 'Full lock',
     toTheLeftLeft: 'To the left, left front',
     toTheRightRight: 'To the right, right front',
@@ -128,7 +128,7 @@ export const measure = {
     aTargetIsBlocked:
       'A target is blocked: it does not see {{unseen}}. Clear the line to it; what is seen can be taken over.',
     waitUntilTheFigures:
-      'Wait until the figures stand still. One that swings from look to look has a loose clamp.',
+      'Wait until the figures settle. One that keeps swinging has a loose clamp.',
     simulatedRig: 'This is the simulated rig that ships with the product.',
   },
   setupList: {
@@ -157,7 +157,7 @@ export const measure = {
   sheetBar: {
     noSpecificationChosen: 'No specification chosen',
     usualLimitsStandIn:
-      'Usual limits stand in. The vehicle maker’s figures decide: choose its sheet, or enter it once.',
+      'Usual limits are used. The vehicle maker’s figures decide: choose its sheet, or enter it once.',
     holdsFor: 'Holds for: {{conditions}}',
     changeTheSheet: 'Change the sheet',
     chooseTheSheet: 'Choose the sheet',

@@ -21,7 +21,7 @@ export const measureTools = {
   asALength: 'As a length',
   totalToe2Asin: 'total toe = 2 asin( (rear − front) / 2 / span )',
   plainGeometryATape:
-    'Plain geometry. A tape does not know where straight ahead is: only the total is told.',
+    'Plain geometry. A tape does not know where straight ahead is: it gives the total only.',
   marksAtEqualHeight:
     'Marks at equal height, the car settled by rolling; a helper keeps hands clear of the wheels.',
   toeByStrings: 'Toe by strings',

@@ -102,7 +102,7 @@ export const setRight = {
     theMakersSpecificationTorque:
       'The maker’s specification, torque and procedure decide, and a licensed technician does the work.',
     begin: 'Begin',
-    keepsTheseAnglesAs: 'keeps these angles as the ones before',
+    keepsTheseAnglesAs: 'saves these angles as the ones before',
     noStepSetsThis: 'No step sets this',
     leftAsItIs: 'Left as it is',
     steeringWheelHeldStraight: 'Steering wheel held straight: which front wheel is not?',
@@ -123,7 +123,7 @@ export const setRight = {
     workOutThe: 'Work out the {{title}}',
     drivenOnlyWhenIt:
       'Driven only when it is safe to drive: wheel nuts and every loosened fastener torqued, a road where it is legal, a licensed driver.',
-    onAStraightRoad: 'On a straight road it stands',
+    onAStraightRoad: 'On a straight road it sits',
     straight: 'Straight',
     toTheLeft: 'To the left',
     toTheRight: 'To the right',

@@ -32,8 +32,8 @@ export const settingTools = {
     'Free the jam nut first, hold the joint, torque it after; as many threads in as the maker asks.',
   steeringWheelStraight: 'Steering wheel straight',
   theWheelStandsOff:
-    'The wheel stands off while driving straight: what one rod gives, the other takes.',
-  standsOffToThe: 'Stands off, to the right +',
+    'The steering wheel sits off-centre on a straight road: one rod is made longer, the other shorter by as much.',
+  standsOffToThe: 'Off-centre, to the right +',
   steeringRatio: 'Steering ratio',
   offAtIsHalf: '8° off at 16 : 1 is half a degree a wheel: 0.81 turns longer left, shorter right.',
   leftRod: 'Left rod',
@@ -71,7 +71,7 @@ export const settingTools = {
   itReaches: 'It reaches',
   changeAtanOffsetSin: 'change = atan( offset × sin(turn) / lever arm )',
   plainGeometryTwoBolt:
-    'Plain geometry; two bolt angles give the same change, the nearer one is told.',
+    'Plain geometry; two bolt angles give the same change, the nearer one is shown.',
   clampBoltsFirstCam:
     '{{liftCaution}} Clamp bolts first, cam last, then recheck, unless the maker says otherwise.',
   upperArmShims: 'Upper arm shims',

@@ -20,7 +20,7 @@ export const sheets = {
     to: 'To',
     betweenLeftAndRight: 'Between left and right',
     reachOfTheFactorys: 'Reach of the factory’s adjusters, either way',
-    whereItIsFixed: '0 where it is fixed; empty where nobody knows.',
+    whereItIsFixed: '0 where it is fixed; empty if not known.',
     rideHeightHubCentre: 'Ride height, hub centre to arch',
     torqueNM: 'Torque, N·m',
     wheelNuts120Tie: 'Wheel nuts: 120; Tie rod jam nut: 55',
@@ -55,7 +55,7 @@ export const sheets = {
     saveAsCsv: 'Save as CSV',
     tryAgain: 'Try again',
     noSheetYetEnter:
-      'No sheet yet. Enter what the maker’s book says of a car once: limits, conditions, source. Every visit of such a car can go by it.',
+      'No sheet yet. Enter what the maker’s book says of a car once: limits, conditions, source. Every visit of such a car can use it.',
     sheets: 'Sheets',
     hideTheRetired: 'Hide the retired',
     showTheRetiredToo: 'Show the retired too',
@@ -85,7 +85,7 @@ export const sheets = {
   },
   sheetFiles: {
     theFileIsToo: 'The file is too large.',
-    onlyTheFirstSheets: 'Only the first {{mostSheets}} sheets can be taken in at once.',
+    onlyTheFirstSheets: 'Only the first {{mostSheets}} sheets can be imported at once.',
     itStartsLikeJson: 'It starts like JSON, and is none.',
     sheet: 'Sheet {{i}}, ',
     line1ExpectedA: 'Line 1: expected a column called name, and those of the template.',

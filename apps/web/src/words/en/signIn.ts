@@ -41,6 +41,6 @@ export const signIn = {
       'What wore these tires, how sure that is, and what to do before new ones go on.',
     lookingForTheShop: 'Looking for the shop…',
     orWithAPassword: 'or with a password',
-    aMadeUpShop: 'A made-up shop with made-up people and cars. Come in as one of them.',
+    aMadeUpShop: 'A made-up shop with made-up people and cars. Sign in as one of them.',
   },
 } as const;

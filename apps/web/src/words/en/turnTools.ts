@@ -17,7 +17,7 @@ export const turnTools = {
   camberStraightAhead: 'Camber straight ahead',
   steeringAxisInclinationSai: 'Steering axis inclination (SAI, KPI)',
   steeredToFrontToward: 'Steered to, front toward the car +',
-  at20OfSteer: 'At 20° of steer the outside wheel stands at −1.57°, the inside one at +1.17°.',
+  at20OfSteer: 'At 20° of steer the outside wheel is at −1.57°, the inside one at +1.17°.',
   camberThen: 'Camber then',
   theSpinAxisTurned:
     'the spin axis turned about the steering axis (Rodrigues) until it heads as steered',
@@ -43,7 +43,7 @@ export const turnTools = {
   steeringWheel: 'Steering wheel',
   bodyAtTheCorners: 'Body at the corners',
   eachSpinAxisTurned:
-    'each spin axis turned about its steering axis; lift = how much lower the wheel’s middle then stands to the body',
+    'each spin axis turned about its steering axis; lift = how much lower the wheel’s middle then is on the body',
   rigidRotationTheSteering:
     'Rigid rotation. The steering wheel turns by the mean of both wheels times the ratio; the axis is taken through the wheel’s middle seen from the side.',
   asItWas: 'as it was',

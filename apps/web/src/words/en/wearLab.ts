@@ -45,9 +45,9 @@ export const wearLab = {
     darkPressureStrokesHow:
       'Dark: pressure. Strokes: how far the tread is bent and which way, orange where it slides. Bars: how fast each part wears, by our formula.',
     rearPointRight:
-      'The rear wheels point {{degrees}}° to the right together: the car rolls aslant and the steering wheel stands off, but the tires share the toe between them.',
+      'The rear wheels point {{degrees}}° to the right together: the car crabs and the steering wheel sits off-centre, but the tires share the toe between them.',
     rearPointLeft:
-      'The rear wheels point {{degrees}}° to the left together: the car rolls aslant and the steering wheel stands off, but the tires share the toe between them.',
+      'The rear wheels point {{degrees}}° to the left together: the car crabs and the steering wheel sits off-centre, but the tires share the toe between them.',
   },
   timeBar: {
     rotateHere: 'Rotate here',
@@ -80,7 +80,7 @@ export const wearLab = {
     ofTiresPer1: '{{minor}} of tires per 1 000 km',
     wearLab: 'Wear lab',
     settings: 'Settings',
-    partOfThisLink: 'Part of this link could not be read and stands as usual: {{faults}}.',
+    partOfThisLink: 'Part of this link could not be read and is left as usual: {{faults}}.',
     readingTheTreadOf: 'Reading the tread of this visit…',
     asItIs: 'As it is',
     putRight: 'Put right',

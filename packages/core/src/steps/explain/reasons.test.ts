@@ -66,7 +66,9 @@ describe('createReasons', () => {
       wear(file, 'rf', [5, 4.4, 3.6]);
       file.tires.lf.feather = 'catchesOutward';
     });
-    expect(against).toContain('The tire across the axle slopes alike, as toe would leave it.');
+    expect(against).toContain(
+      'The tire across the axle slopes the same way, as toe would leave it.',
+    );
     expect(against).toContain('The ribs are feathered, which camber alone does not do.');
   });
 
@@ -85,9 +87,7 @@ describe('createReasons', () => {
     const { because } = reasons('camberTooNegative', 'lr', (file) => {
       file.vehicle.rideHeightChange = { front: 0, rear: -40 };
     });
-    expect(because).toContain(
-      'The car stands lower than it was built, which turns camber negative.',
-    );
+    expect(because).toContain('The car sits lower than it was built, which turns camber negative.');
   });
 
   it('needs both tires of the axle for toe, and the hand’s direction', () => {

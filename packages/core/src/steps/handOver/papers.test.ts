@@ -137,7 +137,7 @@ describe('customerPaper', () => {
       work: 8_900,
     } as const;
     expect(everything(customerPaper(facts('en', { declined })))).toContain(
-      'Advised on 1 March 2025 and declined: align the wheels. What it would have put right has taken the rubber of about 0.8 tires since, some €94.',
+      'Advised on 1 March 2025 and declined: align the wheels. Since then the fault has used up about 0.8 tires, some €94.',
     );
   });
 });

@@ -238,7 +238,7 @@ const CLOSED =
 
 /** Sheets to begin with where the maker's is not known. */
 export const startingPoints = {
-  source: 'Custom of the trade, no published source; the vehicle maker’s sheet comes first',
+  source: 'Trade practice, no published source; the vehicle maker’s sheet comes first',
   sheets: {
     'street-fwd-in': {
       name: 'Street, front-wheel drive, a little toe-in',
