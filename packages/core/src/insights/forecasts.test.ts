@@ -43,7 +43,7 @@ function visit(odometer: number, mm: number, draft: VisitDraft = {}): CarVisit {
 }
 const THEN = visit(60_000, 6);
 
-describe('foretoldRibs', () => {
+describe('forecastRibs', () => {
   it('reads between the points of the forecast', () => {
     const ribs = forecastRibs(FORECAST, THEN, visit(67_500, 4.5));
     expect(ribs).toHaveLength(12);
@@ -82,7 +82,7 @@ describe('foretoldRibs', () => {
   });
 });
 
-describe('foretoldRibs of new tires', () => {
+describe('forecastRibs of new tires', () => {
   const forecast: Forecast = { ...FORECAST, course: 'align', replaced: ['lf', 'rf'] };
   const replaced = { ...THEN, replaced: ['lf', 'rf'] as const };
   /** Fronts fitted at THEN, 10,000 km ago; the rears ran on. */
@@ -126,7 +126,7 @@ describe('foretoldRibs of new tires', () => {
   });
 });
 
-describe('isAsForetold', () => {
+describe('isAsForecast', () => {
   const of = (course: Forecast['course']): Forecast => ({ ...FORECAST, ...(course && { course }) });
   const agreed = (action: 'align' | 'fitOnly', draft: VisitDraft = {}) => ({
     draft,

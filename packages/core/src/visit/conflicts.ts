@@ -13,8 +13,8 @@ const STATION = /^tires\.\w+\.stations\.\d+\.\w+$/;
 /**
  * Fields where two readings may stand beside one another.
  * @param path - dotted path of a field
- * @example keepsBoth('tires.lf.stations.0.inner') // true
- * @example keepsBoth('vehicle.drive') // false
+ * @example allowsTwoReadings('tires.lf.stations.0.inner') // true
+ * @example allowsTwoReadings('vehicle.drive') // false
  */
 export function allowsTwoReadings(path: string): boolean {
   return STATION.test(path);

@@ -93,7 +93,7 @@ const somePrices: fc.Arbitrary<WorkPrices> = fc.record({
   tire: fc.record({ front: price, rear: price }),
 });
 
-describe('weigh', () => {
+describe('rankOptions', () => {
   it('agrees with writing every possible car out', () => {
     fc.assert(
       fc.property(someCars, somePrices, (drawn, prices) => {
@@ -318,7 +318,7 @@ describe('weigh', () => {
     );
   });
 
-  it('refuses to weigh when no car is possible', () => {
+  it('refuses where no car is possible', () => {
     expect(() =>
       rankOptions(
         outlookOf([], () => ({ front: 1, rear: 1 })),
