@@ -42,7 +42,7 @@ test('a gauge study from chalk marks to what new visits go by, and back', async 
   // Other tests of this shop go by the usual spread.
   await page.goto('/gauges');
   await page.getByRole('button', { name: 'Back to the usual 0.15 mm' }).click();
-  await expect(page.getByText('As is usual, one standard deviation')).toBeVisible();
+  await expect(page.getByText('The usual value, one standard deviation')).toBeVisible();
 });
 
 test('a depth gauge is checked on its block in the morning, by an advisor', async ({ page }) => {
