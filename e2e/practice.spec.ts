@@ -102,7 +102,7 @@ test('a bench drill by keyboard: told question by question, and counted', async 
     if (asked!.includes('tape')) {
       // As whoever sees the tape would read it.
       const tape = await page.getByRole('img', { name: /^A tape/ }).getAttribute('aria-label');
-      const [, parts, inches] = /stands (\d+) small marks beyond (\d+)/.exec(tape!)!;
+      const [, parts, inches] = /reading is (\d+) small marks beyond (\d+)/.exec(tape!)!;
       await page.getByRole('textbox', { name: 'Inches' }).fill(`${inches} ${parts}/16`);
       await page.keyboard.press('Enter');
       await expect(page.getByRole('status')).toContainText('Right.');
