@@ -110,7 +110,7 @@ test('readings of many cars come in from a table, line by line, and can be stopp
   await dialog.getByRole('button', { name: 'Save them' }).click();
   await expect(dialog.getByText(/[1-9]\d* of 602 cars saved/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Stop' }).click();
-  await expect(dialog.getByText(/of 602 cars saved; stopped by you/)).toBeVisible();
+  await expect(dialog.getByText(/of 602 cars saved, stopped by you/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('link', { name: new RegExp(first) }).click();
   await step(page, 'Read');
