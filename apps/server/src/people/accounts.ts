@@ -1,5 +1,6 @@
-import { sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Handle } from '../db/client.ts';
+import { accounts, people } from '../db/schema/index.ts';
 
 /** What an account has whose second factor is taken away. */
 export const NO_SECOND_FACTOR = {
@@ -32,4 +33,19 @@ export async function shareAccount(tx: Handle, accountId: string): Promise<boole
     sql`select keen_share(${accountId}) as shared`,
   );
   return rows[0]?.shared ?? false;
+}
+
+/** Somebody's name with what their account signs in by. */
+export async function withAccount(tx: Handle, personId: string) {
+  const [row] = await tx
+    .select({
+      name: people.name,
+      email: accounts.email,
+      passwordHash: accounts.passwordHash,
+      accountId: accounts.id,
+    })
+    .from(people)
+    .innerJoin(accounts, eq(accounts.id, people.accountId))
+    .where(eq(people.id, personId));
+  return row;
 }

@@ -22,21 +22,17 @@ import { COOKIE_NAME } from '../../http/sessions.ts';
 import type { Actor } from '../../http/signedIn.ts';
 import { validBody } from '../../http/validate.ts';
 import { endLines, endSessions, listOwnSessions } from '../../people/ownSessions.ts';
-import { newSecondFactor } from './secondFactor.ts';
+import { currentSession } from './currentSession.ts';
+import { setUpShop, welcome } from './frontDoor.ts';
 import {
   changePassword,
-  changeShop,
-  choosePassword,
   confirmSecondFactor,
-  currentSession,
   dropSecondFactor,
-  passwordLinkOwner,
   savePreferences,
-  setUpShop,
-  signIn,
-  signInDemo,
-  welcome,
-} from './session.service.ts';
+} from './ownAccount.ts';
+import { choosePassword, passwordLinkOwner } from './passwordLink.ts';
+import { newSecondFactor } from './secondFactor.ts';
+import { changeShop, signIn, signInDemo } from './signIn.ts';
 
 const MINUTE_MS = 60_000;
 const LONGEST_AGENT = 200;

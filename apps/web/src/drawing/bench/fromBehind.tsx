@@ -1,6 +1,7 @@
 import type { CalculatorInput } from '@keen/contract';
 import { moveBody } from '@keen/core';
 import type { Point } from '@keen/core';
+import { joined } from '../../shared/joined.ts';
 import { showDegrees } from '../../shared/format.ts';
 import { Block, drawnDegrees, Frame, FRAME, Span, Words } from './frame.tsx';
 import type { ToolDrawing } from './toolDrawing.ts';
@@ -60,10 +61,11 @@ export function LevelDrawing({ input, output }: ToolDrawing<'camberFromLevel'>) 
         {t('fromBehind.camber', { camber: showDegrees(output.camber, 2) })}
       </Words>
       <Words x={isLeft ? FRAME.width - 24 : 24} y={78} anchor={isLeft ? 'end' : 'start'}>
-        {t(input.leans === 'in' ? 'fromBehind.topLeansIn' : 'fromBehind.topLeansOut')}
-        {input.floorSlope && ', '}
-        {input.floorSlope &&
-          t('fromBehind.floorHighOnThe', { high: term(`side.${input.floorSlope.high}`) })}
+        {joined(
+          t(input.leans === 'in' ? 'fromBehind.topLeansIn' : 'fromBehind.topLeansOut'),
+          input.floorSlope &&
+            t('fromBehind.floorHighOnThe', { high: term(`side.${input.floorSlope.high}`) }),
+        )}
       </Words>
       <Words x={FRAME.width / 2} y={226}>
         {t('fromBehind.wheelFromBehindDrawn', { side: term(`side.${input.side}`) })}

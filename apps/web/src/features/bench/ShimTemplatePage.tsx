@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { Link, useSearchParams } from 'react-router';
 import { clockWords } from '../../drawing/bench/adjusters.tsx';
 import { ShimTemplate } from '../../drawing/bench/shimTemplate.tsx';
+import { joined } from '../../shared/joined.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { t } from '../../words/bench.ts';
 
@@ -13,7 +14,7 @@ export function ShimTemplatePage() {
   const side = query.get('side') === 'right' ? 'right' : 'left';
   const clock = numberIn(query.get('clock'), 0, 360);
   const taper = numberIn(query.get('taper'), 0, 5);
-  const words = [query.get('plate'), query.get('part')].filter(Boolean).join(', ');
+  const words = joined(query.get('plate'), query.get('part'));
   if (clock === null || taper === null) {
     return (
       <Box sx={{ p: 4 }} role="alert">

@@ -11,6 +11,7 @@ import { Link as RouterLink, useNavigate } from 'react-router';
 import { useDueInfiniteQuery } from '../../api/handOverApi.ts';
 import { useSessionQuery } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { joined } from '../../shared/joined.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { DUE_WORDS } from '../../shared/dueWords.ts';
 import { showAbout } from '../../shared/format.ts';
@@ -114,7 +115,7 @@ function DueRows({ title, rows, unit, isLate = false }: DueRowsProps) {
 function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate: boolean }) {
   const { look, car, plate, customer, phone, number, visitId } = row;
   const { settle, isSettling, failure } = useSettleDue(row);
-  const name = [car, plate].filter(Boolean).join(', ');
+  const name = joined(car, plate);
   return (
     <Box
       component="li"

@@ -5,6 +5,7 @@ import { memo } from 'react';
 import { useCarsInfiniteQuery } from '../../api/garageApi.ts';
 import type { CarScope } from '../../api/garageApi.ts';
 import { TreadMiniature } from '../../drawing/TreadMiniature.tsx';
+import { joined } from '../../shared/joined.ts';
 import { ListLink } from '../../shared/ListLink.tsx';
 import { DUE_WORDS } from '../../shared/dueWords.ts';
 import { PagedList } from './PagedList.tsx';
@@ -62,7 +63,7 @@ const CarRow = memo(function CarRow({ row }: { row: GarageRow }) {
           </Box>
         </Box>
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-          {[vehicle.customer, vehicle.phone].filter(Boolean).join(', ')}
+          {joined(vehicle.customer, vehicle.phone)}
         </Box>
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.9rem', gridColumn: { xs: 2, md: 'auto' } }}>

@@ -2,6 +2,7 @@ import type { StoredRow } from '@keen/contract';
 import Box from '@mui/material/Box';
 import dayjs from 'dayjs';
 import { useStoredTiresInfiniteQuery } from '../../api/garageApi.ts';
+import { joined } from '../../shared/joined.ts';
 import { capital } from '../../shared/format.ts';
 import { tiresWords } from '../../shared/tireWords.ts';
 import { ListLink } from '../../shared/ListLink.tsx';
@@ -50,17 +51,13 @@ function Row({ row: { vehicle, stored } }: { row: StoredRow }) {
       <Box>
         {tiresWords(count, season)}
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-          {capital(
-            [size, onRims ? t('storedList.onRims') : t('storedList.withoutRims')]
-              .filter(Boolean)
-              .join(', '),
-          )}
+          {capital(joined(size, onRims ? t('storedList.onRims') : t('storedList.withoutRims')))}
         </Box>
       </Box>
       <Box sx={{ gridColumn: { xs: 2, md: 'auto' } }}>
         <strong>{vehicle.plate}</strong> {vehicle.label}
         <Box sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
-          {[vehicle.customer, vehicle.phone].filter(Boolean).join(', ')}
+          {joined(vehicle.customer, vehicle.phone)}
         </Box>
       </Box>
     </ListLink>

@@ -104,9 +104,8 @@ function LoadedStudy({ session, study }: { session: Session; study: Study }) {
               trials,
               createdAt: dayjs(createdAt).format('D MMM YYYY'),
             })}
-            {closedAt !== null && '; '}
             {closedAt !== null &&
-              t('studyPage.closed', { closedAt: dayjs(closedAt).format('D MMM YYYY') })}
+              `; ${t('studyPage.closed', { closedAt: dayjs(closedAt).format('D MMM YYYY') })}`}
           </Typography>
         </Box>
         {mayDo(session, 'manageGauges') && (

@@ -91,14 +91,14 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
       const words = of(wheel);
       return words === null ? [] : `${whereWords(wheel)} ${words}`;
     });
-  const joined = (list: string[], none: string) =>
+  const listed = (list: string[], none: string) =>
     list.length > 0 ? capital(list.join('; ')) : none;
   const tire = (wheel: (typeof WHEELS)[number]) => draft.tires?.[wheel];
   switch (check) {
     case 'stroke':
       return t('checksStep.moveTheHandOut');
     case 'waves':
-      return joined(
+      return listed(
         each((wheel) => {
           const waves = tire(wheel)?.cupping;
           return waves && waves !== 'none' && waves !== 'unknown'
@@ -108,7 +108,7 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
         t('checksStep.noWaves'),
       );
     case 'pressure':
-      return joined(
+      return listed(
         each((wheel) => {
           const { measured, target } = tire(wheel)?.pressure ?? {};
           if (!measured || !target) return null;
@@ -119,13 +119,13 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
       );
     case 'complaints': {
       const said = draft.complaints ?? [];
-      return joined(
+      return listed(
         said.map((complaint) => COMPLAINT_WORDS[complaint].toLowerCase()),
         t('checksStep.nothingToComplainOf'),
       );
     }
     case 'play':
-      return joined(
+      return listed(
         each((wheel) => {
           const play = draft.play?.[wheel];
           return play && play !== 'none' && play !== 'unknown'
@@ -135,7 +135,7 @@ function foundWords(check: PracticeCheck, draft: VisitDraft): string {
         t('checksStep.allTight'),
       );
     case 'angles':
-      return joined(
+      return listed(
         each((wheel) => {
           const { camber, toe } = draft.angles?.[wheel] ?? {};
           if (camber === undefined || toe === undefined) return null;

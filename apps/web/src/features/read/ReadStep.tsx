@@ -101,10 +101,9 @@ export function ReadStep() {
             ? t('readStep.readingOf', { index: index + 1, length: slots.length })
             : t('readStep.ofRead', { ribsRead, length: slots.length })}
           <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
-            {(more !== null || order === 'walkRound') && ', '}
             {more
-              ? t('readStep.placeRoundTheTire', { station: station + 1 })
-              : order === 'walkRound' && t('readStep.walkingRoundFromThe')}
+              ? `, ${t('readStep.placeRoundTheTire', { station: station + 1 })}`
+              : order === 'walkRound' && `, ${t('readStep.walkingRoundFromThe')}`}
           </Box>
         </Typography>
         <Box sx={{ fontSize: '0.85rem', whiteSpace: 'nowrap' }}>

@@ -134,9 +134,8 @@ function Taken({ taken }: { taken: ArchiveImported }) {
           }),
         )
         .join(' ')}
-      {faults.length > MOST_FAULTS && ' '}
       {faults.length > MOST_FAULTS &&
-        t('archiveForm.andMore', { length: faults.length - MOST_FAULTS })}
+        ` ${t('archiveForm.andMore', { length: faults.length - MOST_FAULTS })}`}
     </Notice>
   );
 }

@@ -10,6 +10,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { useSessionQuery, useVisitQuery } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { joined } from '../../shared/joined.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
 import type { AtHand, VisitContext } from '../../shared/visitContext.ts';
 import { useDiagnosis } from '../../workers/useDiagnosis.ts';
@@ -98,7 +99,7 @@ function LoadedVisit({ session, detail }: { session: Session; detail: VisitDetai
   const [wantsBay, setWantsBay] = useState(false);
   const navigate = useNavigate();
   const step = useLocation().pathname.split('/').at(-1) ?? 'arrive';
-  const label = [visit.vehicle.label, visit.vehicle.plate].filter(Boolean).join(', ');
+  const label = joined(visit.vehicle.label, visit.vehicle.plate);
   const { arrivedAt } = visit;
   const { history } = detail;
   const { file, ribsRead, assumed } = useMemo(

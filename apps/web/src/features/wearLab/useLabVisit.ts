@@ -5,6 +5,7 @@ import { ASSUMED, draftToCase } from '@keen/core';
 import { useMemo } from 'react';
 import { useVisitQuery } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
+import { spaced } from '../../shared/joined.ts';
 import type { LabSetup } from './labSetup.ts';
 
 interface LabVisit {
@@ -25,7 +26,7 @@ export function useLabVisit({ from }: LabSetup): {
     if (!data || id === null) return null;
     const { history } = data;
     const { vehicle, draft, arrivedAt } = data.visit;
-    const title = [vehicle.plate, vehicle.label].filter(Boolean).join(' ');
+    const title = spaced(vehicle.plate, vehicle.label);
     // In mm and km whatever the tread was read in: the page reckons in them.
     const { file } = draftToCase(draft, title, {}, { arrivedAt, others: history });
     const km = Math.max(...WHEELS.map((wheel) => draft.tires?.[wheel]?.distance ?? 0));

@@ -9,7 +9,7 @@ export const insights = {
     tooFewAnswersTo: 'Too few answers to tell how advice is taken.',
     aboutIn10Customers: 'About {{ofTen}} in 10 customers say yes to the work advised.',
     ofThoseWhoAnswered: 'Of those who answered, {{part}} said yes ({{low}} to {{high}}).',
-    choseOtherwise: 'At {{overridden}} of them something other than the advice was chosen.',
+    choseOtherwise: 'At {{overridden}} visits something other than the advice was chosen.',
     workWasAdvisedAt:
       'Work was advised at {{visits}} of {{visits2}} visits: {{yes}} yes, {{no}} no, {{open}} still thinking.',
   },

@@ -12,7 +12,7 @@ export const insights: Translation<typeof english> = {
     tooFewAnswersTo: 'Muy pocas respuestas para saber cómo se reciben los consejos.',
     aboutIn10Customers: 'Unos {{ofTen}} de cada 10 clientes dicen que sí al trabajo recomendado.',
     ofThoseWhoAnswered: 'De los que respondieron, {{part}} dijeron sí (de {{low}} a {{high}}).',
-    choseOtherwise: 'En {{overridden}} de ellas se eligió algo distinto de lo recomendado.',
+    choseOtherwise: 'En {{overridden}} visitas se eligió algo distinto de lo recomendado.',
     workWasAdvisedAt:
       'Se recomendó trabajo en {{visits}} de {{visits2}} visitas: {{yes}} sí, {{no}} no, {{open}} aún lo piensan.',
   },
