@@ -41,7 +41,7 @@ const PAGES = [
     text: 'band: where it goes as the car is',
   },
   { name: 'sheets', path: '/sheets', link: 'Harbour saloon' },
-  { name: 'gauges', path: '/gauges', link: 'Depth gauge 1, all three' },
+  { name: 'gauges', path: '/gauges', link: 'Depth gauge 1, all three', prepare: chartDrawn },
   // Of the made-up years, which take some minutes to make.
   {
     name: 'insights',
@@ -56,6 +56,11 @@ const PAGES = [
 async function allYears(page) {
   await page.reload();
   await page.getByText(/^On \d+ cars the rig/).waitFor();
+}
+
+/** Charts come after the page that shows them. */
+async function chartDrawn(page) {
+  await page.locator('svg.recharts-surface').first().waitFor();
 }
 
 /** A lesson's car at its first rib, the gauge in the groove. */
