@@ -1,11 +1,12 @@
 import { spawn } from 'node:child_process';
 import { copyFileSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join, resolve } from 'node:path';
 import type { CaseFile } from '@keen/contract';
 import { jagsData, jagsStart } from './jagsData.ts';
 
+/** Below the folder that benches run in: they may run from a bundle, which the model is no part of. */
+const MODEL = resolve('bench/jags/model.bug');
 const MONITORED = ['camber', 'toe', 'pressure', 'bounce', 'loose', 'cornering'] as const;
 
 /** Draws of one chain, by the name of the unknown: camber[1], toe[2], cornering. */
@@ -26,7 +27,7 @@ export async function runJags(
 ): Promise<JagsChain> {
   const dir = mkdtempSync(join(tmpdir(), 'keen-jags-'));
   try {
-    copyFileSync(fileURLToPath(new URL('model.bug', import.meta.url)), join(dir, 'model.bug'));
+    copyFileSync(MODEL, join(dir, 'model.bug'));
     writeFileSync(join(dir, 'data.R'), jagsData(file));
     writeFileSync(join(dir, 'start.R'), jagsStart(chain));
     const script = [

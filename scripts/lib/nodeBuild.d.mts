@@ -1,1 +1,1 @@
-export function buildNode(root: string, name: 'server' | 'cli'): Promise<string>;
+export function buildNode(root: string, name: 'server' | 'cli' | 'bench'): Promise<string>;

@@ -1,5 +1,3 @@
-// A process of its own does not inherit the TypeScript loader; this gives it one.
-import { register } from 'tsx/esm/api';
+import { runBundled } from '../bundled.mjs';
 
-register();
-await import('./archiveWorker.ts');
+await runBundled('archiveWorker');

@@ -1,5 +1,3 @@
-// Worker threads do not inherit the TypeScript loader of the main thread; this gives them one.
-import { register } from 'tsx/esm/api';
+import { runBundled } from '../bundled.mjs';
 
-register();
-await import('./diagnosisWorker.ts');
+await runBundled('worker');
