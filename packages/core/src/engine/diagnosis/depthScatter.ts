@@ -1,6 +1,7 @@
 import type { ResolvedCase } from '../case/resolveCase.ts';
+import { axleRates } from '../wear/axleRates.ts';
 import { NOISE } from '../wear/constants.ts';
-import { FIRST_NUISANCE, NUISANCE_SPREADS, SPREAD, STATE } from '../wear/state.ts';
+import { FIRST_NUISANCE, NUISANCE_SPREADS, STATE } from '../wear/state.ts';
 import { COLUMNS, RATE_AT } from './depthBlocks.ts';
 
 /** How far the losses of a car may be from the formula's, by what is known of its tires. */
@@ -29,18 +30,17 @@ const DIFFERING_TIRE_VAR = NOISE.differingTire * NOISE.differingTire - TIRE_VAR;
 
 /** @param known - nuisances that are not in doubt, by element of the state */
 export function depthScatter(
-  { history: { tiresDiffer }, constants }: ResolvedCase,
+  resolved: ResolvedCase,
   known: ReadonlyMap<number, number>,
 ): DepthScatter {
-  const traits = constants?.traits;
-  // Half the difference of two axles scatters less than either by the root of two.
-  const usualAxle = traits ? traits.frontToRear.sd * Math.SQRT2 : SPREAD.axleRate;
-  const axleRate = tiresDiffer.includes('axles') ? NOISE.differingAxle : usualAxle;
+  const traits = resolved.constants?.traits;
+  const { tiresDiffer } = resolved.history;
+  const { means, sd: axleRate } = axleRates(resolved);
   /** What the shop knows of its cars, by element of the state. */
   const learned = new Map(
     traits && [
-      [STATE.axleRate, { mean: traits.frontToRear.mean, sd: axleRate }],
-      [STATE.axleRate + 1, { mean: -traits.frontToRear.mean, sd: axleRate }],
+      [STATE.axleRate, { mean: means[0], sd: axleRate }],
+      [STATE.axleRate + 1, { mean: means[1], sd: axleRate }],
       [STATE.crown, traits.crown],
       [STATE.hand, traits.hand],
     ],

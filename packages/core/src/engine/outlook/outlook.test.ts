@@ -9,7 +9,7 @@ import { createRandom } from '../random/random.ts';
 import { DEPTH_RATE } from '../case/treadFacts.ts';
 import { NOISE } from '../wear/constants.ts';
 import { tirePath } from '../wear/paths.ts';
-import { healthyState, STATE } from '../wear/state.ts';
+import { healthyState, SPREAD, STATE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import type { PossibleCar } from './courses.ts';
 import { isNeedless, isPutRight, stateAfter, statePutRight } from './courses.ts';
@@ -146,6 +146,54 @@ describe('the outlook', () => {
     expect(lifeKm.low / quantile(lives, 0.1)).toBeCloseTo(1, 1);
     expect(lifeKm.median / quantile(lives, 0.5)).toBeCloseTo(1, 1);
     expect(lifeKm.high / quantile(lives, 0.9)).toBeCloseTo(1, 1);
+  });
+
+  it('leaves with the old tires what their age or line made of an axle’s rate', () => {
+    const count = 2000;
+    /** 80 % interval and median of a new set's life when the rear axle wears faster by a part, and of the old. */
+    const lives = (of: CaseFile, faster: number, otherAge: 0 | 2) => {
+      const cars = Array.from({ length: count }, () =>
+        car((state) => {
+          // Next to no scatter, and a front axle that lasts: what is left is the rear axle's rate.
+          state[STATE.noise] = -20;
+          state[STATE.axleRate] = -3;
+          state[STATE.axleRate + 1] = faster;
+          state[STATE.otherAge] = otherAge;
+        }),
+      );
+      const outlook = createOutlook(resolveCase(of), cars);
+      return { ...course(outlook, 'fitOnly').lifeKm, old: outlook.oldKm!.median };
+    };
+    const plain = lives(file, 0, 0).median;
+    const known = lives(file, 0.5, 0);
+    expect(plain / known.median).toBeCloseTo(1.5, 2);
+    // Draws of the axle's own part and of the tires', of which those are taken that add up to the whole.
+    const random = createRandom(7);
+    const ownParts = (sd: number, faster: number) => {
+      const rest = Math.sqrt(sd * sd - SPREAD.axleRate * SPREAD.axleRate);
+      const taken: number[] = [];
+      while (taken.length < count) {
+        const own = SPREAD.axleRate * random.normal();
+        if (Math.abs(own + rest * random.normal() - faster) < 0.02) taken.push(own);
+      }
+      return [0.1, 0.5, 0.9].map((part) => quantile(taken, part));
+    };
+    const differing = { ...file, history: { ...file.history, tiresDiffer: ['axles' as const] } };
+    for (const [of, otherAge, sd] of [
+      [file, 2, NOISE.otherAge],
+      [differing, 0, NOISE.differingAxle],
+    ] as const) {
+      const { low, median, high, old } = lives(of, 0.5, otherAge);
+      const [slow, middling, fast] = ownParts(sd, 0.5);
+      for (const [life, part] of [
+        [high, slow],
+        [median, middling],
+        [low, fast],
+      ] as const) {
+        expect(Math.abs(plain / life - 1 - part!)).toBeLessThan(0.015);
+      }
+      expect(old).toBeCloseTo(known.old, 6);
+    }
   });
 
   it('puts the ratio of the wear model between a car that is out and one put right', () => {

@@ -7,6 +7,8 @@ import { WHEEL_ORDER } from '../case/wheels.ts';
 import { exp } from '../math/elementary.ts';
 import { createRandom, hashSeed } from '../random/random.ts';
 import type { Random } from '../random/random.ts';
+import { axleRates } from '../wear/axleRates.ts';
+import type { AxleRates } from '../wear/axleRates.ts';
 import { NOISE } from '../wear/constants.ts';
 import { tirePath } from '../wear/paths.ts';
 import { STATE } from '../wear/state.ts';
@@ -65,6 +67,30 @@ function drawFactors(state: Float64Array, random: Random): Float64Array {
     }
   }
   return factors;
+}
+
+/**
+ * The rates of the axles with new tires: what tires of another age or line made of an axle's rate goes with
+ * them. Of two normal parts whose sum is known the one is normal about its share of the sum.
+ * @param axles - see {@link axleRates}
+ * @param drawn - a standard normal value for each axle
+ * @returns the state itself where the tires that are on are of one kind
+ */
+function withNewTires(state: Float64Array, axles: AxleRates, drawn: Float64Array): Float64Array {
+  const changed = state.slice();
+  let isChanged = false;
+  for (let axle = 0; axle < 2; axle++) {
+    const sd = state[STATE.otherAge] === axle + 1 ? NOISE.otherAge : axles.sd;
+    if (sd <= axles.ownSd) continue;
+    const ratio = axles.ownSd / sd;
+    const share = ratio * ratio;
+    const mean = axles.means[axle]!;
+    const at = STATE.axleRate + axle;
+    changed[at] =
+      mean + share * (state[at]! - mean) + axles.ownSd * Math.sqrt(1 - share) * drawn[axle]!;
+    isChanged = true;
+  }
+  return isChanged ? changed : state;
 }
 
 /** How much faster tread wears when it is new than at its end, as a part of the rate at half its depth. */
@@ -191,6 +217,8 @@ export function createTiresAhead(resolved: ResolvedCase, cars: readonly Possible
   const random = createRandom(hashSeed(`outlook ${tiresKey(resolved)}`));
   const paths = aheadPaths(resolved);
   const factors = cars.map(({ state }) => drawFactors(state, random));
+  const axles = axleRates(resolved);
+  const axleDraws = cars.map(() => Float64Array.of(random.normal(), random.normal()));
   const newDepths = Float64Array.from(
     WHEEL_ORDER.flatMap((wheel) => RIBS.map(() => resolved.tires[wheel].newDepthMm)),
   );
@@ -199,9 +227,11 @@ export function createTiresAhead(resolved: ResolvedCase, cars: readonly Possible
     const states = cars.map(standing);
     const halfRates = states.map((state) => ratesAtHalf(state, paths));
     return {
-      fresh: states.map((state, i) =>
-        freshTires(state, halfRates[i]!, factors[i]!, newDepths, limitMm),
-      ),
+      fresh: states.map((worn, i) => {
+        const state = withNewTires(worn, axles, axleDraws[i]!);
+        const rates = state === worn ? halfRates[i]! : ratesAtHalf(state, paths);
+        return freshTires(state, rates, factors[i]!, newDepths, limitMm);
+      }),
       worn: () => wornTires(resolved, cars, halfRates),
     };
   };
