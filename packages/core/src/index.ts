@@ -177,6 +177,7 @@ export type { WornPart } from './visit/wornParts.ts';
 export { ROTATION_MOVES, rotationPatterns } from './engine/tires/rotations.ts';
 export { isStaggered, mayRotate } from './visit/mayRotate.ts';
 export { belowPlacard, serviceDescription } from './engine/tires/serviceDescription.ts';
+export { distanceOnTires } from './visit/distanceOnTires.ts';
 export { distanceRun, usualDistance } from './visit/distanceRun.ts';
 export { readDateCode, tireAgeYears } from './engine/tires/dateCode.ts';
 export { coldPressure } from './engine/tires/coldPressure.ts';

@@ -11,6 +11,7 @@ import { axleSection, axleSectionSvg, depthFromMm, WHEELS_OF_AXLE } from '@keen/
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
+import { Fragment } from 'react';
 
 /** Narrower than the theme's first step up. */
 const PHONE = '(max-width: 599.95px)';
@@ -45,9 +46,9 @@ export function PaperView({ paper, level }: { paper: Paper; level: HeadingLevel 
           fontSize: '0.92rem',
         }}
       >
-        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start' }}>
           {logo && <img src={logo} alt="" style={{ maxWidth: 110, maxHeight: 48 }} />}
-          <Party name={shop.name} lines={[shop.lines.join(' · ')]} />
+          <Party name={shop.name} lines={[shop.lines.join(SEPARATOR)]} />
         </Box>
         <Box sx={{ textAlign: { sm: 'right' } }}>
           <Party name={car.name} lines={car.lines} />
@@ -77,13 +78,23 @@ export function PaperView({ paper, level }: { paper: Paper; level: HeadingLevel 
   );
 }
 
+/** Between the facts of a line. */
+const SEPARATOR = ' · ';
+
 function Party({ name, lines }: { name: string; lines: readonly string[] }) {
   return (
     <Box>
       <Box sx={{ fontWeight: 650 }}>{name}</Box>
       {lines.map((text) => (
         <Box key={text} sx={{ color: 'text.secondary' }}>
-          {text}
+          {text.split(SEPARATOR).map((fact, i, facts) => (
+            <Fragment key={i}>
+              {/* A line breaks between facts before it breaks within one. */}
+              <Box component="span" sx={{ display: 'inline-block' }}>
+                {i < facts.length - 1 ? `${fact} ·` : fact}
+              </Box>{' '}
+            </Fragment>
+          ))}
         </Box>
       ))}
     </Box>

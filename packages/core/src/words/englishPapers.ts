@@ -5,7 +5,11 @@ export const ENGLISH_PAPERS: PaperTexts = {
   technicianTitle: 'Technician’s sheet',
   visit: (number) => `Visit ${number}`,
   wheelTitles: { lf: 'Left front', rf: 'Right front', lr: 'Left rear', rr: 'Right rear' },
-  runOn: (distance) => `${distance} on the left front tire`,
+  runOn: {
+    same: (distance) => `${distance} on these tires`,
+    axles: (front, rear) => `${front} on the front tires, ${rear} on the rear`,
+    range: (least, most) => `${least} to ${most} on these tires`,
+  },
   dangers: {
     tire: {
       what: (places) => `Not safe to drive: ${places}.`,

@@ -39,7 +39,12 @@ export interface PaperTexts {
   visit(number: number): string;
   /** At the drawing, over each tire. */
   wheelTitles: Record<Wheel, string>;
-  runOn(distance: string): string;
+  /** How far the tires have run: see distanceOnTires. */
+  runOn: {
+    same(distance: string): string;
+    axles(front: string, rear: string): string;
+    range(least: string, most: string): string;
+  };
   /** Why a car must not be driven: what and where, and what may happen. */
   dangers: Record<DangerKind, { what(places: string): string; why: string }>;
   legend(unit: string): string;

@@ -10,7 +10,11 @@ export const SPANISH_PAPERS: PaperTexts = {
     lr: 'Trasero izquierdo',
     rr: 'Trasero derecho',
   },
-  runOn: (distance) => `${distance} con el neumático delantero izquierdo`,
+  runOn: {
+    same: (distance) => `${distance} con estos neumáticos`,
+    axles: (front, rear) => `${front} con los neumáticos delanteros, ${rear} con los traseros`,
+    range: (least, most) => `de ${least} a ${most} con estos neumáticos`,
+  },
   dangers: {
     tire: {
       what: (places) => `No es seguro circular: ${places}.`,

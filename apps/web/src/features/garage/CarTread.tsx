@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useMemo } from 'react';
 import { AxleSectionView } from '../../drawing/AxleSectionView.tsx';
+import { distanceOnTiresWords } from '../../shared/distanceOnTiresWords.ts';
 import { showDistance } from '../../shared/format.ts';
 import { t } from '../../words/garage.ts';
 
@@ -79,10 +80,7 @@ function distanceWords({ draft }: Visit, { preferences }: Session): string {
   const odometer = draft.visit?.odometer;
   if (odometer !== undefined)
     return t('carTread.at', { odometer: showDistance(odometer, unit), unit });
-  const onTires = draft.tires?.lf?.distance;
-  return onTires === undefined
-    ? ''
-    : t('carTread.onTheLeftFront', { onTires: showDistance(onTires, unit), unit });
+  return distanceOnTiresWords(draft, unit);
 }
 
 /** The tires of a visit, each with what the same tire had at its reading before. */

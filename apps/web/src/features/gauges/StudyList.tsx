@@ -153,7 +153,7 @@ function Row({ study, session }: { study: StudyRow; session: Session }) {
               ? t('studyList.of', { taken, planned })
               : isUsed
                 ? t('studyList.inUse')
-                : t('studyList.whole'),
+                : t('studyList.complete'),
             closedAt !== null && taken < planned && t('studyList.closed'),
           )}
         </Box>

@@ -16,6 +16,7 @@ export function LeaveIt({ keys }: { keys: readonly string[] }) {
   return (
     <Button
       variant="text"
+      sx={{ px: 0.5 }}
       onClick={() => {
         const { path, value } = leaveRows(draft, rows, !isLeft);
         enter(path, value);

@@ -1,6 +1,6 @@
 import type { Units, Visit, VisitDraft } from '@keen/contract';
 import Box from '@mui/material/Box';
-import { showDistance } from '../../shared/format.ts';
+import { distanceOnTiresWords } from '../../shared/distanceOnTiresWords.ts';
 import { t } from '../../words/visit.ts';
 
 const DRIVE_WORDS = {
@@ -20,15 +20,11 @@ export function VisitTitle({
   units: Units;
 }) {
   const { drive } = draft.vehicle ?? {};
-  const { size, distance } = draft.tires?.lf ?? {};
+  const { size } = draft.tires?.lf ?? {};
   const facts = [
     drive && DRIVE_WORDS[drive],
     size,
-    distance !== undefined &&
-      t('visitTitle.onTheseTires', {
-        distance: showDistance(distance, units.distance),
-        distance2: units.distance,
-      }),
+    distanceOnTiresWords(draft, units.distance),
   ].filter(Boolean);
   return (
     <Box

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useDebouncedCallback } from 'use-debounce';
 import { linkOf, readLink } from './labLink.ts';
@@ -29,16 +29,16 @@ export function useSetup(): HeldSetup {
   const [past, setPast] = useState<LabSetup[]>([]);
   const [future, setFuture] = useState<LabSetup[]>([]);
   /** The setup that the link says. */
-  const settled = useRef(read.setup);
+  const [settled, setSettled] = useState(read.setup);
+  // Where one looks is no change to take back. One that still moves is a step like those that have settled.
+  const isChanged = setup.car !== settled.car || setup.events !== settled.events;
+  const back = isChanged ? [...past, settled].slice(-MOST_STEPS) : past;
+  const ahead = isChanged ? [] : future;
 
   const settle = useDebouncedCallback((next: LabSetup) => {
-    // Where one looks is no change to take back.
-    if (next.car !== settled.current.car || next.events !== settled.current.events) {
-      const before = settled.current;
-      setPast((steps) => [...steps, before].slice(-MOST_STEPS));
-      setFuture([]);
-    }
-    settled.current = next;
+    setPast(back);
+    setFuture(ahead);
+    setSettled(next);
     setQuery(linkOf(next), { replace: true });
   }, SETTLED_MS);
   // Left with something still moving: the link of another page is not for this one to set.
@@ -55,7 +55,7 @@ export function useSetup(): HeldSetup {
   const begin = useCallback(
     (next: LabSetup) => {
       settle.cancel();
-      settled.current = next;
+      setSettled(next);
       setPast([]);
       setFuture([]);
       show(next);
@@ -72,7 +72,7 @@ export function useSetup(): HeldSetup {
     settle.cancel();
     const next = { ...from.at(-1)!, km: setup.km, wheel: setup.wheel };
     put(from.slice(0, -1), [...to, setup]);
-    settled.current = next;
+    setSettled(next);
     show(next);
     setQuery(linkOf(next), { replace: true });
   }
@@ -82,17 +82,17 @@ export function useSetup(): HeldSetup {
     set,
     begin,
     undo:
-      past.length > 0
+      back.length > 0
         ? () =>
-            go(past, future, (left, gained) => {
+            go(back, ahead, (left, gained) => {
               setPast(left);
               setFuture(gained);
             })
         : null,
     redo:
-      future.length > 0
+      ahead.length > 0
         ? () =>
-            go(future, past, (left, gained) => {
+            go(ahead, back, (left, gained) => {
               setFuture(left);
               setPast(gained);
             })

@@ -53,7 +53,6 @@ export const garage = {
     visitShown: 'Visit shown',
     paleLostSinceThe: 'pale: lost since the reading before',
     at: 'at {{odometer}} {{unit}}',
-    onTheLeftFront: '{{onTires}} {{unit}} on the left front tire',
   },
   causeCosts: {
     whatTheTiresGo: 'What the tires go on: about {{yearly}} a year, as the cars are',
@@ -221,11 +220,11 @@ export const garage = {
     aChangeIsCalled:
       'A change is called one when it is more than twice what the readings and an ordinary car’s ups and downs would make.',
     theSRib: 'the {{wheelLabels}}’s {{rib}} rib',
-    losesInsteadOf: '{{since}} {{most}} loses {{is}} {{units}} instead of {{was}}.',
+    losesInsteadOf: '{{since}} {{most}} has lost {{is}} {{units}} instead of {{was}}.',
     theCarHasRun: '{{since}} the car has not been driven far enough to tell.',
     losesWhatWasRun:
       '{{capital}} loses {{now}} {{units}}; what was run before is too little to compare.',
-    goesOnLosingAs: '{{since}} {{tireOf}} goes on losing {{now}} {{units}}, as before.',
+    goesOnLosingAs: '{{since}} {{tireOf}} has lost {{now}} {{units}}, as before.',
     sinceWork: 'Since {{work}} on {{day}}',
     theVisit: 'the visit',
   },

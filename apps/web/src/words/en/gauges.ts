@@ -115,7 +115,7 @@ export const gauges = {
     inUse: 'in use',
     sinceAsAStudyFound:
       'Since {{at}}, as <study>a study</study> found; visits from before keep theirs.',
-    whole: 'whole',
+    complete: 'complete',
     closed: 'closed',
   },
   studyPage: {

@@ -172,4 +172,9 @@ export const shared = {
   answerOne: {
     stopped: 'The diagnosis stopped',
   },
+  distanceOnTires: {
+    same: '{{distance}} {{unit}} on these tires',
+    axles: '{{front}} {{unit}} on the front tires, {{rear}} {{unit}} on the rear',
+    range: '{{least}} to {{most}} {{unit}} on these tires',
+  },
 } as const;

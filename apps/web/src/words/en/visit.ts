@@ -57,7 +57,6 @@ export const visit = {
     frontDrive: 'front drive',
     rearDrive: 'rear drive',
     allWheelDrive: 'all-wheel drive',
-    onTheseTires: '{{distance}} {{distance2}} on these tires',
     car: 'Car',
   },
   wheelsColumn: {

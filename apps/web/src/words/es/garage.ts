@@ -57,7 +57,6 @@ export const garage: Translation<typeof english> = {
     visitShown: 'Visita mostrada',
     paleLostSinceThe: 'pálido: perdido desde la lectura anterior',
     at: 'a los {{odometer}} {{unit}}',
-    onTheLeftFront: '{{onTires}} {{unit}} con el neumático delantero izquierdo',
   },
   causeCosts: {
     whatTheTiresGo:

@@ -118,7 +118,7 @@ export const gauges: Translation<typeof english> = {
     inUse: 'en uso',
     sinceAsAStudyFound:
       'Desde el {{at}}, como halló <study>un estudio</study>; las visitas anteriores conservan la suya.',
-    whole: 'completo',
+    complete: 'completo',
     closed: 'cerrado',
   },
   studyPage: {

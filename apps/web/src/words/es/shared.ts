@@ -175,4 +175,9 @@ export const shared: Translation<typeof english> = {
   answerOne: {
     stopped: 'El diagnóstico se detuvo',
   },
+  distanceOnTires: {
+    same: '{{distance}} {{unit}} con estos neumáticos',
+    axles: '{{front}} {{unit}} con los neumáticos delanteros, {{rear}} {{unit}} con los traseros',
+    range: 'de {{least}} a {{most}} {{unit}} con estos neumáticos',
+  },
 };

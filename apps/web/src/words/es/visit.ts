@@ -60,7 +60,6 @@ export const visit: Translation<typeof english> = {
     frontDrive: 'tracción delantera',
     rearDrive: 'tracción trasera',
     allWheelDrive: 'tracción total',
-    onTheseTires: '{{distance}} {{distance2}} con estos neumáticos',
     car: 'Coche',
   },
   wheelsColumn: {

@@ -21,6 +21,7 @@ import type { DeclinedBefore } from '../decide/declinedBefore.ts';
 import type { Outlook } from '../../engine/outlook/outlook.ts';
 import type { LanguageTexts } from '../../words/textsOf.ts';
 import { dangers } from '../../visit/dangers.ts';
+import { distanceOnTires } from '../../visit/distanceOnTires.ts';
 import { textsOf } from '../../words/textsOf.ts';
 import { numberIn } from '../../words/texts.ts';
 import { aboutDistance, distanceFromKm } from '../../engine/units/units.ts';
@@ -106,9 +107,9 @@ export function dangerLine(draft: VisitDraft, { papers, places }: Writer): Paper
 }
 
 /** What is at the head of both papers. */
-export function paperHead(facts: PaperFacts, { papers, distance, date }: Writer) {
+export function paperHead(facts: PaperFacts, writer: Writer) {
+  const { papers, date } = writer;
   const { shop, visit, vehicle, advisor } = facts;
-  const run = visit.draft.tires?.lf?.distance;
   const some = (list: (string | undefined)[]) =>
     list.filter((text): text is string => text !== undefined && text !== '');
   return {
@@ -117,11 +118,25 @@ export function paperHead(facts: PaperFacts, { papers, distance, date }: Writer)
     car: {
       name: some([vehicle.label, vehicle.plate]).join(' · '),
       lines: some([
-        some([vehicle.customer, run === undefined ? '' : papers.runOn(distance(run))]).join(' · '),
+        some([vehicle.customer, runOn(visit.draft, writer)]).join(' · '),
         some([papers.visit(visit.number), date(visit.arrivedAt), advisor]).join(' · '),
       ]),
     },
   };
+}
+
+function runOn(draft: VisitDraft, { papers, distance }: Writer): string | undefined {
+  const run = distanceOnTires(draft);
+  switch (run?.kind) {
+    case 'same':
+      return papers.runOn.same(distance(run.km));
+    case 'axles':
+      return papers.runOn.axles(distance(run.frontKm), distance(run.rearKm));
+    case 'range':
+      return papers.runOn.range(distance(run.leastKm), distance(run.mostKm));
+    case undefined:
+      return undefined;
+  }
 }
 
 /** The axle sections with their words. */

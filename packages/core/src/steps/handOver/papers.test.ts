@@ -118,7 +118,7 @@ describe('customerPaper', () => {
     for (const paper of [english, spanish]) expect(paperSchema.parse(paper)).toEqual(paper);
     expect(english.drawing!.legend).toContain('32nds of an inch');
     expect(english.intro.text).toMatch(/32nds lost at the worst rib/);
-    expect(everything(english)).toMatch(/18\s641\smi on the left front/u);
+    expect(everything(english)).toMatch(/18\s641\smi on these tires/u);
     expect(everything(spanish)).toMatch(/\d\d\s000\skm/u);
     expect(JSON.stringify([spanish.headline, spanish.blocks])).not.toMatch(
       /\b(wheels?|tires? |advised|inner)\b/,
