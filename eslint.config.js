@@ -94,6 +94,20 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // They share their imports, so a module replaced in one file would be replaced in the next as well.
+    files: ['apps/web/**/*.test.{ts,tsx}'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        ...['mock', 'doMock'].map((property) => ({
+          object: 'vi',
+          property,
+          message: 'stub the global it uses: see tests/workerBench.ts',
+        })),
+      ],
+    },
+  },
   { files: ['scripts/**', '*.js', '*.cjs'], languageOptions: { globals: globals.node } },
   {
     // The computation has no clock and no randomness of its own: the same case gives the same bytes.

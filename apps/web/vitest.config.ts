@@ -10,6 +10,11 @@ export default defineConfig({
     environment: 'jsdom',
     include: ['{src,tests}/**/*.test.{ts,tsx}'],
     setupFiles: ['./tests/setup.ts'],
+    // Importing was half of their time: the tests of a worker share it, on a new page for each file.
+    isolate: false,
+    // What one file puts in place of a global or a function must not reach the next.
+    unstubGlobals: true,
+    restoreMocks: true,
     // A dialog of a dozen fields is slow to press through on a busy machine; nothing here is timed.
     testTimeout: 300_000,
   },

@@ -1,6 +1,6 @@
 import type { StoredEntry, Visit } from '@keen/contract';
 import { configureStore } from '@reduxjs/toolkit';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { visitDetail } from '../../tests/visitBench.tsx';
 import { keenApi } from './keenApi.ts';
 import { applyEntries, applyVisit } from './applyLive.ts';
@@ -42,7 +42,6 @@ beforeEach(async () => {
   await store.dispatch(endpoints.searchVisits.initiate('van'));
   asked = [];
 });
-afterEach(() => vi.unstubAllGlobals());
 
 const open = () => endpoints.openVisits.select()(store.getState()).data!.visits;
 const found = (words: string) =>

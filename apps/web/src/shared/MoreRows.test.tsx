@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { MoreRows } from './MoreRows.tsx';
 
 /** A window in which the end of the list is always in sight. */
@@ -18,7 +18,6 @@ class InSight {
 }
 
 beforeEach(() => vi.stubGlobal('IntersectionObserver', InSight));
-afterEach(() => vi.unstubAllGlobals());
 
 describe('MoreRows', () => {
   it('fetches by itself while its end is in sight, page after page', () => {

@@ -1,6 +1,6 @@
 import { createDiagnosisRun, draftToCase, LIVE_SWEEPS } from '@keen/core';
 import { act, renderHook } from '@testing-library/react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { evenDraft } from '../../tests/visitBench.tsx';
 import type { Question, Reply } from './diagnosis.worker.ts';
 import { useDiagnosis } from './useDiagnosis.ts';
@@ -35,7 +35,6 @@ const answerTo = (file: ReturnType<typeof caseWith>) => {
 
 describe('useDiagnosis', () => {
   beforeEach(() => vi.stubGlobal('Worker', SlowWorker));
-  afterEach(() => vi.unstubAllGlobals());
 
   const ask = () =>
     renderHook(({ mm }: { mm: number | null }) => useDiagnosis(mm === null ? null : caseWith(mm)), {

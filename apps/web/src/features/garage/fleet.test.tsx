@@ -1,21 +1,13 @@
 import type { CarDetail, GarageRow, Visit, VisitDraft } from '@keen/contract';
-import { diagnose } from '@keen/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import Papa from 'papaparse';
-import { describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { showPage } from '../../../tests/pageBench.tsx';
 import { evenDraft, visitDetail } from '../../../tests/visitBench.tsx';
+import { EngineWorker } from '../../../tests/workerBench.ts';
 import * as files from '../../shared/saveFile.ts';
 import { FleetPage } from './FleetPage.tsx';
-
-// The same engine without its thread, which this page of no browser has not.
-vi.mock('../../workers/answerOne.ts', () => ({
-  createAnswerOne: () => ({
-    answer: (file: Parameters<typeof diagnose>[0]) => Promise.resolve(diagnose(file)),
-    close: () => undefined,
-  }),
-}));
 
 const SIZE = '205/65R16';
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -54,6 +46,8 @@ const show = (answers = {}) =>
   });
 
 describe('FleetPage', () => {
+  beforeEach(() => vi.stubGlobal('Worker', EngineWorker));
+
   it('lists the cars by when they need tires, and saves them as a table', async () => {
     const save = vi.spyOn(files, 'saveFile').mockImplementation(() => undefined);
     show();

@@ -3,19 +3,15 @@ import { carStory } from '@keen/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import Papa from 'papaparse';
-import { describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { showPage } from '../../../tests/pageBench.tsx';
 import { PERSON, visitDetail } from '../../../tests/visitBench.tsx';
+import { SilentWorker } from '../../../tests/workerBench.ts';
 import { angleChanges } from './angleChanges.ts';
 import { angleTracks, tracksAsCsv } from './angleTracks.ts';
 import { chartRows, chartRowsAsCsv } from './chartRows.ts';
 import { CarPage } from './CarPage.tsx';
 import { GaragePage } from './GaragePage.tsx';
-
-// The way ahead is worked out in a worker, which this page of no browser has not.
-vi.mock('../../workers/useDiagnosis.ts', () => ({
-  useDiagnosis: () => ({ answer: null, state: 'idle' }),
-}));
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const VEHICLE = { ...visitDetail().visit.vehicle, id: id(1), phone: '+49 30 1' };
@@ -80,6 +76,8 @@ const CUSTOMER = {
   cars: 3,
   lastVisitAt: '2026-03-01T09:00:00.000Z',
 };
+
+beforeEach(() => vi.stubGlobal('Worker', SilentWorker));
 
 describe('GaragePage', () => {
   const row = (n: number, change: Partial<GarageRow> = {}): GarageRow => ({
@@ -151,7 +149,7 @@ describe('CarPage', () => {
     const title = 'Since the alignment on 10 Mar 2026';
     const said = await screen.findByRole('heading', { name: new RegExp(`^${title}`) });
     expect(said).toHaveTextContent(
-      'the left front’s inner rib loses 0.4 mm in 10 000 km instead of 1.4.',
+      'the left front’s inner rib has lost 0.4 mm in 10 000 km instead of 1.4.',
     );
     const table = within(screen.getByRole('region', { name: 'Wear then and now' }));
     expect(table.getAllByText('slower')).toHaveLength(4);
@@ -169,7 +167,7 @@ describe('CarPage', () => {
   it('says so where an alignment changed nothing', async () => {
     show(car({ visits: [visit(6, tread(40_000, 2.4)), three[1]!] }));
     await screen.findByRole('heading', {
-      name: 'Since the alignment on 10 Mar 2026 the left front’s inner rib goes on losing 1.4 mm in 10 000 km, as before.',
+      name: 'Since the alignment on 10 Mar 2026 the left front’s inner rib has lost 1.4 mm in 10 000 km, as before.',
     });
   });
 

@@ -43,6 +43,21 @@ describe('the lab’s setup', () => {
     expect(now().setup.car.toe.lf).toBe(0.5);
   });
 
+  it('takes back what still moves, and nothing before it', async () => {
+    const { router, now, withToe } = lab();
+    act(() => now().set(withToe(0.3)));
+    await waitFor(() => expect(router.state.location.search).toContain('toe=0.3'));
+    act(() => now().set(withToe(0.5)));
+    act(() => now().undo!());
+    expect(now().setup.car.toe.lf).toBe(0.3);
+    act(() => now().redo!());
+    expect(now().setup.car.toe.lf).toBe(0.5);
+    act(() => now().undo!());
+    act(() => now().undo!());
+    expect(now().setup.car.toe.lf).toBe(0.05);
+    expect(now().undo).toBeNull();
+  });
+
   it('does not call back whoever leaves while something still moves', async () => {
     const { router, now, withToe } = lab();
     act(() => now().set(withToe(0.5)));
@@ -64,10 +79,7 @@ describe('the lab’s setup', () => {
 
 describe('driving', () => {
   beforeEach(() => vi.useFakeTimers());
-  afterEach(() => {
-    vi.useRealTimers();
-    vi.unstubAllGlobals();
-  });
+  afterEach(() => vi.useRealTimers());
 
   it('goes in steps for whoever wants less motion, and stops at the end of the bar', () => {
     vi.stubGlobal('matchMedia', () => ({ matches: true }));
