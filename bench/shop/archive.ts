@@ -34,7 +34,7 @@ const TABLES = {
   entries: ['shop_id'],
   decisions: ['shop_id'],
   visit_search: ['shop_id'],
-  due_looks: ['shop_id'],
+  reminders: ['shop_id'],
   tire_lines: ['shop_id'],
 };
 

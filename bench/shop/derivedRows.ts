@@ -8,14 +8,14 @@ const QUERIES = {
   visit_search: `select visits.id as visit_id, visits.shop_id, visits.arrived_at, visits.number,
       keen_visit_text(vehicles.search, visits.number, visits.draft) as text
     from visits join vehicles on vehicles.id = visits.vehicle_id`,
-  due_looks: `select latest.id as visit_id, (looks.place - 1)::int as place, latest.shop_id, latest.vehicle_id, latest.number,
-      (looks.look ->> 'on')::date as due_on, looks.look
+  reminders: `select latest.id as visit_id, (listed.place - 1)::int as place, latest.shop_id, latest.vehicle_id, latest.number,
+      (listed.reminder ->> 'on')::date as due_on, listed.reminder
     from (
       select distinct on (vehicle_id) id, shop_id, vehicle_id, number, draft #> '{visit,handOver,next}' as next from visits
       where jsonb_array_length(draft #> '{visit,handOver,next}') > 0
       order by vehicle_id, arrived_at desc, number desc
-    ) as latest, jsonb_array_elements(latest.next) with ordinality as looks (look, place)
-    where looks.look ->> 'state' = 'open'`,
+    ) as latest, jsonb_array_elements(latest.next) with ordinality as listed (reminder, place)
+    where listed.reminder ->> 'state' = 'open'`,
   stored_tires: `select latest.vehicle_id, latest.shop_id, latest.id as visit_id, (latest.stored ->> 'since')::date as since, latest.stored
     from (
       select distinct on (vehicle_id) vehicle_id, shop_id, id, draft #> '{visit,handOver,stored}' as stored from visits
@@ -40,7 +40,7 @@ const LATEST = `select distinct on (vehicle_id) vehicle_id, arrived_at, keen_tir
 /** A line that is seen again within a week keeps its day. */
 const COMPARED: Record<keyof typeof QUERIES, string> = {
   visit_search: 'visit_id, shop_id, arrived_at, number, text',
-  due_looks: 'visit_id, place, shop_id, vehicle_id, number, due_on, look',
+  reminders: 'visit_id, place, shop_id, vehicle_id, number, due_on, reminder',
   stored_tires: 'vehicle_id, shop_id, visit_id, since, stored',
   advice_days: 'shop_id, day, person_id, advised, chosen, answer, count',
   tire_lines: 'shop_id, key, line, new_depth',

@@ -252,7 +252,7 @@ function visitEntries(
   // A stream of its own: another car in the list leaves the others' treads as they are.
   const scatter = createRandom(hashSeed(`${car.plate} ${distanceKm}`));
   const depths = demoDepths(car, byWheel(runOf), hasFault ? car.truth : {}, scatter);
-  const slots = readingOrder('walkRound');
+  const slots = readingOrder('walkAround');
   const count = reached('read') ? slots.length : RIBS_READ_WHILE_READING;
   for (const { wheel, rib } of slots.slice(0, count)) {
     put(`tires.${wheel}.stations.0.${rib}`, depths[wheel][rib]);

@@ -82,7 +82,7 @@ export const SETTINGS: ShopSettings = {
     { taper: 1, part: 'QT-100', template: 'D' },
   ],
   armShims: [0.8, 1.6, 3.2],
-  readingOrder: 'walkRound',
+  readingOrder: 'walkAround',
   prices: {
     ...DEFAULT_PRICES,
     packages: [

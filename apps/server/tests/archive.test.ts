@@ -146,14 +146,20 @@ describe('the whole shop as a zip', () => {
     }
   });
 
-  it('is taken from before a setting was added, with that setting’s default', async () => {
+  it('is taken from before a setting was added or renamed, with that setting’s default', async () => {
     const files = unzipSync(await archiveOf(agent));
     const shop = JSON.parse(strFromU8(files['shop.json']!)) as {
-      settings: { houseRules?: object; limits: object; prices: { packages?: object } };
+      settings: {
+        houseRules?: object;
+        limits: object;
+        prices: { packages?: object };
+        readingOrder: string;
+      };
     };
     delete shop.settings.houseRules;
     delete shop.settings.prices.packages;
     shop.settings.limits = { legal: 2, advise: 3, snow: 4 };
+    shop.settings.readingOrder = 'walkRound';
     files['shop.json'] = strToU8(JSON.stringify(shop));
     const other = await serve(await createDatabase());
     try {
@@ -166,6 +172,7 @@ describe('the whole shop as a zip', () => {
       const { settings } = bodyOf<Session>(await lead.get('/api/session').expect(200)).shop;
       expect(settings).toMatchObject({
         limits: { legal: 2 },
+        readingOrder: 'walkAround',
         houseRules: DEFAULT_SHOP_SETTINGS.houseRules,
         prices: { packages: DEFAULT_SHOP_SETTINGS.prices.packages },
       });

@@ -150,7 +150,7 @@ describe('a car', () => {
     );
     const car = await detail(visit.vehicle.id);
     expect(car.visits.map(({ id }) => id)).toEqual([later.id, visit.id]);
-    expect(car.due).toMatchObject([{ visitId: later.id, look: { what: 'tread' } }]);
+    expect(car.due).toMatchObject([{ visitId: later.id, reminder: { what: 'tread' } }]);
     await agent.get(`/api/garage/${randomUUID()}`).expect(404);
   });
 

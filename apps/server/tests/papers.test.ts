@@ -302,12 +302,12 @@ describe('what is due', () => {
       duePageSchema
         .parse((await agent.get('/api/due').expect(200)).body)
         .rows.filter((one) => one.plate === plate);
-    expect((await due()).map(({ look, visitId }) => [look.what, visitId === id])).toEqual([
+    expect((await due()).map(({ reminder, visitId }) => [reminder.what, visitId === id])).toEqual([
       ['nuts', true],
       ['tread', true],
     ]);
     await visitWith({ 'visit.handOver.next': [next[1]] }, plate);
-    expect((await due()).map(({ look }) => look.what)).toEqual(['tread']);
+    expect((await due()).map(({ reminder }) => reminder.what)).toEqual(['tread']);
   });
 
   it('comes as a calendar file with a day each, in the customer’s language', async () => {

@@ -179,14 +179,14 @@ describe('a word that thousands of visits share', () => {
 });
 
 describe('the due list', () => {
-  const look = (on: string, what = 'tread') => ({ what, on, afterKm: null, state: 'open' });
+  const reminder = (on: string, what = 'tread') => ({ what, on, afterKm: null, state: 'open' });
   const due = async (query: object): Promise<DuePage> =>
     duePageSchema.parse((await agent.get('/api/due').query(query).expect(200)).body);
 
   it('comes page by page, soonest first, up to a day', async () => {
     const visit = await arrive(agent, 'DUE 0');
     const days = Array.from({ length: 12 }, (_, i) => `2027-01-${String(i + 1).padStart(2, '0')}`);
-    await put(visit, { 'visit.handOver.next': days.map((day) => look(day)) });
+    await put(visit, { 'visit.handOver.next': days.map((day) => reminder(day)) });
     await asOwner(
       server,
       `with cars as (
@@ -196,7 +196,7 @@ describe('the due list', () => {
        )
        insert into visits (id, shop_id, vehicle_id, number, draft, seq)
        select gen_random_uuid(), shop_id, id, 100000 + row_number() over (), $2, 0 from cars`,
-      [visit.id, JSON.stringify({ visit: { handOver: { next: [look('2027-01-03')] } } })],
+      [visit.id, JSON.stringify({ visit: { handOver: { next: [reminder('2027-01-03')] } } })],
     );
     const first = await due({ until: '2027-01-05' });
     expect(first.rows).toHaveLength(100);
@@ -205,7 +205,9 @@ describe('the due list', () => {
     const rows = [...first.rows, ...second.rows];
     expect(rows).toHaveLength(155);
     expect(new Set(rows.map(({ visitId, place }) => `${visitId} ${place}`)).size).toBe(155);
-    expect(rows.map((row) => row.look.on)).toEqual(rows.map((row) => row.look.on).toSorted());
+    expect(rows.map((row) => row.reminder.on)).toEqual(
+      rows.map((row) => row.reminder.on).toSorted(),
+    );
   });
 
   it('forgets what is done, and what a later list of the car leaves out', async () => {
@@ -213,23 +215,23 @@ describe('the due list', () => {
     const of = async () =>
       (await due({ until: '2026-12-31' })).rows
         .filter(({ plate }) => plate === 'DUE 1')
-        .map((row) => row.look.what);
+        .map((row) => row.reminder.what);
     await put(visit, {
-      'visit.handOver.next': [look('2026-05-01', 'nuts'), look('2026-06-01', 'recheck')],
+      'visit.handOver.next': [reminder('2026-05-01', 'nuts'), reminder('2026-06-01', 'recheck')],
     });
     expect(await of()).toEqual(['nuts', 'recheck']);
     await put(visit, {
       'visit.handOver.next': [
-        { ...look('2026-05-01', 'nuts'), state: 'done' },
-        look('2026-06-01', 'recheck'),
+        { ...reminder('2026-05-01', 'nuts'), state: 'done' },
+        reminder('2026-06-01', 'recheck'),
       ],
     });
     expect(await of()).toEqual(['recheck']);
     const later = await arrive(agent, 'DUE 1');
     expect(later.vehicle.id).toBe(visit.vehicle.id);
-    await put(later, { 'visit.handOver.next': [look('2026-07-01', 'rotation')] });
+    await put(later, { 'visit.handOver.next': [reminder('2026-07-01', 'rotation')] });
     // The earlier visit is not the last word any more.
-    await put(visit, { 'visit.handOver.next': [look('2026-05-01', 'nuts')] });
+    await put(visit, { 'visit.handOver.next': [reminder('2026-05-01', 'nuts')] });
     expect(await of()).toEqual(['rotation']);
   });
 

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { hash } from '@node-rs/argon2';
 import { DEFAULT_PREFERENCES } from '@keen/contract';
-import type { VisitDetail } from '@keen/contract';
+import type { DuePage, Session, VisitDetail } from '@keen/contract';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
@@ -29,6 +29,7 @@ async function migrateToBefore(client: pg.Client): Promise<void> {
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const [SHOP, PERSON, CAR, VISIT] = [id(1), id(2), id(3), id(4)];
 const PASSWORD = 'seven grey gulls';
+const NUTS = { what: 'nuts', on: '2026-03-01', afterKm: 100, state: 'open' };
 
 describe('a data folder from before row security', () => {
   it('is upgraded with everything in it, and people stay signed in', async () => {
@@ -44,7 +45,12 @@ describe('a data folder from before row security', () => {
     await run(
       `insert into people (id, shop_id, name, email, role, password_hash, preferences)
        values ($1, $2, 'Olga Old', 'olga@old.example', 'lead', $3, $4)`,
-      [PERSON, SHOP, await hash(PASSWORD), JSON.stringify(DEFAULT_PREFERENCES)],
+      [
+        PERSON,
+        SHOP,
+        await hash(PASSWORD),
+        JSON.stringify({ ...DEFAULT_PREFERENCES, readingOrder: 'walkRound' }),
+      ],
     );
     await run(
       `insert into vehicles (id, shop_id, plate, plate_key, label, customer) values ($1, $2, 'O 1', 'O1', 'Old van', 'Otis')`,
@@ -52,7 +58,7 @@ describe('a data folder from before row security', () => {
     );
     await run(
       `insert into visits (id, shop_id, vehicle_id, number, draft, seq) values ($1, $2, $3, 1, $4, 2)`,
-      [VISIT, SHOP, CAR, JSON.stringify({ visit: { words: '2319' } })],
+      [VISIT, SHOP, CAR, JSON.stringify({ visit: { words: '2319', handOver: { next: [NUTS] } } })],
     );
     for (const [seq, path, value] of [
       [1, 'visit.words', '2319'],
@@ -85,10 +91,15 @@ describe('a data folder from before row security', () => {
       ).rows;
       expect(session!.sess.role).toBe('lead');
       const agent = agentOf(server);
-      await agent
-        .post('/api/session')
-        .send({ email: 'olga@old.example', password: PASSWORD })
-        .expect(200);
+      const signedIn = bodyOf<Session>(
+        await agent
+          .post('/api/session')
+          .send({ email: 'olga@old.example', password: PASSWORD })
+          .expect(200),
+      );
+      expect(signedIn.preferences.readingOrder).toBe('walkAround');
+      const due = bodyOf<DuePage>(await agent.get('/api/due').expect(200));
+      expect(due.rows.map(({ reminder }) => reminder)).toEqual([NUTS]);
       const detail = bodyOf<VisitDetail>(await agent.get(`/api/visits/${VISIT}`).expect(200));
       expect(detail.entries.map(({ path, value }) => [path, value])).toEqual([
         ['visit.words', '2319'],

@@ -34,7 +34,7 @@ const SHOP_TABLES = [
   ['practice_drills', 'shop_id'],
   ['practice_tries', 'shop_id'],
   ['visit_search', 'shop_id'],
-  ['due_looks', 'shop_id'],
+  ['reminders', 'shop_id'],
   ['tire_lines', 'shop_id'],
   ['car_merges', 'shop_id'],
   ['customer_merges', 'shop_id'],
@@ -262,7 +262,7 @@ describe('rows of a shop', () => {
     },
   );
 
-  it.each(['visit_search', 'due_looks', 'tire_lines', 'stored_tires'])(
+  it.each(['visit_search', 'reminders', 'tire_lines', 'stored_tires'])(
     'that are derived are not written by hand: %s',
     async (table) => {
       expect(await asApp(own.shop, () => code(app.query(`delete from ${table}`)))).toBe(DENIED);

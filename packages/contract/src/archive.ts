@@ -32,13 +32,20 @@ export const ARCHIVE_FORMAT = 'keen-groove/shop';
 export const ARCHIVE_VERSION = 1;
 const MOST_ENTRIES = 50_000;
 
+/** Archives from before 2026-12 call the order of reading round the car `walkRound`. */
+function withOrderOfToday(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null) return value;
+  const { readingOrder } = value as { readingOrder?: unknown };
+  return readingOrder === 'walkRound' ? { ...value, readingOrder: 'walkAround' } : value;
+}
+
 /** Settings of an archive; one that is older than a setting has its default. */
 const archiveSettingsSchema = z.preprocess((value) => {
   if (typeof value !== 'object' || value === null) return value;
   const { prices } = value as { prices?: unknown };
   return {
     ...DEFAULT_SHOP_SETTINGS,
-    ...value,
+    ...(withOrderOfToday(value) as object),
     ...(typeof prices === 'object' && { prices: { ...DEFAULT_SHOP_SETTINGS.prices, ...prices } }),
   };
 }, shopSettingsSchema);
@@ -62,7 +69,7 @@ export const archivePeopleSchema = z.array(
     name: z.string().trim().min(1).max(80),
     email: z.email().max(200),
     role: z.enum(ROLES),
-    preferences: preferencesSchema.catch(DEFAULT_PREFERENCES),
+    preferences: z.preprocess(withOrderOfToday, preferencesSchema).catch(DEFAULT_PREFERENCES),
     suspendedAt: momentSchema.nullable().optional(),
     since: momentSchema.optional(),
   }),

@@ -38,7 +38,7 @@ export const dueRowSchema = z.strictObject({
   number: z.int(),
   /** Its place in the visit's list. */
   place: z.int(),
-  look: dueReminderSchema,
+  reminder: dueReminderSchema,
   car: z.string(),
   plate: z.string(),
   customer: z.string(),

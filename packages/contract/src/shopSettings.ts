@@ -7,7 +7,7 @@ import { LANGUAGES } from './words.ts';
 
 /** What each person chooses for themselves, and what a shop settles for everybody in it. */
 
-export const READING_ORDERS = ['walkRound', 'axleByAxle', 'outerFirst'] as const;
+export const READING_ORDERS = ['walkAround', 'axleByAxle', 'outerFirst'] as const;
 export type ReadingOrder = (typeof READING_ORDERS)[number];
 
 export const preferencesSchema = z
@@ -110,7 +110,7 @@ export const DEFAULT_SHOP_SETTINGS: ShopSettings = {
   hubShimParts: [],
   armShims: [],
   offsetBolts: [],
-  readingOrder: 'walkRound',
+  readingOrder: 'walkAround',
   prices: DEFAULT_PRICES,
   // Legal and advised depths as published; for snow 4 mm (common practice, and law in some places).
   limits: { legal: 1.6, advise: 3, snow: 4 },

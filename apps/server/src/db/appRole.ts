@@ -29,7 +29,7 @@ const GRANTS: Record<string, string> = {
   // Derived from the visits by triggers.
   advice_days: 'select',
   visit_search: 'select',
-  due_looks: 'select',
+  reminders: 'select',
   tire_lines: 'select',
   stored_tires: 'select',
   // Appended, never changed.

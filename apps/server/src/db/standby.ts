@@ -5,7 +5,7 @@ import { AWAY_CODES, isConnectionFault } from './connectionFault.ts';
 
 /** Looks that may be a moment old: on a standby where there is one, so that they take nothing from the counter. */
 export interface Standby {
-  look<T>(shopId: string, work: (tx: Handle) => Promise<T>): Promise<T>;
+  read<T>(shopId: string, work: (tx: Handle) => Promise<T>): Promise<T>;
   close(): Promise<void>;
 }
 
@@ -18,13 +18,13 @@ const AWAY_MS = 10_000;
  */
 export function createStandby(primary: Database, url: string | undefined, log: Logger): Standby {
   if (url === undefined) {
-    return { look: (shopId, work) => readInShop(primary, shopId, work), close: async () => {} };
+    return { read: (shopId, work) => readInShop(primary, shopId, work), close: async () => {} };
   }
   const { pool, db } = connect(url, 'keen reads');
   pool.on('error', (error) => log.warn({ err: error }, 'idle connection to the standby lost'));
   let awayUntil = 0;
   return {
-    async look(shopId, work) {
+    async read(shopId, work) {
       if (Date.now() >= awayUntil) {
         try {
           return await readInShop(db, shopId, work);

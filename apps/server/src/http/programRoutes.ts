@@ -30,7 +30,7 @@ export interface ProgramAsked {
   program: Program;
   /** A transaction that sees this program's shop only. */
   inShop: InShop;
-  look: InShop;
+  readInShop: InShop;
 }
 
 /** Routes for other programs: no session, no cookie, a key with the scope that the route takes. */
@@ -87,7 +87,7 @@ export function createProgramRoutes({ db }: Pick<Context, 'db'>): ProgramRoutes 
           res,
           program,
           inShop: (work) => inShop(db, program.shopId, work),
-          look: (work) => readInShop(db, program.shopId, work),
+          readInShop: (work) => readInShop(db, program.shopId, work),
         });
       });
     },

@@ -18,9 +18,9 @@ export interface Asked {
   /** A transaction that sees this person's shop only. */
   inShop: InShop;
   /** The same for what only looks: a little faster, and it cannot write. */
-  look: InShop;
+  readInShop: InShop;
   /** For what may be a moment old, such as lists and figures: on a standby where there is one. */
-  lookAside: InShop;
+  readStandby: InShop;
 }
 
 type Method = 'get' | 'post' | 'put' | 'delete';
@@ -93,8 +93,8 @@ export function createRoutes({ db, standby }: Pick<Context, 'db' | 'standby'>): 
           res,
           actor,
           inShop: (work) => inShop(db, actor.shopId, work),
-          look: (work) => readInShop(db, actor.shopId, work),
-          lookAside: (work) => standby.look(actor.shopId, work),
+          readInShop: (work) => readInShop(db, actor.shopId, work),
+          readStandby: (work) => standby.read(actor.shopId, work),
         });
       });
     },

@@ -82,7 +82,7 @@ export function PersonMenu({ session, onDone }: { session: Session; onDone: () =
         label={t('personMenu.readTheRibs')}
         options={[
           { value: 'shop', label: t('personMenu.asTheShop') },
-          { value: 'walkRound', label: t('personMenu.walkingRound') },
+          { value: 'walkAround', label: t('personMenu.walkingRound') },
           { value: 'axleByAxle', label: t('personMenu.leftToRight') },
           { value: 'outerFirst', label: t('personMenu.axleByAxle') },
         ]}

@@ -162,7 +162,7 @@ describe('readDigits', () => {
 });
 
 describe('readingOrder', () => {
-  it.each(['walkRound', 'axleByAxle', 'outerFirst'] as const)(
+  it.each(['walkAround', 'axleByAxle', 'outerFirst'] as const)(
     'visits each rib once: %s',
     (order) => {
       const names = readingOrder(order).map(({ wheel, rib }) => `${wheel}.${rib}`);
@@ -172,7 +172,7 @@ describe('readingOrder', () => {
   );
 
   it('walks round the car from the left front', () => {
-    const wheels = readingOrder('walkRound').map(({ wheel }) => wheel);
+    const wheels = readingOrder('walkAround').map(({ wheel }) => wheel);
     expect([...new Set(wheels)]).toEqual(['lf', 'lr', 'rr', 'rf']);
   });
 });

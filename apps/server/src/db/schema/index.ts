@@ -9,7 +9,7 @@ export { chainSheets } from './chainSheets.ts';
 export { chainLeads, chainLog, chains } from './chains.ts';
 export { customerMerges } from './customerMerges.ts';
 export { decisions } from './decisions.ts';
-export { dueLooks } from './dueLooks.ts';
+export { reminders } from './reminders.ts';
 export { entries } from './entries.ts';
 export { gaugeStudies, studyReadings } from './gaugeStudies.ts';
 export { instrumentChecks, instruments } from './instruments.ts';

@@ -24,8 +24,8 @@ export function mountChain(routes: Routes): void {
     const { name } = validBody(newChainSchema, req.body);
     res.json(await inShop((tx) => makeChain(tx, actor, name, req.ip)));
   });
-  routes.on('get', '/chain', 'read', async ({ res, actor, look }) => {
-    res.json(await look((tx) => oneChain(tx, actor)));
+  routes.on('get', '/chain', 'read', async ({ res, actor, readInShop }) => {
+    res.json(await readInShop((tx) => oneChain(tx, actor)));
   });
   routes.on('put', '/chain', 'read', async ({ req, res, actor, inShop }) => {
     const change = validBody(changeChainSchema, req.body);
@@ -44,17 +44,17 @@ export function mountChain(routes: Routes): void {
     const order = validBody(chainLeadSchema, req.body);
     res.json(await inShop((tx) => setChainLead(tx, actor, order)));
   });
-  routes.on('get', '/chain/figures', 'read', async ({ req, res, actor, lookAside }) => {
+  routes.on('get', '/chain/figures', 'read', async ({ req, res, actor, readStandby }) => {
     const query = validQuery(insightQuerySchema, req);
-    res.json(await lookAside((tx) => chainFigures(tx, actor, query)));
+    res.json(await readStandby((tx) => chainFigures(tx, actor, query)));
   });
 }
 
 /** Cars that go from one shop of a chain to another, by a code that the customer has. */
 function mountCarCodes(routes: Routes): void {
-  routes.on('get', '/vehicles/:id/codes', 'changeCars', async ({ req, res, actor, look }) => {
+  routes.on('get', '/vehicles/:id/codes', 'changeCars', async ({ req, res, actor, readInShop }) => {
     const id = validId(req.params.id, 'noCar');
-    res.json(await look((tx) => codesOf(tx, actor, id)));
+    res.json(await readInShop((tx) => codesOf(tx, actor, id)));
   });
   routes.on('post', '/vehicles/:id/codes', 'changeCars', async ({ req, res, actor, inShop }) => {
     const id = validId(req.params.id, 'noCar');

@@ -3,7 +3,7 @@ import { dueQuerySchema } from '@keen/contract';
 import { and, asc, eq, lte, sql } from 'drizzle-orm';
 import type { Handle } from '../../db/client.ts';
 import { dueRow } from '../../db/dueRow.ts';
-import { dueLooks, vehicles } from '../../db/schema/index.ts';
+import { reminders, vehicles } from '../../db/schema/index.ts';
 import type { Routes } from '../../http/routes.ts';
 import { validQuery } from '../../http/validate.ts';
 
@@ -11,9 +11,9 @@ const PAGE = 100;
 
 /** What the shop's cars are due for, soonest first. */
 export function mountDue(routes: Routes): void {
-  routes.on('get', '/due', 'read', async ({ req, res, actor, lookAside }) => {
+  routes.on('get', '/due', 'read', async ({ req, res, actor, readStandby }) => {
     const { until, after } = validQuery(dueQuerySchema, req);
-    res.json(await lookAside((tx) => duePage(tx, actor.shopId, until, after)));
+    res.json(await readStandby((tx) => duePage(tx, actor.shopId, until, after)));
   });
 }
 
@@ -30,19 +30,19 @@ async function duePage(
 ): Promise<DuePage> {
   const [day, number, place] = after?.split('.') ?? [];
   const rows = await db
-    .select({ due: dueLooks, vehicle: vehicles })
-    .from(dueLooks)
-    .innerJoin(vehicles, eq(vehicles.id, dueLooks.vehicleId))
+    .select({ due: reminders, vehicle: vehicles })
+    .from(reminders)
+    .innerJoin(vehicles, eq(vehicles.id, reminders.vehicleId))
     .where(
       and(
-        eq(dueLooks.shopId, shopId),
-        until === undefined ? undefined : lte(dueLooks.dueOn, until),
+        eq(reminders.shopId, shopId),
+        until === undefined ? undefined : lte(reminders.dueOn, until),
         day === undefined
           ? undefined
-          : sql`(${dueLooks.dueOn}, ${dueLooks.number}, ${dueLooks.place}) > (${day}::date, ${Number(number)}::int, ${Number(place)}::int)`,
+          : sql`(${reminders.dueOn}, ${reminders.number}, ${reminders.place}) > (${day}::date, ${Number(number)}::int, ${Number(place)}::int)`,
       ),
     )
-    .orderBy(asc(dueLooks.dueOn), asc(dueLooks.number), asc(dueLooks.place))
+    .orderBy(asc(reminders.dueOn), asc(reminders.number), asc(reminders.place))
     .limit(PAGE + 1);
   const page = rows.slice(0, PAGE);
   const last = rows.length > PAGE ? page.at(-1)!.due : null;

@@ -14,13 +14,13 @@ import { storedPage } from './readStored.ts';
 
 /** The shop's cars and their lives. */
 export function mountGarage(routes: Routes): void {
-  routes.on('get', '/garage', 'read', async ({ req, res, actor, lookAside }) => {
+  routes.on('get', '/garage', 'read', async ({ req, res, actor, readStandby }) => {
     const query = validQuery(garageQuerySchema, req);
-    res.json(await lookAside((tx) => garagePage(tx, actor, query)));
+    res.json(await readStandby((tx) => garagePage(tx, actor, query)));
   });
-  routes.on('get', '/garage/:id', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/garage/:id', 'read', async ({ req, res, actor, readInShop }) => {
     const id = validId(req.params.id, 'noCar');
-    res.json(await look((tx) => carDetail(tx, actor, id)));
+    res.json(await readInShop((tx) => carDetail(tx, actor, id)));
   });
   routes.on('post', '/garage/:id/merges', 'changeCars', async (asked) => {
     const { req, res, actor, inShop } = asked;
@@ -44,13 +44,13 @@ export function mountGarage(routes: Routes): void {
       }),
     );
   });
-  routes.on('get', '/customers', 'read', async ({ req, res, actor, lookAside }) => {
+  routes.on('get', '/customers', 'read', async ({ req, res, actor, readStandby }) => {
     const query = validQuery(listQuerySchema, req);
-    res.json(await lookAside((tx) => customerPage(tx, actor, query)));
+    res.json(await readStandby((tx) => customerPage(tx, actor, query)));
   });
-  routes.on('get', '/garage/:id/customer', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/garage/:id/customer', 'read', async ({ req, res, actor, readInShop }) => {
     const id = validId(req.params.id, 'noCar');
-    res.json(await look((tx) => customerDetail(tx, actor, id)));
+    res.json(await readInShop((tx) => customerDetail(tx, actor, id)));
   });
   routes.on('post', '/garage/:id/customer/merges', 'changeCars', async (asked) => {
     const { req, res, actor, inShop } = asked;
@@ -74,8 +74,8 @@ export function mountGarage(routes: Routes): void {
       }),
     );
   });
-  routes.on('get', '/stored-tires', 'read', async ({ req, res, actor, lookAside }) => {
+  routes.on('get', '/stored-tires', 'read', async ({ req, res, actor, readStandby }) => {
     const query = validQuery(listQuerySchema, req);
-    res.json(await lookAside((tx) => storedPage(tx, actor, query)));
+    res.json(await readStandby((tx) => storedPage(tx, actor, query)));
   });
 }

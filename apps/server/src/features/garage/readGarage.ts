@@ -7,7 +7,7 @@ import { alias } from 'drizzle-orm/pg-core';
 import type { Handle } from '../../db/client.ts';
 import { dueRow } from '../../db/dueRow.ts';
 import { livingCars } from '../../db/livingCars.ts';
-import { carMerges, dueLooks, vehicles, visits } from '../../db/schema/index.ts';
+import { carMerges, reminders, vehicles, visits } from '../../db/schema/index.ts';
 import { vehicleRecord } from '../../db/vehicleRecord.ts';
 import { selectVisits } from '../../db/visitRows.ts';
 import { invalid, notFound } from '../../errors.ts';
@@ -102,10 +102,10 @@ async function garageRows(
     .where(and(eq(visits.shopId, shopId), eq(visits.vehicleId, vehicles.id)))
     .as('counted');
   const due = db
-    .select({ look: dueLooks.look })
-    .from(dueLooks)
-    .where(and(eq(dueLooks.shopId, shopId), eq(dueLooks.vehicleId, vehicles.id)))
-    .orderBy(asc(dueLooks.dueOn))
+    .select({ reminder: reminders.reminder })
+    .from(reminders)
+    .where(and(eq(reminders.shopId, shopId), eq(reminders.vehicleId, vehicles.id)))
+    .orderBy(asc(reminders.dueOn))
     .limit(1)
     .as('due');
   const rows = await db
@@ -118,7 +118,7 @@ async function garageRows(
         arrivedAt: last.arrivedAt,
         draft: last.draft,
       },
-      due: due.look,
+      due: due.reminder,
     })
     .from(vehicles)
     .innerJoinLateral(counted, sql`true`)
@@ -154,9 +154,9 @@ export async function carDetail(db: Handle, actor: Actor, id: string): Promise<C
     selectVisits(db, and(eq(visits.shopId, shopId), eq(visits.vehicleId, living)), MOST_VISITS),
     db
       .select()
-      .from(dueLooks)
-      .where(and(eq(dueLooks.shopId, shopId), eq(dueLooks.vehicleId, living)))
-      .orderBy(asc(dueLooks.dueOn), asc(dueLooks.place)),
+      .from(reminders)
+      .where(and(eq(reminders.shopId, shopId), eq(reminders.vehicleId, living)))
+      .orderBy(asc(reminders.dueOn), asc(reminders.place)),
     mergesOf(db, shopId, living),
   ]);
   if (!car) throw notFound('noCar');

@@ -25,17 +25,17 @@ export function mountGauges(routes: Routes): void {
 }
 
 function mountStudies(routes: Routes): void {
-  routes.on('get', '/gauge-studies', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/gauge-studies', 'read', async ({ req, res, actor, readInShop }) => {
     const { before } = validQuery(studyQuerySchema, req);
-    res.json(await look((tx) => studyPage(tx, actor, before ?? null)));
+    res.json(await readInShop((tx) => studyPage(tx, actor, before ?? null)));
   });
   routes.on('post', '/gauge-studies', 'manageGauges', async ({ req, res, actor, inShop }) => {
     const plan = validBody(newStudySchema, req.body);
     res.json(await inShop((tx) => newStudy(tx, actor, plan)));
   });
-  routes.on('get', '/gauge-studies/:id', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/gauge-studies/:id', 'read', async ({ req, res, actor, readInShop }) => {
     const id = validId(req.params.id, 'noStudy');
-    res.json(await look((tx) => oneStudy(tx, actor, id)));
+    res.json(await readInShop((tx) => oneStudy(tx, actor, id)));
   });
   routes.on('put', '/gauge-studies/:id/reading', 'checkGauges', async (asked) => {
     const { req, res, actor, inShop } = asked;
@@ -57,8 +57,8 @@ function mountStudies(routes: Routes): void {
 }
 
 function mountInstruments(routes: Routes): void {
-  routes.on('get', '/instruments', 'read', async ({ res, actor, look }) => {
-    res.json(await look((tx) => listInstruments(tx, actor)));
+  routes.on('get', '/instruments', 'read', async ({ res, actor, readInShop }) => {
+    res.json(await readInShop((tx) => listInstruments(tx, actor)));
   });
   routes.on('put', '/instruments/:id', 'manageGauges', async ({ req, res, actor, inShop }) => {
     const id = validId(req.params.id, 'noGauge');

@@ -21,53 +21,58 @@ export function mountInsights(routes: Routes, { queue }: Context): void {
   const sendRun = (tx: Handle, shopId: string, runId: string) =>
     queue.send(tx, 'learning', { shopId, runId }, { key: runId });
 
-  routes.on('get', '/insights/advice', 'readInsights', async ({ req, res, actor, lookAside }) => {
+  routes.on('get', '/insights/advice', 'readInsights', async ({ req, res, actor, readStandby }) => {
     const query = validQuery(insightQuerySchema, req);
-    res.json(await lookAside((tx) => adviceCounts(tx, actor.shopId, query)));
+    res.json(await readStandby((tx) => adviceCounts(tx, actor.shopId, query)));
   });
   routes.on(
     'get',
     '/insights/reliability',
     'readInsights',
-    async ({ req, res, actor, lookAside }) => {
+    async ({ req, res, actor, readStandby }) => {
       const query = validQuery(insightQuerySchema, req);
-      res.json(await lookAside((tx) => chancesHeld(tx, actor.shopId, query)));
+      res.json(await readStandby((tx) => chancesHeld(tx, actor.shopId, query)));
     },
   );
   routes.on(
     'get',
     '/insights/comebacks',
     'readInsights',
-    async ({ req, res, actor, lookAside }) => {
+    async ({ req, res, actor, readStandby }) => {
       const query = validQuery(insightQuerySchema, req);
-      res.json(await lookAside((tx) => readComebacks(tx, actor.shopId, query)));
+      res.json(await readStandby((tx) => readComebacks(tx, actor.shopId, query)));
     },
   );
   routes.on(
     'get',
     '/insights/forecasts',
     'readInsights',
-    async ({ req, res, actor, lookAside }) => {
+    async ({ req, res, actor, readStandby }) => {
       const query = validQuery(insightQuerySchema, req);
-      res.json(await lookAside((tx) => readForecasts(tx, actor.shopId, query)));
+      res.json(await readStandby((tx) => readForecasts(tx, actor.shopId, query)));
     },
   );
   routes.on(
     'get',
     '/insights/decline-costs',
     'readInsights',
-    async ({ req, res, actor, lookAside }) => {
+    async ({ req, res, actor, readStandby }) => {
       const query = validQuery(insightQuerySchema, req);
-      res.json(await lookAside((tx) => declineCostsOf(tx, actor.shopId, query)));
+      res.json(await readStandby((tx) => declineCostsOf(tx, actor.shopId, query)));
     },
   );
-  routes.on('get', '/insights/declined', 'readInsights', async ({ req, res, actor, lookAside }) => {
-    const query = validQuery(declinedQuerySchema, req);
-    res.json(await lookAside((tx) => declinedPage(tx, actor.shopId, query)));
-  });
+  routes.on(
+    'get',
+    '/insights/declined',
+    'readInsights',
+    async ({ req, res, actor, readStandby }) => {
+      const query = validQuery(declinedQuerySchema, req);
+      res.json(await readStandby((tx) => declinedPage(tx, actor.shopId, query)));
+    },
+  );
 
-  routes.on('get', '/insights/learning', 'readInsights', async ({ res, actor, look }) => {
-    res.json(await look((tx) => learningOf(tx, actor.shopId)));
+  routes.on('get', '/insights/learning', 'readInsights', async ({ res, actor, readInShop }) => {
+    res.json(await readInShop((tx) => learningOf(tx, actor.shopId)));
   });
   routes.on('post', '/insights/learning', 'changeShop', async ({ req, res, actor, inShop }) => {
     const { id } = validBody(newLearningRunSchema, req.body);

@@ -26,19 +26,19 @@ export async function dueCalendar(
   if (!row) throw notFound('noVisit');
   const { handOver } = row.visits.draft.visit ?? {};
   const open = (handOver?.next ?? [])
-    .map((look, place) => ({ look, place }))
-    .filter(({ look }) => look.state === 'open');
+    .map((reminder, place) => ({ reminder, place }))
+    .filter(({ reminder }) => reminder.state === 'open');
   if (open.length === 0) throw conflict('nothingDue');
   const { papers } = textsOf(handOver?.language ?? 'en');
   const car = [row.vehicles.label, row.vehicles.plate].filter(Boolean).join(', ');
   const { error, value } = createEvents(
-    open.map(({ look, place }): EventAttributes => ({
+    open.map(({ reminder, place }): EventAttributes => ({
       // The same entry again when it is fetched again: calendars replace it.
       uid: `${row.visits.id}-${place}@keen-groove`,
       productId: 'keen-groove',
-      start: dayOf(look),
+      start: dayOf(reminder),
       duration: { days: 1 },
-      title: `${row.shops.name}: ${papers.next[look.what]}`,
+      title: `${row.shops.name}: ${papers.next[reminder.what]}`,
       description: car,
       alarms: [{ action: 'display', description: car, trigger: { days: 3, before: true } }],
     })),

@@ -36,9 +36,9 @@ function mountDrills(routes: Routes): void {
     const { id } = validBody(newDrillSchema, req.body);
     res.json(await inShop((tx) => newDrill(tx, actor, id)));
   });
-  routes.on('get', '/practice/drills/:id', 'practise', async ({ req, res, actor, look }) => {
+  routes.on('get', '/practice/drills/:id', 'practise', async ({ req, res, actor, readInShop }) => {
     const id = validId(req.params.id, 'noDrill');
-    res.json(await look((tx) => oneDrill(tx, actor, id)));
+    res.json(await readInShop((tx) => oneDrill(tx, actor, id)));
   });
   routes.on('post', '/practice/drills/:id/answers', 'practise', async (asked) => {
     const { req, res, actor, inShop } = asked;
@@ -49,8 +49,8 @@ function mountDrills(routes: Routes): void {
 }
 
 function mountCars(routes: Routes, { diagnoses }: Pick<Context, 'diagnoses'>): void {
-  routes.on('get', '/practice', 'practise', async ({ res, actor, look }) => {
-    res.json(await look((tx) => practiceBoard(tx, actor)));
+  routes.on('get', '/practice', 'practise', async ({ res, actor, readInShop }) => {
+    res.json(await readInShop((tx) => practiceBoard(tx, actor)));
   });
   routes.on('put', '/practice/shown', 'practise', async ({ req, res, actor, inShop }) => {
     const { isShown } = validBody(showPracticeSchema, req.body);
@@ -60,9 +60,9 @@ function mountCars(routes: Routes, { diagnoses }: Pick<Context, 'diagnoses'>): v
     const wish = validBody(newPracticeSchema, req.body);
     res.json(await inShop((tx) => dealTo(tx, actor, wish)));
   });
-  routes.on('get', '/practice/cars/:id', 'practise', async ({ req, res, actor, look }) => {
+  routes.on('get', '/practice/cars/:id', 'practise', async ({ req, res, actor, readInShop }) => {
     const id = validId(req.params.id, 'noPracticeCar');
-    res.json(await look((tx) => oneCar(tx, actor, id)));
+    res.json(await readInShop((tx) => oneCar(tx, actor, id)));
   });
   routes.on('post', '/practice/cars/:id/gauge', 'practise', async (asked) => {
     const { req, res, actor, inShop } = asked;
@@ -83,11 +83,11 @@ function mountCars(routes: Routes, { diagnoses }: Pick<Context, 'diagnoses'>): v
     res.json(await inShop((tx) => makeCheck(tx, actor, id, check)));
   });
   routes.on('post', '/practice/cars/:id/answer', 'practise', async (asked) => {
-    const { req, res, actor, inShop, look } = asked;
+    const { req, res, actor, inShop, readInShop } = asked;
     const id = validId(req.params.id, 'noPracticeCar');
     const answer = validBody(practiceAnswerSchema, req.body);
     // The best answer takes some seconds: no transaction stays open over it.
-    const { tried, prices } = await look((tx) => answerable(tx, actor, id));
+    const { tried, prices } = await readInShop((tx) => answerable(tx, actor, id));
     const result = await judge(tried, answer, prices, diagnoseFor(diagnoses, asked));
     res.json(await inShop((tx) => saveResult(tx, actor, id, result)));
   });

@@ -27,8 +27,8 @@ import { postBatch } from './postBatch.ts';
 
 /** The lead gives other programs keys, and sees what they have diagnosed. */
 export function mountKeys(routes: Routes): void {
-  routes.on('get', '/keys', 'manageKeys', async ({ res, actor, look }) => {
-    res.json(await look((tx) => keysOf(tx, actor.shopId)));
+  routes.on('get', '/keys', 'manageKeys', async ({ res, actor, readInShop }) => {
+    res.json(await readInShop((tx) => keysOf(tx, actor.shopId)));
   });
   routes.on('post', '/keys', 'manageKeys', async ({ req, res, actor, inShop }) => {
     const order = validBody(newApiKeySchema, req.body);
@@ -43,8 +43,8 @@ export function mountKeys(routes: Routes): void {
     await inShop((tx) => revokeKey(tx, actor, id, req.ip));
     res.status(204).end();
   });
-  routes.on('get', '/batches', 'manageKeys', async ({ res, actor, look }) => {
-    res.json(await look((tx) => latestBatches(tx, actor.shopId)));
+  routes.on('get', '/batches', 'manageKeys', async ({ res, actor, readInShop }) => {
+    res.json(await readInShop((tx) => latestBatches(tx, actor.shopId)));
   });
   routes.on('put', '/batches/:id/canceled', 'manageKeys', async ({ req, res, actor, inShop }) => {
     const id = validId(req.params.id, 'noBatch');
@@ -72,15 +72,20 @@ export function mountBatches(
       await rm(folder, { recursive: true, force: true });
     }
   });
-  routes.on('get', '/v1/batches/:id', 'diagnose', async ({ req, res, program, look }) => {
+  routes.on('get', '/v1/batches/:id', 'diagnose', async ({ req, res, program, readInShop }) => {
     const id = validId(req.params.id, 'noBatch');
-    res.json(await look((tx) => oneBatch(tx, program.shopId, id)));
+    res.json(await readInShop((tx) => oneBatch(tx, program.shopId, id)));
   });
-  routes.on('get', '/v1/batches/:id/results', 'diagnose', async ({ req, res, program, look }) => {
-    const id = validId(req.params.id, 'noBatch');
-    const page = validQuery(batchResultsQuerySchema, req);
-    res.json(await look((tx) => batchResults(tx, program.shopId, id, page)));
-  });
+  routes.on(
+    'get',
+    '/v1/batches/:id/results',
+    'diagnose',
+    async ({ req, res, program, readInShop }) => {
+      const id = validId(req.params.id, 'noBatch');
+      const page = validQuery(batchResultsQuerySchema, req);
+      res.json(await readInShop((tx) => batchResults(tx, program.shopId, id, page)));
+    },
+  );
   routes.on('delete', '/v1/batches/:id', 'diagnose', async ({ req, res, program, inShop }) => {
     const id = validId(req.params.id, 'noBatch');
     await inShop((tx) => forgetBatch(tx, program.shopId, id));

@@ -19,10 +19,12 @@ import { openVisits, searchVisits, visitDetail } from './readVisits.ts';
 import { importVisit, startVisit } from './startVisit.ts';
 
 export function mountVisits(routes: Routes, { diagnoses }: Context): void {
-  routes.on('get', '/visits', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/visits', 'read', async ({ req, res, actor, readInShop }) => {
     const { all, words = '', before } = validQuery(visitsQuerySchema, req);
     res.json(
-      await look((tx) => (all ? searchVisits(tx, actor, words, before) : openVisits(tx, actor))),
+      await readInShop((tx) =>
+        all ? searchVisits(tx, actor, words, before) : openVisits(tx, actor),
+      ),
     );
   });
   routes.on('post', '/visits', 'workOnVisits', async ({ req, res, actor, inShop }) => {
@@ -33,9 +35,9 @@ export function mountVisits(routes: Routes, { diagnoses }: Context): void {
     const file = validBody(caseFileSchema, req.body);
     res.json(await inShop((tx) => importVisit(tx, actor, file)));
   });
-  routes.on('get', '/visits/:id', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/visits/:id', 'read', async ({ req, res, actor, readInShop }) => {
     const id = validId(req.params.id, 'noVisit');
-    res.json(await look((tx) => visitDetail(tx, actor, id)));
+    res.json(await readInShop((tx) => visitDetail(tx, actor, id)));
   });
   routes.on('post', '/visits/:id/entries', 'workOnVisits', async (asked) => {
     const { req, res, actor, inShop } = asked;
@@ -55,14 +57,14 @@ export function mountVisits(routes: Routes, { diagnoses }: Context): void {
     res.json(await inShop((tx) => setClosed(tx, actor, id, closed)));
   });
   routes.on('get', '/visits/:id/diagnosis', 'read', async (asked) => {
-    const { req, res, actor, look } = asked;
+    const { req, res, actor, readInShop } = asked;
     const id = validId(req.params.id, 'noVisit');
-    const detail = await look((tx) => visitDetail(tx, actor, id));
+    const detail = await readInShop((tx) => visitDetail(tx, actor, id));
     res.json((await diagnoseFor(diagnoses, asked)(caseOf(detail))).diagnosis);
   });
-  routes.on('get', '/visits/:id/case', 'read', async ({ req, res, actor, look }) => {
+  routes.on('get', '/visits/:id/case', 'read', async ({ req, res, actor, readInShop }) => {
     const id = validId(req.params.id, 'noVisit');
-    const detail = await look((tx) => visitDetail(tx, actor, id));
+    const detail = await readInShop((tx) => visitDetail(tx, actor, id));
     res.attachment(`visit-${detail.visit.number}.keen.json`);
     res.json(caseOf(detail));
   });
@@ -70,16 +72,16 @@ export function mountVisits(routes: Routes, { diagnoses }: Context): void {
 
 /** Programs read what is kept of visits. */
 export function mountVisitsForPrograms(routes: ProgramRoutes): void {
-  routes.on('get', '/v1/visits', 'readVisits', async ({ req, res, program, look }) => {
+  routes.on('get', '/v1/visits', 'readVisits', async ({ req, res, program, readInShop }) => {
     const { all, words = '', before } = validQuery(visitsQuerySchema, req);
     res.json(
-      await look((tx) =>
+      await readInShop((tx) =>
         all ? searchVisits(tx, program, words, before) : openVisits(tx, program),
       ),
     );
   });
-  routes.on('get', '/v1/visits/:id', 'readVisits', async ({ req, res, program, look }) => {
+  routes.on('get', '/v1/visits/:id', 'readVisits', async ({ req, res, program, readInShop }) => {
     const id = validId(req.params.id, 'noVisit');
-    res.json(await look((tx) => visitDetail(tx, program, id)));
+    res.json(await readInShop((tx) => visitDetail(tx, program, id)));
   });
 }

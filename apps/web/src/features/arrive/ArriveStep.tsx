@@ -168,7 +168,7 @@ export function ArriveStep() {
         <Folded title={t('arriveStep.plateCustomerTelephoneVin')}>
           <CarCard />
         </Folded>
-        <Folded title={t('arriveStep.walkRoundLightsCodes')}>
+        <Folded title={t('arriveStep.lightsAndCodes')}>
           <QuickChecks />
         </Folded>
       </Box>

@@ -41,8 +41,8 @@ export function DuePage() {
   const navigate = useNavigate();
   useHotkeys('t', () => void navigate('/'));
   if (!session) return null;
-  const late = (rows ?? []).filter(({ look }) => dayjs(look.on).isBefore(today));
-  const soon = (rows ?? []).filter(({ look }) => !dayjs(look.on).isBefore(today));
+  const late = (rows ?? []).filter(({ reminder }) => dayjs(reminder.on).isBefore(today));
+  const soon = (rows ?? []).filter(({ reminder }) => !dayjs(reminder.on).isBefore(today));
   const unit = session.preferences.units.distance;
   return (
     <Box sx={{ minHeight: '100%', display: 'flex', flexDirection: 'column' }}>
@@ -113,7 +113,7 @@ function DueRows({ title, rows, unit, isLate = false }: DueRowsProps) {
 }
 
 function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate: boolean }) {
-  const { look, car, plate, customer, phone, number, visitId } = row;
+  const { reminder, car, plate, customer, phone, number, visitId } = row;
   const { settle, isSettling, failure } = useSettleDue(row);
   const name = joined(car, plate);
   return (
@@ -139,12 +139,12 @@ function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate
         }}
       >
         {isLate && <span aria-hidden>◆ </span>}
-        {dayjs(look.on).format('D MMM YY')}
+        {dayjs(reminder.on).format('D MMM YY')}
       </Box>
       <Box>
-        <strong>{DUE_WORDS[look.what]}</strong>{' '}
-        {look.afterKm !== null &&
-          t('duePage.after', { afterKm: showAbout(look.afterKm, unit), unit })}
+        <strong>{DUE_WORDS[reminder.what]}</strong>{' '}
+        {reminder.afterKm !== null &&
+          t('duePage.after', { afterKm: showAbout(reminder.afterKm, unit), unit })}
         <Box sx={{ color: 'text.secondary' }}>
           <Link component={RouterLink} to={`/visits/${visitId}/hand-over`}>
             {name}
@@ -166,7 +166,7 @@ function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button
           disabled={isSettling}
-          aria-label={t('duePage.doneOf', { dueWords: DUE_WORDS[look.what], name })}
+          aria-label={t('duePage.doneOf', { dueWords: DUE_WORDS[reminder.what], name })}
           onClick={() => void settle('done')}
         >
           {t('duePage.done')}
@@ -174,7 +174,7 @@ function DueLine({ row, unit, isLate }: { row: DueRow; unit: 'km' | 'mi'; isLate
         <Button
           variant="text"
           disabled={isSettling}
-          aria-label={t('duePage.dismissOf', { dueWords: DUE_WORDS[look.what], name })}
+          aria-label={t('duePage.dismissOf', { dueWords: DUE_WORDS[reminder.what], name })}
           onClick={() => void settle('dropped')}
         >
           {t('duePage.dismiss')}

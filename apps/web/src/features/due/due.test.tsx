@@ -20,7 +20,7 @@ const row = (days: number, change: Partial<DueRow> = {}): DueRow => ({
   visitId: VISIT,
   number: 7,
   place: 0,
-  look: { what: 'nuts', on: inDays(days), afterKm: 100, state: 'open' },
+  reminder: { what: 'nuts', on: inDays(days), afterKm: 100, state: 'open' },
   car: 'Test van',
   plate: 'T 1',
   customer: 'Tess Ter',

@@ -24,7 +24,7 @@ export function useSettleDue({ visitId, place }: DueRow): {
       setFailure(asked.error ? failureOf(asked.error).text : t('useSettleDue.theListHasChanged'));
       return;
     }
-    const value = next.map((look, i) => (i === place ? { ...look, state } : look));
+    const value = next.map((reminder, i) => (i === place ? { ...reminder, state } : reminder));
     const entry = { id: newId(), path: 'visit.handOver.next', value, at: new Date().toISOString() };
     const kept = await append({ visitId, entries: [entry] });
     if (kept.error) setFailure(failureOf(kept.error).text);

@@ -241,8 +241,8 @@ function DueOfCar({ car }: { car: CarDetail }) {
         {t('carPage.nextChecks')}
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {car.due.map(({ visitId, place, look }) => {
-          const isLate = dayjs(look.on).isBefore(today);
+        {car.due.map(({ visitId, place, reminder }) => {
+          const isLate = dayjs(reminder.on).isBefore(today);
           return (
             <Box
               component="li"
@@ -254,9 +254,9 @@ function DueOfCar({ car }: { car: CarDetail }) {
                 sx={{ fontWeight: 700, minWidth: 104, color: isLate ? 'var(--marker)' : undefined }}
               >
                 {isLate && '◆ '}
-                {dayjs(look.on).format('D MMM YYYY')}
+                {dayjs(reminder.on).format('D MMM YYYY')}
               </Box>
-              {DUE_WORDS[look.what]}
+              {DUE_WORDS[reminder.what]}
               <Link component={RouterLink} to={`/visits/${visitId}/hand-over`} sx={{ ml: 'auto' }}>
                 {t('carPage.settle')}
               </Link>

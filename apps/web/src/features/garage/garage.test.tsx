@@ -108,9 +108,9 @@ describe('GaragePage', () => {
   });
 
   it('marks what is overdue', async () => {
-    const look = { what: 'nuts', on: '2020-01-01', afterKm: null, state: 'open' } as const;
+    const reminder = { what: 'nuts', on: '2020-01-01', afterKm: null, state: 'open' } as const;
     showPage(<GaragePage />, {
-      answers: { 'GET /api/garage': { rows: [row(1, { due: look })], after: null } },
+      answers: { 'GET /api/garage': { rows: [row(1, { due: reminder })], after: null } },
     });
     await screen.findByText(/overdue since 1 Jan 2020/);
   });

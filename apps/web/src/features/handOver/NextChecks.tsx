@@ -61,10 +61,10 @@ export function NextChecks() {
         aria-label={t('nextChecks.nextChecks')}
         sx={{ m: 0, p: 0, listStyle: 'none' }}
       >
-        {shown.map((look, place) => (
+        {shown.map((reminder, place) => (
           <Box
             component="li"
-            key={look.what}
+            key={reminder.what}
             sx={{
               display: 'flex',
               flexWrap: 'wrap',
@@ -74,26 +74,26 @@ export function NextChecks() {
               py: 0.75,
             }}
           >
-            <Box sx={{ flex: '1 1 220px', opacity: look.state === 'open' ? 1 : 0.6 }}>
-              <strong>{DUE_WORDS[look.what]}</strong>
-              {look.afterKm !== null && (
+            <Box sx={{ flex: '1 1 220px', opacity: reminder.state === 'open' ? 1 : 0.6 }}>
+              <strong>{DUE_WORDS[reminder.what]}</strong>
+              {reminder.afterKm !== null && (
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   ,{' '}
                   {t('nextChecks.after', {
-                    afterKm: showAbout(look.afterKm, units.distance),
+                    afterKm: showAbout(reminder.afterKm, units.distance),
                     distance: units.distance,
                   })}
                 </Box>
               )}
-              {look.state !== 'open' &&
-                `, ${t(look.state === 'done' ? 'nextChecks.done' : 'nextChecks.dismissed')}`}
+              {reminder.state !== 'open' &&
+                `, ${t(reminder.state === 'done' ? 'nextChecks.done' : 'nextChecks.dismissed')}`}
             </Box>
             {next ? (
               <TextField
-                label={t('nextChecks.dueBy', { look: DUE_WORDS[look.what] })}
+                label={t('nextChecks.dueBy', { reminder: DUE_WORDS[reminder.what] })}
                 type="date"
                 size="small"
-                value={look.on}
+                value={reminder.on}
                 sx={{ width: 210 }}
                 slotProps={{ inputLabel: { shrink: true } }}
                 onChange={({ target }) =>
@@ -102,7 +102,7 @@ export function NextChecks() {
                 }
               />
             ) : (
-              <span>{t('nextChecks.by', { on: dayjs(look.on).format('D MMM YYYY') })}</span>
+              <span>{t('nextChecks.by', { on: dayjs(reminder.on).format('D MMM YYYY') })}</span>
             )}
           </Box>
         ))}

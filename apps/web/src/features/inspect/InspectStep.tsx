@@ -99,7 +99,7 @@ export function InspectStep() {
     >
       <Box>
         <Typography variant="h1" component="h2" gutterBottom>
-          {t('inspectStep.walkRoundTheCar')}
+          {t('inspectStep.walkAroundTheCar')}
         </Typography>
         <Typography color="textSecondary">{t('inspectStep.feelAcrossTheRibs')}</Typography>
       </Box>

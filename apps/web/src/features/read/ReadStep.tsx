@@ -103,7 +103,7 @@ export function ReadStep() {
           <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
             {more
               ? `, ${t('readStep.placeRoundTheTire', { station: station + 1 })}`
-              : order === 'walkRound' && `, ${t('readStep.walkingRoundFromThe')}`}
+              : order === 'walkAround' && `, ${t('readStep.walkingRoundFromThe')}`}
           </Box>
         </Typography>
         <Box sx={{ fontSize: '0.85rem', whiteSpace: 'nowrap' }}>

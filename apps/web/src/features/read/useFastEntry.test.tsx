@@ -8,7 +8,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { typeText } from '../../devices/typeText.ts';
 import { useFastEntry } from './useFastEntry.ts';
 
-const SLOTS = readingOrder('walkRound');
+const SLOTS = readingOrder('walkAround');
 
 /** The step without its looks: draft and active rib held here. */
 function Bench({

@@ -18,7 +18,7 @@ const LISTS = [
 ] as const;
 
 const ORDERS: readonly { value: ReadingOrder; label: string }[] = [
-  { value: 'walkRound', label: t('stockForm.walkingRound') },
+  { value: 'walkAround', label: t('stockForm.walkingRound') },
   { value: 'axleByAxle', label: t('stockForm.leftToRight') },
   { value: 'outerFirst', label: t('stockForm.axleByAxle') },
 ];

@@ -38,7 +38,7 @@ export const arrive = {
     rotationsLastAlignment: 'Rotations, last alignment',
     theCarSuspensionHeight: 'The car: suspension, height, load, driver',
     plateCustomerTelephoneVin: 'Plate, customer, telephone, VIN',
-    walkRoundLightsCodes: 'Walk-round: lights, codes, battery, lamps',
+    lightsAndCodes: 'Walk-round: lights, codes, battery, lamps',
     readTheTread: 'Read the tread ↵',
     pressuresWereRead: 'Pressures were read',
     cold: 'Cold',

@@ -19,7 +19,7 @@ export const handOver = {
   nextChecks: {
     done: 'done',
     dismissed: 'dismissed',
-    dueBy: '{{look}} by',
+    dueBy: '{{reminder}} by',
     nextChecks: 'Next checks',
     drivenInAYear: 'Driven in a year, about',
     workingOutWhen: 'Working out when…',

@@ -10,7 +10,7 @@ export const inspect = {
   },
   inspectStep: {
     notLiftedTodayExplain: 'Not lifted today: explain',
-    walkRoundTheCar: 'Walk round the car',
+    walkAroundTheCar: 'Walk round the car',
     feelAcrossTheRibs:
       'Feel across the ribs both ways, then along them, then look. What is left blank counts as not checked.',
     onTheGround: 'On the ground',

@@ -41,7 +41,7 @@ export const arrive: Translation<typeof english> = {
     rotationsLastAlignment: 'Rotaciones, última alineación',
     theCarSuspensionHeight: 'El coche: suspensión, altura, carga, conductor',
     plateCustomerTelephoneVin: 'Matrícula, cliente, teléfono, VIN',
-    walkRoundLightsCodes: 'Vuelta al coche: testigos, códigos, batería, luces',
+    lightsAndCodes: 'Vuelta al coche: testigos, códigos, batería, luces',
     readTheTread: 'Leer el dibujo ↵',
     pressuresWereRead: 'Las presiones se tomaron',
     cold: 'En frío',

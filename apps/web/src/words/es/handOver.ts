@@ -22,7 +22,7 @@ export const handOver: Translation<typeof english> = {
   nextChecks: {
     done: 'hecho',
     dismissed: 'descartado',
-    dueBy: '{{look}}, antes del',
+    dueBy: '{{reminder}}, antes del',
     nextChecks: 'Próximas revisiones',
     drivenInAYear: 'Recorrido al año, más o menos',
     workingOutWhen: 'Calculando cuándo…',

@@ -13,7 +13,7 @@ export const inspect: Translation<typeof english> = {
   },
   inspectStep: {
     notLiftedTodayExplain: 'Hoy no se eleva: explicar',
-    walkRoundTheCar: 'Dé la vuelta al coche',
+    walkAroundTheCar: 'Dé la vuelta al coche',
     feelAcrossTheRibs:
       'Pase la mano a través de las bandas en ambos sentidos, luego a lo largo, y después mire. Lo que quede en blanco cuenta como no revisado.',
     onTheGround: 'En el suelo',

@@ -176,8 +176,8 @@ function next(facts: PaperFacts, { papers, about }: Writer): PaperLines {
     afterKm === null ? papers.inMonths(months ?? 0) : papers.afterDistance(about(afterKm));
   return lines(
     papers.heads.next,
-    reminders(visit.draft, outlook, wheelsOff).map((look) =>
-      line(`${when(look)}:`, `${papers.next[look.what]}.`),
+    reminders(visit.draft, outlook, wheelsOff).map((reminder) =>
+      line(`${when(reminder)}:`, `${papers.next[reminder.what]}.`),
     ),
   );
 }

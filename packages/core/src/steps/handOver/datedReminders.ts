@@ -15,12 +15,12 @@ const DAY_MS = 86_400_000;
  * @param kmPerYear - km
  */
 export function datedReminders(
-  looks: readonly Reminder[],
+  list: readonly Reminder[],
   from: string,
   kmPerYear: number,
 ): DueReminder[] {
   const start = Date.parse(`${from}T00:00:00Z`);
-  return looks.map(({ what, afterKm, months }) => {
+  return list.map(({ what, afterKm, months }) => {
     const byDistance = afterKm === null ? Infinity : (afterKm / kmPerYear) * DAYS_PER_YEAR;
     const byTime = months === null ? Infinity : (months / MONTHS_PER_YEAR) * DAYS_PER_YEAR;
     const days = Math.max(1, Math.round(Math.min(byDistance, byTime)));

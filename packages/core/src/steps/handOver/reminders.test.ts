@@ -16,8 +16,8 @@ const outlook = (low: number | null): Outlook => ({
 });
 /** Tires that stay where they are. */
 const fixed = { vehicle: { rotatable: false } };
-const tread = (looks: ReturnType<typeof reminders>) =>
-  looks.find(({ what }) => what === 'tread')!.afterKm;
+const tread = (list: ReturnType<typeof reminders>) =>
+  list.find(({ what }) => what === 'tread')!.afterKm;
 
 describe('reminders', () => {
   it('looks at the tread by custom, sooner when the forecast says so, never at once', () => {
@@ -28,9 +28,9 @@ describe('reminders', () => {
   });
 
   it('speaks of wheel nuts where wheels came off, and forgets the old tires then', () => {
-    const looks = reminders(fixed, outlook(2_000), true);
-    expect(looks[0]).toEqual({ what: 'nuts', afterKm: 100, months: null });
-    expect(tread(looks)).toBe(8_000);
+    const list = reminders(fixed, outlook(2_000), true);
+    expect(list[0]).toEqual({ what: 'nuts', afterKm: 100, months: null });
+    expect(tread(list)).toBe(8_000);
     expect(reminders(fixed, outlook(2_000), false).map(({ what }) => what)).not.toContain('nuts');
   });
 
@@ -41,12 +41,12 @@ describe('reminders', () => {
   });
 
   it('carries what the technician wants to see again', () => {
-    const looks = reminders(
+    const list = reminders(
       { ...fixed, visit: { setRight: { recheckKm: 1_500 } } },
       outlook(null),
       false,
     );
-    expect(looks.map(({ what }) => what)).toEqual(['recheck', 'tread', 'alignment']);
-    expect(looks[0]!.afterKm).toBe(1_500);
+    expect(list.map(({ what }) => what)).toEqual(['recheck', 'tread', 'alignment']);
+    expect(list[0]!.afterKm).toBe(1_500);
   });
 });

@@ -26,15 +26,15 @@ const ALIGNMENT_MONTHS = 12;
  * @param wheelsOff - whether wheels were taken off today
  */
 export function reminders(draft: VisitDraft, outlook: Outlook, wheelsOff: boolean): Reminder[] {
-  const looks: Reminder[] = [];
-  if (wheelsOff) looks.push({ what: 'nuts', afterKm: NUTS_WITHIN_KM, months: null });
+  const list: Reminder[] = [];
+  if (wheelsOff) list.push({ what: 'nuts', afterKm: NUTS_WITHIN_KM, months: null });
   const recheck = draft.visit?.setRight?.recheckKm;
-  if (recheck !== undefined) looks.push({ what: 'recheck', afterKm: recheck, months: null });
+  if (recheck !== undefined) list.push({ what: 'recheck', afterKm: recheck, months: null });
   // Half of what the worst case leaves, where that comes before the custom.
   const half = outlook.oldKm && !wheelsOff ? outlook.oldKm.low / 2 : Number.POSITIVE_INFINITY;
   const treadKm = Math.max(500, Math.round(Math.min(TREAD_EVERY_KM, half) / 500) * 500);
   const rotates = mayRotate(draft) !== false && treadKm === TREAD_EVERY_KM;
-  looks.push({ what: rotates ? 'rotation' : 'tread', afterKm: treadKm, months: null });
-  looks.push({ what: 'alignment', afterKm: null, months: ALIGNMENT_MONTHS });
-  return looks;
+  list.push({ what: rotates ? 'rotation' : 'tread', afterKm: treadKm, months: null });
+  list.push({ what: 'alignment', afterKm: null, months: ALIGNMENT_MONTHS });
+  return list;
 }

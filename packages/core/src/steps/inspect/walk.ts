@@ -16,7 +16,7 @@ export type Stop =
   | { kind: 'sides'; wheel: null }
   | { kind: 'heights'; wheel: null };
 
-const ROUND = [...new Set(readingOrder('walkRound').map(({ wheel }) => wheel))];
+const ROUND = [...new Set(readingOrder('walkAround').map(({ wheel }) => wheel))];
 
 /** On the ground first, then lifted, in the order one walks. */
 export const WALK: readonly Stop[] = [

@@ -15,14 +15,14 @@ const INNER_FIRST: readonly Rib[] = ['inner', 'centre', 'outer'];
 /**
  * The twelve ribs in the order a person reads them.
  *
- * - walkRound: round the car from the left front, each tire from outer to inner
+ * - walkAround: round the car from the left front, each tire from outer to inner
  * - axleByAxle: the front pair, then the rear pair, across the axle as seen from behind
  * - outerFirst: axle by axle, every tire from outer to inner
- * @example readingOrder('walkRound')[0] // { wheel: 'lf', rib: 'outer' }
+ * @example readingOrder('walkAround')[0] // { wheel: 'lf', rib: 'outer' }
  */
 export function readingOrder(order: ReadingOrder): readonly Slot[] {
   switch (order) {
-    case 'walkRound':
+    case 'walkAround':
       return slots(WALK, () => OUTER_FIRST);
     case 'axleByAxle':
       return slots(AXLES, (wheel) => (wheel[0] === 'l' ? OUTER_FIRST : INNER_FIRST));

@@ -6,8 +6,8 @@ import { vehicles } from './vehicles.ts';
 import { visits } from './visits.ts';
 
 /** What is still due of each car by its latest list. Derived from the visits by a trigger. */
-export const dueLooks = pgTable(
-  'due_looks',
+export const reminders = pgTable(
+  'reminders',
   {
     visitId: uuid('visit_id')
       .notNull()
@@ -18,17 +18,17 @@ export const dueLooks = pgTable(
     vehicleId: uuid('vehicle_id').notNull(),
     number: integer().notNull(),
     dueOn: date('due_on', { mode: 'string' }).notNull(),
-    look: jsonb().$type<DueReminder>().notNull(),
+    reminder: jsonb().$type<DueReminder>().notNull(),
   },
   (table) => [
     primaryKey({ columns: [table.visitId, table.place] }),
-    index('due_looks_soonest').on(table.shopId, table.dueOn, table.number, table.place),
-    index('due_looks_shop_vehicle').on(table.shopId, table.vehicleId),
+    index('reminders_soonest').on(table.shopId, table.dueOn, table.number, table.place),
+    index('reminders_shop_vehicle').on(table.shopId, table.vehicleId),
     foreignKey({
-      name: 'due_looks_own_vehicle',
+      name: 'reminders_own_vehicle',
       columns: [table.shopId, table.vehicleId],
       foreignColumns: [vehicles.shopId, vehicles.id],
     }),
-    ownRows('due_looks', table.shopId),
+    ownRows('reminders', table.shopId),
   ],
 );
