@@ -47,6 +47,17 @@ function isPlain(type: ts.Type): boolean {
   return (type.flags & PLAIN) !== 0 || (type.isUnion() && type.types.every(isPlain));
 }
 
+/** The same, or a record of such values: what a job gives a calculator. */
+function isPlainInput(type: ts.Type): boolean {
+  const isRecord =
+    (type.flags & ts.TypeFlags.Object) !== 0 && type.getCallSignatures().length === 0;
+  if (!isRecord || checker.isArrayType(type) || checker.isTupleType(type)) return isPlain(type);
+  const members = checker
+    .getPropertiesOfType(type)
+    .map((member) => checker.getTypeOfSymbol(member));
+  return members.every(isPlain);
+}
+
 function examplesOf(declaration: ts.FunctionDeclaration): string[] {
   return ts
     .getJSDocTags(declaration)
@@ -59,13 +70,13 @@ const names: Record<string, unknown> = { ...core, ...engine, ...lab, ...practice
 const ask = (expression: string): unknown => vm.runInNewContext(`(${expression})`, { ...names });
 
 describe('public functions', () => {
-  it('of plain values that give a plain value show an example', () => {
+  it('of plain values, and of records of them, show an example', () => {
     const without = functions.filter((declaration) => {
       const signature = checker.getSignatureFromDeclaration(declaration)!;
       return (
         declaration.parameters.length > 0 &&
-        declaration.parameters.every((one) => isPlain(checker.getTypeAtLocation(one))) &&
-        isPlain(checker.getReturnTypeOfSignature(signature)) &&
+        declaration.parameters.every((one) => isPlainInput(checker.getTypeAtLocation(one))) &&
+        isPlainInput(checker.getReturnTypeOfSignature(signature)) &&
         examplesOf(declaration).length === 0
       );
     });

@@ -46,6 +46,7 @@ const LEAST_DAYS = 60;
  * How far a car goes in a year: by its odometer at its visits, as the customer said, or what is usual.
  * @param visits - of one car, in any order
  * @returns km
+ * @example kmPerYear([]) // 15000
  */
 export function kmPerYear(visits: readonly Pick<Visit, 'arrivedAt' | 'draft'>[]): number {
   const read = visits

@@ -25,7 +25,10 @@ export function readingSpread(
   return Math.sqrt(variance);
 }
 
-/** Whether a difference of half a millimetre can be seen; `unsure` where the interval holds both. */
+/**
+ * Whether a difference of half a millimetre can be seen; `unsure` where the interval holds both.
+ * @example canSee({ value: 0.1, interval: [0.05, 0.15] }) // 'unsure'
+ */
 export function canSee({ low, high }: SpreadMm): 'yes' | 'no' | 'unsure' {
   if (high <= TO_SEE_MM) return 'yes';
   return low > TO_SEE_MM ? 'no' : 'unsure';

@@ -12,6 +12,7 @@ export interface StudyTurn {
  * @param seed - of the study
  * @param person - from 0
  * @returns trial after trial; no mark is read twice running
+ * @example studyDeal(5, 1, { trials: 2, marks: 3 }).map(({ mark }) => mark) // [0, 1, 2, 1, 2, 0]
  */
 export function studyDeal(
   seed: number,

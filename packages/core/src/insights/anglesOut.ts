@@ -7,6 +7,7 @@ import { axleOf, WHEELS_OF_AXLE } from '../engine/case/wheels.ts';
  * Whether a camber or an axle's toe is out of its limits.
  * @param angles - degrees; toe in is positive
  * @returns null where none of them was measured
+ * @example anglesOut({ lf: { camber: -2 } }, { camber: { front: [-1, 0.5] } }) // true
  */
 export function anglesOut(
   angles: VisitDraft['angles'],

@@ -109,12 +109,18 @@ export function neededPressure(load: number): number {
   return exp(log(load) / LOAD_POWER);
 }
 
-/** Camber of a wheel with what the body height does to it, degrees. */
+/**
+ * Camber of a wheel with what the body height does to it, degrees.
+ * @example standingCamber(usualCar(), 'lf') // -0.375
+ */
 export function standingCamber(car: LabCar, wheel: Wheel): number {
   return car.camber[wheel] + HEIGHT_CAMBER * car.height[axleOf(wheel)];
 }
 
-/** Total toe of an axle with what the body height does to it, degrees. */
+/**
+ * Total toe of an axle with what the body height does to it, degrees.
+ * @example standingToe(usualCar(), 'front') // 0.1
+ */
 export function standingToe({ toe, height }: LabCar, axle: Axle): number {
   const [left, right] = WHEELS_OF_AXLE[axle];
   return toe[left] + toe[right] + HEIGHT_TOTAL_TOE[axle] * height[axle];
@@ -123,6 +129,7 @@ export function standingToe({ toe, height }: LabCar, axle: Axle): number {
 /**
  * Where the rear axle steers the car, degrees to the right of its middle: half the difference of its
  * wheels' toe. Driven straight the front wheels follow it, so it turns the steering wheel and not the wear.
+ * @example thrustDeg(usualCar()) // 0
  */
 export function thrustDeg({ toe }: LabCar): number {
   return (toe.lr - toe.rr) / 2;
@@ -169,7 +176,10 @@ export function carOfState(state: ArrayLike<number>, drive: Drive): LabCar {
   };
 }
 
-/** Whether two cars are set up alike. */
+/**
+ * Whether two cars are set up alike.
+ * @example isSameCar(usualCar(), usualCar()) // true
+ */
 export function isSameCar(a: LabCar, b: LabCar): boolean {
   const flat = (car: LabCar) => [
     car.drive,

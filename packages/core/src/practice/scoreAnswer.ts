@@ -35,12 +35,16 @@ export function diagnosisChances({ wheels, axles }: Pick<Diagnosis, 'wheels' | '
  * It is proper: whoever says what they believe expects the least (Brier 1950, Monthly Weather Review 78;
  * Gneiting and Raftery 2007). A sure wrong answer costs the most.
  * @param truth - 1 for each fault that is there
+ * @example brierScore([0.5, 0.5], [1, 0]) // 0.5
  */
 export function brierScore(chances: readonly number[], truth: ArrayLike<number>): number {
   return chances.reduce((sum, chance, i) => sum + (chance - truth[i]!) ** 2, 0);
 }
 
-/** A score in points: 0 for what anybody could say without looking, 100 for knowing all; below 0 for harm done. */
+/**
+ * A score in points: 0 for what anybody could say without looking, 100 for knowing all; below 0 for harm done.
+ * @example pointsOf(0, Array(28).fill(0)) // 100
+ */
 export function pointsOf(score: number, truth: ArrayLike<number>): number {
   return 100 * (1 - score / brierScore(USUAL_CHANCES, truth));
 }

@@ -45,7 +45,10 @@ export interface StepProgress {
 
 export const ALL_RIBS = 12;
 
-/** How far each step is, from what has been entered; any step can be left and come back to. */
+/**
+ * How far each step is, from what has been entered; any step can be left and come back to.
+ * @example stepStates({}, false).arrive // { state: 'open', note: { kind: 'noDrive' } }
+ */
 export function stepStates(draft: VisitDraft, isDecided: boolean): Record<VisitStep, StepProgress> {
   const read = countRead(draft);
   const tires = WHEELS.map((wheel) => draft.tires?.[wheel]);
@@ -117,7 +120,10 @@ function handOverState(draft: VisitDraft): StepProgress {
     : { state: 'open', note: null };
 }
 
-/** What the arrival still lacks, most telling first. */
+/**
+ * What the arrival still lacks, most telling first.
+ * @example missingArrival({ vehicle: { drive: 'fwd' } }) // ['noDistance', 'noNewDepth']
+ */
 export function missingArrival(draft: VisitDraft): ('noDrive' | 'noDistance' | 'noNewDepth')[] {
   const all = (has: (wheel: (typeof WHEELS)[number]) => boolean) => WHEELS.every(has);
   return [
@@ -141,7 +147,10 @@ export function noteWords(note: StepNote, { notes }: Pick<VisitTexts, 'notes'>):
   }
 }
 
-/** The step that stands next: the first that is not done. */
+/**
+ * The step that stands next: the first that is not done.
+ * @example nextStep({}, false) // 'arrive'
+ */
 export function nextStep(draft: VisitDraft, isDecided: boolean): VisitStep | null {
   const states = stepStates(draft, isDecided);
   const order: VisitStep[] = ['arrive', 'read', 'inspect', 'decide', 'hand-over'];

@@ -30,6 +30,7 @@ const DEPTH_EPSILON_MM = 1e-9;
  * What makes a car unfit for the road, worst first: cords, a bulge or a cut; excessive play; a rib below
  * the legal limit on a tire that is not named already; a pressure far off. The law decides in the end (49 CFR 570.9,
  * Directive 89/459/EEC for depth, recalled from memory; the others are common practice).
+ * @example dangers({ tires: { lf: { stations: [{ inner: 1 }] } } }) // [{ kind: 'worn', wheels: ['lf'] }]
  */
 export function dangers(draft: VisitDraft): Danger[] {
   const bursting = WHEEL_ORDER.filter((wheel) =>

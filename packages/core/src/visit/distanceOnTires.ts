@@ -10,6 +10,7 @@ export type DistanceOnTires =
 /**
  * The distance on the tires of a visit.
  * @returns null where it is known of none; those whose distance is not known do not count
+ * @example distanceOnTires({ tires: { lf: { distance: 30000 }, rf: { distance: 30000 } } }) // { kind: 'same', km: 30000 }
  */
 export function distanceOnTires({ tires = {} }: VisitDraft): DistanceOnTires | null {
   const of = (...wheels: readonly (keyof typeof tires)[]) =>

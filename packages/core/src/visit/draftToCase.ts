@@ -83,7 +83,10 @@ export function draftToCase(
   return { file, assumed, ribsRead: countRead(draft) };
 }
 
-/** Ribs that have been dealt with at the first place, read or marked unreadable: 0 to 12. */
+/**
+ * Ribs that have been dealt with at the first place, read or marked unreadable: 0 to 12.
+ * @example countRead({ tires: { lf: { stations: [{ inner: 5, centre: 6 }] } } }) // 2
+ */
 export function countRead(draft: VisitDraft): number {
   return WHEELS.reduce((count, wheel) => {
     const station = draft.tires?.[wheel]?.stations?.[0];

@@ -1,6 +1,9 @@
 import type { VisitDraft } from '@keen/contract';
 
-/** The value of a draft's field by its dotted path; null when it is not set. */
+/**
+ * The value of a draft's field by its dotted path; null when it is not set.
+ * @example fieldAt({ tires: { lf: { newDepth: 8 } } }, 'tires.lf.newDepth') // 8
+ */
 export function fieldAt(draft: VisitDraft, path: string): unknown {
   return valueAt(draft, path) ?? null;
 }

@@ -14,6 +14,7 @@ export interface FieldChange {
  * Each entry sets the field at its dotted path; `null` clears it. Whole-number steps index arrays,
  * which grow as needed. Paths are those the contract knows, so nothing else can be written.
  * @param draft - the draft before; `{}` for a new visit
+ * @example foldEntries({}, [{ path: 'tires.lf.newDepth', value: 8 }]) // { tires: { lf: { newDepth: 8 } } }
  */
 export function foldEntries(draft: VisitDraft, entries: readonly FieldChange[]): VisitDraft {
   let folded: Node = draft;

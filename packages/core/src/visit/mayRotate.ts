@@ -4,6 +4,7 @@ import type { VisitDraft } from '@keen/contract';
  * Whether the axles carry different sizes. What stands behind the size (load index, speed symbol) makes
  * no difference.
  * @returns false where a size is not known
+ * @example isStaggered({ tires: { lf: { size: '225/45R17' }, lr: { size: '245/40R17' } } }) // true
  */
 export function isStaggered({ tires }: VisitDraft): boolean {
   const [front, rear] = [tires?.lf?.size, tires?.lr?.size].map(plainSize);

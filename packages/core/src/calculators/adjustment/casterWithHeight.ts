@@ -15,6 +15,7 @@ import { RAD_PER_DEG } from '../../engine/units/units.ts';
  *   no upper one
  * @returns degrees
  * @throws {InputError} when the strut would be pushed together to nothing
+ * @example casterWithHeight({ change: -40, caster: 4, height: 500, upper: 'strut' }).caster.toFixed(2) // '4.35'
  */
 export function casterWithHeight(input: {
   change: number;

@@ -21,6 +21,7 @@ export interface ThreadLeft {
  * @param input.diameter - of the thread, mm
  * @param input.lengthChange - of the rod, mm, positive longer
  * @param input.adjuster - one thread gives all of it, a turnbuckle half at each end
+ * @example threadLeft({ engaged: 20, diameter: 14, lengthChange: 4 }).least // 14
  */
 export function threadLeft(input: {
   engaged: number;

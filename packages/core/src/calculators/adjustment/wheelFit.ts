@@ -44,6 +44,7 @@ const MOST_OF_RIM = 1.47;
  * tire's middle stands offset in. Source: the definition of wheel offset, plain geometry.
  * @param input.spacer - put between hub and new wheel, mm
  * @throws {InputError} for a tire size that cannot be read
+ * @example wheelFit({ old: { width: 7, offset: 40 }, new: { width: 8, offset: 35 } }).trackChange // 10
  */
 export function wheelFit(input: {
   old: FittedWheel;

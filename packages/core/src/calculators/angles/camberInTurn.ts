@@ -16,6 +16,7 @@ type Vector = readonly [number, number, number];
  * @param input.steer - heading in plan, as a turn plate shows it; positive with the front toward the car
  * @returns degrees
  * @throws {InputError} `steer` when the wheel cannot be turned that far about such an axis
+ * @example camberInTurn({ camber: -0.5, caster: 5, sai: 13, steer: 20 }).camber.toFixed(2) // '-1.41'
  */
 export function camberInTurn(input: {
   camber: number;

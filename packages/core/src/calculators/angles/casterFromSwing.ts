@@ -27,6 +27,7 @@ export function casterFromSwing(input: {
  * @param plate - readings straight ahead, with the front turned away from the car, and toward it, degrees
  * @returns degrees, above 0
  * Source: camber is linear in the sine of the turn, as in {@link casterFromSwing}.
+ * @example evenSwing({ straight: 0.1, out: 2, in: -1.8 }) // 1.9
  */
 export function evenSwing(plate: { straight: number; out: number; in: number }): number {
   const sine = (reading: number) => Math.sin(Math.abs(reading - plate.straight) * RAD_PER_DEG);

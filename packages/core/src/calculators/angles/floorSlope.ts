@@ -12,6 +12,7 @@ import { RAD_PER_DEG } from '../../engine/units/units.ts';
  * @returns slope in degrees and its high side, the level's error in degrees (null where it was not
  *   turned), and what to put under the low wheels, in the unit of `over`
  * @throws {InputError} when neither is whole
+ * @example floorSlope({ over: 1500, unit: 'mm', rise: 10, high: 'left' }).degrees.toFixed(2) // '0.38'
  */
 export function floorSlope(input: {
   over: number;

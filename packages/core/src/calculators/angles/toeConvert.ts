@@ -10,6 +10,7 @@ import { MIN_PER_DEG, MM_PER_IN, RAD_PER_DEG } from '../../engine/units/units.ts
  * @param input.diameter - reference diameter in mm whatever the units; needed between angle and length
  * @returns the same toe in unit `to`
  * @throws {InputError} `diameter` when missing; `value` when no angle has that length
+ * @example toeConvert({ value: 2, from: 'mm', to: 'deg', diameter: 600 }).value.toFixed(3) // '0.191'
  */
 export function toeConvert(input: {
   value: number;

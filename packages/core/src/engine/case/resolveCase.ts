@@ -251,7 +251,10 @@ export function tiresKey({ tires }: ResolvedCase): string {
   return canonicalJson(byWheel((wheel) => ({ ...tires[wheel], stretch: undefined })));
 }
 
-/** Makes a record with one value a wheel. */
+/**
+ * Makes a record with one value a wheel.
+ * @example byWheel((wheel) => wheel === 'lf') // { lf: true, rf: false, lr: false, rr: false }
+ */
 export function byWheel<T>(make: (wheel: Wheel, index: number) => T): Record<Wheel, T> {
   const [lf, rf, lr, rr] = WHEEL_ORDER.map(make) as [T, T, T, T];
   return { lf, rf, lr, rr };

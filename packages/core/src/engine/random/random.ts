@@ -17,6 +17,7 @@ const TWO_POW_32 = 4294967296;
  * Source: sfc32 (Chris Doty-Humphrey, PractRand), a small fast counting generator that passes
  * PractRand and TestU01; normals by the polar method (Marsaglia and Bray 1964), which needs no sine.
  * @param seed - any 32-bit number; see {@link hashSeed}
+ * @example createRandom(1).uniform() === createRandom(1).uniform() // true
  */
 export function createRandom(seed: number): Random {
   let a = 0;

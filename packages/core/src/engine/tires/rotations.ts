@@ -11,7 +11,10 @@ export const ROTATION_MOVES: Record<RotationPattern, Moves> = {
   sideToSide: { lf: 'rf', rf: 'lf', lr: 'rr', rr: 'lr' },
 };
 
-/** Patterns that a fitment allows, the usual one for the drive first. (Common practice, no source.) */
+/**
+ * Patterns that a fitment allows, the usual one for the drive first. (Common practice, no source.)
+ * @example rotationPatterns({ drive: 'fwd', isStaggered: false, isDirectional: true }) // ['frontToRear']
+ */
 export function rotationPatterns(fitment: {
   drive: Drive;
   isStaggered: boolean;

@@ -10,6 +10,7 @@ const DEPTH_EPSILON_MM = 1e-9;
  * @param damage - what was found on it
  * @param limits - legal and advised least depth, mm
  * @returns unsafe (cords, bulge or cut), replace (at or below legal), plan (at or below advised), ok
+ * @example wheelStatus(2.5, [], { legal: 1.6, advise: 3 }) // 'plan'
  */
 export function wheelStatus(
   minDepthMm: number | null,

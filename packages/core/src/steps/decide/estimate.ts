@@ -22,7 +22,10 @@ export function roundMinor(value: number): number {
   return Math.sign(value) * Math.floor(Math.abs(value) + 0.5 + nudge);
 }
 
-/** What a line comes to, minor units, as the estimate's tax mode has it. */
+/**
+ * What a line comes to, minor units, as the estimate's tax mode has it.
+ * @example lineMinor({ id: 'a', what: 'Tire', quantity: 4, unitMinor: 9000 }) // 36000
+ */
 export function lineMinor({ quantity, unitMinor }: EstimateLine): number {
   return roundMinor(quantity * unitMinor);
 }

@@ -16,7 +16,10 @@ const RIBS_OF: Record<Cause, readonly Rib[]> = {
   looseness: ALL,
 };
 
-/** The ribs that a cause eats: where to look for it in the drawing. */
+/**
+ * The ribs that a cause eats: where to look for it in the drawing.
+ * @example affectedRibs({ cause: 'camberTooNegative', where: 'lf' }) // [{ wheel: 'lf', rib: 'inner' }]
+ */
 export function affectedRibs({ cause, where }: { cause: Cause; where: Wheel | Axle }): Slot[] {
   const wheels: readonly Wheel[] =
     where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];

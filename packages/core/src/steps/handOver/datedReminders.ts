@@ -13,6 +13,7 @@ const DAY_MS = 86_400_000;
  * known the sooner one counts.
  * @param from - the day of the visit, ISO
  * @param kmPerYear - km
+ * @example datedReminders([{ what: 'nuts', afterKm: 100, months: null }], '2026-03-01', 15000)[0].on // '2026-03-03'
  */
 export function datedReminders(
   list: readonly Reminder[],

@@ -46,6 +46,7 @@ export function isSideAgainstSide(draft: VisitDraft): boolean {
 /**
  * The limits that a visit is judged by: its specification sheet first, then what its case file carries,
  * then usual values.
+ * @example limitsOf({}).camber.front.range // [-1.25, 0.5]
  */
 export function limitsOf(draft: VisitDraft): Limits {
   const { sheet } = draft.visit?.sheet ?? {};

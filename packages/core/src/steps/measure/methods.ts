@@ -73,7 +73,10 @@ const USUAL_CART: Record<AngleKind, Method> = {
   caster: 'swing',
 };
 
-/** How an angle is measured in a visit: as was chosen, else as is usual for such a car. */
+/**
+ * How an angle is measured in a visit: as was chosen, else as is usual for such a car.
+ * @example methodOf({}, 'toe') // 'readout'
+ */
 export function methodOf(draft: VisitDraft, kind: AngleKind): Method {
   const usual = draft.vehicle?.use === 'cart' ? USUAL_CART : USUAL;
   return draft.visit?.measure?.method?.[kind] ?? usual[kind];
@@ -98,6 +101,7 @@ export function methodSd(draft: VisitDraft, method: Method, kind: AngleKind): nu
  * @param input.repeats - the readings themselves, degrees; two or more to count
  * @returns degrees
  * Source: JCGM 100:2008 (GUM), 4.2.3 for repeats, 4.3.7 for resolution, 5.1.2 for the sum.
+ * @example standardUncertainty({ methodSd: 0.1, resolution: 0.1 }).toFixed(3) // '0.104'
  */
 export function standardUncertainty(input: {
   methodSd: number;

@@ -34,7 +34,10 @@ export function readingsOf(draft: VisitDraft, wheel: Wheel, kind: AngleKind): Re
   }).toSorted((a, b) => (b.at ?? '').localeCompare(a.at ?? ''));
 }
 
-/** The reading that an angle of the visit comes from; null where the angle was not measured. */
+/**
+ * The reading that an angle of the visit comes from; null where the angle was not measured.
+ * @example readingInUse({}, 'lf', 'toe') // null
+ */
 export function readingInUse(draft: VisitDraft, wheel: Wheel, kind: AngleKind): Reading | null {
   const value = draft.angles?.[wheel]?.[kind];
   if (value === undefined) return null;

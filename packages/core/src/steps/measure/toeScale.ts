@@ -16,13 +16,17 @@ export interface ToeScale {
 /**
  * What toe is typed and shown in at an axle: as the visit says, with the tire's own diameter where none is given.
  * @param own - of the person who looks, where the visit says nothing
+ * @example toeScaleOf({}, 'front', 'mm') // { unit: 'mm' }
  */
 export function toeScaleOf(draft: VisitDraft, axle: Axle, own: ToeIn['unit']): ToeScale {
   const { unit = own, diameter } = draft.visit?.measure?.toeIn ?? {};
   return { unit, diameter: diameter ?? tireDiameter(draft, axle) ?? undefined };
 }
 
-/** The outer diameter of an axle's tires by their size, mm; null where no size is known. */
+/**
+ * The outer diameter of an axle's tires by their size, mm; null where no size is known.
+ * @example tireDiameter({ tires: { lf: { size: '205/55R16' } } }, 'front') // 631.9
+ */
 export function tireDiameter(draft: VisitDraft, axle: Axle): number | null {
   const size = draft.tires?.[axle === 'front' ? 'lf' : 'lr']?.size;
   if (!size) return null;
@@ -34,7 +38,10 @@ export function tireDiameter(draft: VisitDraft, axle: Axle): number | null {
   }
 }
 
-/** Whether a toe can be read in the unit: a length needs a diameter. */
+/**
+ * Whether a toe can be read in the unit: a length needs a diameter.
+ * @example isScaled(toeScaleOf({}, 'front', 'deg')) // true
+ */
 export function isScaled({ unit, diameter }: ToeScale): boolean {
   return unit === 'deg' || unit === 'min' || diameter !== undefined;
 }
@@ -62,7 +69,10 @@ export function toeFromDegrees(degrees: number, scale: ToeScale, isTotal: boolea
   return converted(degrees, scale, isTotal, scale.unit);
 }
 
-/** A toe in its unit as text, without the unit. */
+/**
+ * A toe in its unit as text, without the unit.
+ * @example plainToe(0.25, toeScaleOf({}, 'front', 'deg'), false) // '0.25'
+ */
 export function plainToe(degrees: number, scale: ToeScale, isTotal: boolean): string {
   return String(
     Number(toeFromDegrees(degrees, scale, isTotal).toFixed(TOE_DECIMALS[scale.unit] + 1)),

@@ -25,6 +25,7 @@ export interface TurnLeft {
  * @param turns - those that were read again count
  * @param sd - standard uncertainty of one reading, degrees
  * @returns null until a turn was read again
+ * @example learnTurn([{ amount: 2, from: 0.4, to: 0.1 }], 0.01).perUnit.toFixed(2) // '-0.15'
  */
 export function learnTurn(turns: readonly TurnMade[], sd: number): LearnedTurn | null {
   const read = turns.flatMap(({ amount, from, to }) =>
@@ -42,6 +43,7 @@ export function learnTurn(turns: readonly TurnMade[], sd: number): LearnedTurn |
  * @param change - from where it stands to its target, degrees
  * @param sd - standard uncertainty of the reading that the change is counted from, degrees
  * @returns null where the turns before did not move it plainly
+ * @example turnLeft({ perUnit: -0.15, sd: 0.01, isPlain: true }, -0.3, 0.01).amount // 2
  */
 export function turnLeft(learned: LearnedTurn, change: number, sd: number): TurnLeft | null {
   if (!learned.isPlain) return null;
