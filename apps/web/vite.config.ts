@@ -69,7 +69,8 @@ export default defineConfig({
               name: 'shared',
               minShareCount: 2,
               entriesAware: true,
-              entriesAwareMergeThreshold: 30_000,
+              // What is merged is loaded by all pages of either part: larger, and every page would bring the charts.
+              entriesAwareMergeThreshold: 5_000,
             },
           ],
         },
