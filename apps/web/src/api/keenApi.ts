@@ -94,6 +94,10 @@ const askNotingStale: typeof ask = async (args, api, extra) => {
   }
   const result = await ask(args, api, extra);
   if (ENTERING.has(api.endpoint) && !result.error) noteSignedIn();
+  // The session has ended since: asked for once more, it leads to the front door.
+  if (result.error?.status === 401 && !DOOR.has(api.endpoint) && api.endpoint !== 'session') {
+    api.dispatch(keenApi.util.invalidateTags(['Session']));
+  }
   if (result.meta?.response?.headers.has(KEPT_HEADER)) noteStale();
   return result;
 };

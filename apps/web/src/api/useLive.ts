@@ -1,11 +1,10 @@
 import { liveEventSchema } from '@keen/contract';
 import { useEffect } from 'react';
-import { forgetOffline, refreshAhead } from '../offline/register.ts';
+import { refreshAhead } from '../offline/register.ts';
 import { useApiDispatch, useApiStore } from './hooks.ts';
 import type { ApiState } from './hooks.ts';
 import { keenApi } from './keenApi.ts';
 import { onStale } from './staleCache.ts';
-import { outbox } from './outboxSlice.ts';
 import { shopApi } from './shopApi.ts';
 import { applyEntries, applyVisit } from './applyLive.ts';
 
@@ -21,7 +20,6 @@ export function useLive(): void {
   useEffect(() => {
     const source = new EventSource(`/api/live?shownForMs=${shownForMs(store.getState())}`);
     let wasOpen = false;
-    let isOver = false;
     source.onopen = () => {
       // After a break there may be changes nobody told us of.
       if (wasOpen) dispatch(keenApi.util.invalidateTags(['Visits', 'Visit', 'Sheets']));
@@ -60,17 +58,9 @@ export function useLive(): void {
     };
     source.onerror = () => {
       // Refused, not merely broken off: signed out elsewhere, suspended, or with a new password.
-      if (source.readyState !== EventSource.CLOSED) return;
-      void fetch('/api/session').then(
-        async ({ status }) => {
-          // By the time of the answer the next person may be signing in here.
-          if (status !== 401 || isOver) return;
-          dispatch(outbox.signedOut());
-          await forgetOffline();
-          dispatch(keenApi.util.resetApiState());
-        },
-        () => undefined,
-      );
+      if (source.readyState === EventSource.CLOSED) {
+        dispatch(keenApi.util.invalidateTags(['Session']));
+      }
     };
     let timer: ReturnType<typeof setTimeout> | undefined;
     const ignore = onStale(() => {
@@ -82,7 +72,6 @@ export function useLive(): void {
       );
     });
     return () => {
-      isOver = true;
       source.close();
       ignore();
       clearTimeout(timer);

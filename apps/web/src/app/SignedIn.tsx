@@ -10,6 +10,7 @@ import { outbox } from '../api/outboxSlice.ts';
 import { failureOf } from '../api/problem.ts';
 import { hasSignedOut, onShopChanged, onSignedOutElsewhere } from '../api/signOutMark.ts';
 import { useLive } from '../api/useLive.ts';
+import { forgetOffline } from '../offline/register.ts';
 import { t } from '../words/app.ts';
 
 /** Everything behind the front door: needs a session, and listens to live changes. */
@@ -19,10 +20,11 @@ export function SignedIn() {
   if (session?.account.mustSetUpSecondFactor && location.pathname !== '/account') {
     return <Navigate to="/account" replace />;
   }
-  if (session) return <Inside />;
-  if (isLoading) return <Box role="status" aria-label={t('signedIn.loading')} sx={{ p: 4 }} />;
   const failure = failureOf(error);
-  if (failure.status === 401) {
+  const isOver = error !== undefined && failure.status === 401;
+  if (session) return isOver ? <Leaving /> : <Inside />;
+  if (isLoading) return <Loading />;
+  if (isOver) {
     const state = hasSignedOut() ? null : { from: location.pathname };
     return <Navigate to="/sign-in" replace state={state} />;
   }
@@ -37,6 +39,20 @@ export function SignedIn() {
       </Button>
     </Box>
   );
+}
+
+function Loading() {
+  return <Box role="status" aria-label={t('signedIn.loading')} sx={{ p: 4 }} />;
+}
+
+/** The session has ended elsewhere: what was seen in it goes, and the next question leads to the front door. */
+function Leaving() {
+  const dispatch = useApiDispatch();
+  useEffect(() => {
+    dispatch(outbox.signedOut());
+    void forgetOffline().finally(() => dispatch(keenApi.util.resetApiState()));
+  }, [dispatch]);
+  return <Loading />;
 }
 
 /** A new page begins at its top. One sheet after another of the list is the same page. */
