@@ -129,7 +129,7 @@ async function once<T>(db: Database, shopId: string, work: (tx: Handle) => Promi
   return result;
 }
 
-/** The same for work that only looks: nobody waits for the end of it, and the database refuses to write. */
+/** The same for work that only reads: nobody waits for the end of it, and the database refuses to write. */
 export async function readInShop<T>(
   db: Database,
   shopId: string,

@@ -17,7 +17,7 @@ export interface Asked {
   actor: Actor;
   /** A transaction that sees this person's shop only. */
   inShop: InShop;
-  /** The same for what only looks: a little faster, and it cannot write. */
+  /** The same for what only reads: a little faster, and it cannot write. */
   readInShop: InShop;
   /** For what may be a moment old, such as lists and figures: on a standby where there is one. */
   readStandby: InShop;

@@ -34,6 +34,9 @@ export function VisitTitle({
         component="h1"
         sx={{
           m: 0,
+          // Which car it is comes before what it has: the facts give way first.
+          flexShrink: 0,
+          maxWidth: '100%',
           fontSize: '1.02rem',
           fontWeight: 650,
           fontStretch: '88%',
@@ -46,6 +49,7 @@ export function VisitTitle({
       <Box
         sx={{
           color: 'text.secondary',
+          minWidth: 0,
           overflow: 'hidden',
           textOverflow: 'ellipsis',
           display: { xs: 'none', lg: 'block' },

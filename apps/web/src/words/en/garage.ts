@@ -220,11 +220,11 @@ export const garage = {
     aChangeIsCalled:
       'A change is called one when it is more than twice what the readings and an ordinary car’s ups and downs would make.',
     theSRib: 'the {{wheelLabels}}’s {{rib}} rib',
-    losesInsteadOf: '{{since}} {{most}} has lost {{is}} {{units}} instead of {{was}}.',
+    losesInsteadOf: '{{since}} {{most}} has lost {{is}}\u00a0{{units}} instead of {{was}}.',
     theCarHasRun: '{{since}} the car has not been driven far enough to tell.',
     losesWhatWasRun:
       '{{capital}} loses {{now}} {{units}}; what was run before is too little to compare.',
-    goesOnLosingAs: '{{since}} {{tireOf}} has lost {{now}} {{units}}, as before.',
+    goesOnLosingAs: '{{since}} {{tireOf}} has lost {{now}}\u00a0{{units}}, as before.',
     sinceWork: 'Since {{work}} on {{day}}',
     theVisit: 'the visit',
   },

@@ -226,11 +226,11 @@ export const garage: Translation<typeof english> = {
     aChangeIsCalled:
       'Se llama cambio cuando es más del doble de lo que darían las lecturas y los altibajos de un coche corriente.',
     theSRib: 'la banda {{rib}} ({{wheelLabels}})',
-    losesInsteadOf: '{{since}} {{most}} pierde {{is}} {{units}} en lugar de {{was}}.',
+    losesInsteadOf: '{{since}} {{most}} pierde {{is}}\u00a0{{units}} en lugar de {{was}}.',
     theCarHasRun: '{{since}} el coche ha recorrido muy poco para saberlo.',
     losesWhatWasRun:
       '{{capital}} pierde {{now}} {{units}}; lo recorrido antes es muy poco para comparar.',
-    goesOnLosingAs: '{{since}} {{tireOf}} sigue perdiendo {{now}} {{units}}, como antes.',
+    goesOnLosingAs: '{{since}} {{tireOf}} sigue perdiendo {{now}}\u00a0{{units}}, como antes.',
     sinceWork: 'Desde {{work}} del {{day}}',
     theVisit: 'la visita',
   },
