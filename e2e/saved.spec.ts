@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
+import type { Route } from '@playwright/test';
 import { caseFileSchema } from '@keen/contract';
 import { signInAs, headline, newPlate, step, startVisit, TOE_IN_KEYS } from './shop.ts';
 
@@ -127,6 +128,42 @@ test('with the server gone the visit opens again, goes on, and is sent once when
   await expect(other.getByRole('button', { name: /left rear outer, 6.1 mm/ })).toBeVisible();
   await other.close();
 });
+
+for (const [how, answer] of [
+  ['cannot be reached', (route: Route) => route.abort('connectionrefused')],
+  // As a proxy answers while the server behind it starts.
+  ['is refused', (route: Route) => route.fulfill({ status: 503, body: '' })],
+] as const) {
+  test(`a page whose line of changes ${how} at first shows what it missed`, async ({
+    page,
+    browser,
+  }) => {
+    await signInAs(page);
+    await startVisit(page, newPlate());
+    await step(page, 'Read');
+    const context = await browser.newContext({
+      baseURL: new URL(page.url()).origin,
+      serviceWorkers: 'block',
+    });
+    const other = await context.newPage();
+    await signInAs(other, 'Joss');
+    let refused = 0;
+    await other.route('**/api/live?*', (route) => {
+      refused++;
+      return answer(route);
+    });
+    await other.goto(page.url());
+    await expect.poll(() => refused).toBeGreaterThan(0);
+    await expect(other.getByRole('heading', { name: 'Left front, outer' })).toBeVisible();
+    await page.keyboard.type('53');
+    await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+    await other.unroute('**/api/live?*');
+    await expect(other.getByRole('button', { name: 'left front outer, 5.3 mm' })).toBeVisible({
+      timeout: 30_000,
+    });
+    await context.close();
+  });
+}
 
 test('two people who read one rib without seeing each other: both stand until one is chosen', async ({
   page,
