@@ -19,6 +19,9 @@ async function open(root: HTMLElement): Promise<void> {
     const asked = store.dispatch(keenApi.endpoints.session.initiate());
     // A device that knows nobody asks first, instead of loading a page that is not going to be shown.
     if (!seemsSignedIn()) {
+      // Most likely it will be the front door: its code and its question go beside.
+      store.dispatch(keenApi.util.prefetch('welcome', undefined, {}));
+      void import('./features/signIn/SignInPage.tsx');
       const { data, error } = await asked;
       if (data) noteSignedIn();
       else if (error && failureOf(error).status === 401) toSignIn();

@@ -17,13 +17,13 @@ import { useIsPrinting } from './useIsPrinting.ts';
 export function App({ store }: { store: ReturnType<typeof createStore> }) {
   return (
     <Provider store={store}>
-      <Inked />
+      <Inked store={store} />
     </Provider>
   );
 }
 
 /** Light or dark, by the person's choice or the device's. */
-function Inked() {
+function Inked({ store }: { store: ReturnType<typeof createStore> }) {
   const { data: session } = useSessionQuery();
   const deviceIsDark = useMediaQuery('(prefers-color-scheme: dark)');
   const wanted = session?.preferences.theme ?? 'system';
@@ -32,7 +32,7 @@ function Inked() {
   // Paper is light, whatever the screen is.
   const scheme: Scheme = isPrinting ? 'light' : chosen;
   const theme = useMemo(() => createKeenTheme(scheme), [scheme]);
-  const [router] = useState(createRouter);
+  const [router] = useState(() => createRouter(store));
   return (
     <ThemeProvider theme={theme}>
       <CssBaseline />

@@ -1,10 +1,22 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import type { Params } from 'react-router';
+import { keenApi, VISIT_FRESH_S } from '../api/keenApi.ts';
+import { seemsSignedIn } from '../api/signOutMark.ts';
 import { CrashPage } from './CrashPage.tsx';
 import { NotFoundPage } from './NotFoundPage.tsx';
 import { SignedIn } from './SignedIn.tsx';
+import type { createStore } from './store.ts';
 
-/** Every screen is its own chunk: the first page loads only itself. */
-export function createRouter() {
+/**
+ * Every screen is its own chunk: the first page loads only itself. What a page asks for first is asked beside
+ * the loading of its code.
+ */
+export function createRouter({ dispatch }: ReturnType<typeof createStore>) {
+  /** Asks without waiting for the answer: the page shows how its own loading goes. */
+  const ahead = (ask: (params: Params) => void) => (at: { params: Params }) => {
+    if (seemsSignedIn()) ask(at.params);
+    return null;
+  };
   return createBrowserRouter([
     {
       errorElement: <CrashPage />,
@@ -36,6 +48,7 @@ export function createRouter() {
           children: [
             {
               path: '/',
+              loader: ahead(() => dispatch(keenApi.util.prefetch('openVisits', undefined, {}))),
               lazy: async () => ({
                 Component: (await import('../features/today/TodayPage.tsx')).TodayPage,
               }),
@@ -200,6 +213,9 @@ export function createRouter() {
             },
             {
               path: '/visits/:visitId',
+              loader: ahead(({ visitId = '' }) =>
+                dispatch(keenApi.util.prefetch('visit', visitId, { ifOlderThan: VISIT_FRESH_S })),
+              ),
               lazy: async () => ({
                 Component: (await import('../features/visit/VisitPage.tsx')).VisitPage,
               }),

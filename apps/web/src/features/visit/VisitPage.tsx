@@ -8,7 +8,7 @@ import type { Session, VisitDetail } from '@keen/contract';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
-import { useSessionQuery, useVisitQuery } from '../../api/keenApi.ts';
+import { useSessionQuery, useVisitQuery, VISIT_FRESH_S } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { joined } from '../../shared/joined.ts';
 import { TopBar } from '../../shared/TopBar.tsx';
@@ -65,7 +65,7 @@ export function VisitPage() {
     isLoading,
     refetch,
   } = useVisitQuery(visitId, {
-    refetchOnMountOrArgChange: true,
+    refetchOnMountOrArgChange: VISIT_FRESH_S,
   });
   if (!session) return null;
   if (detail) return <LoadedVisit key={detail.visit.id} session={session} detail={detail} />;
