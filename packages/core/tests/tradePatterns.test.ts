@@ -213,6 +213,26 @@ const MORE: Pattern[] = [
     expected: { lead: [['bounce', 'lr']], leadMin: 0.5, actions: ['balanceOrDampers'] },
   },
   {
+    name: 'both fronts like a saw under the hand, no edge low yet',
+    file: evenCar({}, (file) => {
+      for (const wheel of ['lf', 'rf'] as const) file.tires[wheel].feather = 'catchesOutward';
+    }),
+    expected: { lead: [['toeTooFarIn', 'front']], actions: WORK, atMost: NO_PARTS },
+  },
+  {
+    name: 'both fronts worn on their shoulders, pressures right today, rears even',
+    file: evenCar({ lf: [4.2, 5.8, 4.2], rf: [4.3, 5.8, 4.2] }),
+    expected: {
+      lead: [
+        ['pressureLow', 'lf'],
+        ['pressureLow', 'rf'],
+      ],
+      leadMin: 0.6,
+      actions: ['inflateAndWatch', 'checkAlignment'],
+      atMost: NO_PARTS,
+    },
+  },
+  {
     name: 'an even car lifted since the last alignment',
     file: evenCar({}, (file) => {
       file.vehicle.rideHeightChange = { front: 50, rear: 50 };

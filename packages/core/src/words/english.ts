@@ -57,6 +57,8 @@ const verdict: VerdictTexts = {
     switch (seen.kind) {
       case 'edge':
         return `The ${places[seen.where]} tire is worn on its ${seen.rib} edge, and no single cause stands out. ${then}`;
+      case 'saw':
+        return `Both ${seen.where} tires feel like a saw, the same way, which is how wear from toe begins. ${isMeasured ? then : 'Measure the alignment.'}`;
       case 'across':
         return `The ${places[seen.lower]} tire has worn more than the one beside it, and no single cause stands out. ${then}`;
       case 'shoulders':
@@ -68,6 +70,7 @@ const verdict: VerdictTexts = {
   oddReading: (wheel, rib) =>
     `The ${places[wheel]} ${rib} reading does not fit the others. Read it again before deciding.`,
   foundOut: 'The tread shows nothing out, but an angle measured today is outside its limits.',
+  oneIsOut: 'No single cause stands out, but one of the angles may well be out.',
   noneStandsOut: 'No cause stands out.',
   likeliest: (cause, where, chance) =>
     `The likeliest fault is ${lower(causes[cause])} at the ${places[where]}, at ${chance}.`,

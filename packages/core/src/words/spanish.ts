@@ -79,6 +79,8 @@ const verdict: VerdictTexts = {
     switch (seen.kind) {
       case 'edge':
         return `El neumático ${ofTire[seen.where]} está gastado en el borde ${seen.rib === 'inner' ? 'interior' : 'exterior'} y no destaca ninguna causa. ${then}`;
+      case 'saw':
+        return `Los dos neumáticos ${seen.where === 'front' ? 'delanteros' : 'traseros'} raspan la mano como una sierra y en el mismo sentido: así empieza el desgaste por convergencia. ${isMeasured ? then : 'Mida la alineación.'}`;
       case 'across':
         return `El neumático ${ofTire[seen.lower]} se ha gastado más que el del otro lado y no destaca ninguna causa. ${then}`;
       case 'shoulders':
@@ -91,6 +93,7 @@ const verdict: VerdictTexts = {
     `La lectura ${rib === 'centre' ? 'del centro' : rib === 'inner' ? 'del borde interior' : 'del borde exterior'} del neumático ${ofTire[wheel]} no encaja con las demás. Mídala otra vez antes de decidir.`,
   foundOut:
     'El dibujo no muestra nada fuera de medida, pero un ángulo medido hoy está fuera de sus límites.',
+  oneIsOut: 'No destaca ninguna causa, pero es posible que algún ángulo esté fuera de medida.',
   noneStandsOut: 'No destaca ninguna causa.',
   likeliest: (cause, where, chance) =>
     `El fallo más probable es ${lower(causes[cause])} ${at(where)}: ${chance}.`,

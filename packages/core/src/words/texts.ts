@@ -26,6 +26,8 @@ export interface VerdictTexts {
   oddReading(wheel: Wheel, rib: Rib): string;
   /** Nothing in the tread, but an angle is out on the rig. */
   foundOut: string;
+  /** No cause is likely, but that some angle is out is. */
+  oneIsOut: string;
   noneStandsOut: string;
   likeliest(cause: Cause, where: Wheel | Axle, chance: string): string;
   unclear(cause: Cause, where: Wheel | Axle): string;

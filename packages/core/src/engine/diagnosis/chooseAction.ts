@@ -45,7 +45,7 @@ export const NAME_CAUSE_FROM = 0.3;
 
 /** What speaks for work whatever the chances are. */
 export interface PlainFacts {
-  /** Wear that anyone can see. */
+  /** Wear that anyone can see or feel. */
   seen: readonly SeenWear[];
   /**
    * What has moved the angles since the car was last aligned, where no rig has found them in tolerance since.
@@ -127,10 +127,7 @@ function saidNow(
 ): readonly FaultGroup[] {
   // Angles that have moved or were found out, a tread that is plainly one-sided and a car that does not go straight
   // ask for an alignment whatever else is said.
-  const isAsked =
-    measured === 'out' ||
-    isHandlingOff ||
-    seen.some(({ kind }) => kind === 'edge' || kind === 'across');
+  const isAsked = measured === 'out' || isHandlingOff || isOneSided(seen);
   if (said.length > 0 && moved !== null) return [...said, 'alignment'];
   // The angles of today are in order, whatever wore the tread.
   if (measured === 'inOrder') return said.filter((group) => group !== 'alignment');
@@ -192,12 +189,17 @@ function barsWhateverIsSaid(
   // What wore the tread has been put right since.
   if (measured === 'inOrder' && isSetSince) return bars;
   if (seen.length > 0) bars.fitOnly = 'seen';
-  if (seen.some(({ kind }) => kind === 'edge' || kind === 'across')) {
+  if (isOneSided(seen)) {
     bars.inflateAndWatch = 'seen';
     // One-sided wear with angles in order points to what moves them under way.
     if (measured === 'inOrder') delete bars.partsThenAlign;
   }
   return bars;
+}
+
+/** Whether the tread shows what angles do, and air does not. */
+function isOneSided(seen: readonly SeenWear[]): boolean {
+  return seen.some(({ kind }) => kind === 'edge' || kind === 'across' || kind === 'saw');
 }
 
 /** Whether anything beside a vibration asks for the angles. */

@@ -1,3 +1,4 @@
+import type { Feather } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
 import { exampleCase, wear } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../case/resolveCase.ts';
@@ -55,5 +56,24 @@ describe('treadSeen', () => {
       });
     expect(change(30_000)).toMatchObject([{ kind: 'across', lower: 'rf' }]);
     expect(change(8_000)).toEqual([]);
+  });
+
+  it('feels a saw that runs the same way on both tires of an axle, and that they did not bring along', () => {
+    const felt = (left: Feather, right: Feather, rotatedAgoKm?: number) =>
+      seen((file) => {
+        file.tires.lr.feather = left;
+        file.tires.rr.feather = right;
+        if (rotatedAgoKm === undefined) return;
+        const moves = { lf: 'lr', lr: 'lf', rf: 'rr', rr: 'rf' } as const;
+        file.rotations = [{ atDistance: 30_000 - rotatedAgoKm, moves }];
+      });
+    expect(felt('catchesOutward', 'catchesOutward')).toEqual([
+      { kind: 'saw', where: 'rear', mm: 0 },
+    ]);
+    expect(felt('catchesInward', 'catchesInward', 20_000)).toMatchObject([{ kind: 'saw' }]);
+    expect(felt('catchesInward', 'catchesInward', 500)).toEqual([]);
+    expect(felt('catchesOutward', 'catchesInward')).toEqual([]);
+    expect(felt('catchesOutward', 'none')).toEqual([]);
+    expect(felt('none', 'none')).toEqual([]);
   });
 });

@@ -2,15 +2,18 @@ import type { Axle, Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import type { ResolvedCase, ResolvedTire } from '../case/resolveCase.ts';
 import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
+import { featherPath } from './observationLikelihood.ts';
 
-/** Uneven wear that anyone can see, whatever caused it. */
+/** Uneven wear that anyone can see or feel, whatever caused it. */
 export type SeenWear =
   /** One edge of a tire lower than the other. */
   | { kind: 'edge'; where: Wheel; rib: Rib; mm: number }
   /** Both shoulders lower than the centre, or the centre lower than both. */
   | { kind: 'shoulders' | 'centre'; where: Wheel; mm: number }
   /** One tire of an axle worn more than the other over the same distance. */
-  | { kind: 'across'; where: Axle; lower: Wheel; mm: number };
+  | { kind: 'across'; where: Axle; lower: Wheel; mm: number }
+  /** Both tires of an axle catch the hand the same way, both moving out or both moving in: no depth to it. */
+  | { kind: 'saw'; where: Axle; mm: 0 };
 
 /** A rib whose reading is doubted. */
 export interface Doubted {
@@ -63,6 +66,7 @@ export function treadSeen(resolved: ResolvedCase, doubted: readonly Doubted[] = 
         resolved.tires[wheel].newDepthMm - ribs.reduce<number>((sum, mean) => sum + mean!, 0) / 3
       );
     };
+    if (isSawn(resolved, where)) seen.push({ kind: 'saw', where, mm: 0 });
     const [a, b] = [lossOf(left), lossOf(right)];
     if (a === null || b === null) continue;
     if (resolved.tires[left].stretch.distanceKm !== resolved.tires[right].stretch.distanceKm)
@@ -74,6 +78,22 @@ export function treadSeen(resolved: ResolvedCase, doubted: readonly Doubted[] = 
     }
   }
   return seen.toSorted((a, b) => b.mm - a.mm);
+}
+
+/**
+ * Whether both tires of an axle are feathered the same way: the mark of toe (common practice, no source), which the
+ * hand feels thousands of km before an edge is low. A saw that a tire brought along from the other axle says nothing
+ * of this one.
+ */
+function isSawn(resolved: ResolvedCase, axle: Axle): boolean {
+  const [left, right] = WHEELS_OF_AXLE[axle];
+  const { feather } = resolved.tires[left];
+  const isFelt = feather === 'catchesOutward' || feather === 'catchesInward';
+  return (
+    isFelt &&
+    feather === resolved.tires[right].feather &&
+    [left, right].every((wheel) => featherPath(resolved, WHEEL_ORDER.indexOf(wheel))[axle] > 0.5)
+  );
 }
 
 /** Depth of a rib as it would be had the stretch that counts begun with an even tread, mm. */

@@ -58,6 +58,7 @@ export function advicePart(
 
 function seenOf(figures: ReasonCode['figures']): SeenWear {
   const [kind, where, rib] = figures as [SeenWear['kind'], Wheel, Rib];
+  if (kind === 'saw') return { kind, where: figures[1] as Axle, mm: 0 };
   if (kind === 'across') {
     const axle = where.endsWith('f') ? 'front' : 'rear';
     return { kind, where: axle, lower: where, mm: 0 };

@@ -73,6 +73,40 @@ describe('verdictOf', () => {
     ).toMatch(/^All four tires have run too soft/);
   });
 
+  it('names only the places of which it may be said as surely, and the others as likely too', () => {
+    const soft = (where: Wheel, probability: number) =>
+      ({ cause: 'pressureLow', where, probability }) as const;
+    const { headline, causes, also } = told(
+      ...[soft('lf', 0.92), soft('rf', 0.9), soft('lr', 0.53), soft('rr', 0.52)],
+    );
+    expect(headline).toMatch(/^Both front tires have run too soft/);
+    expect(causes.map(({ where }) => where)).toEqual(['lf', 'rf']);
+    expect(also).toBe('Also likely: pressure too low (left rear, right rear).');
+  });
+
+  it('calls nothing eaten that is lower by less than readings scatter', () => {
+    const inward = evenCar({}, ({ tires }) => {
+      for (const wheel of ['lf', 'rf'] as const) tires[wheel].feather = 'catchesInward';
+    });
+    const { headline } = verdictOf(diagnose(inward).diagnosis, inward);
+    expect(headline).toMatch(/front wheels have been toeing out\. That scrubs rubber/);
+  });
+
+  it('does not call a tread healthy before which it advises to measure', () => {
+    const slopes = evenCar({
+      lf: [4.4, 5.0, 5.6],
+      rf: [4.4, 5.0, 5.6],
+      lr: [4.8, 5.6, 6.2],
+      rr: [4.8, 5.6, 6.2],
+    });
+    const { diagnosis } = diagnose(slopes);
+    expect(diagnosis.recommendation.action).toBe('checkAlignment');
+    expect(verdictOf(diagnosis, slopes)).toMatchObject({
+      headline: 'No single cause stands out, but one of the angles may well be out.',
+      isHealthy: false,
+    });
+  });
+
   it('names what else is likely, kind by kind with its places', () => {
     const { also } = told(
       {},
@@ -171,8 +205,9 @@ describe('chooseAction', () => {
     const edge = { kind: 'edge', where: 'lf', rib: 'inner', mm: 2.6 } as const;
     const across = { kind: 'across', where: 'front', lower: 'rf', mm: 1.8 } as const;
     const shoulders = { kind: 'shoulders', where: 'lf', mm: 1.8 } as const;
-    const actionFor = (...seen: (typeof edge | typeof across | typeof shoulders)[]) =>
-      chooseAction(none, { ...plain, seen });
+    const saw = { kind: 'saw', where: 'front', mm: 0 } as const;
+    const actionFor = (...seen: SeenWear[]) => chooseAction(none, { ...plain, seen });
+    expect(actionFor(saw)).toBe('checkAlignment');
     expect(actionFor(edge)).toBe('checkAlignment');
     expect(actionFor(across)).toBe('checkAlignment');
     expect(actionFor(shoulders)).toBe('inflateAndWatch');
@@ -202,6 +237,7 @@ describe('chooseAction', () => {
       { kind: 'edge', where: 'lf', rib: 'inner', mm: 2 },
       { kind: 'across', where: 'rear', lower: 'rr', mm: 2 },
       { kind: 'shoulders', where: 'rf', mm: 2 },
+      { kind: 'saw', where: 'front', mm: 0 },
     ]);
     const facts = fc
       .record({

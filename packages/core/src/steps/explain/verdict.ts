@@ -51,6 +51,8 @@ export function verdictOf(
     const [worst] = seen;
     const odd = diagnosis.oddities?.find(({ kind }) => kind === 'reading');
     const [eaten] = odd ? [] : anglesThatEat(diagnosis, file);
+    const isOneOut =
+      diagnosis.recommendation.codes?.some(({ code }) => code === 'oneIsOut') ?? false;
     return {
       // A tread that is plainly uneven is not one with nothing out, whatever the chances.
       headline: odd?.rib
@@ -61,14 +63,16 @@ export function verdictOf(
             ? say.seen(worst, measured === 'inOrder')
             : measured === 'out'
               ? say.foundOut
-              : say.healthy,
+              : isOneOut
+                ? say.oneIsOut
+                : say.healthy,
       sure: eaten ? say.outsideLimits(hundredIn(texts, eaten.probability)) : '',
       detail: top
         ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
         : say.noneStandsOut,
       also: '',
       causes: [],
-      isHealthy: !worst && !odd,
+      isHealthy: !worst && !odd && !isOneOut,
     };
   }
   const alike = headlinePlaces(diagnosis.ranked);
@@ -90,7 +94,7 @@ export function verdictOf(
     detail: [estimateOf(diagnosis, file, top, texts), tookOf(diagnosis, unit, alike, texts)]
       .filter((sentence) => sentence !== '')
       .join(' '),
-    also: alsoOf(diagnosis, top, texts),
+    also: alsoOf(diagnosis, alike, texts),
     causes: alike,
     isHealthy: false,
   };
@@ -140,20 +144,24 @@ export function headlineCause(ranked: readonly RankedCause[]): RankedCause | nul
   );
 }
 
-/** The places that the headline names: all where its cause is as good as certain, else the likeliest alone. */
+/**
+ * The places that the headline names: all where its cause may be said as surely as at its likeliest, else that
+ * alone; none where it names no cause.
+ */
 export function headlinePlaces(ranked: readonly RankedCause[]): RankedCause[] {
   const top = headlineCause(ranked);
-  if (!top) return [];
-  const certain = ranked.filter((one) => one.cause === top.cause && one.probability >= SAID_FROM);
+  if (!top || top.probability < GUESSED_FROM) return [];
+  const from = top.probability >= OUTRIGHT_FROM ? OUTRIGHT_FROM : SAID_FROM;
+  const certain = ranked.filter((one) => one.cause === top.cause && one.probability >= from);
   return certain.length > 0 ? certain : [top];
 }
 
-/** Other kinds of cause that are said too, each kind with its places. */
-function alsoOf(diagnosis: Diagnosis, top: RankedCause, texts: Texts): string {
+/** What is said beside the headline, each kind of cause with its places. */
+function alsoOf(diagnosis: Diagnosis, alike: readonly RankedCause[], texts: Texts): string {
   const others = diagnosis.ranked.filter(
-    ({ cause, probability }) => cause !== top.cause && probability >= SAID_FROM,
+    (one) => one.probability >= SAID_FROM && !alike.includes(one),
   );
-  if (others.length === 0 || top.probability < SAID_FROM) return '';
+  if (others.length === 0 || alike.every(({ probability }) => probability < SAID_FROM)) return '';
   return texts.verdict.also(
     [...new Set(others.map(({ cause }) => cause))].map((kind) => ({
       cause: kind,
@@ -177,6 +185,9 @@ function headlineOf(
   return isToe ? `${what} ${texts.verdict.scrubs}` : what;
 }
 
+/** Less than this is how far readings scatter, mm. */
+const LOWER_FROM_MM = 0.2;
+
 /** Whether the ribs that a cause eats are lower, on average, than the others of the same tires. */
 function isLowWhereEaten(alike: readonly RankedCause[], file: CaseFile): boolean {
   const { tires } = resolveCase(file);
@@ -194,7 +205,7 @@ function isLowWhereEaten(alike: readonly RankedCause[], file: CaseFile): boolean
   }
   const mean = ([sum, count]: [number, number]) => (count > 0 ? sum / count : null);
   const [low, rest] = [mean(sums.eaten), mean(sums.other)];
-  return low === null || rest === null || low < rest;
+  return low === null || rest === null || low < rest - LOWER_FROM_MM;
 }
 
 function estimateOf(
