@@ -24,7 +24,7 @@ test('a car’s life: found by its tires’ size, its tread through time, what i
   await expect(page.getByText('band: where it goes as the car is')).toBeVisible();
   await page.getByRole('button', { name: 'As a table' }).click();
   const rows = page.getByRole('region', { name: 'Depth against distance' }).getByRole('row');
-  await expect(rows.filter({ hasText: 'to come' })).not.toHaveCount(0);
+  await expect(rows.filter({ hasText: 'forecast' })).not.toHaveCount(0);
   await expect(rows.filter({ hasText: 'read' })).not.toHaveCount(0);
   await page
     .getByRole('link', { name: /visit \d+/ })
@@ -84,7 +84,7 @@ test('a plate that was typed wrong is joined to its car, leads there, and is tak
   await page.goto('/garage');
   await page.getByLabel('Search the cars').fill(wrong);
   await page.getByRole('link', { name: new RegExp(right) }).click();
-  await page.getByRole('button', { name: `Take ${wrong} apart again` }).click();
+  await page.getByRole('button', { name: `Separate ${wrong} again` }).click();
   await expect(visits).toHaveCount(1);
 });
 
@@ -102,7 +102,7 @@ test('a customer whose name was typed wrong is joined, leads on, and is taken ap
   await expect(page.getByRole('heading', { name: 'Joined names' })).toBeVisible();
   const cars = page.getByRole('list', { name: 'Cars of the fleet' }).getByRole('listitem');
   await expect(cars).toHaveCount(2);
-  await page.getByRole('button', { name: 'Take Saltmarsh Marnia apart again' }).click();
+  await page.getByRole('button', { name: 'Separate Saltmarsh Marnia again' }).click();
   await expect(page.getByRole('heading', { name: 'Entered twice?' })).toBeVisible();
   await expect(cars).toHaveCount(1);
 });

@@ -77,12 +77,12 @@ test('what is due stands on the shop’s list until it is done', async ({ page }
   await page.getByRole('link', { name: 'Due' }).click();
   await page.getByRole('button', { name: 'All' }).click();
   const own = page.getByRole('listitem').filter({ hasText: plate });
-  await expect(own).toHaveText([/Tread looked at|Tires change places/, /Angles checked/]);
+  await expect(own).toHaveText([/Check the tread|Rotate the tires/, /Check the angles/]);
   await own.first().getByRole('button', { name: /^Done/ }).click();
-  await expect(own).toHaveText([/Angles checked/]);
+  await expect(own).toHaveText([/Check the angles/]);
   await page.reload();
   await page.getByRole('button', { name: 'All' }).click();
-  await expect(own).toHaveText([/Angles checked/]);
+  await expect(own).toHaveText([/Check the angles/]);
 });
 
 test('an alignment declined a year ago comes back with what the decline has cost', async ({

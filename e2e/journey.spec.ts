@@ -133,7 +133,7 @@ test.describe('the whole job once through', () => {
     await page.getByRole('button', { name: 'Chooses something else' }).click();
     await page.getByRole('radio', { name: /Nothing needs doing now|Fit the new tires/ }).check();
     await page.getByRole('button', { name: /^Save (the|this)/ }).click();
-    await expect(page.getByText('Give a reason: it is saved beside the advice')).toBeVisible();
+    await expect(page.getByText('Give a reason: it is saved with the advice')).toBeVisible();
     await page.getByLabel('Why').fill('The van is sold on Friday');
     await page.getByRole('button', { name: 'No, not now' }).click();
     await page.getByRole('button', { name: /^Save (the|this)/ }).click();
@@ -141,7 +141,7 @@ test.describe('the whole job once through', () => {
     await expect(kept).toContainText(
       /(Nothing needs doing now|Fit the new tires, nothing else is needed), customer said no/,
     );
-    await expect(kept).toContainText(/Advised was: Align/);
+    await expect(kept).toContainText(/The advice was: Align/);
     await expect(kept).toContainText('The van is sold on Friday');
   });
 
@@ -268,7 +268,7 @@ test('readings straight from the gauge: it drops out, sends twice, stands off th
   await expect(page.getByRole('alert')).toContainText('stood off the tread');
   await play({ ...good, fault: 'dropsOut' });
   await press(5.3);
-  await expect(page.getByText('The gauge broke off')).toBeVisible();
+  await expect(page.getByText('Lost the gauge')).toBeVisible();
   await play({ ...good, battery: 0.1 });
   await expect(page.getByText(/its battery is low, 10 %/)).toBeVisible();
   await press(5.3);
@@ -313,7 +313,7 @@ test('readings from a gauge that types, and from one on a serial line', async ({
   await expect(page.getByRole('alert')).toContainText('sent “----”, which is no depth');
   await play({ speaks: 'serial', fault: 'dropsOut' });
   await press(1);
-  await expect(page.getByText('The serial line broke off')).toBeVisible();
+  await expect(page.getByText('Lost the serial line')).toBeVisible();
   await play({});
 });
 
@@ -397,17 +397,17 @@ test('a car drives over the reader: refused when fast and turning, then read in 
   await play({ speed: 24, steer: 9 });
   await drive();
   await expect(dialog.getByText('faster than 13 km/h, and steering while it passed')).toBeVisible();
-  await expect(dialog.getByRole('button', { name: 'Take these readings' })).toBeHidden();
+  await expect(dialog.getByRole('button', { name: 'Use these readings' })).toBeHidden();
   await play({ speed: 7, fault: 'dropsOut' });
   await drive();
-  await expect(dialog.getByText('The reader broke off')).toBeVisible();
+  await expect(dialog.getByText('Lost the reader')).toBeVisible();
   await expect(dialog.getByText('The reader waits for a car')).toBeVisible();
   await play({ speed: 7 });
   await drive();
   await expect(
     dialog.getByRole('img', { name: 'Left front: 12 cuts across the tread' }),
   ).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take these readings' }).click();
+  await dialog.getByRole('button', { name: 'Use these readings' }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByText('All twelve are read')).toBeVisible();
   await expect(page.getByRole('button', { name: /left front inner, 3\.[0-2] mm/ })).toBeVisible();
@@ -422,7 +422,7 @@ test('a car drives over the reader: refused when fast and turning, then read in 
     buffer: Buffer.from(lines.join('\n')),
   });
   await expect(dialog.getByText('Line 3: expected lf, rf, lr or rr')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take these instead of what was read' }).click();
+  await dialog.getByRole('button', { name: 'Use these instead of what was read' }).click();
   await expect(page.getByRole('button', { name: 'right rear centre, 4.4 mm' })).toBeVisible();
   await expect(page.getByRole('button', { name: /left front inner, 3\.[0-2] mm/ })).toBeVisible();
 });

@@ -107,7 +107,7 @@ test.describe('measuring', () => {
       'Line 2, Toe [mm]: expected the diameter',
     );
     await dialog.getByLabel(/Taken at a diameter/).fill('440');
-    await dialog.getByLabel('Toe: turn the sign round').check();
+    await dialog.getByLabel('Toe: change the sign').check();
     await expect(dialog.getByRole('alert')).toHaveText(/Line 5, Toe \[mm\]: expected a number/);
     await expect(dialog.getByRole('row', { name: /Left front/ })).toContainText('+0.16°');
     await dialog.getByRole('button', { name: 'Use' }).click();

@@ -61,7 +61,7 @@ test('a colleague is invited, chooses a password, adds a second factor, changes 
   await own.goto('/account');
   await own.getByRole('button', { name: 'Set it up' }).click();
   const key = await own.getByText(/^[A-Z2-7 ]{30,}$/).textContent();
-  await own.getByLabel('Code of six digits').fill(await codeOf(key ?? ''));
+  await own.getByLabel('Six-digit code').fill(await codeOf(key ?? ''));
   await own.getByRole('button', { name: 'Turn it on' }).click();
   const codes = own.getByRole('list', { name: 'Recovery codes' });
   const recovery = await codes.getByRole('listitem').first().textContent();

@@ -57,7 +57,7 @@ describe('Rotation', () => {
       draft: { ...draft, rotations: [{ atDistance: 15_000, moves: {} }] },
     });
     expect(screen.getByRole('img')).toHaveAccessibleName(
-      'Tires change places: left front to left rear, left rear to right front, right rear to left front, right front to right rear',
+      'Rotate the tires: left front to left rear, left rear to right front, right rear to left front, right front to right rear',
     );
     expect(screen.getByText(/Every 8 000 km; due in 3 000 km\./)).toBeVisible();
   });

@@ -192,7 +192,7 @@ describe('NextCheckBar', () => {
   it('asks for what tells a good deal of the cause, and says that the advice would stay', () => {
     showStep(bar([check('feelFeather', 'lf', 0.5)], 0.01, 4));
     expect(
-      screen.getByText(/Tells more of the cause; the advice would hardly change/),
+      screen.getByText(/Tells more about the cause; the advice would hardly change/),
     ).toBeVisible();
     expect(screen.getByRole('button', { name: 'Smooth' })).toBeVisible();
   });
@@ -333,7 +333,7 @@ describe('SinceLine', () => {
       screen.getByText(/the 12 340 km since the angles and the pressures were put right here/),
     ).toBeVisible();
     showStep(<SinceLine since={{ km: 8_000, because: 'changed', putRight: [] }} />);
-    expect(screen.getByText(/8 000 km since .* something has begun or ended/)).toBeVisible();
+    expect(screen.getByText(/8 000 km since .* something has started or stopped/)).toBeVisible();
   });
 
   it('says nothing of a tire’s whole life', () => {
@@ -347,9 +347,9 @@ describe('StartsFrom', () => {
 
   it('says when an answer starts from what the shop’s own cars taught, and where that came from', () => {
     showStep(<StartsFrom />, { draft: { constants: learned } });
-    expect(screen.getByText(/what this shop’s own cars taught, version 3/)).toBeVisible();
+    expect(screen.getByText(/learned from this shop’s own cars, version 3/)).toBeVisible();
     showStep(<StartsFrom />, { draft: { constants: { ...learned, version: null } } });
-    expect(screen.getByText(/the shop that this case came from/)).toBeVisible();
+    expect(screen.getByText(/the shop that sent this case/)).toBeVisible();
   });
 
   it('says nothing where the usual figures stand', () => {

@@ -93,7 +93,7 @@ export function chartRowsAsCsv(rows: readonly ChartRow[], { depth, distance }: U
   return Papa.unparse(
     rows.map(({ km, isAhead, ribs }) => ({
       [`distance, ${distance}`]: Math.round(distanceFromKm(km, distance)),
-      kind: isAhead ? 'to come' : km === 0 ? 'new' : 'read',
+      kind: isAhead ? 'forecast' : km === 0 ? 'new' : 'read',
       ...Object.fromEntries(
         RIBS.flatMap((rib) => [
           [`${rib}, ${depth}`, figure(ribs[rib]?.median)],

@@ -91,7 +91,7 @@ describe('CustomerDoubles', () => {
     const join = await screen.findByRole('button', { name: 'The same customer: join' });
     answers[`GET ${path}`] = doubles({ merges: [merge] });
     await userEvent.click(join);
-    const undo = await screen.findByRole('button', { name: 'Take Tes Ter apart again' });
+    const undo = await screen.findByRole('button', { name: 'Separate Tes Ter again' });
     expect(sent()).toMatchObject([{ what: `POST ${path}/merges`, body: { carId: id(2) } }]);
     expect(screen.getByRole('heading', { name: 'Joined names' })).toBeVisible();
     answers[`GET ${path}`] = doubles({ doubles: [other] });

@@ -62,7 +62,7 @@ describe('FleetPage', () => {
     ]);
     expect(items[0]).toHaveTextContent('◆ now');
     expect(items[2]).toHaveTextContent('too early to tell');
-    expect(screen.getByRole('region', { name: /^Tires to have by/ })).toHaveTextContent(
+    expect(screen.getByRole('region', { name: /^Tires to stock by/ })).toHaveTextContent(
       `${SIZE}for 1 of 2 cars`,
     );
     await userEvent.click(screen.getByRole('button', { name: 'Save as CSV' }));
@@ -78,7 +78,7 @@ describe('FleetPage', () => {
     );
     expect(parts).toHaveLength(6);
     expect(parts.reduce((sum, [, value]) => sum + Number(value), 0)).toBeCloseTo(asIs, 1);
-    const causes = within(screen.getByRole('region', { name: /^What the tires go on: about €/ }));
+    const causes = within(screen.getByRole('region', { name: /^What wears the tires: about €/ }));
     expect(causes.getAllByRole('listitem')[0]).toHaveTextContent(/^Wear that any car has€/);
   });
 

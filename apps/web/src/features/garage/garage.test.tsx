@@ -193,7 +193,7 @@ describe('CarPage', () => {
     expect(screen.getByText('Wanted it so')).toBeVisible();
     expect(screen.getByText('On the car: both rear')).toBeVisible();
     expect(screen.getByText('Replaced')).toBeVisible();
-    const lives = screen.getAllByRole('list', { name: 'Its life' });
+    const lives = screen.getAllByRole('list', { name: 'Its history' });
     expect(lives[0]).toHaveTextContent('Mar 2026first read, both rear');
   });
 
@@ -215,7 +215,7 @@ describe('CarPage', () => {
     answers[`GET /api${CAR}`] = joined;
     await userEvent.click(screen.getByRole('button', { name: 'It is this car: join' }));
     await screen.findByText(/T l was joined to this car, 1 visit/);
-    await userEvent.click(screen.getByRole('button', { name: 'Take T l apart again' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Separate T l again' }));
     await waitFor(() =>
       expect(sent().map(({ what }) => what)).toEqual([
         `POST /api${CAR}/merges`,
@@ -253,8 +253,8 @@ describe('the depths of a tire', () => {
       '0 new',
       '20000 read',
       '40000 read',
-      '40000 to come',
-      '45000 to come',
+      '40000 forecast',
+      '45000 forecast',
     ]);
     expect(data[2]!['inner, mm']).toBe('4.40');
     expect(data[4]).toMatchObject({ 'inner, low': '3.30', 'centre, mm': '' });

@@ -205,7 +205,7 @@ describe('a gauge study', () => {
       { what: `PUT /api/gauge-studies/${id(2)}/reading`, body: { person: 1, ...first, mm: 4.7 } },
     ]);
     expect(screen.queryByText(/4\.7/)).toBeNull();
-    fireEvent.click(screen.getByRole('button', { name: /Take back the last/ }));
+    fireEvent.click(screen.getByRole('button', { name: /Delete the last/ }));
     await waitFor(() => expect(sent()).toHaveLength(2));
     expect(sent()[1]!.body).toEqual({ person: 1, ...first, mm: null });
   });

@@ -67,7 +67,7 @@ describe('HandOverStep', () => {
   it('lets a day be moved once it is on the list', () => {
     const next = [{ what: 'tread', on: '2026-09-01', afterKm: 8_000, state: 'open' }] as const;
     const { enter } = show({ handOver: { next: [...next] } });
-    fireEvent.change(screen.getByLabelText('Tread looked at by'), {
+    fireEvent.change(screen.getByLabelText('Check the tread by'), {
       target: { value: '2026-10-01' },
     });
     expect(enter).toHaveBeenCalledWith('visit.handOver.next', [{ ...next[0], on: '2026-10-01' }]);

@@ -117,7 +117,7 @@ describe('whether the chances held', () => {
     show(COUNTS, [], LEAD, { ...held, bands });
     expect(
       await screen.findByRole('heading', {
-        name: 'Taken together the chances have held, but not at every height.',
+        name: 'Taken together the chances have held, but not at every level.',
       }),
     ).toBeVisible();
     expect(screen.getByText(/Where 50 % was said, 50 % came true \(/)).toBeVisible();
@@ -161,7 +161,7 @@ describe('insights', () => {
     expect(parts).toHaveTextContent('too few to tell');
     expect(parts).toHaveTextContent('3 chose something else');
     const people = within(screen.getByRole('list', { name: 'By who asked' }));
-    expect(people.getByText('Somebody who left')).toBeVisible();
+    expect(people.getByText('Someone who left')).toBeVisible();
   });
 
   it('list who said no with the words that were written down', async () => {
@@ -221,7 +221,7 @@ describe('insights', () => {
       header: true,
     });
     expect(data).toHaveLength(5);
-    expect(data[3]).toMatchObject({ person: 'Somebody who left', answer: 'yes', visits: '3' });
+    expect(data[3]).toMatchObject({ person: 'Someone who left', answer: 'yes', visits: '3' });
   });
 });
 
@@ -432,7 +432,7 @@ describe('whether tires wore as forecast', () => {
       }),
     ).toBeVisible();
     expect(screen.getByText(/so a tire lasts 20 % shorter than forecast\./)).toBeVisible();
-    expect(screen.getByText(/78 % of the readings lay within the span/)).toBeVisible();
+    expect(screen.getByText(/78 % of the readings lay within the range/)).toBeVisible();
     const section = within(screen.getByRole('region', { name: /Tires wear/ }));
     const kinds = within(section.getByRole('table', { name: 'Forecasts by kind' }));
     expect(kinds.getByRole('row', { name: /^New tires/ })).toHaveTextContent(
@@ -467,10 +467,8 @@ describe('the demo shop’s made-up years', () => {
 
   it('are said to be made up, and how far they are', async () => {
     showWith({ [PATH]: { cars: 400, made: 37, brokeOff: false } });
-    expect(
-      await screen.findByText(/are being made up in a simulator: 37 of 400 cars/),
-    ).toBeVisible();
-    expect(screen.getByRole('progressbar', { name: 'Cars made up' })).toHaveAttribute(
+    expect(await screen.findByText(/are being simulated: 37 of 400 cars/)).toBeVisible();
+    expect(screen.getByRole('progressbar', { name: 'Cars simulated' })).toHaveAttribute(
       'aria-valuenow',
       '9',
     );
@@ -482,7 +480,7 @@ describe('the demo shop’s made-up years', () => {
     expect(await screen.findByText(/^All of this is made up: 400 cars/)).toBeVisible();
     unmount();
     showWith({ [PATH]: { cars: 400, made: 12, brokeOff: true } });
-    expect(await screen.findByText(/broke off at 12 of 400 cars/)).toBeVisible();
+    expect(await screen.findByText(/stopped at 12 of 400 cars/)).toBeVisible();
   });
 
   it('are not spoken of in a shop that has none', async () => {

@@ -82,7 +82,7 @@ describe('OwnFigures', () => {
     const learn = await screen.findByRole('button', { name: 'Learn from 212 cars' });
     answers[`GET ${PATH}`] = learning({ runs: [running] });
     await userEvent.click(learn);
-    await screen.findByText('Reading the cars: 25 % of the whole is done.');
+    await screen.findByText('Reading the cars: 25 % done.');
     expect(screen.getByRole('progressbar', { name: 'Learning' })).toHaveAttribute(
       'aria-valuenow',
       '25',
@@ -105,7 +105,7 @@ describe('OwnFigures', () => {
     await screen.findByRole('heading', {
       name: 'Your own figures fit your cars better than the usual ones.',
     });
-    expect(screen.getByText(/is 1.50 times as likely \(1.40 to 1.60\)/)).toBeVisible();
+    expect(screen.getByText(/are 1.50 times as likely \(1.40 to 1.60\)/)).toBeVisible();
     const wear = within(screen.getByRole('table', { name: 'Wear' }));
     // ln 0.2 is 122 %; twice 0.01 is 102 %, which chance alone can make.
     expect(wear.getByRole('row', { name: /All tires 100 % 122 % 117 % to 127 %/ })).toBeVisible();
@@ -138,7 +138,7 @@ describe('OwnFigures', () => {
     answers[`GET ${PATH}`] = learning({ runs: [used] });
     await userEvent.click(use);
     await screen.findByRole('heading', {
-      name: 'The diagnosis starts from what 212 of your own cars taught.',
+      name: 'The diagnosis starts from what it learned from 212 of your own cars.',
     });
     answers[`GET ${PATH}`] = learning({ runs: [run()] });
     await userEvent.click(screen.getByRole('button', { name: 'Back to the usual figures' }));

@@ -165,7 +165,7 @@ describe('a file of angles', () => {
       target: { value: '400' },
     });
     fireEvent.blur(within(dialog).getByLabelText(/Taken at a diameter/));
-    await userEvent.click(within(dialog).getByLabelText('Toe: turn the sign round'));
+    await userEvent.click(within(dialog).getByLabelText('Toe: change the sign'));
     expect(within(dialog).getByRole('row', { name: /Left front/ })).toHaveTextContent('+0.29°');
     await userEvent.click(within(dialog).getByRole('button', { name: 'Use' }));
     expect(enter).toHaveBeenCalledWith('angles.lf', { camber: -0.6, toe: 0.2865 });

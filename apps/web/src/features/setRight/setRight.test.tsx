@@ -67,10 +67,10 @@ describe('SetRightStep', () => {
 
     // 0.61 mm shorter: so much more thread in the end.
     await userEvent.click(screen.getByRole('button', { name: /Thread left in the rod end/ }));
-    type(/Thread in the end now/, '14');
+    type(/Thread in the rod end now/, '14');
     type(/Diameter of the thread/, '14');
     expect(await screen.findByText('14.6 mm')).toBeVisible();
-    type(/Thread in the end now/, '9');
+    type(/Thread in the rod end now/, '9');
     expect(await screen.findByText(/the end may pull out/)).toHaveTextContent('Only 9.6 mm');
   });
 
@@ -96,7 +96,7 @@ describe('SetRightStep', () => {
     });
     const [first] = screen.getAllByRole('listitem');
     expect(within(first!).getByRole('alert')).toHaveTextContent(
-      /Out of reach.*Nothing is fitted.*an adjustable camber arm.*the inner edge keeps wearing/,
+      /Out of reach.*The car has no adjuster.*an adjustable camber arm.*the inner edge keeps wearing/,
     );
   });
 

@@ -53,7 +53,7 @@ describe('sheets as CSV', () => {
     const { sheets, faults } = readSheets(csv);
     expect(sheets.map(({ name }) => name)).toEqual(['Good']);
     expect(faults).toEqual([
-      'Line 1: colour is no column of a sheet; it was left out.',
+      'Line 1: colour is not a column of a sheet; it was left out.',
       'Line 3, camber.front.high: expected more than the low of 1',
       'Line 4, camber: expected limits of at least one of camber, caster and total toe',
       'Line 5, name: expected a string',
@@ -74,7 +74,7 @@ describe('sheets as JSON', () => {
     );
     expect(sheets).toHaveLength(1);
     expect(faults).toEqual(['Sheet 2, version: expected 1']);
-    expect(readSheets('{').faults).toEqual(['It starts like JSON, and is none.']);
+    expect(readSheets('{').faults).toEqual(['It starts like JSON but is not valid.']);
   });
 });
 

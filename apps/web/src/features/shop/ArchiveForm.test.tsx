@@ -27,13 +27,13 @@ describe('ArchiveForm', () => {
     await choose();
     expect(await screen.findByText('Sending the file…')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Stop' }));
-    expect(await screen.findByText('Stopped. Nothing was taken in.')).toBeVisible();
+    expect(await screen.findByText('Stopped. Nothing was imported.')).toBeVisible();
     expect(screen.queryByRole('button', { name: 'Stop' })).toBeNull();
   });
 
   it('says why the server refused', async () => {
     showPage(<ArchiveForm />, { answers: { 'POST /api/shop/archive': 503 } });
     await choose();
-    expect(await screen.findByText(/Refused with 503.*Nothing was taken in/)).toBeVisible();
+    expect(await screen.findByText(/Refused with 503.*Nothing was imported/)).toBeVisible();
   });
 });

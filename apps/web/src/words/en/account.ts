@@ -3,7 +3,7 @@ export const account = {
     backToToday: 'back to today',
     yourAccount: 'Your account',
     yourShopAsksLeads:
-      'Your shop asks leads for a second factor. Set it up here; everything else opens then.',
+      'Your shop requires a second factor for leads. Set it up here to open everything else.',
     demoStaffSignIn: 'Demo staff sign in with one tap and have no password.',
   },
   ownSessions: {
@@ -18,7 +18,7 @@ export const account = {
   passwordChange: {
     changePassword: 'Change password',
     password: 'Password',
-    passwordNow: 'Password now',
+    passwordNow: 'Current password',
     newPassword: 'New password',
     atLeastCharactersThree: 'At least {{leastPassword}} characters; three or four words will do',
     changedYourOtherSessions: 'Changed. Your other sessions have been signed out.',
@@ -26,13 +26,13 @@ export const account = {
   secondFactor: {
     secondFactor: 'Second factor',
     aCodeFromAn:
-      'A code from an authenticator app on your phone, asked for beside the password. Whoever learns your password still cannot sign in.',
+      'A code from an authenticator app on your phone, asked for with the password. Someone who learns your password still cannot sign in.',
     setItUp: 'Set it up',
     scanThisWithThe:
       'Scan this with the app, or type the key into it; then type the code that it shows.',
     qrCodeOfThe: 'QR code of the key',
-    codeOfSixDigits: 'Code of six digits',
-    thatIsNotThe: 'That is not the code shown now; check the phone’s clock',
+    codeOfSixDigits: 'Six-digit code',
+    thatIsNotThe: 'That is not the current code; check the phone’s clock',
     turnItOn: 'Turn it on',
     itIsOnWrite:
       'It is on. Write these codes down or print them: each lets you in once if the phone is lost. They are not shown again.',

@@ -3,7 +3,7 @@ export const app = {
     thisScreenBroke: 'This screen broke.',
     loadAgain: 'Load again',
     whatYouTypedIs:
-      'What you typed is saved, here and on the server. Load the page again; if it breaks the same way, tell whoever looks after this installation.',
+      'What you typed is saved, here and on the server. Load the page again; if it breaks the same way, tell the person who runs this server.',
   },
   notFoundPage: {
     thereIsNothingAt: 'There is nothing at this address.',

@@ -1,14 +1,14 @@
 export const bench = {
   benchPage: {
     nextTool: 'next tool',
-    toolBefore: 'tool before',
+    toolBefore: 'previous tool',
     backToToday: 'back to today',
     bench: 'Bench',
   },
   shimTemplatePage: {
     noShimToDraw: 'No shim to draw',
-    theAddressLacksWhere: 'The address lacks where the shim points.',
-    workAShimOut: 'Work a shim out',
+    theAddressLacksWhere: 'The address does not say where the shim points.',
+    workAShimOut: 'Work out a shim',
     templateOfTheHub: 'Template of the hub shim',
     printItWithoutFitting:
       'Print it without fitting it to the page and measure the line of 50 mm. Mark 12 o’clock on the hub while the car stands on its wheels; cut the disc out, hold it to the hub with TOP at the mark and this face to you, and carry the thick end over.',

@@ -10,7 +10,7 @@ export const decide = {
       'Over {{span}}, work and tires together, the next best, “{{next}}”, would cost {{dearer}} more. For {{sure}} of the cars that fit this tread it is the cheapest course.',
   },
   alternatives: {
-    insteadWhatCostsThe: 'Instead; what costs the customer least over the tires’ life comes first',
+    insteadWhatCostsThe: 'Other choices, cheapest over the life of the tires first',
     now: '{{course}}: {{total}} now',
     nowWithSensors: '{{course}}, with pressure sensors: {{total}} now',
   },
@@ -63,7 +63,7 @@ export const decide = {
     range: '{{low}} to {{high}}',
     nothingYet: 'Nothing yet',
     leftOut: 'Left out. {{what}}',
-    theWearGoesOn: 'the wear goes on, and the same choice comes then',
+    theWearGoesOn: 'the wear goes on, and the same choice comes up again',
     onTheTiresIt: 'on the tires it has',
     nowWithTires_one: 'Now, with {{count}} tire',
     nowWithTires_other: 'Now, with {{count}} tires',
@@ -78,9 +78,9 @@ export const decide = {
     workingOutTheAnswer: 'Working out the answer…',
     workingItOutIn: 'Working it out in full; a decision is saved with the full answer…',
     toTheCustomersSheet: 'To the customer’s sheet',
-    advisedByTheTread: 'Advised, by the tread and the shop’s prices',
+    advisedByTheTread: 'Advice, from the tread and the shop’s prices',
     anglesAreSetTo:
-      'Angles are set to the vehicle maker’s specification by a licensed technician; what is said here is where to look.',
+      'Angles are set to the vehicle maker’s specification by a licensed technician; this advice says where to look.',
   },
   decisionForm: {
     yes: 'Yes',
@@ -92,7 +92,7 @@ export const decide = {
     choosesSomethingElse: 'Chooses something else',
     chosenInstead: 'Chosen instead',
     why: 'Why',
-    giveAReasonIt: 'Give a reason: it is saved beside the advice',
+    giveAReasonIt: 'Give a reason: it is saved with the advice',
     tiresToReplace: 'Tires to replace',
     theCustomerSays: 'The customer says',
     saving: 'Saving…',
@@ -109,14 +109,14 @@ export const decide = {
     savedDecisions: 'Saved decisions',
     decided: 'Decided',
     new: 'new: {{tires}}',
-    advisedWasReasonGiven: 'Advised was: {{advised}}. Reason given: {{reason}}',
+    advisedWasReasonGiven: 'The advice was: {{advised}}. Reason given: {{reason}}',
   },
   declined: {
     declinedAtVisit: 'Declined at visit {{number}}, {{arrivedAt}}',
     atThe: '{{depth}} {{depthUnitWords}} at the {{wheel}}',
     advisedThen: 'Advised then: {{action}}.',
     tookSince:
-      'Since then what it would have put right took about {{took}}: <b>the rubber of about {{tires}} tires, some {{cost}}</b>. The work costs {{work}}.',
+      'Since then the fault it would have put right has taken about {{took}}: <b>the rubber of about {{tires}} tires, some {{cost}}</b>. The work costs {{work}}.',
   },
   estimate: {
     fromTheShopsPrice:
@@ -126,7 +126,7 @@ export const decide = {
     linesOfTheEstimate: 'Lines of the estimate',
     oneMoreLine: '+ One more line',
     work: 'Work',
-    fromThePriceList: 'From the price list again',
+    fromThePriceList: 'Reset to the price list',
     asAPackage: 'As a package: {{name}}',
     withoutTax: 'Without tax',
     tax: 'Tax, {{taxPercent}} %',
@@ -154,7 +154,7 @@ export const decide = {
   fittingRules: {
     rulesOfFitting: 'Rules of fitting',
     replaceToo: 'Replace {{alsoReplace}} too',
-    whatWouldKeepIt: 'What would keep it: {{keeps}}.',
+    whatWouldKeepIt: 'What would let it stay: {{keeps}}.',
   },
   outlookChart: {
     onSnow: 'on snow',
@@ -171,14 +171,14 @@ export const decide = {
     rearsGoStraightForward: 'Rears go straight forward, fronts cross to the rear.',
     allCross: 'All cross.',
     sizesDifferLeftAnd: 'Sizes differ: left and right change on each axle.',
-    changingPlaces: 'Changing places',
+    changingPlaces: 'Rotation',
     everyPutRightWhat:
-      'Every {{every}}; {{since}} Put right what wears them first, or the next place wears the same way. A tire with a direction keeps its side.',
+      'Every {{every}}; {{since}} Put right what wears them first, or the next place wears the same way. A directional tire stays on its side.',
     theseTiresStayWhere:
-      'These tires stay where they are. The tread is looked at every {{every}}, inner edges too.',
+      'These tires stay where they are. Check the tread every {{every}}, inner edges too.',
     howFarTheyHave: 'how far they have run is not known.',
     dueIn: 'due in {{left}} {{unit}}.',
-    theyHaveRunWhere: 'they have run {{since}} {{unit}} where they are: more than {{every}}.',
+    theyHaveRunWhere: 'they have run {{since}} {{unit}} in these places, more than {{every}}.',
   },
   signDialog: {
     language: 'Language',

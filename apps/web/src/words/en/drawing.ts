@@ -31,7 +31,7 @@ export const drawing = {
   },
   rotationView: {
     to: '{{from}} to {{to}}',
-    tiresChangePlaces: 'Tires change places: {{words}}',
+    tiresChangePlaces: 'Rotate the tires: {{words}}',
   },
   steeringFromAbove: {
     fromAboveToeDrawn: 'from above, toe drawn larger',

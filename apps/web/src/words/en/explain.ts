@@ -47,12 +47,12 @@ export const explain = {
     noRibIsRead: 'No rib is read.',
     of12RibsAre: '{{ribsRead}} of 12 ribs are read.',
     readTheTread: 'Read the tread',
-    fromThreeOn: 'From three on there is an answer, and with each one more it narrows.',
+    fromThreeOn: 'Three ribs give a first answer, and each one more makes it surer.',
   },
   misfitNotice: {
     readItAgain: 'Read it again',
     theTireHasWorn:
-      'The {{where}} tire has worn at another rate than anything entered explains. Look at the tire: another make or age, a flat spot, a brake that drags.',
+      'Nothing entered explains how fast the {{where}} tire has worn. Look at the tire: another make or age, a flat spot, a brake that drags.',
     enterTheirOwnDistance: 'Enter their own distance',
     andMore_one: '{{count}} more rib does not fit either.',
     andMore_other: '{{count}} more ribs do not fit either.',
@@ -71,7 +71,7 @@ export const explain = {
     decide: 'Decide ↵',
     otherChecks: 'Other checks',
     or: 'or {{question}}',
-    tellsMoreOfThe: 'Tells more of the cause; the advice would hardly change.',
+    tellsMoreOfThe: 'Tells more about the cause; the advice would hardly change.',
     nearlyAlways: 'nearly always',
     twoTimesInThree: 'two times in three',
     strokeTheTireAcross: 'stroke the {{place}} tire across the ribs',
@@ -108,7 +108,7 @@ export const explain = {
   },
   reasonLists: {
     pointsTo: 'Points to {{cause}}',
-    nothingYouCanPoint: 'Nothing you can point to; it is only not ruled out.',
+    nothingYouCanPoint: 'Nothing points to it; it is just not ruled out.',
     pointsAwayFromIt: 'Points away from it',
     nothingReadOrFelt: 'Nothing read or felt so far.',
   },
@@ -120,14 +120,14 @@ export const explain = {
     thisIsAboutThe:
       'This is about the {{run}} since {{what}} were put right here. What was worn before is not counted.',
     thisIsAboutTheSince:
-      'This is about the {{run}} since these tires were last read here: they have worn otherwise since, so something has begun or ended.',
+      'This is about the {{run}} since these tires were last read here: they have worn differently since, so something has started or stopped.',
     howItsTiresHave: 'How its tires have worn',
   },
   startsFrom: {
     theAnswerStartsFrom:
-      'The answer starts from what the shop that this case came from learned of its own cars.',
+      'The answer starts from what the shop that sent this case learned from its own cars.',
     theAnswerStartsFromWhat:
-      'The answer starts from what this shop’s own cars taught, version {{version}}.',
+      'The answer starts from what was learned from this shop’s own cars, version {{version}}.',
   },
   wearRates: {
     eachAtThe: 'each {{perDistance}} {{distance}} at the {{axle}}',

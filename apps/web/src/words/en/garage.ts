@@ -13,7 +13,7 @@ export const garage = {
   carDoubles: {
     joinedEntries: 'Joined entries',
     joinedItsVisitsMove:
-      'Joined, its visits move here and its plate leads here. You can undo this.',
+      'If you join them, its visits move here and its plate opens this car. You can undo this.',
     itIsThisCar: 'It is this car: join',
     wasJoined_one: '{{plate}} was joined to this car, {{count}} visit',
     wasJoined_other: '{{plate}} was joined to this car, {{count}} visits',
@@ -32,7 +32,7 @@ export const garage = {
   },
   carPage: {
     settle: 'settle',
-    theVisitBeforeThe: 'the visit before, the next one',
+    theVisitBeforeThe: 'previous or next visit',
     newVisitOfThis: 'new visit of this car',
     backToTheGarage: 'back to the garage',
     backToToday: 'back to today',
@@ -51,11 +51,11 @@ export const garage = {
   carTread: {
     treadThroughTime: 'Tread through time',
     visitShown: 'Visit shown',
-    paleLostSinceThe: 'pale: lost since the reading before',
+    paleLostSinceThe: 'pale: lost since the previous reading',
     at: 'at {{odometer}} {{unit}}',
   },
   causeCosts: {
-    whatTheTiresGo: 'What the tires go on: about {{yearly}} a year, as the cars are',
+    whatTheTiresGo: 'What wears the tires: about {{yearly}} a year, as the cars are',
     wearThatAnyCar: 'Wear that any car has',
     camber: 'Camber',
     toe: 'Toe',
@@ -67,7 +67,7 @@ export const garage = {
     joinedNames: 'Joined names',
     wasJoined: '“{{name}}” was joined, {{cars}}',
     joinedTheirCarsMove:
-      'Joined, their cars move to “{{name}}”, and so does every car entered under the other name later. To keep the other name, open it and join there. You can undo this.',
+      'If you join them, their cars move to “{{name}}”, and so does every car entered under the other name later. To keep the other name, open it and join there. You can undo this.',
     theSameCustomerJoin: 'The same customer: join',
   },
   customerList: {
@@ -87,20 +87,20 @@ export const garage = {
     asAChart: 'As a chart',
     asATable: 'As a table',
     depthAgainstOnThis: 'Depth, {{depthUnitWords}}, against {{distance}} on this tire',
-    bandWhereItGoes: 'band: where it goes as the car is, eight times in ten',
-    workingOutWhatIs: 'working out what is to come',
+    bandWhereItGoes: 'band: where it will be eight times in ten, as the car is',
+    workingOutWhatIs: 'working out the forecast',
   },
   depthTable: {
     to: '{{median}} ({{low}} to {{high}})',
     onThisTire: '{{distance}} on this tire',
-    toCome: 'to come',
+    toCome: 'forecast',
     new: 'new',
     read: 'read',
   },
   doubles: {
     enteredTwice: 'Entered twice?',
     undo: 'Undo',
-    takeApartAgain: 'Take {{name}} apart again',
+    takeApartAgain: 'Separate {{name}} again',
   },
   fleetPage: {
     backToTheGarage: 'back to the garage',
@@ -112,7 +112,7 @@ export const garage = {
     tryAgain: 'Try again',
     byWhenTiresAre: 'By when tires are needed',
     withWhatIsAdvised:
-      'With what is advised and why, and what tires and work cost each 1 000 {{distance}} as the car is → as advised.',
+      'With what is advised and why, and what tires and work cost per 1 000 {{distance}} as the car is → as advised.',
     carsOfTheFleet: 'Cars of the fleet',
     read: 'read {{arrivedAt}}',
     notReadInFull: 'not read in full yet',
@@ -158,7 +158,7 @@ export const garage = {
   },
   sizeNeeds: {
     dMmmm: 'D MMMM',
-    tiresToHaveBy: 'Tires to have by {{until}}',
+    tiresToHaveBy: 'Tires to stock by {{until}}',
     to: '{{low}} to {{high}}',
     forCars_one: 'for <b>{{needing}}</b> of {{count}} car',
     forCars_other: 'for <b>{{needing}}</b> of {{count}} cars',
@@ -180,10 +180,10 @@ export const garage = {
     weekAndYear: 'week and year {{dateCode}}',
     onTheCar: 'On the car: {{placesOf}}',
     offTheCar: 'Off the car',
-    itsLife: 'Its life',
+    itsLife: 'Its history',
     fittedNew: 'fitted new, {{wheels}}',
     firstRead: 'first read, {{wheels}}',
-    changedPlacesNow: 'changed places, now {{wheels}}',
+    changedPlacesNow: 'rotated, now {{wheels}}',
     otherTiresWereOn: 'other tires were on',
     backOn: 'back on, {{wheels}}',
     tiresLineNotNoted: 'Tires, line not noted',
@@ -218,12 +218,12 @@ export const garage = {
     before: 'Before',
     now: 'Now',
     aChangeIsCalled:
-      'A change is called one when it is more than twice what the readings and an ordinary car’s ups and downs would make.',
+      'A change counts when it is more than twice what the readings and an ordinary car’s ups and downs explain.',
     theSRib: 'the {{wheelLabels}}’s {{rib}} rib',
     losesInsteadOf: '{{since}} {{most}} has lost {{is}}\u00a0{{units}} instead of {{was}}.',
     theCarHasRun: '{{since}} the car has not been driven far enough to tell.',
     losesWhatWasRun:
-      '{{capital}} loses {{now}} {{units}}; what was run before is too little to compare.',
+      '{{capital}} loses {{now}} {{units}}; the distance before that is too short to compare.',
     goesOnLosingAs: '{{since}} {{tireOf}} has lost {{now}}\u00a0{{units}}, as before.',
     sinceWork: 'Since {{work}} on {{day}}',
     theVisit: 'the visit',

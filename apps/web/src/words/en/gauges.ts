@@ -47,7 +47,7 @@ export const gauges = {
     loadingTheGauges: 'Loading the gauges',
     tryAgain: 'Try again',
     noGaugeYetPut:
-      'No gauge yet. Put in what the shop measures with, and check it against something known: each morning the depth gauge on its step block, now and then the rig on its bar. What a check finds off is counted where angles are measured.',
+      'No gauge yet. Add what the shop measures with and check it against something known: the depth gauge on its step block each morning, the rig on its bar now and then. An error that a check finds is counted where angles are measured.',
     gauges: 'Gauges',
     hideThosePutAway: 'Hide those put away',
     showThosePutAway: 'Show those put away too',
@@ -60,11 +60,11 @@ export const gauges = {
     neverChecked: 'Never checked',
     offByAtWorst: 'Off by {{error}} at worst',
     goodAtWorst: 'Good, {{error}} at worst',
-    goodWouldBeWithin: 'Good would be within {{kind}}.',
+    goodWouldBeWithin: 'Within {{kind}} would be good.',
     setItRightOr: 'Set it right or put it away.',
     checkedGoodIsWithin: 'Checked {{at}}; good is within {{kind}}.',
     tooFewChecksTo: 'Too few checks to tell whether it drifts.',
-    noDriftToBe: 'No drift to be seen in {{length}} checks.',
+    noDriftToBe: 'No drift seen in {{length}} checks.',
     daysAgo: '{{days}} days ago',
     on: 'on {{at}}',
     driftsUp: 'Drifts up by {{size}} a year ({{low}} to {{high}}).',
@@ -105,7 +105,7 @@ export const gauges = {
     gaugeStudies: 'Gauge studies',
     earlierOnes: 'Earlier ones',
     mm: '±{{mm}} mm',
-    isWhatTheDiagnosis: 'is what the diagnosis takes one reading to be good for',
+    isWhatTheDiagnosis: 'is the reading error that the diagnosis uses',
     backToTheUsual: 'Back to the usual {{readingSdMm}} mm',
     asIsUsualOne:
       'The usual value, one standard deviation, before rounding. A study shows what it is here.',
@@ -134,7 +134,7 @@ export const gauges = {
     allRead: 'all read',
     ofRead: '{{taken}} of {{planned}} read',
     theMarksComeIn:
-      'The marks come in an order of their own for each person and each time round, and nothing that was read before is shown. Several people can read at once, each at a tablet.',
+      'Each person gets the marks in a new order each time, and earlier readings are not shown. Several people can read at once, each with a tablet.',
     marksTimes: '{{marks}} marks, {{trials}} times each, from {{createdAt}}',
   },
   studyReader: {
@@ -148,14 +148,13 @@ export const gauges = {
     nextMark: 'Next mark',
     allReadThankYou: 'All read. Thank you.',
     notSaved: 'Not saved: {{text}}',
-    takeBackTheLast: 'Take back the last and read it again',
+    takeBackTheLast: 'Delete the last and read it again',
     aDepthIn: 'A depth in {{unit}}, such as {{example}}',
   },
   studyResult: {
     fromTo: '{{low}} to {{high}}',
     tooFewReadingsTo: 'Too few readings to tell.',
-    asSoonAsEverybody:
-      'As soon as everybody has read two marks twice, what can be said is said here.',
+    asSoonAsEverybody: 'The result shows here as soon as everybody has read two marks twice.',
     whatTheStudySays: 'What the study says',
     soFarFromOf: 'So far, from {{length}} of {{length2}} marks read {{trials}} times by everybody.',
     everyReadingMm: 'Every reading, mm',
@@ -169,7 +168,7 @@ export const gauges = {
     mayBeAbleTo: 'may be able to see half a millimetre: too few readings to tell.',
     onePersonWithThis: 'One person with this gauge {{seen}}',
     stillWithinMmReadings:
-      'Between two people it takes {{byTwo}}, still within {{toSeeMm}} mm: readings of one visit can be held against another’s.',
+      'Between two people it takes {{byTwo}}, still within {{toSeeMm}} mm: readings of one visit can be compared with another’s.',
     aDifferenceOfMm:
       'Between two people it takes {{byTwo}}: a difference of {{toSeeMm}} mm between two people’s readings means nothing.',
     soItIsNot:
@@ -205,7 +204,7 @@ export const gauges = {
     stepsToldApart: '<b>{{steps}}</b> steps of depth can be told apart ({{low}} to {{high}}).',
     more: 'more',
     fromThisTheDiagnosis:
-      'From this the diagnosis would take one reading to be good for <b>±{{spread}} mm</b>: one person’s spread without the rounding, drawn towards the usual one the more the smaller the study. What somebody reads too deep everywhere is not in it, as it is the same at all ribs and makes no pattern.',
+      'From this the diagnosis would use a reading error of <b>±{{spread}} mm</b>: one person’s spread without the rounding, pulled towards the usual one more the smaller the study is. Reading too deep everywhere is not counted, as it is the same at all ribs and makes no pattern.',
   },
   studyTable: {
     everyReading: 'Every reading',
@@ -222,8 +221,8 @@ export const gauges = {
     freedom: 'Freedom',
     meanSquare: 'Mean square',
     withoutEnd: 'without end',
-    takenForChanceAnd: 'taken for chance and put with the repeats.',
-    moreThanChanceSome: 'more than chance: some read some marks in a way of their own.',
+    takenForChanceAnd: 'treated as chance and pooled with the repeats.',
+    moreThanChanceSome: 'more than chance: some people read some marks differently.',
     lessThan1Of: 'less than 1 % of the time',
     aboutOfTheTime: 'about {{percent}} % of the time',
     peopleByMarks:

@@ -67,7 +67,7 @@ export const handOver = {
     readings: 'Readings',
     angles: 'Angles',
     estimate: 'Estimate',
-    forTheBayAnd: 'For the bay, and for other programs',
+    forTheBayAnd: 'For the bay and for other programs',
     techniciansSheetPdf: 'Technician’s sheet (PDF)',
     hojaDelTécnicoPdf: 'Hoja del técnico (PDF)',
     caseFile: 'Case file',

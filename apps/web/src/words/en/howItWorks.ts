@@ -32,7 +32,7 @@ export const howItWorks = {
     someFortyUnknownsAt:
       'Some forty unknowns at once: four cambers, two toes, four running pressures, rate of wear, cornering, play, bounce, how much this car’s tires scatter, a reading that may be wrong, and the constants themselves. From the cars that usually come in, thousands of cars are drawn that would have left just these readings; a cause’s chance is the part of them that have it. Toe against play, camber against handed driving, low pressure against cornering: where two explanations fit, both keep their share.',
     whatIsToldOn:
-      'What is entered on arrival counts too: a kerb or a lift makes angles likelier out, and today’s angles say less of what wore the tread; an alignment before most of the wear makes worn joints likelier; tires of different make or age may wear at different rates.',
+      'What is entered on arrival counts too: a kerb or a lift makes angles likelier out, and today’s angles say less about what wore the tread; an alignment before most of the wear makes worn joints likelier; tires of different make or age may wear at different rates.',
     theCarsThatCome: 'The cars that come in (common practice, no source)',
     howFarTheFormula: 'How far the formula and the hand are trusted',
     fromCausesToAdvice: 'From causes to advice',

@@ -44,21 +44,21 @@ export const insights = {
     wasTheDiagnosisRight: 'Was the diagnosis right? Too few cars to tell.',
     moreIsOutOf: 'More is out of its limits here than the diagnosis says.',
     lessIsOutOf: 'Less is out of its limits here than the diagnosis says.',
-    takenTogetherTheChances: 'Taken together the chances have held, but not at every height.',
+    takenTogetherTheChances: 'Taken together the chances have held, but not at every level.',
     theChancesThatThe: 'The chances that the diagnosis said have held.',
     countedAreCarsDecided:
       'Counted are cars decided on before any angle was measured, and measured afterwards.',
     fromCarsOnThis: '{{seen}}. From {{leastCars}} cars on this says something. {{rule}}',
     toWouldFit: '({{found}} to {{found2}} would fit)',
     whereWasSaidCame: 'Where {{said}} was said, {{part}} came true ({{low}} to {{high}}).',
-    itTellsCarsApart: 'It tells cars apart better than saying the same of each.',
-    itTellsCarsApartWorse: 'It tells cars apart worse than saying the same of each.',
+    itTellsCarsApart: 'It tells cars apart better than giving each the same chance.',
+    itTellsCarsApartWorse: 'It tells cars apart worse than giving each the same chance.',
     whetherItTellsCars:
-      'It is too early to say whether it tells cars apart better than saying the same of each.',
+      'It is too early to say whether it tells cars apart better than giving each the same chance.',
     onCarsTheRigFound_one:
-      'On {{count}} car the rig found {{found}} of {{angles}} angles out of their limits; by what was said it was to be {{expected}}',
+      'On {{count}} car the rig found {{found}} of {{angles}} angles out of their limits; the diagnosis expected {{expected}}',
     onCarsTheRigFound_other:
-      'On {{count}} cars the rig found {{found}} of {{angles}} angles out of their limits; by what was said it was to be {{expected}}',
+      'On {{count}} cars the rig found {{found}} of {{angles}} angles out of their limits; the diagnosis expected {{expected}}',
   },
   comebackList: {
     whatCameBackAnd: 'What came back, and where it could have been caught',
@@ -84,7 +84,7 @@ export const insights = {
     tooFewToTell: 'too few to tell',
     to: '({{low}} to {{high}})',
     judgedAgain:
-      '{{seenAgain}} of the {{declined}} cars whose work was declined have been judged again since. Counted is the rubber taken by what the work would have put right, as a part of the tires at today’s prices; fuel and the road are not in it.',
+      '{{seenAgain}} of the {{declined}} cars whose work was declined have been judged again since. This counts the rubber taken by the fault that the work would have put right, at today’s tire prices; fuel and safety are not in it.',
   },
   declinedList: {
     whoSaidNoWhy: 'Who said no, why, and what it has cost',
@@ -107,7 +107,7 @@ export const insights = {
     carsWhatTheyLost: '{{length}} cars, what they lost against the forecast',
   },
   forecastsHeld: {
-    ranOnAsThey: 'Ran on as they were',
+    ranOnAsThey: 'Left as they were',
     onCarsPutRight: 'On cars put right',
     newTires: 'New tires',
     loadingHowForecastsHeld: 'Loading how forecasts held',
@@ -115,8 +115,8 @@ export const insights = {
     forecastsByKind: 'Forecasts by kind',
     tires: 'Tires',
     cars: 'Cars',
-    lostOfTheForecast: 'Lost of the forecast',
-    withinThe80Span: 'Within the 80 % span',
+    lostOfTheForecast: 'Lost, share of forecast',
+    withinThe80Span: 'Within the 80 % range',
     tooFewToTell: 'too few to tell',
     to: '{{mean}} ({{low}} to {{high}})',
     forecastAndRead: 'Forecast and read',
@@ -136,7 +136,7 @@ export const insights = {
     theyLostOfWhat:
       'They lost {{mean}} of what was forecast ({{low}} to {{high}}), so a tire lasts {{mean2}}.',
     ofTheReadingsLay:
-      '{{part}} of the readings lay within the span that should hold 80 % ({{low}} to {{high}}).',
+      '{{part}} of the readings lay within the range that should hold 80 % ({{low}} to {{high}}).',
     onlyTheLatest2: 'Only the latest 2 000 decisions are looked through.',
     asLongAsForecast: 'as long as forecast',
     readAgain_one: '{{count}} car has been read again, at {{ribs}} ribs.',
@@ -171,16 +171,15 @@ export const insights = {
     yourOwnFiguresMay: 'Your own figures may fit your cars a little better; that can be chance.',
     yourOwnFiguresFitYour: 'Your own figures fit your cars better than the usual ones.',
     fromCarsOneVisit:
-      'From {{cars}} cars, one visit each, drawn towards the usual figures as long as cars are few.',
-    boldIsWhatDiffers: 'Bold is what differs from the usual beyond chance.',
-    noPartOfThem:
-      '{{from}} No part of them fits cars better that they were not learned from. {{bold}}',
+      'From {{cars}} cars, one visit each, pulled towards the usual figures while cars are few.',
+    boldIsWhatDiffers: 'Bold figures differ from the usual by more than chance.',
+    noPartOfThem: '{{from}} None of them fits other cars better than the usual ones. {{bold}}',
     usedIsThePart:
-      'Used is the part that fits cars best that they were not learned from: {{used}} of the way from the usual.',
+      'The part used is what fits other cars best: {{used}} of the way from the usual.',
     withThemWhatIs:
-      'With them, what is read of a car that they were not learned from is {{mean}} times as likely ({{low}} to {{high}}).',
-    noneChanged: 'Of {{cars}} cars seen lately, none would be advised otherwise.',
-    someChanged: 'Of {{cars}} cars seen lately, {{changed}} would be advised otherwise:',
+      'With them, the readings of other cars are {{mean}} times as likely ({{low}} to {{high}}).',
+    noneChanged: 'Of {{cars}} cars seen lately, none would get other advice.',
+    someChanged: 'Of {{cars}} cars seen lately, {{changed}} would get other advice:',
   },
   ownFigures: {
     loadingWhatTheDiagnosis: 'Loading what the diagnosis starts from',
@@ -190,7 +189,8 @@ export const insights = {
       'From {{leastCars}} cars on, each read at ten ribs or more, there is something to learn.',
     oneVisitOfEach:
       'One visit of each car counts, picked at random. It takes some minutes and runs in the background.',
-    theDiagnosisStartsFrom: 'The diagnosis starts from what {{cars}} of your own cars taught.',
+    theDiagnosisStartsFrom:
+      'The diagnosis starts from what it learned from {{cars}} of your own cars.',
     yourOwnFiguresToo: 'Your own figures? Too few cars to learn from: {{cars}} of {{leastCars}}.',
     theDiagnosisStartsFromFigures: 'The diagnosis starts from figures that hold for most shops.',
     inUseSinceFor: 'In use since {{usedSince}}, for visits that began later.',
@@ -209,11 +209,11 @@ export const insights = {
   },
   runAtWork: {
     readingTheCars: 'Reading the cars',
-    readingThemAgainBy: 'Reading them again, by what the first reading taught',
+    readingThemAgainBy: 'Reading them again with what the first pass learned',
     tryingItOnThe: 'Trying it on the latest cars',
-    ofTheWholeIs: '{{stages}}: {{part}} % of the whole is done.',
+    ofTheWholeIs: '{{stages}}: {{part}} % done.',
     stoppedAtWhatWas: 'Stopped at {{part}} %. What was read is saved.',
-    brokeOffAtWhat: 'Broke off at {{part}} %. What was read is saved.',
+    brokeOffAtWhat: 'Interrupted at {{part}} %. What was read is saved.',
     learning: 'Learning',
     stop: 'Stop',
     goOn: 'Go on',
@@ -246,7 +246,7 @@ export const insights = {
     to: '({{low}} to {{high}})',
   },
   adviceWords: {
-    noWorkBesideTires: 'No work beside tires',
+    noWorkBesideTires: 'No work besides tires',
   },
   bandWords: {
     saidCameTrueOf: 'said {{said}}, came true {{part}} of {{of}}',
@@ -266,14 +266,14 @@ export const insights = {
     aCheckWasAdvised: 'a check was advised and not made',
     theTreadWasRead: 'the tread was read and nothing was advised',
     itWasHereAnd: 'it was here and its tread was not read',
-    nobodyShookTheJoints: 'nobody shook the joints',
+    nobodyShookTheJoints: 'the joints were not checked',
     visit: 'visit {{number}}: {{catchWords}}',
   },
   learnedFigures: {
     allTires: 'All tires',
     frontAxleAgainstRear: 'Front axle against rear',
     loadOnBothShoulders: 'Load on both shoulders',
-    loadMovedByBends: 'Load moved by bends',
+    loadMovedByBends: 'Load shifted in bends',
     frontToeOut: 'Front toe out',
     rearToeOut: 'Rear toe out',
     someCamberOut: 'Some camber out',

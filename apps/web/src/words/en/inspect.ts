@@ -6,7 +6,7 @@ export const inspect = {
     handsAtTheTop:
       'Hands at the top and the bottom, then left and right. A click or a gap is play.',
     aJointSoLoose:
-      'A joint so loose can come apart. The car is not driven until a licensed technician has seen it.',
+      'A joint this loose can come apart. Do not drive the car until a licensed technician has seen it.',
   },
   inspectStep: {
     notLiftedTodayExplain: 'Not lifted today: explain',
@@ -61,7 +61,7 @@ export const inspect = {
     theSideNeedsThe:
       'The {{crookedWheel}} side needs the work: a bent arm, spindle or rod there first.',
     theRodsAreNot:
-      'The rods are not equal: the rack may stand off centre, or one side was set to hide a bend.',
+      'The rods are not equal: the rack may be off centre, or one side was set to hide a bend.',
     aJointTightenedWith:
       'A joint tightened with an impact wrench, or a bound strut mount, holds the steering back; caster will not fix it.',
   },
@@ -112,14 +112,14 @@ export const inspect = {
       'Along the tread, block by block, both ways: each block is high at one end and low at the other. One way catches, the other does not.',
     flatSpot: 'Flat spot',
     turnTheWheelSlowly:
-      'Turn the wheel slowly by hand and look along the tread: one short stretch lies lower, all across, where the wheel was locked.',
+      'Turn the wheel slowly by hand and look along the tread: one short stretch is lower, all across, where the wheel was locked.',
     play: 'Play',
     wheelOffTheGround:
       'Wheel off the ground, car on stands: hands at the top and the bottom, push and pull; then left and right. A click or a gap is play. Somebody watches the joint.',
   },
   wornParts: {
     partsComeFirstAn: 'Parts come first: an alignment on these does not hold.',
-    lookedAtAgainBefore: 'Looked at again before an alignment:',
+    lookedAtAgainBefore: 'Check again before an alignment:',
     tooMuch: 'too much',
     some: 'some',
     jointsFoundLoose:

@@ -1,9 +1,9 @@
 export const measure = {
   againstTheTread: {
     againstTheTread: 'Against the tread',
-    workingOutWhatThe: 'Working out what the tread says with these angles beside it…',
+    workingOutWhatThe: 'Working out what the tread says with these angles…',
     lookAtTheCauses: 'Look at the causes',
-    withTheseAngles: 'With these angles beside it, the tread says: <b>{{headline}}</b>',
+    withTheseAngles: 'With these angles, the tread says: <b>{{headline}}</b>',
   },
   angleEntry: {
     sai: '{{wheel}}, SAI',
@@ -19,7 +19,7 @@ export const measure = {
   angleFileButton: {
     openAFile: 'Open a file',
     fileOfAngles: 'File of angles',
-    thisFileWasNot: 'This file was not taken in.',
+    thisFileWasNot: 'This file was not imported.',
     anglesFrom: 'Angles from {{name}}',
     nothingWasChangedFix: 'Nothing was changed. Fix the file and open it again.',
     understood: 'Understood',
@@ -40,7 +40,7 @@ export const measure = {
     camberInTurns: 'Camber in turns',
     turnsOfTheSteering: 'That is {{turns}} turns of the steering wheel.',
     thatMuchLeansOn:
-      'That much leans on the inner edge whenever it turns: in town and on bends the inner edge goes first, though the camber straight ahead may be in.',
+      'With this much the tire leans on its inner edge in every turn: in town and on bends the inner edge goes first, even if the camber straight ahead is within limits.',
     theInnerEdgeHas: 'The inner edge has little to fear from turning.',
     drawnWithSaiOf: 'Drawn with SAI of {{usualSai}}° where none was read; a common value.',
     outsideOfATurn: 'Outside of a turn at {{degrees}}°: {{wheels}}.',
@@ -78,16 +78,15 @@ export const measure = {
     toe: 'Toe',
     plusFrontPointsIn: 'plus: front points in',
     wheel: 'Wheel',
-    turnTheSignRound: '{{title}}: turn the sign round',
+    turnTheSignRound: '{{title}}: change the sign',
     camberAndCasterIn: 'Camber and caster in',
     toeIn: 'Toe in',
     takenAtADiameter: 'Taken at a diameter of',
-    turnRound: 'turn the sign round',
+    turnRound: 'change the sign',
   },
   measureStep: {
     measureTheAlignment: 'Measure the alignment',
-    sayWhatIsMeasured:
-      'Say what is measured today; then the car is made ready, and one reading is repeated.',
+    sayWhatIsMeasured: 'Choose what to measure today. Then prepare the car and repeat one reading.',
     goToInspect: 'Go to Inspect',
     whatItMeans: 'What it means',
     didNotComeBack:
@@ -108,7 +107,7 @@ export const measure = {
   repeatFirst: {
     repeatabilityCheck: 'Repeatability check',
     readOneFrontToe:
-      'Read one front toe, turn lock to lock, come back straight, read again. Moved by more than {{allowed}}, which is all that {{title}} may differ by, something is worn. Hands and feet clear of the wheels.',
+      'Read one front toe, turn lock to lock, come back straight, read again. If it moved by more than {{allowed}}, the most that {{title}} may differ by, something is worn. Hands and feet clear of the wheels.',
     toeBefore: 'Toe before',
     toeAfter: 'Toe after',
     theSecondReading: 'The second reading',
@@ -120,13 +119,13 @@ export const measure = {
     readTheRig: 'Read the rig',
     whatTheRigSees: 'What the rig sees now',
     theRigDoesNot:
-      'The rig does not answer. What was measured is saved; it is asked again every second.',
-    playCarAndFaults: 'Play car and faults',
+      'The rig does not answer. What was measured is saved; trying again every second.',
+    playCarAndFaults: 'Simulate a car and faults',
     cancel: 'Cancel',
     use: 'Use',
     theRigIsSwitched: 'The rig is switched off: it sees no wheel.',
     aTargetIsBlocked:
-      'A target is blocked: it does not see {{unseen}}. Clear the line to it; what is seen can be taken over.',
+      'A target is blocked: it does not see {{unseen}}. Clear the line to it; what it does see can be used.',
     waitUntilTheFigures:
       'Wait until the figures settle. One that keeps swinging has a loose clamp.',
     simulatedRig: 'This is the simulated rig that ships with the product.',
@@ -146,13 +145,13 @@ export const measure = {
     carriesHeavyLoadsIn:
       'Carries heavy loads in the cabin: angles are read as the specification asks, not as loaded.',
     carriesHeavyLoadsInThe:
-      'Carries heavy loads in the trunk: rear camber and toe are others when it is loaded.',
-    carriesHeavyLoadsCamber: 'Carries heavy loads: camber and toe are others when it is loaded.',
+      'Carries heavy loads in the trunk: rear camber and toe change when it is loaded.',
+    carriesHeavyLoadsCamber: 'Carries heavy loads: camber and toe change when it is loaded.',
     fuelInTheTank: 'Fuel in the tank',
     caution: '◆ Caution',
     then: 'Then {{otherwise}}.',
-    worthLittleAPoint: 'Worth little: a point that it depends on was skipped.',
-    whyItIsSkipped: 'Why it is skipped',
+    worthLittleAPoint: 'Less reliable: a step that it depends on was skipped.',
+    whyItIsSkipped: 'Why skip it',
   },
   sheetBar: {
     noSpecificationChosen: 'No specification chosen',
@@ -174,8 +173,7 @@ export const measure = {
     theSheetsCannotBe:
       'The sheets cannot be fetched just now; a starting point can be chosen meanwhile.',
     startingPointsByUse: 'Starting points by use',
-    customOfTheTrade:
-      'Custom of the trade for where the maker’s figures are not known, or not wanted.',
+    customOfTheTrade: 'Trade practice, for when the maker’s figures are not known or not wanted.',
     goWithoutASheet: 'Go without a sheet',
     cancel: 'Cancel',
     noneYet: 'None yet.',
@@ -199,7 +197,7 @@ export const measure = {
   angleFile: {
     itIsTooLarge: 'It is too large for one car’s angles.',
     itHasNoTable: 'It has no table with a heading and a line for each wheel.',
-    itStartsLikeJson: 'It starts like JSON, and is none.',
+    itStartsLikeJson: 'It starts like JSON but is not valid.',
     itIsJsonBut: 'It is JSON, but not angles: its format must be {{anglesFormat}}.',
     theFile: 'The file',
     expected: '{{path}}: expected {{expected}}',

@@ -5,7 +5,7 @@ export const practice = {
     readTheTread: 'Read the tread',
     whatMadeThisTread: 'What made this tread?',
     pickWhereThenSay:
-      'Pick where, then say how sure. What you leave alone counts as said of any car. A sure wrong answer costs more than an honest doubt.',
+      'Pick where, then say how sure. What you leave alone counts as the usual chance. A sure wrong answer costs more than an honest doubt.',
     causes: 'Causes',
     whatWouldYouDo: 'What would you do?',
     answerAndBeTold: 'Answer and see',

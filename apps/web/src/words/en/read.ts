@@ -6,10 +6,10 @@ export const read = {
   },
   driveOver: {
     driveOverTheReader: 'Drive over the reader',
-    playIt: 'Play it',
+    playIt: 'Simulate it',
     thatPassDoesNot:
-      'That pass does not count: the car was {{refused}}. Turn round and drive over once more.',
-    theFileWasNot: 'The file was not taken in. {{fileFault}} Nothing was changed.',
+      'That pass does not count: the car was {{refused}}. Turn around and drive over once more.',
+    theFileWasNot: 'The file was not imported. {{fileFault}} Nothing was changed.',
     nobodyStandsInFront:
       'Nobody stands in front of or behind a car that is moving. Walking pace, hands off the wheel once it is straight.',
     openAFileOf: 'Open a file of profiles',
@@ -21,8 +21,8 @@ export const read = {
     steeringWhileItPassed: 'steering while it passed',
     theReaderWaitsFor:
       'The reader waits for a car: straight and square over it, {{slowestKmh}} to {{fastestKmh}} km/h.',
-    theReaderBrokeOff: 'The reader broke off; it is called again. A file can be opened meanwhile.',
-    callingTheReader: 'Calling the reader …',
+    theReaderBrokeOff: 'Lost the reader; reconnecting. You can open a file meanwhile.',
+    callingTheReader: 'Connecting to the reader…',
   },
   keypad: {
     keypad: 'Keypad',
@@ -46,17 +46,17 @@ export const read = {
     noGrooveWasFound:
       'No groove was found at {{unread}}. Read there by hand: worn through, or hidden by dirt and water.',
     lineExpected: 'Line {{line}}: expected {{expected}}.',
-    takeTheseInsteadOf: 'Take these instead of what was read',
-    takeTheseReadings: 'Take these readings',
-    leastDepth: 'Least depth over the places, {{unit}}. Dashed: the legal limit.',
+    takeTheseInsteadOf: 'Use these instead of what was read',
+    takeTheseReadings: 'Use these readings',
+    leastDepth: 'Lowest depth of all places, {{unit}}. Dashed: the legal limit.',
     linesLeftOut_one: '{{count}} line was left out.',
     linesLeftOut_other: '{{count}} lines were left out.',
     places_one: '{{count}} place',
     places_other: '{{count}} places',
   },
   readStep: {
-    theGaugeStoodOff: 'The gauge stood off the tread. Set it down in the groove and press again.',
-    theGaugeSentWhich: 'The gauge sent “{{text}}”, which is no depth. Press again.',
+    theGaugeStoodOff: 'The gauge was not on the tread. Set it down in the groove and press again.',
+    theGaugeSentWhich: 'The gauge sent “{{text}}”, which is not a depth. Press again.',
     placeIsRead: 'Place {{station}} is read',
     allTwelveAreRead: 'All twelve are read',
     readingOf: 'Reading {{index}} of {{length}}',
@@ -79,9 +79,9 @@ export const read = {
   },
   profileFile: {
     itIsTooLarge: 'It is too large: at most 5 MB.',
-    itBeginsLikeJson: 'It begins like JSON but is not whole.',
+    itBeginsLikeJson: 'It starts like JSON but is not complete.',
     lineExpected: 'Line {{line}}: expected {{expected}}.',
-    itHoldsNoCut: 'It holds no cut of a tread.',
+    itHoldsNoCut: 'It has no tread profile in it.',
     theFile: 'The file',
     expected: '{{path}}: expected {{expected}}.',
   },

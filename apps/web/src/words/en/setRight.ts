@@ -17,9 +17,9 @@ export const setRight = {
   },
   changedHeight: {
     liftedRodsThatSlope:
-      'Lifted: rods that slope pull the wheels to toe-in, camber and caster move with the arms, joints and shafts stand at a steep angle. Look at boots, brake hoses and the end of each joint’s travel from lock to lock; longer upper arms bring camber and caster back. Aligned at once, before it is driven far.',
+      'Lifted: rods that slope pull the wheels to toe-in, camber and caster move with the arms, joints and shafts work at a steep angle. Look at boots, brake hoses and the end of each joint’s travel from lock to lock; longer upper arms bring camber and caster back. Align it at once, before it is driven far.',
     loweredCamberGoesNegative:
-      'Lowered: camber goes negative and toe moves. Look at the tires against fender and strut from lock to lock and at full travel. Aligned at once, before it is driven far.',
+      'Lowered: camber goes negative and toe moves. Look at the tires against fender and strut from lock to lock and at full travel. Align it at once, before it is driven far.',
     changedHeightWhatIt: 'Changed height: what it does to camber and toe',
     noChangeOfHeight:
       'No change of height was noted on arrival. Start from a typical layout; the car’s own joints can be typed.',
@@ -51,7 +51,7 @@ export const setRight = {
     kmIsUsualFor: '{{usualRecheckKm}} km is usual for fasteners.',
     recheckAfter: 'Recheck after',
     complaintIs: 'Complaint: <b>{{complaint}}</b>',
-    lookedAtAgain: 'Fasteners and angles are looked at again after',
+    lookedAtAgain: 'Check fasteners and angles again after',
   },
   fromEarlier: {
     onThisCar: 'On this car, {{at}},',
@@ -64,10 +64,10 @@ export const setRight = {
     toItTakesGive: '{{did}} To {{words}} it takes {{amount}} {{more}}, give or take {{max}}.',
     thatIsNoMore:
       '{{did}} That is no more than two readings may differ by: turn further, or look for what binds.',
-    atTheOneMoved: 'At the {{other}} one {{one}} moved it by {{perUnit}}.',
-    builtAlikeUseIt: 'Built alike: use it here',
+    atTheOneMoved: 'At the {{other}}, one {{one}} moved it by {{perUnit}}.',
+    builtAlikeUseIt: 'Same design: use it here',
     asAtThe: 'as at the {{other}}',
-    againstTheWayAt: 'against the way at the {{other}}',
+    againstTheWayAt: 'the other way from the {{other}}',
     giveOrTakeLengthening:
       '{{amount}} {{more}}, give or take {{max}}; lengthening on one side is lengthening on the other.',
     turnedBy: 'Turned by, {{more}}',
@@ -92,7 +92,7 @@ export const setRight = {
     whatToSet: 'What to set',
     done: 'Done',
     measureAgain: 'measure again',
-    wants: '{{now}}, wants {{target}}',
+    wants: '{{now}}, target {{target}}',
   },
   setRightStep: {
     nothingIsMeasuredYet: 'Nothing is measured yet.',
@@ -102,7 +102,7 @@ export const setRight = {
     theMakersSpecificationTorque:
       'The maker’s specification, torque and procedure decide, and a licensed technician does the work.',
     begin: 'Begin',
-    keepsTheseAnglesAs: 'saves these angles as the ones before',
+    keepsTheseAnglesAs: 'saves these angles as “before”',
     noStepSetsThis: 'No step sets this',
     leftAsItIs: 'Left as it is',
     steeringWheelHeldStraight: 'Steering wheel held straight: which front wheel is not?',
@@ -130,13 +130,13 @@ export const setRight = {
     withinReachItMoves: 'Within reach: it moves by {{degrees}} to {{degrees2}}.',
     outOfReach: 'Out of reach.',
     itMovesByTo: 'It moves by {{degrees}} to {{degrees2}}; {{short}} remains. ',
-    nothingIsFittedTo: 'Nothing is fitted to set it with. ',
+    nothingIsFittedTo: 'The car has no adjuster for it. ',
     inStockAnOffset: 'In stock: an offset bolt of {{bolt}}°. ',
-    whatWouldBringIt: 'What would bring it: {{part}}. {{stock}}If it stays, {{otherwise}}.',
+    whatWouldBringIt: 'What would fix it: {{part}}. {{stock}}If it stays, {{otherwise}}.',
   },
   threadLeft: {
     threadLeftInThe: 'Thread left in the rod end',
-    threadInTheEnd: 'Thread in the end now',
+    threadInTheEnd: 'Thread in the rod end now',
     diameterOfTheThread: 'Diameter of the thread',
     stayIn:
       '<b>{{left}} mm</b> stay in; the maker’s least counts, about {{least}} mm where none is given.',

@@ -28,7 +28,7 @@ export const shared = {
     hardCornering: 'hard cornering',
     anglesThatWereOther: 'angles that were other than today’s: before a kerb, a part, a rotation',
     theyWouldHaveTaken:
-      'They would have taken more than was lost: they have not stood like this for long.',
+      'They would have taken more than was lost, so they have not been like this for long.',
     mmLeftOver: '{{mm}} mm {{leftOver}}',
     ofWhatWasLost:
       'Of <b>{{excess}} mm</b> that the four worst ribs lost beyond good settings, these angles explain <b>{{explained}} mm</b>, {{share}}.',
@@ -41,10 +41,10 @@ export const shared = {
     allOfThisIs:
       'All of this is made up: {{cars}} cars of the demo shop lived through two years in a simulator, and the diagnosis advised them as it would yours.',
     theDemoShopsPast:
-      'The demo shop’s past broke off at {{made}} of {{cars}} cars. It goes on when the shop is started again.',
+      'The demo shop’s past stopped at {{made}} of {{cars}} cars. It goes on when the shop is started again.',
     theDemoShopsTwo:
-      'The demo shop’s two past years are being made up in a simulator: {{made}} of {{cars}} cars so far. It runs in the background and takes some minutes.',
-    carsMadeUp: 'Cars made up',
+      'The demo shop’s two past years are being simulated: {{made}} of {{cars}} cars so far. It runs in the background and takes some minutes.',
+    carsMadeUp: 'Cars simulated',
     showWhatIsNew: 'Show what is new',
   },
   moreRows: {
@@ -75,7 +75,7 @@ export const shared = {
     howItWorks: 'How it works',
     toeShownIn: 'Toe shown in',
     readTheRibs: 'Read the ribs',
-    asTheShop: 'As the shop',
+    asTheShop: 'Same as the shop',
     walkingRound: 'Walking round',
     leftToRight: 'Left to right',
     axleByAxle: 'Axle by axle',
@@ -83,7 +83,7 @@ export const shared = {
     on: 'On',
     off: 'Off',
     light: 'Light',
-    asTheDevice: 'As the device',
+    asTheDevice: 'Same as the device',
     day: 'Day',
     night: 'Night',
     paper: 'Paper',
@@ -128,14 +128,14 @@ export const shared = {
     distanceIn: 'Distance in',
   },
   dueWords: {
-    wheelNutsTightenedAgain: 'Wheel nuts tightened again',
-    technicianLooksAgain: 'Technician looks again',
-    treadLookedAt: 'Tread looked at',
-    tiresChangePlaces: 'Tires change places',
-    anglesChecked: 'Angles checked',
+    wheelNutsTightenedAgain: 'Retighten the wheel nuts',
+    technicianLooksAgain: 'Technician checks again',
+    treadLookedAt: 'Check the tread',
+    tiresChangePlaces: 'Rotate the tires',
+    anglesChecked: 'Check the angles',
   },
   nameOf: {
-    somebodyWhoLeft: 'Somebody who left',
+    somebodyWhoLeft: 'Someone who left',
   },
   sheetWords: {
     to: '{{title}} {{low}} to {{high}}',

@@ -86,10 +86,10 @@ export const sheets = {
   sheetFiles: {
     theFileIsToo: 'The file is too large.',
     onlyTheFirstSheets: 'Only the first {{mostSheets}} sheets can be imported at once.',
-    itStartsLikeJson: 'It starts like JSON, and is none.',
+    itStartsLikeJson: 'It starts like JSON but is not valid.',
     sheet: 'Sheet {{i}}, ',
     line1ExpectedA: 'Line 1: expected a column called name, and those of the template.',
-    line1IsNo: 'Line 1: {{column}} is no column of a sheet; it was left out.',
+    line1IsNo: 'Line 1: {{column}} is not a column of a sheet; it was left out.',
     lineMoreCellsThan: 'Line {{i}}: more cells than the heading has columns.',
     lineExpected: 'Line {{i}}, {{path}}: expected {{expected}}',
     expected: '{{place}}{{path}}: expected {{expected}}',

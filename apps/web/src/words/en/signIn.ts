@@ -2,7 +2,7 @@ export const signIn = {
   choosePasswordPage: {
     checkingTheLink: 'Checking the link…',
     thisLinkDoesNot: 'This link does not work.',
-    askTheLeadOf: '{{text}}. Ask the lead of your shop for another.',
+    askTheLeadOf: '{{text}}. Ask the lead of your shop for a new one.',
     chooseYourPassword: 'Choose your password',
     youSignInWith: '{{name}}, {{shopName}}. You sign in with {{email}}.',
     saved: 'Saved.',
@@ -32,7 +32,7 @@ export const signIn = {
     atLeastTenCharacters: 'At least ten characters',
     setUpYourShop: 'Set up your shop',
     youBecomeItsLead: 'You become its lead. This page is offered once, while there is no shop.',
-    setUpAndCome: 'Set up and come in',
+    setUpAndCome: 'Set up and sign in',
   },
   signInPage: {
     keenGroove: 'Keen Groove',

@@ -13,7 +13,7 @@ export const today = {
   importReadings: {
     readingsFromATable: 'Readings from a table',
     aLineACar:
-      'A line a car with a column a rib, or a line a reading with plate, wheel, rib and depth. Open a CSV, or paste from a spreadsheet.',
+      'One line per car with a column per rib, or one line per reading with plate, wheel, rib and depth. Open a CSV, or paste from a spreadsheet.',
     openACsv: 'Open a CSV',
     tableOfReadings: 'Table of readings',
     orPasteHere: 'Or paste here',
@@ -31,7 +31,7 @@ export const today = {
     canBeSaved_one: '<b>{{readings}}</b> readings of <b>{{cars}}</b> car can be saved.',
     canBeSaved_other: '<b>{{readings}}</b> readings of <b>{{cars}}</b> cars can be saved.',
     lineExpected: 'Line {{line}}, {{where}}: expected {{expected}}',
-    linesStayOut: 'These lines stay out; all others can be saved.',
+    linesStayOut: 'These lines are left out; all others can be saved.',
     savedSoFar: '{{done}} of {{total}} cars saved',
   },
   newVisitDialog: {
@@ -47,8 +47,8 @@ export const today = {
   },
   readingColumns: {
     theTableHas: 'The table has',
-    aLineACar: 'a line a car',
-    aLineAReading: 'a line a reading',
+    aLineACar: 'one line per car',
+    aLineAReading: 'one line per reading',
     depthsWithoutAUnit: 'Depths without a unit are',
     plate: 'Plate',
     car: 'Car',

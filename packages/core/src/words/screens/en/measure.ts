@@ -76,7 +76,7 @@ export const setup = {
   },
   height: {
     words: 'Air springs or a ride mode: at the height and mode the specification names',
-    otherwise: 'camber and toe are those of another height',
+    otherwise: 'camber and toe belong to another height',
     caution: '',
   },
   floor: {
@@ -137,7 +137,7 @@ export const setup = {
   },
   stringHeight: {
     words: 'Strings at hub height, tight, touching nothing',
-    otherwise: 'a string that touches a tire bends there',
+    otherwise: 'a string that touches a tire is bent',
     caution: '',
   },
 } as const satisfies Record<SetupPoint, { words: string; otherwise: string; caution: string }>;

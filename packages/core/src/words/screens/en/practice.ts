@@ -73,7 +73,7 @@ export const lessons = {
   },
   fixedArm: {
     title: 'Rear inner edges',
-    about: 'The rear, where nobody looks from outside.',
+    about: 'The rear, where nobody sees from outside.',
     said: [
       'Rear inner edges are camber and toe together; cords show there while the outside looks new.',
       'Many rear axles have no camber adjustment: an adjustable arm or a shim comes first, so price it.',

@@ -23,7 +23,7 @@ export const lacks = {
   placard: { what: 'Placard pressure', why: 'nothing to compare the pressures found with' },
   ribs: {
     what: (left: number, all: number) => (left === all ? 'The depths' : `${left} of ${all} ribs`),
-    why: 'an edge nobody read cannot be judged',
+    why: 'an unread edge cannot be judged',
   },
   feather: {
     what: (left: number) => `Feel of the tread on ${tires(left)}`,
