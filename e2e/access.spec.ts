@@ -98,7 +98,7 @@ test('sheets, devices, shop, garage, gauges and the due list have nothing that a
   await expect(page.getByRole('link', { name: /418 KQ/ })).toBeVisible();
   await expectClean(page, 'garage');
   await page.getByRole('link', { name: /418 KQ/ }).click();
-  await expect(page.getByText('band: where it goes as the car is')).toBeVisible();
+  await expect(page.getByText('band: where it will be')).toBeVisible();
   await expectClean(page, 'a car');
   await page.getByRole('button', { name: 'As a table' }).click();
   await expectClean(page, 'a car as a table');

@@ -11,18 +11,24 @@ import {
   TOE_IN_KEYS,
 } from './shop.ts';
 
-/** Less than 2/32 in from edge to edge: what is plainly uneven is measured at any price. */
+/** Less than 2/32 in from edge to edge: what is plainly uneven, or felt as a saw, is measured at any price. */
 const MILD_TOE_IN_KEYS = ['37', '44', '51', '62', '62', '61', '62', '62', '61', '37', '44', '51'];
 
-/** Takes a car in whose front tread says toe-in, up to Decide. */
-async function toeIn(page: Page, keys = TOE_IN_KEYS): Promise<void> {
+/** Takes a car in whose front tread says toe-in, up to Decide. @param strokes - null where no hand felt it */
+async function toeIn(
+  page: Page,
+  keys = TOE_IN_KEYS,
+  strokes: string | null = 'osso',
+): Promise<void> {
   await startVisit(page, newPlate());
   await page.getByRole('button', { name: 'Front', exact: true }).click();
   await page.getByLabel('Distance on these tires').fill('31400');
   await step(page, 'Read');
   for (const key of keys.join('')) await page.keyboard.press(key);
-  await step(page, 'Inspect');
-  await strokeAll(page, 'osso');
+  if (strokes !== null) {
+    await step(page, 'Inspect');
+    await strokeAll(page, strokes);
+  }
   await step(page, 'Decide');
   await expect(page.getByRole('button', { name: 'Save the decision' })).toBeVisible();
 }
@@ -47,8 +53,8 @@ test('toe wear: aligning pays at the shop’s prices, and not any more when it c
   // The full answer is worked out after each of four page loads.
   test.slow();
   await signInAs(page, 'Ansa');
-  await toeIn(page, MILD_TOE_IN_KEYS);
-  await expect(headline(page)).toHaveText('Align the wheels.');
+  await toeIn(page, MILD_TOE_IN_KEYS, null);
+  await expect(headline(page)).toHaveText(/Align|alignment/);
   const visit = page.url();
   const setAlign = async (price: string) => {
     await page.goto('/shop');
@@ -64,7 +70,7 @@ test('toe wear: aligning pays at the shop’s prices, and not any more when it c
   await setAlign('9000');
   await expect(headline(page)).not.toHaveText(/Align|alignment/);
   await setAlign('89');
-  await expect(headline(page)).toHaveText('Align the wheels.');
+  await expect(headline(page)).toHaveText(/Align|alignment/);
   await page.goto('/shop');
   await page.getByLabel('Measure all wheel angles, EUR').fill('29');
   await page.getByLabel('Measure all wheel angles, EUR').blur();

@@ -14,14 +14,14 @@ test('a car’s life: found by its tires’ size, its tread through time, what i
   await expect(page.getByRole('heading', { level: 1 })).toContainText('HT 2207');
   // It is told how the tires wear, with what was done in between.
   const story = page.getByRole('region', { name: 'Wear then and now' });
-  await expect(story.getByRole('heading')).toContainText(/mm in 10 000 km|too little/);
+  await expect(story.getByRole('heading')).toContainText(/mm in 10 000 km|too short/);
   const tread = page.getByRole('region', { name: 'Tread through time' });
   await expect(tread.getByRole('slider')).toHaveAttribute('aria-valuetext', /\d{4}/);
   const latest = await tread.getByRole('heading').textContent();
   await page.keyboard.press('ArrowLeft');
   await expect(tread.getByRole('heading')).not.toHaveText(latest!);
   // The way ahead comes from the same engine as the visit's answer.
-  await expect(page.getByText('band: where it goes as the car is')).toBeVisible();
+  await expect(page.getByText('band: where it will be')).toBeVisible();
   await page.getByRole('button', { name: 'As a table' }).click();
   const rows = page.getByRole('region', { name: 'Depth against distance' }).getByRole('row');
   await expect(rows.filter({ hasText: 'forecast' })).not.toHaveCount(0);

@@ -265,7 +265,7 @@ test('readings straight from the gauge: it drops out, sends twice, stands off th
   await expect(page.getByRole('heading', { name: 'Left front, inner' })).toBeVisible();
   await play({ ...good, fault: 'outOfRange' });
   await press(1);
-  await expect(page.getByRole('alert')).toContainText('stood off the tread');
+  await expect(page.getByRole('alert')).toContainText('was not on the tread');
   await play({ ...good, fault: 'dropsOut' });
   await press(5.3);
   await expect(page.getByText('Lost the gauge')).toBeVisible();

@@ -47,7 +47,7 @@ test('a sheet is entered once, judges a visit, and a later change leaves that vi
   await expect(total).toContainText('−0.20° to +0.20°');
   await expect(page.getByText(/revision 1/)).toBeVisible();
 
-  // Chosen anew, it is the new revision.
+  // Chosen again, it is the new revision.
   await page.getByRole('button', { name: 'Change the sheet' }).click();
   await page.getByRole('button', { name: new RegExp(name) }).click();
   await expect(total).toContainText('−0.20° to +0.60°');

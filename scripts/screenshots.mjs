@@ -38,7 +38,7 @@ const PAGES = [
     path: '/garage',
     scheme: 'dark',
     link: /HT 2207/,
-    text: 'band: where it goes as the car is',
+    text: 'band: where it will be',
   },
   { name: 'sheets', path: '/sheets', link: 'Harbour saloon' },
   { name: 'gauges', path: '/gauges', link: 'Depth gauge 1, all three', prepare: chartDrawn },

@@ -150,7 +150,7 @@ async function superviseServer(
     tell: complain,
     giveUp,
     async start(isAgain) {
-      // A demo is made anew once, not each time the server comes back.
+      // A demo is made again once, not each time the server comes back.
       const demo = empty ? [] : [fresh && !isAgain ? '--fresh-demo' : '--demo', '--years'];
       current = await startServerProcess({
         root,

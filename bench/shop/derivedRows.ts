@@ -70,7 +70,7 @@ export async function checkDerivedRows(owner: pg.Client): Promise<void> {
 }
 
 /**
- * Fills the derived tables anew from all visits, the indexes of words built at the end as any bulk load does.
+ * Fills the derived tables again from all visits, the indexes of words built at the end as any bulk load does.
  * @param owner - connection of the owner, a superuser
  */
 export async function deriveRows(owner: pg.Client, say: (text: string) => void): Promise<void> {

@@ -40,7 +40,7 @@ for (let i = 0; i < people; i++) {
   );
 }
 
-/** When each reading was sent, until the last stream has told of it. */
+/** When each reading was sent, until the last stream has reported it. */
 const sent = new Map<string, { at: number; heard: number }>();
 const told: number[] = [];
 let open = 0;

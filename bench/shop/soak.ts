@@ -9,7 +9,7 @@ import { openShop } from './openShop.ts';
 
 /**
  * Many people do everything that a shop does all day, for a while: does anything fail, and does memory grow?
- * One car each, then the next one; live streams stay open, and the odd page is loaded anew.
+ * One car each, then the next one; live streams stay open, and the odd page is reloaded.
  *
  *     npm run bench:soak -- [--people 50] [--minutes 10]
  */
@@ -78,7 +78,7 @@ function reasonOf(error: unknown): string {
 
 const pause = () => new Promise((turn) => setTimeout(turn, PAUSE_MS * (0.5 + Math.random())));
 
-/** A page that looks on, and is opened anew when it breaks. */
+/** A page that looks on, and is opened again when it breaks. */
 function listen(cookie: string): void {
   const again = () => setTimeout(() => performance.now() < end && listen(cookie), 1_000);
   get(`${shop.base}/live`, { headers: { cookie } }, (response) => {

@@ -100,7 +100,7 @@ export async function restore(cluster, file) {
     }
   }
   const program = (name) => join(cluster.bin, name);
-  // A file that cannot be listed is no backup.
+  // A file that cannot be listed is not a backup.
   await run(program('pg_restore'), ['--list', file], { cwd: dirname(resolve(file)) });
   const psql = (database, sql) => {
     const url = new URL(cluster.ownerUrl);

@@ -178,7 +178,7 @@ function refuseFullDisk(home) {
   }
 }
 
-/** Makes the cluster from nothing; one that was not finished is made anew. */
+/** Makes the cluster from nothing; one that was not finished is made again. */
 async function makeCluster(home, data, bin) {
   step('making the database');
   rmSync(data, { recursive: true, force: true });

@@ -24,7 +24,7 @@ Put a vehicle's own data before any figure from here, and work on lifted cars on
 data, local law and a licensed technician decide.
 `;
 
-/** The page of the calculators: what each takes and answers, and an example that is worked out anew. */
+/** The page of the calculators: what each takes and answers, and an example that is worked out again. */
 export function calculatorsPage(): string {
   return [HEAD, ...CALCULATOR_NAMES.map(chapter)].join('\n');
 }

@@ -51,7 +51,7 @@ export function createApp(context: Context, sessions: RequestHandler): Express {
   app.set('trust proxy', context.trustedProxies);
   app.use(
     helmet({
-      // Browsers heed it behind https only, where a proxy on this machine says so; see below.
+      // Browsers obey it behind https only, where a proxy on this machine says so; see below.
       strictTransportSecurity: false,
       contentSecurityPolicy: {
         directives: {

@@ -50,7 +50,7 @@ export interface ServerOptions {
   triesAMinute?: number;
   /** Where backups are made, and how often; left out where somebody else makes them. */
   backups?: Context['backups'];
-  /** Where the figures are served for whoever watches over the server; nowhere when left out. */
+  /** Where the figures are served for anyone who watches over the server; nowhere when left out. */
   metrics?: { host: string; port: number } | undefined;
   /** Whether this server keeps a worker process of its own; others may work for it, too. */
   worker: boolean;

@@ -92,7 +92,7 @@ describe('a practice car', () => {
       'pressureLow',
       'pressureLow',
     ]);
-    // The score is the published rule, worked anew from what was said.
+    // The score is the published rule, worked again from what was said.
     const truth = FAULTS.map(({ cause }) => (cause === 'pressureLow' ? 1 : 0));
     expect(result!.score.brier).toBeCloseTo(
       brierScore(answerChances(causes as Parameters<typeof answerChances>[0]), truth),

@@ -46,7 +46,7 @@ export type ApiKey = z.infer<typeof apiKeySchema>;
 
 export const apiKeyListSchema = z.array(apiKeySchema).meta({ id: 'ApiKeys' });
 
-/** A key with its secrets, which are told this once. */
+/** A key with its secrets, which are shown only once. */
 export const apiKeySecretsSchema = z
   .strictObject({
     key: apiKeySchema,

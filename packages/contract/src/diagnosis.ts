@@ -150,7 +150,7 @@ export const diagnosisSchema = z
     since: z
       .strictObject({
         km: z.number(),
-        /** Something was put right then, or the tread has worn otherwise since. */
+        /** Something was put right then, or the tread has worn differently since. */
         because: z.enum(['putRight', 'changed']),
         putRight: z.array(z.enum(PUT_RIGHT)),
       })

@@ -91,7 +91,7 @@ export type Study = z.infer<typeof studySchema>;
 
 export const closeStudySchema = z.strictObject({ closed: z.boolean() }).meta({ id: 'CloseStudy' });
 
-/** The spread of a reading that new visits go by, and the study that found it. */
+/** The spread of a reading that new visits use, and the study that found it. */
 export const usedSpreadSchema = z.strictObject({
   mm: readingSpreadSchema,
   studyId: z.uuid(),

@@ -6,7 +6,7 @@ import { SEASONS } from './words.ts';
 export const REMINDERS = ['nuts', 'recheck', 'tread', 'rotation', 'alignment'] as const;
 export type ReminderKind = (typeof REMINDERS)[number];
 
-/** Something to see to by a day; what is done or let go stays on the record. */
+/** Something to see to by a day; what is done or dismissed stays on the record. */
 export const dueReminderSchema = z.strictObject({
   what: z.enum(REMINDERS),
   on: z.iso.date(),

@@ -3,7 +3,7 @@ import { momentSchema, rowNumberSchema } from './storable.ts';
 import { shopConstantsSchema } from './shopConstants.ts';
 import { ACTIONS, LEARNING_STAGES, LEARNING_STATES } from './words.ts';
 
-/** What the shop's own cars teach of the constants that the diagnosis goes by. */
+/** What the shop's own cars teach of the constants that the diagnosis uses. */
 
 /** A figure that was learned, with its standard deviation. */
 const figureSchema = z.strictObject({ value: z.number(), sd: z.number() });
@@ -56,7 +56,7 @@ export const archiveLearningSchema = z.array(
     version: z.int().min(1),
     personId: z.uuid(),
     at: momentSchema,
-    /** Since when new visits go by it; null where they do not. */
+    /** Since when new visits use it; null where they do not. */
     usedSince: momentSchema.nullable(),
     result: learningResultSchema,
   }),
@@ -110,7 +110,7 @@ export const changeLearningRunSchema = z
   .strictObject({ state: z.enum(['running', 'canceled']) })
   .meta({ id: 'ChangeLearningRun' });
 
-/** Which run new visits go by; null for the usual constants. */
+/** Which run new visits use; null for the usual constants. */
 export const useLearnedSchema = z
   .strictObject({ runId: z.uuid().nullable() })
   .meta({ id: 'UseLearned' });

@@ -285,7 +285,7 @@ export type DrillQuestion = z.infer<typeof drillQuestionSchema>;
 
 export const newDrillSchema = z.strictObject({ id: z.uuid() }).meta({ id: 'NewDrill' });
 
-/** A drill as far as it has been answered: what is right is told question by question. */
+/** A drill as far as it has been answered: the right answer is shown question by question. */
 export const drillSchema = z
   .strictObject({
     id: z.uuid(),

@@ -101,7 +101,7 @@ export type LineAnswer = (typeof LINE_ANSWERS)[number];
 /** One line of an estimate. */
 export const estimateLineSchema = z.strictObject({
   id: z.uuid(),
-  /** Of the price list; a line that was worded anew has none. */
+  /** Of the price list; a line that was worded again has none. */
   item: z.enum(PRICE_ITEMS).optional(),
   /** What it is, as the customer reads it. */
   what: z.string().trim().min(1).max(120),

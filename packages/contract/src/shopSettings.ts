@@ -38,7 +38,7 @@ const depthLimitSchema = z.number().min(0).max(12);
 
 const yearsSchema = z.number().min(1).max(30);
 
-/** What a shop goes by where no law settles it and makers say nothing. */
+/** What a shop uses where no law settles it and makers say nothing. */
 export const houseRulesSchema = z
   .strictObject({
     /** A new tire beside one lower by this much asks for a pair, mm. */

@@ -92,7 +92,7 @@ export const specSheetSchema = z
 export type SpecSheet = z.infer<typeof specSheetSchema>;
 
 /**
- * The sheet that a visit goes by: a copy, so that a later version of the sheet never changes what an
+ * The sheet that a visit uses: a copy, so that a later version of the sheet never changes what an
  * old visit was judged by.
  */
 export const usedSheetSchema = z.strictObject({

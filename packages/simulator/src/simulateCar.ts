@@ -145,7 +145,7 @@ export function simulateCar(
   };
 }
 
-/** A state without what the engine's formula takes for nuisances: excess is told by its plain form. */
+/** A state without what the engine's formula takes for nuisances: excess is worked out by its plain form. */
 export function plain(state: Float64Array): Float64Array {
   const copy = state.slice();
   copy.fill(0, FIRST_NUISANCE);

@@ -129,7 +129,7 @@ export async function importArchive(
   };
 }
 
-/** Why visits could not be taken. @throws what is no clash: then nothing is taken at all */
+/** Why visits could not be taken. @throws anything but a clash: then nothing is taken at all */
 function clashOf(error: unknown): ValidationIssue {
   if (error instanceof Clash) return error.refusal;
   throw error;

@@ -7,7 +7,7 @@ import type { PersonOf } from './importShop.ts';
 
 /**
  * What a shop learned that is not here yet. Versions go on from those that are here.
- * @param isEmpty - whether the shop had no visits: then it also goes by what the archive's shop went by
+ * @param isEmpty - whether the shop had no visits: then it also uses what the archive's shop used
  */
 export async function importLearning(
   tx: Handle,

@@ -54,7 +54,7 @@ export interface OpenArchive {
 
 /**
  * Opens an archive on disk. Nothing but what is asked for is unpacked.
- * @throws {AppError} 400 when it is no archive of a shop at all
+ * @throws {AppError} 400 when it is not an archive of a shop at all
  */
 export async function openArchive(path: string): Promise<OpenArchive> {
   const zip = await openZip(path).catch(() => {

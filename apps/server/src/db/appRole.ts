@@ -79,7 +79,7 @@ const FUNCTIONS = [
 export const QUEUE_SCHEMA = 'keen_jobs';
 
 /**
- * Gives the app's role just what it needs, anew at each start, so that a table added by a migration is
+ * Gives the app's role just what it needs, again at each start, so that a table added by a migration is
  * out of its reach until it stands in the list above. Runs as the owner.
  * @param role - name of the role that the app connects as
  */

@@ -93,7 +93,7 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /**
  * Runs work in a transaction that sees and writes the rows of one shop only: PostgreSQL's row security
- * goes by the setting, which ends with the transaction. The work's first statements travel with the
+ * reads the setting, which ends with the transaction. The work's first statements travel with the
  * beginning; should that fail, they see no shop at all. Work may be done again after a deadlock, so it does
  * nothing that the transaction does not take back.
  */

@@ -3,7 +3,7 @@ import { and, eq, isNotNull } from 'drizzle-orm';
 import type { Handle } from './client.ts';
 import { learningRuns } from './schema/index.ts';
 
-/** What the shop goes by for new visits, as a visit keeps it; null where the usual constants stand. */
+/** What the shop uses for new visits, as a visit keeps it; null where the usual constants stand. */
 export async function learnedConstants(
   tx: Handle,
   shopId: string,

@@ -5,7 +5,7 @@ import { QUEUE_SCHEMA } from './appRole.ts';
 
 const shopId = z.uuid();
 
-/** What each kind of work is told. */
+/** What each kind of work receives. */
 export const JOB_DATA = {
   /** Goes on with a run that learns a shop's constants. */
   learning: z.strictObject({ shopId, runId: z.uuid() }),

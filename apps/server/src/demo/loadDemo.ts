@@ -39,7 +39,7 @@ export async function loadDemo(
   ]);
   const kept = await preparedVisits(demo.visits, demo.vehicles, diagnoses, progress);
   await db.transaction(async (tx) => {
-    // The past is told from this moment, however much later it is made.
+    // The past is counted from this moment, however much later it is made.
     await tx.insert(shops).values({ ...demo.shop, isDemo: true, createdAt: now });
     await tx.insert(accounts).values(demo.people.map(({ id, email }) => ({ id, email })));
     await tx.insert(people).values(

@@ -38,7 +38,7 @@ import {
   visits,
 } from '../db/schema/index.ts';
 
-/** Removes the made-up shop with all its rows, so that it can be loaded anew. */
+/** Removes the made-up shop with all its rows, so that it can be reloaded. */
 export async function removeDemo(db: Database): Promise<void> {
   await db.transaction(async (tx) => {
     const demo = await tx.select({ id: shops.id }).from(shops).where(eq(shops.isDemo, true));

@@ -14,7 +14,7 @@ import { readerOf } from './simulatedReader.ts';
 const PATH = /^\/api\/devices\/(gauge|reader)\/stream$/;
 /** Devices listen and never speak here: whatever a page sends is small or not ours. */
 const MOST_MESSAGE_BYTES = 1_024;
-/** What may wait for a page that reads too slowly; then the line is cut and the page connects anew. */
+/** What may wait for a page that reads too slowly; then the line is cut and the page reconnects. */
 const MOST_WAITING_BYTES = 256 * 1024;
 const OUT_OF_REACH = [1001, 'out of radio reach'] as const;
 const SWITCHED_OFF = [1001, 'switched off'] as const;
@@ -95,7 +95,7 @@ async function admit(req: IncomingMessage, sessions: RequestHandler): Promise<Ad
   return listener === undefined ? 401 : { device, ...listener };
 }
 
-/** A page of another site must not listen with this one's cookie; null for an origin that is none. */
+/** A page of another site must not listen with this one's cookie; null if it is not an origin. */
 function isOwnPage({ headers }: IncomingMessage): boolean | null {
   const { origin, host } = headers;
   if (origin === undefined) return true;

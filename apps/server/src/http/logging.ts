@@ -76,7 +76,7 @@ export function requestLog(log: Logger) {
     serializers: {
       req: ({ method, url }: { method: string; url: string }) => ({
         method,
-        // A link's token opens the sheet: it is no business of the log.
+        // A link's token opens the sheet: it does not belong in the log.
         path: url
           .split('?')[0]!
           .replace(/^(\/api\/shared\/).*/, '$1…')

@@ -34,7 +34,7 @@ export interface Metrics {
   timeRequests: RequestHandler;
   /** @param seconds - of work, without waiting */
   diagnosed: (seconds: number) => void;
-  /** An error that a page has told of. */
+  /** An error that a page has reported. */
   pageError(): void;
   /** Names what to ask for figures of the moment. */
   watch(what: Watched): void;

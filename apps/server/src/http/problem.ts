@@ -60,7 +60,7 @@ function requestFault(error: unknown): AppError | null {
   return new AppError(error.status, code, reason);
 }
 
-/** Codes of PostgreSQL's Appendix A, by their first letters: what each means for whoever asked. */
+/** Codes of PostgreSQL's Appendix A, by their first letters: what each means for anyone who asked. */
 function databaseFault(error: unknown): AppError | null {
   const code = databaseError(error)?.code;
   if (code === undefined) return isConnectionFault(error) ? databaseAway() : null;

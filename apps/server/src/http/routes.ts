@@ -35,14 +35,14 @@ export interface MountedRoute {
 }
 
 /**
- * Every route of the API is mounted here, under the one right that it takes. Whoever may not is refused
+ * Every route of the API is mounted here, under the one right that it takes. Anyone without it is refused
  * before a body is read, and the try goes into the shop's log.
  */
 export interface Routes {
   router: Router;
   mounted: MountedRoute[];
   /**
-   * Mounts a route for whoever has the right.
+   * Mounts a route for anyone who has the right.
    * @param parser - reads the body once the right is known; JSON by default where one is sent
    */
   on(

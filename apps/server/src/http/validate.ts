@@ -15,7 +15,7 @@ export function validBody<T>(schema: z.ZodType<T>, body: unknown): T {
 
 /**
  * Checks an id from the path; ids are compared in lower case, as the database writes them.
- * @throws {AppError} 404: what is no id names nothing
+ * @throws {AppError} 404: anything but an id names nothing
  */
 export function validId(id: unknown, missing: ProblemReason): string {
   const result = z.uuid().safeParse(id);

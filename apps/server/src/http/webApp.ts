@@ -8,7 +8,7 @@ const YEAR_SECONDS = 31_536_000;
 /** Serves the built web app: hashed files for long, the page itself always fresh. */
 export function webApp(dir: string): Router {
   const router = express.Router();
-  // Maps of the sources are for whoever builds, not for everybody.
+  // Maps of the sources are for anyone who builds, not for everybody.
   router.use((req, res, next) => {
     if (req.path.endsWith('.map')) res.status(404).end();
     else next();

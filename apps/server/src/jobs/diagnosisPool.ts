@@ -56,7 +56,7 @@ interface Job {
 
 /** Two megabytes each, and asked for again within minutes: for the decision, then for the papers. */
 const KEPT_ANSWERS = 50;
-/** Whoever would wait longer is told to come again: a line that is silent for a minute is hung up. */
+/** Whoever would wait longer is asked to come again: a line that is silent for a minute is hung up. */
 const LONGEST_WAIT_SECONDS = 30;
 /** What an answer takes, until the first were timed. */
 const GUESSED_SECONDS = 0.5;

@@ -1,7 +1,7 @@
 import { constants, setPriority } from 'node:os';
 
 /**
- * Makes this process do one piece of work for whoever started it, at the lowest priority: people who wait come
+ * Makes this process do one piece of work for anyone who started it, at the lowest priority: people who wait come
  * first. It ends when the work is done, when it fails, or when the server has gone.
  */
 export function workOnce<Order>(work: (order: Order) => Promise<void>): void {

@@ -2,7 +2,7 @@ import type { Expectation } from '@keen/contract';
 import { expectation } from '@keen/contract';
 import sharp from 'sharp';
 
-/** A picture as it is stored: drawn anew from its pixels, upright, with nothing else of the file. */
+/** A picture as it is stored: redrawn from its pixels, upright, with nothing else of the file. */
 export interface CleanPicture {
   type: 'image/jpeg' | 'image/png';
   picture: Buffer;

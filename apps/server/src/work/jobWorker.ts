@@ -35,7 +35,7 @@ async function main(): Promise<void> {
   process.on('SIGINT', stop);
   // The server that keeps it has gone.
   process.on('disconnect', stop);
-  // As when the database goes away in the middle: whoever keeps this process starts it anew.
+  // As when the database goes away in the middle: whoever keeps this process restarts it.
   process.on('unhandledRejection', (error) => {
     log.error({ err: error }, 'worker broke off');
     process.exit(1);

@@ -131,7 +131,7 @@ async function readAll(
     if (!goesOn) return 'ended';
   }
   const byVisit = new Map((await saved()).map((row) => [row.visitId, row]));
-  // In the run's own order, whatever the order in which they were saved: the folds go by it.
+  // In the run's own order, whatever the order in which they were saved: the folds depend on it.
   return visitIds.flatMap((visitId) => {
     const row = byVisit.get(visitId);
     return row?.evidence ? [{ evidence: row.evidence, line: row.line }] : [];

@@ -48,7 +48,7 @@ export async function startWorker(options: WorkerOptions): Promise<{ close(): Pr
     stopping: stopping.signal,
   };
   const presence = await bePresent(databaseUrl);
-  // As when the database restarts: whoever keeps this process starts it anew.
+  // As when the database restarts: whoever keeps this process restarts it.
   presence.on('end', () => {
     if (!stopping.signal.aborted) process.exit(1);
   });

@@ -8,7 +8,7 @@ import type { Texts, Worked } from '../tools/toolInput.ts';
 /** Angles that readings came to, by wheel, degrees. */
 export type Found = Partial<Record<Wheel, number>>;
 
-/** Fields that are read anew at each wheel; the others are the gauge's own, and asked once. */
+/** Fields that are read again at each wheel; the others are the gauge's own, and asked once. */
 const READ: Record<GaugeCalculator, (where: Wheel | Axle) => readonly string[]> = {
   toeFromTape: () => ['front', 'rear'],
   toeFromStrings: (wheel) => [`wheels.${wheel}.front`, `wheels.${wheel}.rear`],

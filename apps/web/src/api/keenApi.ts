@@ -105,7 +105,7 @@ const askNotingStale: typeof ask = async (args, api, extra) => {
 /** What signs somebody in; the session before is over with it. */
 const ENTERING = new Set(['setUp', 'signIn', 'signInDemo']);
 
-/** A visit that is opened is asked for anew unless it was asked for within so many seconds. */
+/** A visit that is opened is asked for again unless it was asked for within so many seconds. */
 export const VISIT_FRESH_S = 5;
 
 /** The server's side of the conversation; the schema that checks it there checks it here. */

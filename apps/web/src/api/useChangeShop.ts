@@ -6,7 +6,7 @@ import { notifyShopChanged } from './signOutMark.ts';
 
 /**
  * Goes on in another of one's own shops: what was seen of this one is forgotten, and what was not sent
- * waits until its author is back in it. The page starts anew, in every window of this device.
+ * waits until its author is back in it. The page starts again, in every window of this device.
  * @returns changes to a shop by its id; the promise fails with why it was refused
  */
 export function useChangeShop(): (shopId: string) => Promise<void> {

@@ -15,7 +15,7 @@ const RETRY_MS = 4_000;
 const LONGEST_RETRY_MS = 60_000;
 /** The server remembers no longer. */
 const LONGEST_ASKED_MS = 60_000;
-/** What changes are told of, and is asked for anew where some may have been missed. */
+/** What changes are told of, and is asked for again where some may have been missed. */
 const LIVE_TAGS = [
   'Session',
   'Visits',

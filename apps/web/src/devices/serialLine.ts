@@ -11,7 +11,7 @@ interface BrowserSerial {
 
 /** What gauges with a serial line come set to (common practice, no source). */
 const BAUD_RATE = 9_600;
-/** A line that never ends is none. */
+/** A line that never ends is not a line. */
 const LONGEST_LINE = 80;
 
 /** The browser's serial interface; null where it has none, or the page was not loaded safely. */

@@ -10,7 +10,7 @@ interface DeviceLineOptions<Message> {
   /** Path of its WebSocket. */
   path: string;
   isWanted: boolean;
-  /** Takes a message apart; null for one that is none of ours. */
+  /** Takes a message apart; null if it is not one of ours. */
   read: (data: unknown) => Message | null;
   onMessage: (message: Message) => void;
 }

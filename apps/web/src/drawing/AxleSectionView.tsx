@@ -202,7 +202,7 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
   );
 }, isSamePicture);
 
-/** Readings of the other axle, and objects made anew with the same content, change nothing here. */
+/** Readings of the other axle, and objects made again with the same content, change nothing here. */
 function isSamePicture(a: AxleSectionViewProps, b: AxleSectionViewProps): boolean {
   const seen = ({
     axle,

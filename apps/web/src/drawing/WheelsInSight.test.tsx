@@ -36,7 +36,7 @@ describe('AxleWheels', () => {
     });
     expect(screen.getAllByText('again')).toHaveLength(2);
     expect(screen.getByText('was +0.30°')).toBeInTheDocument();
-    // Camber was read anew: it stands, with what it was under it.
+    // Camber was read again: it stands, with what it was under it.
     expect(screen.getAllByText('−0.8°')).toHaveLength(2);
     expect(screen.getByText('was −3.0°')).toBeInTheDocument();
     expect(screen.getByRole('img')).toHaveAccessibleName(/left rear: toe to be measured again/);

@@ -62,7 +62,7 @@ function isKept({ pathname, search }: URL): boolean {
   return KEPT.test(pathname) && (search === '' || search === '?all=true');
 }
 
-/** Fetches the page and everything it may load; files of an older build are let go. */
+/** Fetches the page and everything it may load; files of an older build are deleted. */
 async function fillShell(): Promise<void> {
   const list = (await (await fetch(LIST, { cache: 'no-store' })).json()) as string[];
   const shell = await caches.open(SHELL);

@@ -23,7 +23,7 @@ interface AgainstChartProps {
   ticks: readonly number[];
   saidLabel: string;
   foundLabel: string;
-  /** All of it in words, for whoever does not see the chart. */
+  /** All of it in words, for people who cannot see the chart. */
   label: string;
 }
 

@@ -23,7 +23,7 @@ const FIELD_TEXTS = {
   setRight: setRightTexts,
 };
 
-/** Entries that the server would not take: each is tried again, typed anew in its visit, or dismissed. */
+/** Entries that the server would not take: each is tried again, typed again in its visit, or dismissed. */
 export function AsideDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   const aside = useApiSelector((state) => state.outbox.aside);
   const dispatch = useApiDispatch();

@@ -13,7 +13,7 @@ interface LoadedProps<Data> {
     isLoading: boolean;
     refetch: () => unknown;
   };
-  /** What is being loaded, for whoever does not see the placeholder: "Loading the answers". */
+  /** What is being loaded, for people who cannot see the placeholder: "Loading the answers". */
   label: string;
   /** Of the placeholder, px; about what comes will take. */
   height: number;

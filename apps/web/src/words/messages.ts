@@ -36,7 +36,7 @@ type IsCounted<T, K extends string> = K extends `${infer G}.${infer Rest}`
 type Names<T, K extends string> =
   NamesIn<MessageAt<T, K>> | (IsCounted<T, K> extends true ? 'count' : never);
 
-/** What goes into a message; one that counts goes by a number. */
+/** What goes into a message; one that counts needs a number. */
 type Values<T, K extends string> = [Names<T, K>] extends [never]
   ? []
   : [values: { [N in Names<T, K>]: N extends 'count' ? number : string | number }];

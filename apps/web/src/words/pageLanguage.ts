@@ -20,7 +20,7 @@ export const pageTag =
 
 if (typeof document !== 'undefined') document.documentElement.lang = pageLanguage;
 
-/** Picks another language; the page is loaded anew in it. */
+/** Picks another language; the page is reloaded in it. */
 export function pickLanguage(language: Language): void {
   localStorage.setItem(PLACE, language);
   location.reload();

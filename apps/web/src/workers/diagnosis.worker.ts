@@ -15,7 +15,7 @@ export type Reply =
 
 /** Between chunks the worker looks whether a newer question has come. */
 const CHUNK_SWEEPS = 250;
-/** How far it is, is told when so much time has gone by, ms. */
+/** How far it is, is reported when so much time has passed, ms. */
 const TELL_AFTER_MS = 300;
 
 let newest = 0;

@@ -25,7 +25,7 @@ export const IDLE: Diagnosing = {
 };
 
 /**
- * Diagnoses a case off the page's thread, anew whenever it changes. An answer to an older case never
+ * Diagnoses a case off the page's thread, again whenever it changes. An answer to an older case never
  * replaces a newer one: replies carry the number of their question.
  * @param file - the case, or null while there is nothing to say
  */

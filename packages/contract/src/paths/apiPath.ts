@@ -12,9 +12,9 @@ export interface ApiPath {
   scope?: ApiScope;
   query?: z.ZodObject;
   body?: z.ZodType;
-  /** Of a body that is no JSON. */
+  /** Of a body that is not JSON. */
   bodyType?: string;
   reply?: z.ZodType;
-  /** Of a reply that is no JSON. */
+  /** Of a reply that is not JSON. */
   replyType?: string;
 }

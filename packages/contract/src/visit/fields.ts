@@ -253,7 +253,7 @@ export const VISIT_FIELDS = group({
     quick,
     measure,
     setRight,
-    /** The specification sheet that the visit goes by, in the revision it was chosen in. */
+    /** The specification sheet that the visit uses, in the revision it was chosen in. */
     sheet: field(usedSheetSchema, CARRIES),
     estimate: field(estimateSchema),
     handOver,

@@ -58,7 +58,7 @@ export const angleReadingSchema = z
   .meta({ id: 'AngleReading' });
 export type AngleReading = z.infer<typeof angleReadingSchema>;
 
-/** An angle that is left as it is, with the value that was left: another value is judged anew. */
+/** An angle that is left as it is, with the value that was left: another value is judged again. */
 export const leftSchema = z
   .array(z.strictObject({ key: z.string().max(40), value: z.number() }))
   .max(40);

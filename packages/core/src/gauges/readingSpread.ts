@@ -9,7 +9,7 @@ const USUAL_FREEDOM = 20;
 const LEAST_SD_MM = 0.05;
 
 /**
- * The spread of one reading, before rounding, that the diagnosis goes by after a study: the study's own,
+ * The spread of one reading, before rounding, that the diagnosis uses after a study: the study's own,
  * drawn towards the usual one where the study is small. What a person reads too deep or too shallow
  * everywhere is not in it: it is the same at all ribs of a visit and makes no pattern.
  * @param roundingMm - what readings were rounded to; the diagnosis counts that by itself

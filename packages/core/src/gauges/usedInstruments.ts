@@ -2,7 +2,7 @@ import type { Instrument, UsedInstruments } from '@keen/contract';
 import { instrumentRecord } from './instrumentRecord.ts';
 
 /**
- * What a visit goes by where angles are measured: of each kind the instrument that was checked last. Four
+ * What a visit uses where angles are measured: of each kind the instrument that was checked last. Four
  * decimals are kept.
  * @param instruments - all of the shop; retired ones and depth gauges are left out
  */

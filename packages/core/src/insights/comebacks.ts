@@ -98,7 +98,7 @@ function follow<Visit extends FollowedVisit>(
         back: { work, done, back: visit, km, how, caughtAt },
       };
     }
-    // A car that was here and not looked at says nothing; one that was worked on anew starts anew.
+    // A car that was here and not looked at says nothing; one that was worked on again starts again.
     if (wouldHaveShown(visit)) seenKm = km;
     if (workDone(visit) !== null) break;
   }

@@ -78,7 +78,7 @@ export function forecastOf(ribsAfter: RibsAfter, decision: Decision): Forecast |
 
 /** Whether a visit's work is what its forecast was made for. */
 export function isAsForecast({ course = 'fitOnly' }: Forecast, visit: Decided): boolean {
-  // Measuring first foretells both: set where something was out, left where nothing was.
+  // Measuring first forecasts both: set where something was out, left where nothing was.
   if (course === 'checkAlignment') return true;
   const agreed: Decided = { draft: {}, decision: { action: course, answer: 'yes', replace: [] } };
   return workDone(visit) === workDone(agreed);

@@ -108,7 +108,7 @@ export function inUnit(value: number, quantity: Quantity, units: Units): number 
 
 type Convert = (value: number, quantity: Quantity) => number;
 
-/** Converts a value, or its parts by name, also in a list; what is no number stays as it is. */
+/** Converts a value, or its parts by name, also in a list; anything that is not a number stays as it is. */
 function converted(value: unknown, of: CaseField['of'], convert: Convert): unknown {
   if (of === undefined) return value;
   if (typeof of === 'string') return typeof value === 'number' ? convert(value, of) : value;

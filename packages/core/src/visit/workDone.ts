@@ -41,7 +41,7 @@ export function tiresReplaced({ decision }: Pick<Decided, 'decision'>): Wheel[] 
   return decision?.answer === 'yes' ? [...decision.replace] : [];
 }
 
-/** What was put right at a visit, so that the tires have worn otherwise since. */
+/** What was put right at a visit, so that the tires have worn differently since. */
 export function putRightAt(visit: Decided): readonly PutRight[] {
   const work = workDone(visit);
   return work === null ? [] : PUTS_RIGHT[work];

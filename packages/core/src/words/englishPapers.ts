@@ -7,7 +7,9 @@ export const ENGLISH_PAPERS: PaperTexts = {
   wheelTitles: { lf: 'Left front', rf: 'Right front', lr: 'Left rear', rr: 'Right rear' },
   runOn: {
     same: (distance) => `${distance} on these tires`,
-    axles: (front, rear) => `${front} on the front tires, ${rear} on the rear`,
+    // A line breaks after the comma only.
+    axles: (front, rear) =>
+      `${front}\u00a0on\u00a0the\u00a0front\u00a0tires, ${rear}\u00a0on\u00a0the\u00a0rear`,
     range: (least, most) => `${least} to ${most} on these tires`,
   },
   dangers: {

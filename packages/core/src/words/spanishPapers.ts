@@ -12,7 +12,8 @@ export const SPANISH_PAPERS: PaperTexts = {
   },
   runOn: {
     same: (distance) => `${distance} con estos neumáticos`,
-    axles: (front, rear) => `${front} con los neumáticos delanteros, ${rear} con los traseros`,
+    axles: (front, rear) =>
+      `${front} con los neumáticos delanteros, ${rear}\u00a0con\u00a0los\u00a0traseros`,
     range: (least, most) => `de ${least} a ${most} con estos neumáticos`,
   },
   dangers: {

@@ -7,7 +7,7 @@ import { vehicles } from './vehicles.ts';
 export const carCodes = pgTable(
   'car_codes',
   {
-    /** SHA-256 of the code, which is told once and not stored. */
+    /** SHA-256 of the code, which is shown once and not stored. */
     hash: text().primaryKey(),
     shopId: uuid('shop_id').notNull(),
     vehicleId: uuid('vehicle_id').notNull(),

@@ -35,7 +35,7 @@ export const learningRuns = pgTable(
     /** The visits that it learns from, one a car, those of cars seen last first. */
     visitIds: jsonb('visit_ids').$type<string[]>().notNull(),
     result: jsonb().$type<LearningResult>(),
-    /** Since when new visits go by it; null where they do not. */
+    /** Since when new visits use it; null where they do not. */
     usedSince: timestamp('used_since', { withTimezone: true, precision: 3 }),
   },
   (table) => [

@@ -6,7 +6,7 @@ import { visits } from './visits.ts';
 
 export const PICTURE_TYPES = ['image/jpeg', 'image/png'] as const;
 
-/** Pictures taken at a visit, encoded anew when they arrived. */
+/** Pictures taken at a visit, re-encoded when they arrived. */
 export const photos = pgTable(
   'photos',
   {

@@ -78,7 +78,7 @@ export function mountArchive(routes: Routes, { databaseUrl, log }: Context): voi
         try {
           const file = join(folder, 'shop.zip');
           await receive(req, file, MOST_ARCHIVE_BYTES, 'archiveTooLarge');
-          // From here it is we who work: a silent connection is no idle one.
+          // From here it is we who work: a silent connection is not an idle one.
           req.socket.setTimeout(0);
           const taken = await unpackArchive(
             { kind: 'import', databaseUrl, actor, file },

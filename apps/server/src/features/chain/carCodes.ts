@@ -89,7 +89,7 @@ export async function makeCode(
   return { code, endsAt: endsAt.toISOString() };
 }
 
-/** Uses a code up. @throws {AppError} 404 for one that is none, has ended, was used, or is of no shop of the chain */
+/** Uses a code up. @throws {AppError} 404 for one that does not exist, has ended, was used, or is of no shop of the chain */
 export async function useCode(
   tx: Handle,
   code: string,

@@ -144,7 +144,7 @@ export async function closeStudy(
 }
 
 /**
- * New visits go by the spread that this study found; those that are there keep theirs.
+ * New visits use the spread that this study found; those that are there keep theirs.
  * @throws {AppError} 404; 409 while it is not whole
  */
 export async function useSpread(

@@ -125,7 +125,7 @@ async function refuseSecond(tx: Handle, shopId: string): Promise<void> {
 }
 
 /**
- * New visits go by what a run learned, or by the usual constants. Visits that have begun keep theirs.
+ * New visits use what a run learned, or the usual constants. Visits that have begun keep theirs.
  * @param runId - null for the usual ones
  * @throws {AppError} 404 when there is none that ended well
  */

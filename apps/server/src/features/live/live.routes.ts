@@ -9,7 +9,7 @@ const HEARTBEAT_MS = 20_000;
 /** A request and a notice on their way. */
 const SLACK_MS = 500;
 /**
- * What may wait for a page that reads too slowly. Beyond it the stream is cut: the page connects anew
+ * What may wait for a page that reads too slowly. Beyond it the stream is cut: the page reconnects
  * and fetches what it missed, and the server's memory stays bounded.
  */
 const MOST_WAITING_BYTES = 256 * 1024;

@@ -63,7 +63,7 @@ export function mountLinks(routes: Routes, { diagnoses }: Context): void {
   });
 }
 
-/** The sheet behind a link, for whoever has it; nobody is signed in. */
+/** The sheet behind a link, for anyone who has it; nobody is signed in. */
 export function mountSharedSheet(routes: Routes, { db }: Context): void {
   const limit = rateLimit({
     windowMs: 60_000,

@@ -24,7 +24,7 @@ const changesOf = (car: PracticeCar, done: readonly PracticeCheck[]) =>
   caseToChanges(seenOf(car.file, done), () => true);
 const isReading = ({ path }: FieldChange) => path.includes('.stations.');
 
-/** What anybody is told of a car that drives in: drive, new depths, distances, rotations. */
+/** What anybody knows of a car that drives in: drive, new depths, distances, rotations. */
 export function firstDraft(car: PracticeCar): VisitDraft {
   return foldEntries(
     {},

@@ -27,7 +27,7 @@ export async function oneDrill(tx: Handle, actor: Actor, id: string): Promise<Dr
 }
 
 /**
- * Answers a question; what is right is told with it.
+ * Answers a question; the right answer comes with it.
  * @throws {AppError} 404; 400 for a question that the drill does not have; 409 once it is answered
  */
 export async function answerDrill(

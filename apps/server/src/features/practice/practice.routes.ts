@@ -25,7 +25,7 @@ import {
   setGaugeDown,
 } from './practice.service.ts';
 
-/** Made-up cars to practise on; what is true of one is told once it is answered. */
+/** Made-up cars to practise on; the truth is shown once it is answered. */
 export function mountPractice(routes: Routes, context: Pick<Context, 'diagnoses'>): void {
   mountDrills(routes);
   mountCars(routes, context);

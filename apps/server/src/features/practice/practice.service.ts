@@ -71,7 +71,7 @@ export async function dealTo(tx: Handle, actor: Actor, wish: NewPractice): Promi
   return oneCar(tx, actor, own.id);
 }
 
-/** The lesson of the car that goes by a code in this shop; any car where none does. */
+/** The lesson of the car that has a code in this shop; any car where none does. */
 async function lessonOf(tx: Handle, shopId: string, code: string): Promise<PracticeLesson> {
   const [known] = await tx
     .select({ lesson: practiceDeals.lesson })

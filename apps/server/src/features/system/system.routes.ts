@@ -8,7 +8,7 @@ import { validBody } from '../../http/validate.ts';
 import { systemState } from './systemState.ts';
 
 const MINUTE_MS = 60_000;
-/** A page that breaks again and again is not told of forever. */
+/** A page that breaks again and again is not reported forever. */
 const ERRORS_A_MINUTE = 30;
 
 /** Errors of pages, also of those that nobody has signed in to. */

@@ -107,7 +107,7 @@ async function swapPlates(
     .from(vehicles)
     .where(and(own, eq(vehicles.id, id)));
   if (!car) return;
-  // A plate is one car's at any moment: the key in between is no plate's.
+  // A plate is one car's at any moment: the key in between belongs to no plate.
   await tx
     .update(vehicles)
     .set({ plateKey: `~${id}` })

@@ -33,7 +33,7 @@ export function refuseUnallowed({ role }: Actor, list: readonly Entry[]): void {
   }
 }
 
-/** The same for whoever has been allowed to already. */
+/** The same for anyone who has been allowed to already. */
 export async function append(
   tx: Handle,
   actor: Actor,

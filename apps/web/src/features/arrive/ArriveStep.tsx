@@ -236,7 +236,7 @@ function AxleFields({ axle, hasDepth }: { axle: Axle; hasDepth: boolean }) {
     for (const wheel of wheels) enter(`tires.${wheel}.${field}`, value);
   };
   const along = useCarriedAlong((wheel) => draft.tires?.[wheel]?.size);
-  // Most cars wear the same size all round: the rears take it along until they are told otherwise.
+  // Most cars wear the same size all round: the rears take it along until something else is entered.
   const size = (value: string | null) => {
     const rears = axle === 'front' ? along(WHEELS_OF_AXLE.rear, value) : [];
     enterAll([...wheels, ...rears].map((wheel) => ({ path: `tires.${wheel}.size`, value })));

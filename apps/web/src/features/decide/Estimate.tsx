@@ -24,7 +24,7 @@ import { t } from '../../words/decide.ts';
 
 interface EstimateProps {
   weighing: CostComparison;
-  /** What the estimate is made of when it is made anew. */
+  /** What the estimate is made of when it is made again. */
   course: Action;
   replace: readonly Wheel[];
 }

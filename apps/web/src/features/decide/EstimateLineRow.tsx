@@ -40,7 +40,7 @@ export function EstimateLineRow({ line, currency, onChange, onRemove }: Estimate
         <SavingField
           label={t('estimateLineRow.what')}
           value={line.what}
-          // Worded anew, it is no longer what the price list calls it.
+          // Worded again, it is no longer what the price list calls it.
           onChange={(what) => what && onChange({ ...line, item: undefined, what })}
         />
         <NumberField

@@ -5,7 +5,7 @@ import { failureOf } from '../../api/problem.ts';
 import { newId } from '../../shared/newId.ts';
 import { t } from '../../words/due.ts';
 
-/** Marks one due thing as done or let go, on the visit that it came from. */
+/** Marks one due thing as done or dismissed, on the visit that it came from. */
 export function useSettleDue({ visitId, place }: DueRow): {
   settle: (state: DueReminder['state']) => Promise<void>;
   isSettling: boolean;

@@ -6,7 +6,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/explain.ts';
 import { term } from '../../words/terms.ts';
 
-/** Wear is told for this distance, in the reader's unit. */
+/** Wear is given for this distance, in the reader's unit. */
 const PER_DISTANCE = 10_000;
 
 /** How fast each axle wears, for a car with nothing out: that is what driving takes. */

@@ -101,7 +101,7 @@ function Car({ car, session }: { car: CarDetail; session: Session }) {
   };
   useHotkeys('left', () => step(-1));
   useHotkeys('right', () => step(1));
-  // What is to come is told from the latest whole reading.
+  // What is to come is forecast from the latest whole reading.
   const latest = read.at(-1);
   const file = useMemo(
     () =>
@@ -149,7 +149,7 @@ function Car({ car, session }: { car: CarDetail; session: Session }) {
               story={story}
               units={units}
               legalMm={latest?.draft.limits?.legal ?? DEFAULT_LIMITS_MM.legal}
-              // The quick answer foretells nothing: what is to come arrives with the full one.
+              // The quick answer forecasts nothing: what is to come arrives with the full one.
               isWorking={file !== null && ahead === null && state !== 'failed'}
               ahead={ahead}
             />

@@ -56,7 +56,7 @@ function limitsOf(what: string, tolerances: VisitDraft['tolerances']): readonly 
   return tolerances?.[kind]?.[axle] ?? DEFAULT_TOLERANCES[kind][axle];
 }
 
-/** A track in words, for whoever does not see the chart. */
+/** A track in words, for people who cannot see the chart. */
 export function spokenTrack({ what, points }: AngleTrack): string {
   const said = points.map(({ at, found, set }) => {
     return joined(

@@ -5,7 +5,7 @@ import type { RateChange } from '@keen/core';
 import { showWhole } from '../../shared/format.ts';
 import { t } from '../../words/garage.ts';
 
-/** Wear is told for this distance, in the reader's unit. */
+/** Wear is given for this distance, in the reader's unit. */
 const PER_DISTANCE = 10_000;
 const KM = 10_000;
 

@@ -5,10 +5,10 @@ import { useEffect, useMemo, useState } from 'react';
 import { useCarsInfiniteQuery, useLazyCarQuery } from '../../api/garageApi.ts';
 import { createAnswerOne } from '../../workers/answerOne.ts';
 
-/** A car of the fleet with what its latest whole reading foretells. */
+/** A car of the fleet with what its latest whole reading forecasts. */
 export interface FleetCar {
   car: CarDetail;
-  /** The visit that it is told from; null where no tread has been read in full. */
+  /** The visit that it is made from; null where no tread has been read in full. */
   read: Visit | null;
   /** When its tires come to their limit; null where that cannot be told. */
   running: RunningCar | null;

@@ -19,7 +19,7 @@ import { StudyDialog } from './StudyDialog.tsx';
 import { Rich } from '../../shared/Rich.tsx';
 import { t } from '../../words/gauges.ts';
 
-/** Gauge studies, and the spread of a reading that new visits go by. */
+/** Gauge studies, and the spread of a reading that new visits use. */
 export function StudyList({ session }: { session: Session }) {
   const studies = useStudiesInfiniteQuery();
   const { data, error, isLoading, refetch } = studies;

@@ -4,7 +4,7 @@ export function numberIn(text: string): number | null {
   return /^[+-]?\d+(\.\d+)?$|^[+-]?\.\d+$/.test(plain) ? Number(plain) : null;
 }
 
-/** Numbers apart by semicolons or spaces; null when one of them is none. */
+/** Numbers apart by semicolons or spaces; null when one of them is not a number. */
 export function numbersIn(text: string): number[] | null {
   const parts = text.split(/[;\s]+/).filter(Boolean);
   const numbers = parts.map(numberIn);

@@ -2,7 +2,7 @@ const LONGEST_SIDE = 1_600;
 const QUALITY = 0.85;
 
 /**
- * Draws a picture anew, small enough to send from a yard: what the camera wrote beside the picture does
+ * Redraws a picture, small enough to send from a yard: what the camera wrote beside the picture does
  * not come along.
  * @returns null for what the browser cannot draw
  */

@@ -10,7 +10,7 @@ import { useVisit } from '../../shared/visitContext.ts';
 import { SheetChooser } from './SheetChooser.tsx';
 import { t } from '../../words/measure.ts';
 
-/** Which specification this visit goes by, and where its figures come from. */
+/** Which specification this visit uses, and where its figures come from. */
 export function SheetBar() {
   const { draft, enter } = useVisit();
   const [isChoosing, setChoosing] = useState(false);

@@ -27,7 +27,7 @@ const CAUSES = [...AXLE_CAUSES, ...WHEEL_CAUSES] as const;
 const FIRST_CHANCE = 0.7;
 const LEAST_RIBS = 3;
 
-/** Which causes, how sure, and what to do: said before anything is told. */
+/** Which causes, how sure, and what to do: said before anything is shown. */
 export function AnswerStep() {
   const { car, ribsRead, goTo, practising } = usePractice();
   const [named, setNamed] = useState<Partial<Record<Cause, Named>>>({});

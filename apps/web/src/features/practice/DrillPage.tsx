@@ -215,7 +215,7 @@ function Picture({ question }: { question: DrillQuestion }) {
   }
 }
 
-/** What is seen, for whoever does not see it; it says no sign. */
+/** What is seen, for people who cannot see it; it says no sign. */
 function leanWords({ angle, degrees }: Extract<DrillQuestion, { kind: 'sign' }>): string {
   if (angle === 'toe') {
     return t(degrees > 0 ? 'drillPage.frontToward' : 'drillPage.frontAway');

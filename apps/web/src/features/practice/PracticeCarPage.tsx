@@ -264,7 +264,7 @@ const DONE_STEPS = [
   { to: 'explain', title: t('practiceCarPage.theBestAnswerIn') },
 ] as const;
 
-/** The true depths as a line over what was read, once they are told. */
+/** The true depths as a line over what was read, once they are shown. */
 function truthOf({ result }: PracticeCar): Parameters<typeof sectionTires>[1] {
   if (!result) return null;
   const point = (mean: number) => ({ mean, sd: 0 });

@@ -7,7 +7,7 @@ type Readings = Partial<Record<Wheel, PlaceDepths[]>>;
 
 /**
  * The fields that a pass changes: the depths of the tires it saw; a rib in which it found no groove keeps
- * what was read by hand at the first place, and places it did not see are let go.
+ * what was read by hand at the first place, and places it did not see are dropped.
  * @returns path and value, in mm
  */
 export function passChanges(

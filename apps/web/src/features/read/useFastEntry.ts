@@ -16,7 +16,7 @@ interface FastEntryOptions {
   /** In mm, or a mark; null takes a reading back. */
   read: (slot: Slot, reading: Reading | null) => void;
   finish: () => void;
-  /** A number written out, as a gauge that types sends it; what is no depth is told there. */
+  /** A number written out, as a gauge that types sends it; what is not a depth is reported there. */
   readLine: (text: string) => void;
 }
 
@@ -164,7 +164,7 @@ export function useFastEntry(options: FastEntryOptions) {
     }
   }
 
-  // The pad keeps one handler for good, so that it need not be drawn anew with every digit.
+  // The pad keeps one handler for good, so that it need not be redrawn with every digit.
   const latest = useRef(press);
   useLayoutEffect(() => {
     latest.current = press;

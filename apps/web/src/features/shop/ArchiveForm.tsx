@@ -20,7 +20,7 @@ const MOST_FAULTS = 5;
 export function ArchiveForm() {
   const [bring, { data, error, isLoading }] = useImportArchiveMutation();
   const { data: told } = useArchiveProgressQuery();
-  // None of none is what is told when it is over.
+  // None of none is shown when it is over.
   const progress = told && told.total > 0 ? told : null;
   const [tooLarge, setTooLarge] = useState(false);
   const running = useRef<{ abort: () => void } | null>(null);

@@ -84,7 +84,7 @@ interface HouseRulesFieldsProps {
   onKeep: (change: Pick<ShopSettings, 'houseRules'>) => void;
 }
 
-/** What the shop goes by where no law settles it. */
+/** What the shop uses where no law settles it. */
 function HouseRulesFields({ settings, unit, onKeep }: HouseRulesFieldsProps) {
   const { houseRules } = settings;
   const set = (change: Partial<HouseRules>) => onKeep({ houseRules: { ...houseRules, ...change } });

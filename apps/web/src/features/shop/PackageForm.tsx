@@ -25,7 +25,7 @@ export function PackageForm({ prices, onChange }: PricePartProps) {
     onChange({ packages: packages.map((pack, i) => (i === at ? { ...pack, ...change } : pack)) });
   const toggle = (at: number, items: readonly PriceItem[], item: PriceItem) => {
     const next = items.includes(item) ? items.filter((one) => one !== item) : [...items, item];
-    // One item alone is no package.
+    // One item alone is not a package.
     if (next.length >= 2) set(at, { items: next });
   };
   return (

@@ -138,7 +138,7 @@ export interface ReadLink {
   hasCar: boolean;
 }
 
-/** Reads a link; what is wrong in it stands at its usual value and is told. */
+/** Reads a link; what is wrong in it gets its usual value and is reported. */
 export function readLink(query: URLSearchParams): ReadLink {
   const faults: string[] = [];
   const read = <T>(key: string, schema: z.ZodType<T>): T | undefined => {

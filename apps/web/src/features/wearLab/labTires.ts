@@ -21,7 +21,7 @@ export function labSections(
       expected: band && expectedAt(band, km, at),
       newDepthMm: plan.newMm,
       feather: featherFelt(feather),
-      // Steps of a twentieth: the picture is drawn anew only when it looks different.
+      // Steps of a twentieth: the picture is redrawn only when it looks different.
       toothSize: Math.round(20 * Math.min(1, Math.abs(feather))) / 20,
     };
   });

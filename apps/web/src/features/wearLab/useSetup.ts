@@ -30,7 +30,7 @@ export function useSetup(): HeldSetup {
   const [future, setFuture] = useState<LabSetup[]>([]);
   /** The setup that the link says. */
   const [settled, setSettled] = useState(read.setup);
-  // Where one looks is no change to take back. One that still moves is a step like those that have settled.
+  // Where one looks is not a change to undo. One that still moves is a step like those that have settled.
   const isChanged = setup.car !== settled.car || setup.events !== settled.events;
   const back = isChanged ? [...past, settled].slice(-MOST_STEPS) : past;
   const ahead = isChanged ? [] : future;

@@ -4,7 +4,7 @@
  * A car that crabs steers its front wheels along the thrust line, so the steering wheel stands off by
  * thrust x ratio.
  * @param input.toeLr, input.toeRr - rear toe of each wheel, degrees, toe-in positive
- * @param input.steeringRatio - steering wheel over road wheel; without it no offset is told
+ * @param input.steeringRatio - steering wheel over road wheel; without it no offset is given
  * @returns degrees; thrust positive to the right, offset positive turned right
  */
 export function thrust(input: {

@@ -5,7 +5,7 @@ import { RAD_PER_DEG } from '../../engine/units/units.ts';
  * the front wheel's face; at the flag, a wheelbase further back, it stands further out by as much as the
  * wheel toes in: toe = atan((flag - beam - (front - rear track) / 2) / distance).
  *
- * Each wheel is told against the middle of the car as the rear hubs have it.
+ * Each wheel is given relative to the middle of the car as the rear hubs have it.
  * @param input.distance - from beam to flag along the car; all in one unit
  * @param input.beam - from the front wheel's face out to the beam
  * @param input.flags - where the beam meets each flag, out from the rear wheel's face

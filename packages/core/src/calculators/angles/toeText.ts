@@ -16,7 +16,7 @@ const AS_LENGTH = new RegExp(
  * the diameter that it is taken at, in the same unit where none is named.
  * @param isTotal - of both wheels of an axle: half of it is one wheel's
  * @param text - as printed
- * @returns degrees, toe-in positive; null for what is none
+ * @returns degrees, toe-in positive; null otherwise
  * @example toeFromText("6'", false) // 0.1
  * @example toeFromText('2 mm at 430', false).toFixed(2) // '0.27'
  */

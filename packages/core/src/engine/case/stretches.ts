@@ -29,7 +29,7 @@ export interface Stretch {
 /** Since when the answer speaks of the tires, where that is not their whole life. */
 export interface Since {
   agoKm: number;
-  /** Something was put right then, or the tread has worn otherwise since. */
+  /** Something was put right then, or the tread has worn differently since. */
   because: 'putRight' | 'changed';
   /** What was put right; nothing where the tread tells the change. */
   putRight: readonly PutRight[];
@@ -56,7 +56,7 @@ const LEAST_KM = 1_500;
 
 /**
  * Cuts the life of the four tires where they began to wear as they do today: at the last visit at which
- * what wears them was put right, or at the last reading when the tread has plainly worn otherwise since. One
+ * what wears them was put right, or at the last reading when the tread has plainly worn differently since. One
  * driver and one set of roads make a car wear faster or slower as a whole, so only what a rib does beside
  * the others counts as a change.
  * @param earlier - oldest first

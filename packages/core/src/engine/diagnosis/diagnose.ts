@@ -143,7 +143,7 @@ export function createDiagnosisRun(
 ): DiagnosisRun {
   const resolved = resolveCase(file);
   const posterior = createPosterior(resolved, known);
-  // From the tires alone: when one more thing is told, the answer changes by what it says, not by luck.
+  // From the tires alone: when one more thing is entered, the answer changes by what it says, not by luck.
   const random = createRandom(hashSeed(tiresKey(resolved)) + stream);
   const readFaults = createFaultClassifier(resolved);
   const plain = plainFacts(resolved);

@@ -19,7 +19,7 @@ const LONG_STEPS = 4;
 const GOOD_RATE = 0.25;
 const LEARNING = 0.15;
 
-/** The age of an axle is drawn anew in one of so many sweeps. */
+/** The age of an axle is redrawn in one of so many sweeps. */
 const SELDOM = 3;
 /** One of so many sweeps leaves its state in the archive. */
 const ARCHIVED_EVERY = 4;

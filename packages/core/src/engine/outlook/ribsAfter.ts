@@ -14,7 +14,7 @@ export type RibsAfter = Record<Action, { worn: RibCurves | null; fresh: RibCurve
 const STEP_KM = 10_000;
 
 /**
- * Foretells each rib after each course, to be held against later readings.
+ * Forecasts each rib after each course, to be held against later readings.
  * @param cars - draws from the posterior of the case
  */
 export function ribsAfter(resolved: ResolvedCase, cars: readonly PossibleCar[]): RibsAfter {

@@ -36,7 +36,7 @@ export interface DeclinedBefore {
   work: number;
 }
 
-/** Less rubber than this is no cost that anybody could have read, mm. */
+/** Less rubber than this is a cost that nobody could have read, mm. */
 const LEAST_MM = 0.3;
 
 type WearPart = 'camber' | 'toe' | 'pressure' | 'bounce';

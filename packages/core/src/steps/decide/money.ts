@@ -39,7 +39,7 @@ export function formatMoney(
  * Reads an amount as it is typed: 98, 98.50, 98,50, 1 200.
  * @param text - as typed
  * @param currency - ISO 4217
- * @returns minor units, null when it is no amount or finer than the currency has
+ * @returns minor units, null when it is not an amount or finer than the currency has
  * @example parseMoney('98,50', 'EUR') // 9850
  * @example parseMoney('98.505', 'EUR') // null
  */

@@ -100,7 +100,7 @@ export function verdictOf(
   };
 }
 
-/** Less rubber than this is no eating, mm. */
+/** Less rubber than this is not called eating, mm. */
 const EATEN_MM = 0.4;
 
 interface Eaten {

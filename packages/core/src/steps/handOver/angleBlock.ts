@@ -96,7 +96,7 @@ function doubtOf(row: LedgerRow, { number }: Writer, draft: VisitDraft): string 
     : number(2 * row.sd, digitsOf(row));
 }
 
-/** Toe is told as it was measured, in minutes or in a length at its diameter; null for all else. */
+/** Toe is given as it was measured, in minutes or in a length at its diameter; null for all else. */
 function toeOf(
   { key, where }: LedgerRow,
   draft: VisitDraft,

@@ -94,7 +94,7 @@ export function halfOf({ range: [low, high], target, from }: Limit): Limit {
   return { range: [low / 2, high / 2], target: target / 2, from };
 }
 
-/** The limits of a sheet that the diagnosis goes by. */
+/** The limits of a sheet that the diagnosis uses. */
 export function tolerancesOf(sheet: SpecSheet): NonNullable<VisitDraft['tolerances']> {
   const range = (limits: AngleLimits | undefined): [number, number] | undefined =>
     limits && [limits.low, limits.high];

@@ -123,7 +123,7 @@ export function applyReadings(draft: VisitDraft, readings: readonly NewReading[]
   return [...changes, ...closedTurns(draft, readings, angles)];
 }
 
-/** A turn that was made before is told what it did: where the angle stands now. */
+/** A turn that was made before learns what it did: where the angle stands now. */
 function closedTurns(
   draft: VisitDraft,
   readings: readonly NewReading[],
@@ -150,7 +150,7 @@ function closedTurns(
   });
 }
 
-/** What an angle goes by once a reading is taken away: the latest by another method, if any. */
+/** What an angle uses once a reading is taken away: the latest by another method, if any. */
 function fallBack(draft: VisitDraft, { wheel, kind, method }: NewReading): number | null {
   const inUse = readingInUse(draft, wheel, kind);
   if (inUse && inUse.method !== method) return inUse.value;
@@ -174,7 +174,7 @@ function hasMoved(draft: VisitDraft, { wheel, kind, method }: NewReading, value:
 export interface ReadingPair {
   wheel: Wheel;
   kind: AngleKind;
-  /** The one the visit goes by, and the other. */
+  /** The one the visit uses, and the other. */
   used: Reading;
   other: Reading;
   apart: number;

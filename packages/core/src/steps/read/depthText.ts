@@ -9,7 +9,7 @@ const DEEPEST_MM = 60;
  * `0.2 in`. A number without a unit is in the person's own.
  * @param text - as typed
  * @param unit - of a number that names none
- * @returns mm, or null for what is no depth
+ * @returns mm, or null if it is not a depth
  * @example readDepthText('53', 'mm') // 5.3
  * @example readDepthText('4/32', 'mm') // 3.175
  */

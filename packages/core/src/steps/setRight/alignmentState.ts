@@ -11,7 +11,7 @@ import { isAtTarget, setRightPlan } from './setRightPlan.ts';
 import type { PlanReason, PlanStep } from './setRightPlan.ts';
 import { steeringOpen } from './steeringWheel.ts';
 
-/** What an alignment is told in. */
+/** What an alignment is reported in. */
 export interface AlignmentTexts {
   measure: Pick<MeasureTexts, 'methods' | 'stale'>;
   setRight: Pick<SetRightTexts, 'state' | 'stepWhy' | 'measureAgain'>;

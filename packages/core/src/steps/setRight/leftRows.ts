@@ -2,7 +2,7 @@ import type { VisitDraft } from '@keen/contract';
 import type { LedgerRow } from '../measure/angleLedger.ts';
 import { ROUNDING } from '../measure/readings.ts';
 
-/** Keys of the rows that somebody chose to leave as they are. One that changed since is judged anew. */
+/** Keys of the rows that somebody chose to leave as they are. One that changed since is judged again. */
 export function leftRows(draft: VisitDraft, rows: readonly LedgerRow[]): string[] {
   const left = draft.visit?.setRight?.left ?? [];
   return rows

@@ -48,7 +48,7 @@ const WEAR_BAR_MM = 1.6;
  * Which rules of fitting a choice of new tires would break.
  * @param replace - wheels that get new tires
  * @param today - `YYYY-MM-DD`
- * @param house - depths and ages the shop goes by
+ * @param house - depths and ages the shop uses
  * @returns broken rules, those of law and safety first
  */
 export function brokenRules(
