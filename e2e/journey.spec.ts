@@ -160,11 +160,14 @@ test.describe('the whole job once through', () => {
     await expect(
       page.getByRole('button', { name: 'right front inner, 10 32nds of an inch' }),
     ).toBeVisible();
+    // Others read as Joss too: the page stays until the server has it.
+    const saved = page.waitForResponse(/\/api\/session\/preferences$/);
     await page.getByRole('button', { name: /Joss/ }).click();
     await page
       .getByRole('group', { name: 'Tread depth in' })
       .getByRole('button', { name: 'mm', exact: true })
       .click();
+    await saved;
   });
 });
 
@@ -310,7 +313,7 @@ test('readings from a gauge that types, and from one on a serial line', async ({
   await expect(page.getByRole('heading', { name: 'Left rear, centre' })).toBeVisible();
   await play({ speaks: 'serial', fault: 'outOfRange' });
   await press(1);
-  await expect(page.getByRole('alert')).toContainText('sent “----”, which is no depth');
+  await expect(page.getByRole('alert')).toContainText('sent “----”, which is not a depth');
   await play({ speaks: 'serial', fault: 'dropsOut' });
   await press(1);
   await expect(page.getByText('Lost the serial line')).toBeVisible();

@@ -102,7 +102,10 @@ test('signing out without a network signs out, and the server hears of it later'
   const requests: string[] = [];
   await page.context().setOffline(true);
   await page.getByRole('button', { name: /^Joss/ }).click();
+  // Had it not failed by the time the network is back, it would still reach the server.
+  const failed = page.waitForEvent('requestfailed', (request) => request.method() === 'DELETE');
   await page.getByRole('button', { name: 'Sign out' }).click();
+  await failed;
   await expect(page).toHaveURL(/sign-in/);
   page.on('request', (request) =>
     requests.push(`${request.method()} ${new URL(request.url()).pathname}`),

