@@ -108,7 +108,7 @@ test('rear tires that cannot change places, out of the adjuster’s reach: an ar
   // Both rear inner edges low and smooth: camber.
   await readCar(
     page,
-    ['52', '52', '52', '64', '60', '31', '31', '60', '64', '52', '52', '52'],
+    ['52', '52', '52', '64', '60', '31', '64', '60', '31', '52', '52', '52'],
     'ssss',
   );
   await step(page, 'Arrive');
