@@ -29,10 +29,7 @@ test('what is typed is there after a reload and in another browser', async ({ pa
   await other.close();
 });
 
-test('two people on one visit see each other’s readings', async ({
-  page,
-  browser,
-}) => {
+test('two people on one visit see each other’s readings', async ({ page, browser }) => {
   await signInAs(page);
   await startVisit(page, newPlate());
   await step(page, 'Read');
