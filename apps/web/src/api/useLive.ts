@@ -31,6 +31,37 @@ export function useLive(): void {
   const dispatch = useApiDispatch();
   const store = useApiStore();
   useEffect(() => {
+    const hear = ({ data }: MessageEvent<string>) => {
+      const event = liveEventSchema.safeParse(JSON.parse(data));
+      if (!event.success) return;
+      switch (event.data.kind) {
+        case 'entries':
+          dispatch(applyEntries(event.data.visitId, event.data.entries));
+          refreshAhead();
+          break;
+        case 'visit':
+          dispatch(applyVisit(event.data.visit));
+          refreshAhead();
+          break;
+        case 'sheets':
+          dispatch(keenApi.util.invalidateTags(['Sheets']));
+          break;
+        case 'gauges':
+          dispatch(keenApi.util.invalidateTags(['Gauges']));
+          break;
+        case 'learning':
+          dispatch(keenApi.util.invalidateTags(['Learning']));
+          break;
+        case 'archive':
+          void dispatch(shopApi.util.upsertQueryData('archiveProgress', undefined, event.data));
+          break;
+        case 'settings':
+          dispatch(keenApi.util.invalidateTags(['Session']));
+          break;
+        case 'missed':
+          dispatch(keenApi.util.invalidateTags(LIVE_TAGS));
+      }
+    };
     let wasBroken = false;
     let refusals = 0;
     let retry: ReturnType<typeof setTimeout> | undefined;
@@ -43,37 +74,7 @@ export function useLive(): void {
         wasBroken = false;
         refusals = 0;
       };
-      source.onmessage = ({ data }: MessageEvent<string>) => {
-        const event = liveEventSchema.safeParse(JSON.parse(data));
-        if (!event.success) return;
-        switch (event.data.kind) {
-          case 'entries':
-            dispatch(applyEntries(event.data.visitId, event.data.entries));
-            refreshAhead();
-            break;
-          case 'visit':
-            dispatch(applyVisit(event.data.visit));
-            refreshAhead();
-            break;
-          case 'sheets':
-            dispatch(keenApi.util.invalidateTags(['Sheets']));
-            break;
-          case 'gauges':
-            dispatch(keenApi.util.invalidateTags(['Gauges']));
-            break;
-          case 'learning':
-            dispatch(keenApi.util.invalidateTags(['Learning']));
-            break;
-          case 'archive':
-            void dispatch(shopApi.util.upsertQueryData('archiveProgress', undefined, event.data));
-            break;
-          case 'settings':
-            dispatch(keenApi.util.invalidateTags(['Session']));
-            break;
-          case 'missed':
-            dispatch(keenApi.util.invalidateTags(LIVE_TAGS));
-        }
-      };
+      source.onmessage = hear;
       source.onerror = () => {
         wasBroken = true;
         // Refused, not merely broken off: signed out elsewhere, suspended, or with a new password.

@@ -40,7 +40,7 @@ export function EstimateLineRow({ line, currency, onChange, onRemove }: Estimate
         <SavingField
           label={t('estimateLineRow.what')}
           value={line.what}
-          // Worded again, it is no longer what the price list calls it.
+          // Reworded, it is no longer what the price list calls it.
           onChange={(what) => what && onChange({ ...line, item: undefined, what })}
         />
         <NumberField

@@ -58,6 +58,7 @@ export function treadSeen(resolved: ResolvedCase, doubted: readonly Doubted[] = 
     } else if (crown >= SEEN_FROM_MM) seen.push({ kind: 'centre', where, mm: crown });
   });
   for (const where of ['front', 'rear'] as const) {
+    if (isSawn(resolved, where)) seen.push({ kind: 'saw', where, mm: 0 });
     const [left, right] = WHEELS_OF_AXLE[where];
     const lossOf = (wheel: Wheel): Mean => {
       const ribs = RIBS.map((rib) => meanAt(wheel, rib));
@@ -66,7 +67,6 @@ export function treadSeen(resolved: ResolvedCase, doubted: readonly Doubted[] = 
         resolved.tires[wheel].newDepthMm - ribs.reduce<number>((sum, mean) => sum + mean!, 0) / 3
       );
     };
-    if (isSawn(resolved, where)) seen.push({ kind: 'saw', where, mm: 0 });
     const [a, b] = [lossOf(left), lossOf(right)];
     if (a === null || b === null) continue;
     if (resolved.tires[left].stretch.distanceKm !== resolved.tires[right].stretch.distanceKm)
