@@ -2,7 +2,8 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  plugins: [react()],
+  // Compiled as the product is.
+  plugins: [react({ compiler: true })],
   // One react-router instance: its CommonJS and module files must not both be loaded.
   resolve: { conditions: ['module-sync', 'development|production'] },
   test: {

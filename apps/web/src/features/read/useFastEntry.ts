@@ -51,10 +51,10 @@ export function useFastEntry(options: FastEntryOptions) {
   // the page is painted: done later, it would take back what a quick first key has moved on to.
   const wanted = current ? `${current.wheel}.${current.rib}` : null;
   const marked = activeSlot ? `${activeSlot.wheel}.${activeSlot.rib}` : null;
+  const mark = useEffectEvent(() => setActiveSlot(current));
   useLayoutEffect(() => {
-    if (wanted !== marked) setActiveSlot(current);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- compared by what they name
-  }, [wanted, marked, setActiveSlot]);
+    if (wanted !== marked) mark();
+  }, [wanted, marked]);
   // Digits belong to the rib they were typed for; another rib starts with none.
   const digits = typed.at === wanted ? typed.digits : '';
   const setDigits = (next: string) => setTyped({ at: wanted ?? '', digits: next });

@@ -64,66 +64,83 @@ export const StepRail = memo(function StepRail(props: StepRailProps) {
         borderBottom: { xs: '1px solid var(--line)', md: 0 },
       }}
     >
-      {VISIT_STEPS.map((step) => {
-        const { state, note } = states[step];
-        const isCurrent = step === current;
-        return (
-          <Box
-            key={step}
-            component={Link}
-            to={`/visits/${visitId}/${step}`}
-            aria-current={isCurrent ? 'step' : undefined}
-            sx={{
-              display: 'flex',
-              flexDirection: { xs: 'column', md: 'row' },
-              gap: { xs: 0.1, md: 1.4 },
-              alignItems: { xs: 'center', md: 'flex-start' },
-              minHeight: 44,
-              flexShrink: 0,
-              px: { xs: 0.5, md: 2 },
-              fontSize: { xs: '0.84rem', md: '0.95rem' },
-              flexGrow: { xs: 1, md: 0 },
-              justifyContent: { xs: 'center', md: 'flex-start' },
-              py: { md: 1 },
-              color: isCurrent ? 'var(--ink)' : 'var(--soft)',
-              fontWeight: isCurrent ? 700 : 450,
-              textDecoration: 'none',
-              borderLeft: { md: '4px solid' },
-              borderBottom: { xs: '4px solid', md: 0 },
-              borderColor: {
-                xs: isCurrent ? 'var(--marker)' : 'transparent',
-                md: isCurrent ? 'var(--marker)' : 'transparent',
-              },
-              '&:hover': { color: 'var(--ink)' },
-            }}
-          >
-            <Box component="span" sx={{ display: 'flex', mt: '5px' }}>
-              <StateSquare state={state} />
-            </Box>
-            <Box>
-              {STEP_WORDS[step]}
-              <span className="visually-hidden">, {STATE_WORDS[state]}</span>
-              {note && (
-                <Box
-                  sx={{
-                    fontSize: '0.76rem',
-                    fontWeight: 450,
-                    color: 'var(--soft)',
-                    display: { xs: 'none', md: 'block' },
-                  }}
-                >
-                  {noteWords(note, visitTexts)}
-                </Box>
-              )}
-            </Box>
-          </Box>
-        );
-      })}
+      {VISIT_STEPS.map((step) => (
+        <RailStep
+          key={step}
+          step={step}
+          to={`/visits/${visitId}/${step}`}
+          state={states[step].state}
+          note={states[step].note && noteWords(states[step].note, visitTexts)}
+          isCurrent={step === current}
+        />
+      ))}
       {hasTread && (
         <Box sx={{ display: { xs: 'none', md: 'block' }, mt: 'auto', p: 2, pb: 3 }}>
           <TreadMiniature draft={draft} width={RAIL_TREAD} />
         </Box>
       )}
+    </Box>
+  );
+});
+
+interface RailStepProps {
+  step: VisitStep;
+  to: string;
+  state: StepState;
+  /** How far it is, in words. */
+  note: string | null;
+  isCurrent: boolean;
+}
+
+const RailStep = memo(function RailStep({ step, to, state, note, isCurrent }: RailStepProps) {
+  return (
+    <Box
+      component={Link}
+      to={to}
+      aria-current={isCurrent ? 'step' : undefined}
+      sx={{
+        display: 'flex',
+        flexDirection: { xs: 'column', md: 'row' },
+        gap: { xs: 0.1, md: 1.4 },
+        alignItems: { xs: 'center', md: 'flex-start' },
+        minHeight: 44,
+        flexShrink: 0,
+        px: { xs: 0.5, md: 2 },
+        fontSize: { xs: '0.84rem', md: '0.95rem' },
+        flexGrow: { xs: 1, md: 0 },
+        justifyContent: { xs: 'center', md: 'flex-start' },
+        py: { md: 1 },
+        color: isCurrent ? 'var(--ink)' : 'var(--soft)',
+        fontWeight: isCurrent ? 700 : 450,
+        textDecoration: 'none',
+        borderLeft: { md: '4px solid' },
+        borderBottom: { xs: '4px solid', md: 0 },
+        borderColor: {
+          xs: isCurrent ? 'var(--marker)' : 'transparent',
+          md: isCurrent ? 'var(--marker)' : 'transparent',
+        },
+        '&:hover': { color: 'var(--ink)' },
+      }}
+    >
+      <Box component="span" sx={{ display: 'flex', mt: '5px' }}>
+        <StateSquare state={state} />
+      </Box>
+      <Box>
+        {STEP_WORDS[step]}
+        <span className="visually-hidden">, {STATE_WORDS[state]}</span>
+        {note && (
+          <Box
+            sx={{
+              fontSize: '0.76rem',
+              fontWeight: 450,
+              color: 'var(--soft)',
+              display: { xs: 'none', md: 'block' },
+            }}
+          >
+            {note}
+          </Box>
+        )}
+      </Box>
     </Box>
   );
 });

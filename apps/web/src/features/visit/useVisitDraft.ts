@@ -1,7 +1,8 @@
 import type { VisitDetail, VisitDraft } from '@keen/contract';
 import { foldEntries, headsOf, allowsTwoReadings } from '@keen/core';
 import type { FieldChange } from '@keen/core';
-import { useCallback, useMemo } from 'react';
+import { copyWithStructuralSharing } from '@reduxjs/toolkit/query';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useApiDispatch, useApiSelector, useApiStore } from '../../api/hooks.ts';
 import { outbox } from '../../api/outboxSlice.ts';
 import type { Pending } from '../../api/outboxSlice.ts';
@@ -26,7 +27,7 @@ export function useVisitDraft(detail: VisitDetail): {
   const lastUndone = useApiSelector((state) => state.outbox.undone.at(-1));
   const store = useApiStore();
 
-  const draft = useMemo(() => {
+  const folded = useMemo(() => {
     const known = new Set(detail.entries.map(({ id }) => id));
     const own = pending.filter((one) => one.visitId === visitId && !known.has(one.entry.id));
     return foldEntries(
@@ -34,62 +35,76 @@ export function useVisitDraft(detail: VisitDetail): {
       own.map(({ entry }) => entry),
     );
   }, [detail, pending, visitId]);
+  const draft = useUnchanged(folded);
 
-  const entryOf = useCallback(
-    (path: string, value: unknown) => ({
+  // One set of functions for good, so that a saved entry does not draw every field of the step anew.
+  const latest = useRef({ detail, pending, draft });
+  useLayoutEffect(() => {
+    latest.current = { detail, pending, draft };
+  });
+  const ways = useMemo(() => {
+    const headsAt = (path: string) => seenOf(latest.current.detail, latest.current.pending, path);
+    const entryOf = (path: string, value: unknown) => ({
       visitId,
       entry: {
         id: newId(),
         path,
         value,
         at: new Date().toISOString(),
-        ...(allowsTwoReadings(path) ? { over: seenOf(detail, pending, path) } : {}),
+        ...(allowsTwoReadings(path) ? { over: headsAt(path) } : {}),
       },
-    }),
-    [visitId, detail, pending],
-  );
+    });
 
-  const put = useCallback(
-    ({ path, value }: FieldChange, act?: string) => {
-      const before = fieldAt(draft, path);
+    function put({ path, value }: FieldChange, act?: string): void {
+      const before = fieldAt(latest.current.draft, path);
       // The value that stands may be entered once more: to choose it from two that differ.
-      const isChoice = allowsTwoReadings(path) && seenOf(detail, pending, path).length > 1;
+      const isChoice = allowsTwoReadings(path) && headsAt(path).length > 1;
       if (JSON.stringify(before) === JSON.stringify(value) && !isChoice) return;
       dispatch(outbox.entered({ pending: entryOf(path, value), before, act }));
-    },
-    [dispatch, draft, entryOf, detail, pending],
-  );
-  const enter = useCallback((path: string, value: unknown) => put({ path, value }), [put]);
-  const enterAll = useCallback(
-    (changes: readonly FieldChange[]) => {
-      const act = newId();
-      for (const change of changes) put(change, act);
-    },
-    [put],
-  );
-
-  /** Takes back, or does again, the last change and those of the same act. */
-  function goBack(way: 'done' | 'undone'): void {
-    const last = store.getState().outbox[way].at(-1);
-    for (let next = last; next; next = store.getState().outbox[way].at(-1)) {
-      if (next !== last && (next.act === undefined || next.act !== last?.act)) return;
-      dispatch(
-        way === 'done'
-          ? outbox.undid(entryOf(next.path, next.before))
-          : outbox.redid(entryOf(next.path, next.after)),
-      );
     }
-  }
 
-  const canUndo = lastDone?.visitId === visitId;
-  const canRedo = lastUndone?.visitId === visitId;
+    /** Takes back, or does again, the last change and those of the same act. */
+    function goBack(way: 'done' | 'undone'): void {
+      const last = store.getState().outbox[way].at(-1);
+      for (let next = last; next; next = store.getState().outbox[way].at(-1)) {
+        if (next !== last && (next.act === undefined || next.act !== last?.act)) return;
+        dispatch(
+          way === 'done'
+            ? outbox.undid(entryOf(next.path, next.before))
+            : outbox.redid(entryOf(next.path, next.after)),
+        );
+      }
+    }
+
+    return {
+      enter: (path: string, value: unknown) => put({ path, value }),
+      enterAll: (changes: readonly FieldChange[]) => {
+        const act = newId();
+        for (const change of changes) put(change, act);
+      },
+      undo: () => goBack('done'),
+      redo: () => goBack('undone'),
+    };
+  }, [dispatch, store, visitId]);
+
   return {
     draft,
-    enter,
-    enterAll,
-    undo: canUndo ? () => goBack('done') : null,
-    redo: canRedo ? () => goBack('undone') : null,
+    enter: ways.enter,
+    enterAll: ways.enterAll,
+    undo: lastDone?.visitId === visitId ? ways.undo : null,
+    redo: lastUndone?.visitId === visitId ? ways.redo : null,
   };
+}
+
+/**
+ * The object of before, and its parts, where the content is the same: a saved entry that comes back from
+ * the server changes nothing, so nothing is drawn anew for it.
+ */
+function useUnchanged<T>(value: T): T {
+  const [kept, keep] = useState(value);
+  const next = copyWithStructuralSharing<T>(kept, value);
+  if (next !== kept) keep(next);
+  return next;
 }
 
 /** What this person sees of a field: what the server has, and what is on its way from here. */
