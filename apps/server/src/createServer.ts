@@ -4,7 +4,7 @@ import type { Logger } from 'pino';
 import { createApp } from './app.ts';
 import type { Context } from './context.ts';
 import { wallOf } from './db/appRole.ts';
-import { connect } from './db/client.ts';
+import { connect, PATIENT_CONNECT_MS } from './db/client.ts';
 import type { Database } from './db/client.ts';
 import { createJobQueue } from './db/jobQueue.ts';
 import { migrateDatabase } from './db/migrate.ts';
@@ -177,7 +177,7 @@ async function prepare(
   work: NonNullable<ServerOptions['prepare']>,
   diagnoses: DiagnosisPool,
 ): Promise<void> {
-  const owner = connect(ownerUrl);
+  const owner = connect(ownerUrl, { connectMs: PATIENT_CONNECT_MS });
   try {
     await work(owner.db, diagnoses);
   } finally {

@@ -25,17 +25,25 @@ export type InShop = <T>(work: (tx: Handle) => Promise<T>) => Promise<T>;
 
 const MAX_CONNECTIONS = 10;
 const CONNECT_MS = 5_000;
+/** While the demo is made both cores are busy and nobody waits for an answer. */
+export const PATIENT_CONNECT_MS = 60_000;
 const STATEMENT_MS = 20_000;
 /** Work that the database ended for a deadlock is done again so often. */
 const MOST_TRIES = 3;
 const DEADLOCK = '40P01';
 
-/** @param name - by which the database lists its connections */
-export function connect(url: string, name = 'keen'): { pool: pg.Pool; db: Database } {
+/**
+ * @param name - by which the database lists its connections
+ * @param connectMs - how long a new connection may take, ms
+ */
+export function connect(
+  url: string,
+  { name = 'keen', connectMs = CONNECT_MS }: { name?: string; connectMs?: number } = {},
+): { pool: pg.Pool; db: Database } {
   const pool = new pg.Pool({
     connectionString: url,
     max: MAX_CONNECTIONS,
-    connectionTimeoutMillis: CONNECT_MS,
+    connectionTimeoutMillis: connectMs,
     statement_timeout: STATEMENT_MS,
     // A database that hangs without a word must not hold requests for ever.
     query_timeout: STATEMENT_MS + CONNECT_MS,

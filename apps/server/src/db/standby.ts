@@ -20,7 +20,7 @@ export function createStandby(primary: Database, url: string | undefined, log: L
   if (url === undefined) {
     return { read: (shopId, work) => readInShop(primary, shopId, work), close: async () => {} };
   }
-  const { pool, db } = connect(url, 'keen reads');
+  const { pool, db } = connect(url, { name: 'keen reads' });
   pool.on('error', (error) => log.warn({ err: error }, 'idle connection to the standby lost'));
   let awayUntil = 0;
   return {

@@ -2,7 +2,7 @@ import type { CaseFile } from '@keen/contract';
 import { createDiagnosisRun } from '@keen/core';
 import { liveYears, makeDemoShop, planYears } from '@keen/demo';
 import { eq } from 'drizzle-orm';
-import { connect } from '../db/client.ts';
+import { connect, PATIENT_CONNECT_MS } from '../db/client.ts';
 import type { Database } from '../db/client.ts';
 import { plateKeyOf } from '../db/plateKey.ts';
 import { shops, vehicles, visits } from '../db/schema/index.ts';
@@ -26,7 +26,7 @@ export type YearsMessage = { made: number } | { hasNoPlace: true };
 workOnce(makeYears);
 
 async function makeYears({ ownerUrl, cars, part, parts }: YearsOrder): Promise<void> {
-  const { db, pool } = connect(ownerUrl);
+  const { db, pool } = connect(ownerUrl, { connectMs: PATIENT_CONNECT_MS });
   const [shop] = await db.select().from(shops).where(eq(shops.isDemo, true));
   if (shop) await makeCars(db, shop, cars, (index) => index % parts === part);
   await pool.end();
