@@ -205,6 +205,9 @@ const reasons: ReasonTexts = {
 const advice: AdviceTexts = {
   cause: (cause, list, chance) => `${causes[cause]} at ${atPlaces(list)}: ${chance} likely.`,
   partsFirst: 'Parts first: an alignment on loose joints does not hold.',
+  lookUnder:
+    'The angles measured today are in order, so look for what moves them on the road: rod ends, bushings, bearings, a bent arm.',
+  dampersFirst: 'Dampers and balance before the alignment: a new strut moves the camber.',
   playFound: (wheels) =>
     `Excessive play was found at the ${wheels.map((wheel) => places[wheel]).join(', ')}: not safe to drive until it is repaired.`,
   pressureFound: (wheels) =>

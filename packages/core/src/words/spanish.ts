@@ -249,6 +249,10 @@ const reasons: ReasonTexts = {
 const advice: AdviceTexts = {
   cause: (cause, list, chance) => `${causes[cause]} ${atPlaces(list)}: probable en un ${chance}.`,
   partsFirst: 'Primero las piezas: una alineación sobre articulaciones flojas no se mantiene.',
+  lookUnder:
+    'Los ángulos medidos hoy están en orden, así que busque qué los mueve en marcha: rótulas, silentblocs, rodamientos, un brazo doblado.',
+  dampersFirst:
+    'Amortiguadores y equilibrado antes de alinear: un amortiguador nuevo mueve la caída.',
   playFound: (wheels) =>
     `Holgura excesiva ${listed(wheels.map(at))}: no es seguro circular hasta que se repare.`,
   pressureFound: (wheels) =>

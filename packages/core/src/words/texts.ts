@@ -93,6 +93,10 @@ export interface ReasonTexts {
 export interface AdviceTexts {
   cause(cause: Cause, list: readonly (Wheel | Axle)[], chance: string): string;
   partsFirst: string;
+  /** One-sided wear, with every angle in order on the rig today. */
+  lookUnder: string;
+  /** Waves, on a car whose angles are to be set as well. */
+  dampersFirst: string;
   /** Excessive play found by hand. */
   playFound(wheels: readonly Wheel[]): string;
   /** Off the placard today. */

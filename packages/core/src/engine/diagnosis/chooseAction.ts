@@ -5,7 +5,7 @@ import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
 import { historyFacts } from './historyFacts.ts';
 import type { Bar } from '../outlook/outlook.ts';
 import { treadSeen } from './treadSeen.ts';
-import type { SeenWear } from './treadSeen.ts';
+import type { Doubted, SeenWear } from './treadSeen.ts';
 
 /** Faults that one piece of work puts right. */
 export type FaultGroup = 'alignment' | 'looseness' | 'bounce' | 'pressure';
@@ -47,6 +47,8 @@ export const NAME_CAUSE_FROM = 0.3;
 export interface PlainFacts {
   /** Wear that anyone can see or feel. */
   seen: readonly SeenWear[];
+  /** Ribs that must be read again before anything is decided by them. */
+  doubted: readonly Doubted[];
   /**
    * What has moved the angles since the car was last aligned, where no rig has found them in tolerance since.
    */
@@ -188,7 +190,7 @@ function barsWhateverIsSaid(
   }
   // What wore the tread has been put right since.
   if (measured === 'inOrder' && isSetSince) return bars;
-  if (seen.length > 0) bars.fitOnly = 'seen';
+  if (seen.length > 0 || facts.doubted.length > 0) bars.fitOnly = 'seen';
   if (isOneSided(seen)) {
     bars.inflateAndWatch = 'seen';
     // One-sided wear with angles in order points to what moves them under way.
@@ -198,7 +200,7 @@ function barsWhateverIsSaid(
 }
 
 /** Whether the tread shows what angles do, and air does not. */
-function isOneSided(seen: readonly SeenWear[]): boolean {
+export function isOneSided(seen: readonly SeenWear[]): boolean {
   return seen.some(({ kind }) => kind === 'edge' || kind === 'across' || kind === 'saw');
 }
 
@@ -249,6 +251,7 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
   const moved = isHeightChanged ? 'height' : hasNewParts ? 'parts' : null;
   return {
     seen: treadSeen(resolved),
+    doubted: [],
     moved: measured === null ? moved : null,
     measured,
     pressureFound: pressuresOff(resolved),

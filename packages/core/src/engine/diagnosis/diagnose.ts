@@ -32,7 +32,7 @@ import { rank } from './ranking.ts';
 import type { ReasonsFor } from './ranking.ts';
 import { createChain } from './sampler.ts';
 import type { MarkovChain } from './sampler.ts';
-import { treadSeen } from './treadSeen.ts';
+import { standsAlone, treadSeen } from './treadSeen.ts';
 import { wheelAnswer, worstRib } from './wheelAnswer.ts';
 
 /** Sweeps of the quick answer and of the full one; fixed, so that a case gives the same bytes. */
@@ -234,8 +234,11 @@ export function createDiagnosisRun(
 
   /** What is plain; with angles found in order, a reading that is likely wrong shows no wear. */
   function factsNow(): PlainFacts {
-    const doubted = plain.measured === 'inOrder' ? oddities.doubted(sweeps) : [];
-    return doubted.length === 0 ? plain : { ...plain, seen: treadSeen(resolved, doubted) };
+    const doubted = oddities
+      .doubted(sweeps)
+      .filter(({ wheel, rib }) => standsAlone(resolved.tires[wheel], rib));
+    const seen = plain.measured === 'inOrder' ? treadSeen(resolved, doubted) : plain.seen;
+    return { ...plain, doubted, seen };
   }
 
   function outlook(cars = thinned(draws), checks = answersTo(cars)): Outlook {

@@ -27,6 +27,18 @@ export interface Doubted {
  */
 export const SEEN_FROM_MM = 1.55;
 
+/** The ribs of a healthy tire lie this close together, mm: four in five do (common practice, no source). */
+const EVEN_WITHIN_MM = 0.8;
+
+/**
+ * Whether a tire is even but for one rib: what is low across its other ribs as well was not misread.
+ */
+export function standsAlone(tire: ResolvedTire, rib: Rib): boolean {
+  const others = RIBS.filter((other) => other !== rib).map((other) => unevenSince(tire, other));
+  const [a = null, b = null] = others;
+  return a !== null && b !== null && Math.abs(a - b) <= EVEN_WITHIN_MM;
+}
+
 /**
  * What of a car's tread is plainly uneven, the worst first: what has become so in the stretch that counts.
  *

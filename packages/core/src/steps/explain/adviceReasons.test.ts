@@ -127,4 +127,54 @@ describe('reasons of an advice', () => {
     expect(always.action).toBe('checkAlignment');
     expect(advised((file) => (file.complaints = ['noise'])).action).toBe('fitOnly');
   });
+
+  it('ask for a reading that does not fit again, and call no tread even by leaving it out', () => {
+    const inOrder = (worn: Parameters<typeof evenCar>[0]) => {
+      const file = evenCar(worn, (car) => {
+        car.angles = {
+          lf: { camber: -0.5, toe: 0.03 },
+          rf: { camber: -0.5, toe: 0.02 },
+          lr: { camber: -0.8, toe: 0.05 },
+          rr: { camber: -0.8, toe: 0.05 },
+        };
+      });
+      const { diagnosis } = diagnose(file);
+      return { ...diagnosis.recommendation, headline: verdictOf(diagnosis, file).headline };
+    };
+    const misread = inOrder({ lf: [2.8, 5.5, 5.5] });
+    expect(misread.headline).toMatch(/left front inner reading does not fit the others/);
+    expect(misread.reasons[0]).toBe(misread.headline);
+    expect(misread.reasons).not.toContain('The tread looks like that of a car with nothing out.');
+    expect(misread.action).toBe('inflateAndWatch');
+    // Low across all its ribs: that was not misread, and the angles of today do not explain it.
+    const sloped = inOrder({ lf: [2.8, 4.4, 5.4] });
+    expect(sloped.headline).toMatch(/^The left front tire is worn on its inner edge/);
+    expect(sloped.action).toBe('partsThenAlign');
+  });
+
+  it('say why joints are looked at where the angles are in order, and that dampers come before them', () => {
+    const toedOut: Parameters<typeof evenCar>[0] = { lf: [3.0, 4.0, 4.8], rf: [3.1, 4.0, 4.8] };
+    const found = diagnose(
+      evenCar(toedOut, (file) => {
+        file.tires.lf.feather = file.tires.rf.feather = 'catchesInward';
+        file.angles = {
+          lf: { camber: -0.5, toe: 0.03 },
+          rf: { camber: -0.5, toe: 0.02 },
+          lr: { camber: -0.8, toe: 0.05 },
+          rr: { camber: -0.8, toe: 0.05 },
+        };
+      }),
+    ).diagnosis.recommendation;
+    expect(found.action).toBe('partsThenAlign');
+    expect(found.reasons).toContainEqual(
+      expect.stringMatching(/angles measured today are in order, so look for what moves them/),
+    );
+    const waves = diagnose(
+      evenCar(toedOut, (file) => {
+        file.tires.lf.feather = file.tires.rf.feather = 'catchesInward';
+        file.tires.lf.cupping = file.tires.rf.cupping = 'heavy';
+      }),
+    ).diagnosis.recommendation;
+    expect(waves.reasons).toContainEqual(expect.stringMatching(/^Dampers and balance before/));
+  });
 });

@@ -5,7 +5,7 @@ import type { AdviceTexts, Texts } from '../../words/texts.ts';
 
 /** Reasons of an advice as codes. Figures: what stands in the sentence, chances between 0 and 1. */
 export type AdviceCode =
-  Exclude<keyof AdviceTexts, 'parts' | 'partWhy' | 'chance'> | 'causeAt' | 'seen';
+  Exclude<keyof AdviceTexts, 'parts' | 'partWhy' | 'chance'> | 'causeAt' | 'seen' | 'readAgain';
 
 type Speaking = Pick<Texts, 'advice' | 'verdict'>;
 
@@ -22,6 +22,8 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
       const [cause, low, high, ...places] = figures as [Cause, number, number, ...(Wheel | Axle)[]];
       return advice.cause(cause, places, percents(low, high, advice));
     }
+    case 'readAgain':
+      return verdict.oddReading(figures[0] as Wheel, figures[1] as Rib);
     case 'oneIsOut':
       return advice.oneIsOut(percent(figures[0] as number, advice));
     case 'unsafe':
@@ -35,6 +37,8 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
     case 'seen':
       return verdict.seen(seenOf(figures), figures[3] === true);
     case 'partsFirst':
+    case 'lookUnder':
+    case 'dampersFirst':
     case 'heightChanged':
     case 'heightLookFirst':
     case 'newParts':

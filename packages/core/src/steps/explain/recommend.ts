@@ -4,6 +4,7 @@ import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import {
   chooseAction,
   isFindingDoubted,
+  isOneSided,
   NAME_CAUSE_FROM,
 } from '../../engine/diagnosis/chooseAction.ts';
 import type { CauseChance, GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
@@ -60,6 +61,10 @@ function reasonsFor(
   const add = (code: AdviceCode, ...figures: ReasonCode['figures']) => {
     codes.push({ code, figures });
   };
+  // What must not be driven as it is comes before any cause.
+  if (unsafe.length > 0) add('unsafe', ...unsafe);
+  if (facts.playFound.length > 0) add('playFound', ...facts.playFound);
+  for (const { wheel, rib } of facts.doubted) add('readAgain', wheel, rib);
   const named = causes.filter(({ probability }) => probability >= NAME_CAUSE_FROM);
   if (named.length === 0 && chances.alignment >= NAME_CAUSE_FROM) {
     add('oneIsOut', chances.alignment);
@@ -69,14 +74,14 @@ function reasonsFor(
     const where = places.map((place) => place.where);
     add('causeAt', places[0]!.cause, Math.min(...each), Math.max(...each), ...where);
   }
-  if (facts.playFound.length > 0) add('playFound', ...facts.playFound);
   if (facts.playFound.length > 0 || chances.looseness >= NAME_CAUSE_FROM) add('partsFirst');
+  else if (named.length > 0 && isMovedUnderWay(facts)) add('lookUnder');
+  if (chances.said.includes('bounce') && isAlignmentAsked(chances, facts)) add('dampersFirst');
   if (facts.pressureFound.length > 0) add('pressureFound', ...facts.pressureFound);
   if (facts.isHandlingOff && named.length === 0) add('handling');
   if (facts.isShaking && chances.bounce < NAME_CAUSE_FROM) add('shaking');
   if (isFindingDoubted(chances, facts)) add('foundOut');
   else if (facts.measured === 'out' && named.length === 0) add('foundOutLately');
-  if (unsafe.length > 0) add('unsafe', ...unsafe);
   const worn = replace.filter((wheel) => !unsafe.includes(wheel));
   if (worn.length > 0) add('atLimit', ...worn);
   if (facts.moved === 'height') {
@@ -92,4 +97,14 @@ function reasonsFor(
   }
   if (codes.length === 0) add('nothingOut');
   return codes;
+}
+
+/** Whether angles that are in order at rest wear the tread one-sidedly all the same. */
+function isMovedUnderWay({ measured, isSetSince, seen }: PlainFacts): boolean {
+  return measured === 'inOrder' && !isSetSince && isOneSided(seen);
+}
+
+/** Whether the angles are to be set or measured, whatever else is. */
+function isAlignmentAsked({ alignment }: GroupChances, facts: PlainFacts): boolean {
+  return alignment >= NAME_CAUSE_FROM || facts.moved !== null || isOneSided(facts.seen);
 }

@@ -1,7 +1,7 @@
 import { evenCar } from '../../../tests/evenCar.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { SeenWear } from '../../engine/diagnosis/treadSeen.ts';
+import type { Doubted, SeenWear } from '../../engine/diagnosis/treadSeen.ts';
 import type { Diagnosis, RankedCause } from '@keen/contract';
 import { ACTIONS, AXLE_CAUSES, WHEEL_CAUSES } from '@keen/contract/words';
 import type { Wheel } from '@keen/contract/words';
@@ -188,6 +188,7 @@ describe('chooseAction', () => {
   const none: GroupChances = { alignment: 0, looseness: 0, bounce: 0, pressure: 0, said: [] };
   const plain: PlainFacts = {
     seen: [],
+    doubted: [],
     moved: null,
     measured: null,
     playFound: [],
@@ -246,6 +247,7 @@ describe('chooseAction', () => {
     const facts = fc
       .record({
         seen,
+        doubted: fc.subarray<Doubted>([{ wheel: 'lf', rib: 'inner' }]),
         moved: fc.constantFrom('height' as const, 'parts' as const, null),
         measured: fc.constantFrom('inOrder' as const, 'out' as const, null),
         playFound: fc.subarray<Wheel>(['lf', 'rr']),
@@ -279,6 +281,7 @@ describe('chooseAction', () => {
         }
         if (plainly.isShaking) expect(action).not.toMatch(/^(fitOnly|inflateAndWatch)$/);
         if (plainly.pressureFound.length > 0) expect(action).not.toBe('fitOnly');
+        if (plainly.doubted.length > 0 && !plainly.isSetSince) expect(action).not.toBe('fitOnly');
         if (plainly.measured === 'out') expect(action).not.toMatch(/^(fitOnly|inflateAndWatch)$/);
         if (plainly.seen.length > 0 && !(plainly.measured === 'inOrder' && plainly.isSetSince)) {
           expect(action).not.toBe('fitOnly');

@@ -4,7 +4,7 @@ import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
 import { axleOf } from '../../engine/case/wheels.ts';
 import { plainFacts, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
-import { treadSeen } from '../../engine/diagnosis/treadSeen.ts';
+import { standsAlone, treadSeen } from '../../engine/diagnosis/treadSeen.ts';
 import { ENGLISH } from '../../words/english.ts';
 import type { Texts } from '../../words/texts.ts';
 import { hundredIn, numberIn, sureIn } from '../../words/texts.ts';
@@ -47,9 +47,13 @@ export function verdictOf(
   const say = texts.verdict;
   const top = headlineCause(diagnosis.ranked);
   if (!top || top.probability < GUESSED_FROM) {
-    const { seen, measured } = plainFacts(resolveCase(file));
+    const resolved = resolveCase(file);
+    const { seen, measured } = plainFacts(resolved);
     const [worst] = seen;
-    const odd = diagnosis.oddities?.find(({ kind }) => kind === 'reading');
+    const odd = diagnosis.oddities?.find(
+      ({ kind, where, rib }) =>
+        kind === 'reading' && rib && standsAlone(resolved.tires[where as Wheel], rib),
+    );
     const [eaten] = odd ? [] : anglesThatEat(diagnosis, file);
     const isOneOut =
       diagnosis.recommendation.codes?.some(({ code }) => code === 'oneIsOut') ?? false;
