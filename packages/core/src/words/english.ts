@@ -69,6 +69,8 @@ const verdict: VerdictTexts = {
   },
   oddReading: (wheel, rib) =>
     `The ${places[wheel]} ${rib} reading does not fit the others. Read it again before deciding.`,
+  unread: (wheel, rib) =>
+    `The ${places[wheel]} ${rib} rib was not read, and the rest of that tire is uneven. Read it before deciding: an edge that cannot be read may be gone.`,
   foundOut: 'The tread shows nothing out, but an angle measured today is outside its limits.',
   oneIsOut: 'No single cause stands out, but one of the angles may well be out.',
   noneStandsOut: 'No cause stands out.',
@@ -225,6 +227,8 @@ const advice: AdviceTexts = {
     `At or below the legal limit: ${wheels.map((wheel) => places[wheel]).join(', ')}.`,
   oneIsOut: (chance) =>
     `No single angle stands out, but that one of them is out is ${chance} likely.`,
+  oneIsLoose: (chance) =>
+    `That a joint is loose on one of the axles is ${chance} likely: look them through first, since an alignment on loose joints does not hold.`,
   heightChanged:
     'The car sits higher or lower than it was built, so its angles have moved: align it.',
   heightLookFirst:

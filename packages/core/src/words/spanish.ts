@@ -91,6 +91,8 @@ const verdict: VerdictTexts = {
   },
   oddReading: (wheel, rib) =>
     `La lectura ${rib === 'centre' ? 'del centro' : rib === 'inner' ? 'del borde interior' : 'del borde exterior'} del neumático ${ofTire[wheel]} no encaja con las demás. Mídala otra vez antes de decidir.`,
+  unread: (wheel, rib) =>
+    `Falta la lectura del borde ${rib === 'inner' ? 'interior' : 'exterior'} del neumático ${ofTire[wheel]}, y el resto de ese neumático está desigual. Mídalo antes de decidir: un borde que no se puede medir puede estar gastado del todo.`,
   foundOut:
     'El dibujo no muestra nada fuera de medida, pero un ángulo medido hoy está fuera de sus límites.',
   oneIsOut: 'No destaca ninguna causa, pero es posible que algún ángulo esté fuera de medida.',
@@ -270,6 +272,8 @@ const advice: AdviceTexts = {
     `En el límite legal o por debajo: ${wheels.map((wheel) => ofTire[wheel]).join(', ')}.`,
   oneIsOut: (chance) =>
     `Ningún ángulo destaca por sí solo, pero que alguno esté fuera es probable en un ${chance}.`,
+  oneIsLoose: (chance) =>
+    `Que haya una articulación floja en uno de los ejes es probable en un ${chance}: revíselas primero, porque una alineación sobre articulaciones flojas no se mantiene.`,
   heightChanged:
     'El coche está más alto o más bajo que de fábrica, así que sus ángulos se han movido: alinéelo.',
   heightLookFirst:

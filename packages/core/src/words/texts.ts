@@ -24,6 +24,8 @@ export interface VerdictTexts {
   seen(seen: SeenWear, isMeasured: boolean): string;
   /** A reading that is likely wrong, where nothing else is to be said. */
   oddReading(wheel: Wheel, rib: Rib): string;
+  /** An edge that was not read, on a tire that is uneven as far as it was. */
+  unread(wheel: Wheel, rib: Rib): string;
   /** Nothing in the tread, but an angle is out on the rig. */
   foundOut: string;
   /** No cause is likely, but that some angle is out is. */
@@ -113,6 +115,8 @@ export interface AdviceTexts {
   atLimit(wheels: readonly Wheel[]): string;
   /** No single angle stands out, but one of them may be out. */
   oneIsOut(chance: string): string;
+  /** No axle stands out, but one of its joints may be worn. */
+  oneIsLoose(chance: string): string;
   heightChanged: string;
   heightLookFirst: string;
   newParts: string;

@@ -4,7 +4,7 @@ import type { ResolvedCase } from '../case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
 import { historyFacts } from './historyFacts.ts';
 import type { Bar } from '../outlook/outlook.ts';
-import { treadSeen } from './treadSeen.ts';
+import { treadSeen, unreadEdges } from './treadSeen.ts';
 import type { Doubted, SeenWear } from './treadSeen.ts';
 
 /** Faults that one piece of work puts right. */
@@ -49,6 +49,8 @@ export interface PlainFacts {
   seen: readonly SeenWear[];
   /** Ribs that must be read again before anything is decided by them. */
   doubted: readonly Doubted[];
+  /** Edges not read on tires that are uneven as far as they were. */
+  unread: readonly Doubted[];
   /**
    * What has moved the angles since the car was last aligned, where no rig has found them in tolerance since.
    */
@@ -188,9 +190,10 @@ function barsWhateverIsSaid(
       bars.align = 'measureAgain';
     }
   }
+  if (facts.doubted.length + facts.unread.length > 0) bars.fitOnly = 'seen';
   // What wore the tread has been put right since.
   if (measured === 'inOrder' && isSetSince) return bars;
-  if (seen.length > 0 || facts.doubted.length > 0) bars.fitOnly = 'seen';
+  if (seen.length > 0) bars.fitOnly = 'seen';
   if (isOneSided(seen)) {
     bars.inflateAndWatch = 'seen';
     // One-sided wear with angles in order points to what moves them under way.
@@ -252,6 +255,7 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
   return {
     seen: treadSeen(resolved),
     doubted: [],
+    unread: unreadEdges(resolved),
     moved: measured === null ? moved : null,
     measured,
     pressureFound: pressuresOff(resolved),

@@ -15,7 +15,7 @@ export type SeenWear =
   /** Both tires of an axle catch the hand the same way, both moving out or both moving in: no depth to it. */
   | { kind: 'saw'; where: Axle; mm: 0 };
 
-/** A rib whose reading is doubted. */
+/** A rib whose reading is doubted, or lacking. */
 export interface Doubted {
   wheel: Wheel;
   rib: Rib;
@@ -37,6 +37,21 @@ export function standsAlone(tire: ResolvedTire, rib: Rib): boolean {
   const others = RIBS.filter((other) => other !== rib).map((other) => unevenSince(tire, other));
   const [a = null, b = null] = others;
   return a !== null && b !== null && Math.abs(a - b) <= EVEN_WITHIN_MM;
+}
+
+/** Edges that were not read on tires whose other two ribs already differ: what cannot be read may be worn away. */
+export function unreadEdges({ tires }: ResolvedCase): Doubted[] {
+  return WHEEL_ORDER.flatMap((wheel) =>
+    (['inner', 'outer'] as const)
+      .filter((rib) => {
+        const at = (other: Rib) => unevenSince(tires[wheel], other);
+        const [centre, edge] = [at('centre'), at(rib === 'inner' ? 'outer' : 'inner')];
+        const isUneven =
+          centre !== null && edge !== null && Math.abs(centre - edge) > EVEN_WITHIN_MM;
+        return at(rib) === null && isUneven;
+      })
+      .map((rib) => ({ wheel, rib })),
+  );
 }
 
 /**

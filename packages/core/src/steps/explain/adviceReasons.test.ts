@@ -152,6 +152,23 @@ describe('reasons of an advice', () => {
     expect(sloped.action).toBe('partsThenAlign');
   });
 
+  it('ask for an edge that was not read where the rest of the tire is uneven', () => {
+    const read = (centre: number, outer: number) => {
+      const file = evenCar({}, (car) => {
+        car.tires.rr.stations = [{ inner: null, centre, outer }];
+      });
+      const { diagnosis } = diagnose(file);
+      return { ...diagnosis.recommendation, headline: verdictOf(diagnosis, file).headline };
+    };
+    const uneven = read(4.9, 5.9);
+    expect(uneven.headline).toMatch(/^The right rear inner rib was not read/);
+    expect(uneven.reasons).toContain(uneven.headline);
+    expect(uneven.action).not.toBe('fitOnly');
+    const even = read(6.2, 6.3);
+    expect(even.headline).toBe('This tread fits a car with nothing out.');
+    expect(even.action).toBe('fitOnly');
+  });
+
   it('say why joints are looked at where the angles are in order, and that dampers come before them', () => {
     const toedOut: Parameters<typeof evenCar>[0] = { lf: [3.0, 4.0, 4.8], rf: [3.1, 4.0, 4.8] };
     const found = diagnose(
@@ -176,5 +193,19 @@ describe('reasons of an advice', () => {
       }),
     ).diagnosis.recommendation;
     expect(waves.reasons).toContainEqual(expect.stringMatching(/^Dampers and balance before/));
+  });
+
+  it('say how likely a loose joint is where no axle stands out but joints are looked at first', () => {
+    const { action, reasons, codes } = diagnose(
+      evenCar({ lr: [4.3, 5.2, 6.0], rr: [4.4, 5.2, 6.0] }, (file) => {
+        file.tires.lr.feather = file.tires.rr.feather = 'catchesInward';
+        file.complaints = ['wander'];
+      }),
+    ).diagnosis.recommendation;
+    expect(action).toBe('partsThenAlign');
+    const code = codes!.find((one) => one.code === 'oneIsLoose');
+    expect(code?.figures[0]).toBeGreaterThanOrEqual(0.3);
+    expect(reasons).toContainEqual(expect.stringMatching(/^That a joint is loose on one of the/));
+    expect(adviceReason(code!, SPANISH)).toMatch(/^Que haya una articulación floja/);
   });
 });

@@ -5,7 +5,11 @@ import type { AdviceTexts, Texts } from '../../words/texts.ts';
 
 /** Reasons of an advice as codes. Figures: what stands in the sentence, chances between 0 and 1. */
 export type AdviceCode =
-  Exclude<keyof AdviceTexts, 'parts' | 'partWhy' | 'chance'> | 'causeAt' | 'seen' | 'readAgain';
+  | Exclude<keyof AdviceTexts, 'parts' | 'partWhy' | 'chance'>
+  | 'causeAt'
+  | 'seen'
+  | 'readAgain'
+  | 'unread';
 
 type Speaking = Pick<Texts, 'advice' | 'verdict'>;
 
@@ -24,6 +28,10 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
     }
     case 'readAgain':
       return verdict.oddReading(figures[0] as Wheel, figures[1] as Rib);
+    case 'unread':
+      return verdict.unread(figures[0] as Wheel, figures[1] as Rib);
+    case 'oneIsLoose':
+      return advice.oneIsLoose(percent(figures[0] as number, advice));
     case 'oneIsOut':
       return advice.oneIsOut(percent(figures[0] as number, advice));
     case 'unsafe':

@@ -65,6 +65,7 @@ function reasonsFor(
   if (unsafe.length > 0) add('unsafe', ...unsafe);
   if (facts.playFound.length > 0) add('playFound', ...facts.playFound);
   for (const { wheel, rib } of facts.doubted) add('readAgain', wheel, rib);
+  for (const { wheel, rib } of facts.unread) add('unread', wheel, rib);
   const named = causes.filter(({ probability }) => probability >= NAME_CAUSE_FROM);
   if (named.length === 0 && chances.alignment >= NAME_CAUSE_FROM) {
     add('oneIsOut', chances.alignment);
@@ -74,7 +75,9 @@ function reasonsFor(
     const where = places.map((place) => place.where);
     add('causeAt', places[0]!.cause, Math.min(...each), Math.max(...each), ...where);
   }
-  if (facts.playFound.length > 0 || chances.looseness >= NAME_CAUSE_FROM) add('partsFirst');
+  const isLooseNamed = named.some(({ cause }) => cause === 'looseness');
+  if (facts.playFound.length > 0 || isLooseNamed) add('partsFirst');
+  else if (chances.looseness >= NAME_CAUSE_FROM) add('oneIsLoose', chances.looseness);
   else if (named.length > 0 && isMovedUnderWay(facts)) add('lookUnder');
   if (chances.said.includes('bounce') && isAlignmentAsked(chances, facts)) add('dampersFirst');
   if (facts.pressureFound.length > 0) add('pressureFound', ...facts.pressureFound);

@@ -189,6 +189,7 @@ describe('chooseAction', () => {
   const plain: PlainFacts = {
     seen: [],
     doubted: [],
+    unread: [],
     moved: null,
     measured: null,
     playFound: [],
@@ -248,6 +249,7 @@ describe('chooseAction', () => {
       .record({
         seen,
         doubted: fc.subarray<Doubted>([{ wheel: 'lf', rib: 'inner' }]),
+        unread: fc.subarray<Doubted>([{ wheel: 'rr', rib: 'outer' }]),
         moved: fc.constantFrom('height' as const, 'parts' as const, null),
         measured: fc.constantFrom('inOrder' as const, 'out' as const, null),
         playFound: fc.subarray<Wheel>(['lf', 'rr']),
@@ -281,7 +283,7 @@ describe('chooseAction', () => {
         }
         if (plainly.isShaking) expect(action).not.toMatch(/^(fitOnly|inflateAndWatch)$/);
         if (plainly.pressureFound.length > 0) expect(action).not.toBe('fitOnly');
-        if (plainly.doubted.length > 0 && !plainly.isSetSince) expect(action).not.toBe('fitOnly');
+        if (plainly.doubted.length + plainly.unread.length > 0) expect(action).not.toBe('fitOnly');
         if (plainly.measured === 'out') expect(action).not.toMatch(/^(fitOnly|inflateAndWatch)$/);
         if (plainly.seen.length > 0 && !(plainly.measured === 'inOrder' && plainly.isSetSince)) {
           expect(action).not.toBe('fitOnly');

@@ -48,8 +48,9 @@ export function verdictOf(
   const top = headlineCause(diagnosis.ranked);
   if (!top || top.probability < GUESSED_FROM) {
     const resolved = resolveCase(file);
-    const { seen, measured } = plainFacts(resolved);
+    const { seen, measured, unread } = plainFacts(resolved);
     const [worst] = seen;
+    const [lacking] = unread;
     const odd = diagnosis.oddities?.find(
       ({ kind, where, rib }) =>
         kind === 'reading' && rib && standsAlone(resolved.tires[where as Wheel], rib),
@@ -65,18 +66,20 @@ export function verdictOf(
           ? say.eats(eaten.angle, eaten.wheel, eaten.rib)
           : worst
             ? say.seen(worst, measured === 'inOrder')
-            : measured === 'out'
-              ? say.foundOut
-              : isOneOut
-                ? say.oneIsOut
-                : say.healthy,
+            : lacking
+              ? say.unread(lacking.wheel, lacking.rib)
+              : measured === 'out'
+                ? say.foundOut
+                : isOneOut
+                  ? say.oneIsOut
+                  : say.healthy,
       sure: eaten ? say.outsideLimits(hundredIn(texts, eaten.probability)) : '',
       detail: top
         ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
         : say.noneStandsOut,
       also: '',
       causes: [],
-      isHealthy: !worst && !odd && !isOneOut,
+      isHealthy: !worst && !odd && !lacking && !isOneOut,
     };
   }
   const alike = headlinePlaces(diagnosis.ranked);
