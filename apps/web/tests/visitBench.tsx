@@ -76,6 +76,7 @@ export function showStep(
 ) {
   const enter = vi.fn();
   const goTo = vi.fn();
+  const setActiveSlot = vi.fn();
   const setTried = vi.fn();
   const { ribsRead, assumed } = draftToCase(draft, 'Test van');
   const context: VisitContext = {
@@ -94,7 +95,7 @@ export function showStep(
     ribsRead,
     assumed,
     activeSlot: null,
-    setActiveSlot: vi.fn(),
+    setActiveSlot,
     setSpokenOf: vi.fn(),
     setTried,
     setAtHand: vi.fn(),
@@ -116,7 +117,7 @@ export function showStep(
       </ThemeProvider>
     </Provider>,
   );
-  return { enter, goTo, setTried };
+  return { enter, goTo, setActiveSlot, setTried };
 }
 
 /** A draft with all twelve ribs at this depth, mm. */

@@ -21,9 +21,9 @@ describe('format', () => {
   });
 
   it('never says 0 or 100 per cent', () => {
-    expect(showPercent(0.9999)).toBe('> 99 %');
-    expect(showPercent(0.001)).toBe('< 1 %');
-    expect(showPercent(0.126)).toBe('13 %');
+    expect(showPercent(0.9999)).toBe('>\u00a099\u00a0%');
+    expect(showPercent(0.001)).toBe('<\u00a01\u00a0%');
+    expect(showPercent(0.126)).toBe('13\u00a0%');
   });
 });
 

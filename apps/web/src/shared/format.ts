@@ -48,9 +48,9 @@ export function showDegrees(value: number, decimals: number): string {
 /** A probability as a whole per cent, never quite 0 or 100. */
 export function showPercent(probability: number): string {
   const rounded = Math.round(probability * 100);
-  if (rounded >= 100) return '> 99 %';
-  if (rounded <= 0) return '< 1 %';
-  return `${rounded} %`;
+  if (rounded >= 100) return '>\u00a099\u00a0%';
+  if (rounded <= 0) return '<\u00a01\u00a0%';
+  return `${rounded}\u00a0%`;
 }
 
 /** With a capital letter at the head. */

@@ -27,17 +27,19 @@ interface EstimateProps {
   /** What the estimate is made of when it is made again. */
   course: Action;
   replace: readonly Wheel[];
+  /** Whether dampers and balance come before the alignment. */
+  dampersFirst: boolean;
 }
 
 /** What it comes to, line by line: accepted, declined or later, and signed. */
-export function Estimate({ weighing, course, replace }: EstimateProps) {
+export function Estimate({ weighing, course, replace, dampersFirst }: EstimateProps) {
   const { draft, enter, session } = useVisit();
   const { prices } = session.shop.settings;
   const [isSigning, setSigning] = useState(false);
   const estimate = draft.visit?.estimate;
   const keep = (next: WorkEstimate) => enter('visit.estimate', next);
   const linesFor = (wanted: Action, sensors = 0) => {
-    const extras = { arms: weighing.arms.length, sensors };
+    const extras = { arms: weighing.arms.length, sensors, dampersFirst };
     return estimateLines(wanted, replace, extras, prices, papers.prices, newId);
   };
 

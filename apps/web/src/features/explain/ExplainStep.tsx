@@ -1,6 +1,6 @@
-import type { CaseFile, RankedCause, Wheel } from '@keen/contract';
+import type { CaseFile, Diagnosis, RankedCause, Rib, Wheel } from '@keen/contract';
 import { causeGroups, explainedWear, affectedRibs, WHEELS_OF_AXLE } from '@keen/core';
-import type { Answer, CauseGroup, Verdict } from '@keen/core';
+import type { Answer, CauseGroup, Slot, Verdict } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
@@ -49,12 +49,21 @@ export function ExplainStep() {
         <NextCheckBar
           checks={answer.diagnosis.nextChecks}
           worths={weighing?.checks ?? null}
+          readFirst={toReadFirst(answer.diagnosis)}
           onDecide={() => goTo('decide')}
         />
       )}
       <AnswerState diagnosing={diagnosing} />
     </Box>
   );
+}
+
+/** The rib that the advice asks to be read, or read again, before anything is decided. */
+function toReadFirst({ recommendation: { codes = [] } }: Diagnosis): Slot | null {
+  const asked = codes.find(({ code }) => code === 'readAgain' || code === 'unread');
+  if (!asked) return null;
+  const [wheel, rib] = asked.figures as [Wheel, Rib];
+  return { wheel, rib };
 }
 
 /** What the measured angles explain of the wear, once there are any. */

@@ -11,7 +11,16 @@ import { whereWords } from '../../words/pageTexts.ts';
 
 /** Says where the answer does not explain the tread, what that may be, and what to do about it. */
 export function MisfitNotice({ answer, file }: { answer: Answer; file: CaseFile }) {
-  const oddities = answer.diagnosis.oddities ?? [];
+  const { isPractice = false } = useVisit();
+  // The reading that is asked for again before anything else has its place below.
+  const isAsked = ({ kind, where, rib }: Oddity) =>
+    !isPractice &&
+    kind === 'reading' &&
+    answer.diagnosis.recommendation.codes?.some(
+      ({ code, figures }) => code === 'readAgain' && figures[0] === where && figures[1] === rib,
+    );
+  const oddities = (answer.diagnosis.oddities ?? []).filter((oddity) => !isAsked(oddity));
+  if (answer.diagnosis.oddities?.some(isAsked) && oddities.length === 0) return null;
   if (oddities.length > 0) {
     return oddities.map((oddity) => (
       <OddityNotice key={`${oddity.kind}.${oddity.where}.${oddity.rib ?? ''}`} oddity={oddity} />

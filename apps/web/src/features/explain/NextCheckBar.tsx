@@ -1,6 +1,6 @@
 import type { NextCheck, Wheel } from '@keen/contract';
 import { formatMoney, WHEELS_OF_AXLE } from '@keen/core';
-import type { CheckWorth } from '@keen/core';
+import type { CheckWorth, Slot } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { Notice } from '../../shared/Notice.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/explain.ts';
+import { term } from '../../words/terms.ts';
 import { whereWords } from '../../words/pageTexts.ts';
 import { pageLocale } from '../../words/pageLanguage.ts';
 
@@ -34,14 +35,17 @@ interface Answerable {
 export function NextCheckBar({
   checks,
   worths,
+  readFirst,
   onDecide,
 }: {
+  /** A rib that is to be read before anything else, since the answer hangs on it. */
+  readFirst: Slot | null;
   checks: readonly NextCheck[];
   /** What each is worth in money; null while that is worked out. */
   worths: readonly CheckWorth[] | null;
   onDecide: () => void;
 }) {
-  const { enter, goTo, undo } = useVisit();
+  const { enter, goTo, undo, setActiveSlot } = useVisit();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [picked, setPicked] = useState<string | null>(null);
   const worthOf = ({ check, where }: NextCheck) =>
@@ -56,13 +60,24 @@ export function NextCheckBar({
         (one.gain >= ASK_ANYWAY_FROM_BITS || (worthOf(one)?.changes ?? 0) >= ASK_FROM_CHANCE),
     )
     .slice(0, MOST_OFFERED);
-  const next = worthIt.find((check) => keyOf(check) === picked) ?? worthIt[0];
+  const isReadFirst = readFirst !== null && picked === null;
+  const next = isReadFirst
+    ? undefined
+    : (worthIt.find((check) => keyOf(check) === picked) ?? worthIt[0]);
   const others = worthIt.filter((check) => check !== next);
   const measuring = checks.find(({ check }) => check === 'measureAngles');
   const asked = next && answerable(next);
   return (
     <Box sx={{ borderTop: '2px solid var(--ink)', pt: 1.5 }}>
-      {next && asked ? (
+      {isReadFirst ? (
+        <Typography sx={{ mb: 1 }}>
+          <strong>
+            {t('nextCheckBar.readFirst', {
+              place: `${whereWords(readFirst.wheel)} ${term(`rib.${readFirst.rib}`)}`,
+            })}
+          </strong>
+        </Typography>
+      ) : next && asked ? (
         <Typography sx={{ mb: 1 }}>
           <strong>{t('nextCheckBar.mostUsefulNextCheck', { question: asked.question })}</strong>{' '}
           <CheckValue worth={worthOf(next)} />
@@ -90,6 +105,16 @@ export function NextCheckBar({
         </Box>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        {isReadFirst && (
+          <Button
+            onClick={() => {
+              setActiveSlot(readFirst);
+              goTo('read');
+            }}
+          >
+            {t('nextCheckBar.readIt')}
+          </Button>
+        )}
         {asked?.answers.map(({ label, enter: entries }) => (
           <Button
             key={label}

@@ -7,7 +7,7 @@ import {
   LIVE_SWEEPS,
   USUAL_CONSTANTS,
 } from '@keen/core';
-import type { ExpectedDepths } from '@keen/core';
+import type { ExpectedDepths, Slot } from '@keen/core';
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
@@ -113,9 +113,15 @@ describe('NextCheckBar', () => {
     where,
     gain,
   });
-  const bar = (checks: NextCheck[], changes = 0.24, minor = 3_120) => (
+  const bar = (
+    checks: NextCheck[],
+    changes = 0.24,
+    minor = 3_120,
+    readFirst: Slot | null = null,
+  ) => (
     <NextCheckBar
       checks={checks}
+      readFirst={readFirst}
       worths={checks.map((one) => ({ check: one.check, where: one.where, changes, minor }))}
       onDecide={vi.fn()}
     />
@@ -197,9 +203,26 @@ describe('NextCheckBar', () => {
     expect(screen.getByRole('button', { name: 'Smooth' })).toBeVisible();
   });
 
+  it('asks for a rib that the answer hangs on before any check, and lets another be picked', async () => {
+    const rib = { wheel: 'rr', rib: 'inner' } as const;
+    const { setActiveSlot, goTo } = showStep(bar([check('feelFeather', 'lf')], 0.24, 3_120, rib));
+    expect(screen.getByText(/^First read the right rear inner rib/)).toBeVisible();
+    expect(screen.queryByRole('button', { name: 'Smooth' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Read it' }));
+    expect(setActiveSlot).toHaveBeenCalledWith(rib);
+    expect(goTo).toHaveBeenCalledWith('read');
+    await userEvent.click(screen.getByRole('button', { name: /^or / }));
+    expect(screen.getByRole('button', { name: 'Smooth' })).toBeVisible();
+  });
+
   it('asks for nothing while that is worked out', () => {
     showStep(
-      <NextCheckBar checks={[check('feelFeather', 'lf')]} worths={null} onDecide={vi.fn()} />,
+      <NextCheckBar
+        checks={[check('feelFeather', 'lf')]}
+        worths={null}
+        readFirst={null}
+        onDecide={vi.fn()}
+      />,
     );
     expect(screen.getByRole('status')).toHaveTextContent('Working out what to check next…');
     expect(screen.queryByRole('button', { name: 'Smooth' })).toBeNull();
@@ -236,14 +259,27 @@ describe('the answer looked into', () => {
   });
 
   it('says which reading does not fit, and leads there', async () => {
-    const setActiveSlot = vi.fn();
-    const { goTo } = showStep(<MisfitNotice answer={answer} file={file} />, { setActiveSlot });
+    // Doubted, but not so much that the advice asks for it first.
+    const { recommendation } = answer.diagnosis;
+    const diagnosis = { ...answer.diagnosis, recommendation: { ...recommendation, codes: [] } };
+    const { goTo, setActiveSlot } = showStep(
+      <MisfitNotice answer={{ ...answer, diagnosis }} file={file} />,
+    );
     expect(screen.getByRole('note')).toHaveTextContent(
       'The right rear centre reading does not fit the others.',
     );
     await userEvent.click(screen.getByRole('button', { name: 'Read it again' }));
     expect(setActiveSlot).toHaveBeenCalledWith({ wheel: 'rr', rib: 'centre' });
     expect(goTo).toHaveBeenCalledWith('read');
+  });
+
+  it('leaves a reading to the next check where that asks for it first', () => {
+    expect(answer.diagnosis.recommendation.codes).toContainEqual({
+      code: 'readAgain',
+      figures: ['rr', 'centre'],
+    });
+    showStep(<MisfitNotice answer={answer} file={file} />);
+    expect(screen.queryByRole('note')).toBeNull();
   });
 
   it('says what it cannot explain where no single reading is to blame', () => {

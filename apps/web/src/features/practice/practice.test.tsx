@@ -120,7 +120,7 @@ describe('the answer', () => {
     );
     expect(screen.getByRole('slider', { name: 'Too much toe-in, how sure' })).toHaveAttribute(
       'aria-valuetext',
-      '70 %',
+      '70\u00a0%',
     );
     await userEvent.click(screen.getByRole('button', { name: 'Align the wheels' }));
     expect(send).toBeEnabled();

@@ -37,6 +37,7 @@ export const decide = {
     leftOutFoundOut: 'Left out: an angle was found outside its limits today.',
     leftOutPressureFound: 'Left out: a pressure was found off the placard today.',
     leftOutComplaint: 'Left out: it would not answer what the driver reports.',
+    leftOutReadFirst: 'Left out: a rib is to be read first.',
     leftOutMeasureAgain:
       'Left out: the tread does not show what was measured. Measure it again first.',
     leftOutWhatIsSaid: 'Left out: it would leave what this tread says is wrong.',

@@ -67,6 +67,8 @@ export const explain: Translation<typeof english> = {
   },
   nextCheckBar: {
     mostUsefulNextCheck: 'Comprobación más útil ahora: {{question}}.',
+    readFirst: 'Mida primero {{place}}: de ahí depende la respuesta.',
+    readIt: 'Medirla',
     nothingLeftToFeel: 'Nada más que palpar o mirar cambiaría el consejo.',
     workingOutWhatTo: 'Calculando qué comprobar ahora…',
     skip: 'Omitir',

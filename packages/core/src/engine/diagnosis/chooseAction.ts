@@ -190,7 +190,7 @@ function barsWhateverIsSaid(
       bars.align = 'measureAgain';
     }
   }
-  if (facts.doubted.length + facts.unread.length > 0) bars.fitOnly = 'seen';
+  if (facts.doubted.length + facts.unread.length > 0) bars.fitOnly = 'readFirst';
   // What wore the tread has been put right since.
   if (measured === 'inOrder' && isSetSince) return bars;
   if (seen.length > 0) bars.fitOnly = 'seen';

@@ -282,6 +282,7 @@ function workOf(course: Action, car: CarOut, prices: WorkPrices, armsOf: ArmsOf)
 /** Bars that stand whatever a check finds; the others fall once it is known what is the matter. */
 const FIRM: readonly (Bar | undefined)[] = [
   'seen',
+  'readFirst',
   'moved',
   'foundOut',
   'pressureFound',

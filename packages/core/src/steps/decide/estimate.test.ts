@@ -100,7 +100,7 @@ describe('an estimate', () => {
 describe('estimateLines', () => {
   const WORDS = ENGLISH_PAPERS.prices;
   const ids = () => ID;
-  const NONE = { arms: 0, sensors: 0 };
+  const NONE = { arms: 0, sensors: 0, dampersFirst: false };
   const lines = (course: Action, replace: readonly Wheel[], extras = NONE) =>
     estimateLines(course, replace, extras, DEFAULT_PRICES, WORDS, ids).map(
       ({ what, quantity }) => `${quantity} ${what}`,
@@ -118,13 +118,23 @@ describe('estimateLines', () => {
     expect(lines('fitOnly', [])).toEqual([]);
   });
 
+  it('begin with the balance where dampers come before the alignment', () => {
+    const waves = { ...NONE, dampersFirst: true };
+    expect(lines('align', [], waves)).toEqual([
+      `1 ${WORDS.balance}`,
+      '1 Wheel alignment, all angles set',
+    ]);
+    expect(lines('balanceOrDampers', [], waves)).toEqual([`1 ${WORDS.balance}`]);
+    expect(lines('inflateAndWatch', [], waves)).toHaveLength(1);
+  });
+
   it('count an arm for each wheel that has no adjuster, where angles are set', () => {
     const arm = '2 Adjustable arm or shims, one wheel';
-    expect(lines('align', [], { arms: 2, sensors: 0 })).toContain(arm);
-    expect(lines('partsThenAlign', [], { arms: 2, sensors: 0 })).toContain(arm);
+    expect(lines('align', [], { ...NONE, arms: 2 })).toContain(arm);
+    expect(lines('partsThenAlign', [], { ...NONE, arms: 2 })).toContain(arm);
     // Who measures first finds out whether one is needed.
-    expect(lines('checkAlignment', [], { arms: 2, sensors: 0 })).toHaveLength(1);
-    expect(lines('inflateAndWatch', [], { arms: 2, sensors: 4 })).toEqual([
+    expect(lines('checkAlignment', [], { ...NONE, arms: 2 })).toHaveLength(1);
+    expect(lines('inflateAndWatch', [], { ...NONE, arms: 2, sensors: 4 })).toEqual([
       '1 Set the pressures',
       '4 Pressure sensor, one wheel',
     ]);

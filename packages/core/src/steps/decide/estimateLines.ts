@@ -14,24 +14,28 @@ const WORK_OF: Record<Action, readonly PriceItem[]> = {
 
 /** Courses at whose end the angles are set. */
 const ALIGNS: readonly Action[] = ['align', 'partsThenAlign'];
+/** Courses before whose alignment certain waves are seen to. */
+const SEES_TO_ANGLES: readonly Action[] = [...ALIGNS, 'checkAlignment'];
 
 /**
  * The lines that a course of work and the tires to replace come to by the price list. What costs nothing
  * is left out.
- * @param extras - wheels that need an adjustable arm for the angles to come in, and that get a pressure sensor
+ * @param extras - wheels that need an adjustable arm for the angles to come in, and that get a pressure sensor;
+ * whether dampers and balance come before the alignment
  * @param words - what each item is called in the language of whoever writes the estimate
  * @param newId - gives each line an id
  */
 export function estimateLines(
   course: Action,
   replace: readonly Wheel[],
-  { arms, sensors }: { arms: number; sensors: number },
+  { arms, sensors, dampersFirst }: { arms: number; sensors: number; dampersFirst: boolean },
   { items }: PriceList,
   words: Readonly<Record<PriceItem, string>>,
   newId: () => string,
 ): EstimateLine[] {
   const count = (axle: Axle) => replace.filter((wheel) => axleOf(wheel) === axle).length;
   const wanted: [PriceItem, number][] = [
+    ['balance', dampersFirst && SEES_TO_ANGLES.includes(course) ? 1 : 0],
     ...WORK_OF[course].map((item): [PriceItem, number] => [item, 1]),
     ['adjustableArm', ALIGNS.includes(course) ? arms : 0],
     ['pressureSensor', sensors],
