@@ -17,8 +17,9 @@ export interface ExplainedWear {
   leftOver: { cause: 'play' | 'pressure' | 'bounce' | 'cornering' | 'past'; mm: number }[];
 }
 
-/** Less is not worth a word, mm. */
+/** Less is not worth a word, mm: of a cause, and of all four worst ribs together, a tenth each. */
 const LEAST_MM = 0.15;
+const LEAST_EXCESS_MM = 0.4;
 
 /**
  * Runs the wear model three times over the car's life: with good settings, with the angles as they were
@@ -82,7 +83,7 @@ export function explainedWear(
     }, 0);
   const base = lost(good);
   const excess = lost(was) - base;
-  if (excess < LEAST_MM) return null;
+  if (excess < LEAST_EXCESS_MM) return null;
   const alone = (elements: readonly number[]) => {
     const state = Float64Array.from(good);
     for (const element of elements) state[element] = was[element]!;
