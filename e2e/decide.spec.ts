@@ -36,7 +36,7 @@ test('a healthy car: just fit, and what a set of tires lives', async ({ page }) 
   const rows = choices.getByRole('row');
   await expect(rows).toHaveCount(7);
   await expect(rows.nth(1)).toContainText('Nothing needs doing now');
-  await expect(rows.nth(1)).toContainText(/\d\d 000/);
+  await expect(rows.nth(1)).toContainText(/\d\d\s000/);
   await expect(rows.nth(1)).toContainText('€0');
   await expect(page.getByRole('img', { name: /New tires reach the legal limit/ })).toBeVisible();
 });

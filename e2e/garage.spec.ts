@@ -14,7 +14,7 @@ test('a car’s life: found by its tires’ size, its tread through time, what i
   await expect(page.getByRole('heading', { level: 1 })).toContainText('HT 2207');
   // It is told how the tires wear, with what was done in between.
   const story = page.getByRole('region', { name: 'Wear then and now' });
-  await expect(story.getByRole('heading')).toContainText(/mm in 10 000 km|too short/);
+  await expect(story.getByRole('heading')).toContainText(/mm in 10\s000 km|too short/);
   const tread = page.getByRole('region', { name: 'Tread through time' });
   await expect(tread.getByRole('slider')).toHaveAttribute('aria-valuetext', /\d{4}/);
   const latest = await tread.getByRole('heading').textContent();

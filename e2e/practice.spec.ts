@@ -56,7 +56,7 @@ test('from a dealt car to the score, the truth, and the car in the wear lab', as
   await page.getByRole('link', { name: 'See it wear' }).click();
   await expect(page.getByRole('slider', { name: 'Pressure, of the placard' })).toHaveAttribute(
     'aria-valuetext',
-    /^(6|7|8)\d %$/,
+    /^(6|7|8)\d\s%$/,
   );
   await expect(page.getByText('could not be read')).toHaveCount(0);
   // It is answered: it stands in the list, and cannot be answered again.

@@ -10,8 +10,8 @@ describe('format', () => {
   });
 
   it('shows distance with a space between thousands', () => {
-    expect(showDistance(31_400, 'km')).toBe('31 400');
-    expect(showDistance(16_093.44, 'mi')).toBe('10 000');
+    expect(showDistance(31_400, 'km')).toBe('31\u00a0400');
+    expect(showDistance(16_093.44, 'mi')).toBe('10\u00a0000');
   });
 
   it('shows pressure in the unit asked for', () => {

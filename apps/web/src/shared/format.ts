@@ -17,9 +17,9 @@ export function showPressure(kpa: number, unit: PressureUnit): string {
   return pressureFromKpa(kpa, unit).toFixed(PRESSURE_DECIMALS[unit]);
 }
 
-/** A count or figure to the nearest whole, its thousands set apart. */
+/** A count or figure to the nearest whole, its thousands set apart and on one line. */
 export function showWhole(value: number): string {
-  return Math.round(value).toLocaleString('en').replace(/,/g, ' ');
+  return Math.round(value).toLocaleString('en').replace(/,/g, '\u00a0');
 }
 
 export function showDistance(km: number, unit: DistanceUnit): string {
@@ -28,7 +28,7 @@ export function showDistance(km: number, unit: DistanceUnit): string {
 
 /** A distance that custom gives: round in whichever unit. */
 export function showAbout(km: number, unit: DistanceUnit): string {
-  return String(aboutDistance(km, unit)).replace(/\B(?=\d{3}$)/, ' ');
+  return String(aboutDistance(km, unit)).replace(/\B(?=\d{3}$)/, '\u00a0');
 }
 
 /** A distance that is forecast: to the thousand, below ten thousand to the hundred. */

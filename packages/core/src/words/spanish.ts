@@ -74,7 +74,7 @@ const verdict: VerdictTexts = {
   healthy: 'Este desgaste corresponde a un coche sin nada fuera de medida.',
   seen(seen, isMeasured) {
     const then = isMeasured
-      ? 'Hoy los ángulos están bien: mire rótulas y silentblocks antes de montar neumáticos nuevos.'
+      ? 'Hoy los ángulos están bien: mire rótulas y casquillos antes de montar neumáticos nuevos.'
       : 'Lo que lo ha gastado así gastará igual el siguiente: mida la alineación antes de montar.';
     switch (seen.kind) {
       case 'edge':
@@ -206,7 +206,7 @@ const reasons: ReasonTexts = {
   neighbourDiffers:
     'El neumático del otro lado no está gastado igual, y la convergencia se vería en los dos.',
   neighbourAlike: 'El neumático del otro lado está gastado igual, como lo dejaría la convergencia.',
-  feathered: 'Las nervaduras tienen filo, y la caída sola no lo produce.',
+  feathered: 'Las bandas enganchan como una sierra, y la caída sola no lo produce.',
   smoothSlope: 'La pendiente es lisa al tacto, sin filo.',
   camberMeasured: (value, low, high) =>
     `Caída medida: ${value}°; lo correcto es de ${low}° a ${high}°.`,
@@ -252,7 +252,7 @@ const advice: AdviceTexts = {
   cause: (cause, list, chance) => `${causes[cause]} ${atPlaces(list)}: probable en un ${chance}.`,
   partsFirst: 'Primero las piezas: una alineación sobre articulaciones flojas no se mantiene.',
   lookUnder:
-    'Los ángulos medidos hoy están en orden, así que busque qué los mueve en marcha: rótulas, silentblocs, rodamientos, un brazo doblado.',
+    'Los ángulos medidos hoy están en orden, así que busque qué los mueve en marcha: rótulas, casquillos, rodamientos, un brazo doblado.',
   dampersFirst:
     'Amortiguadores y equilibrado antes de alinear: un amortiguador nuevo mueve la caída.',
   playFound: (wheels) =>

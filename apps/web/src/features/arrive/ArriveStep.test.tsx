@@ -69,12 +69,14 @@ describe('ArriveStep', () => {
       detail: { ...now, history: [{ ...earlier, arrivedAt: '2025-03-12T09:00:00.000Z' }] },
     });
     expect(screen.getByText(/8 200 km since 12 Mar 2025/)).toBeVisible();
-    await userEvent.click(screen.getByRole('button', { name: 'Same tires, 38 200 km' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Same tires, 38\u00a0200 km' }));
     expect(enter.mock.calls.map(([, km]) => km as number)).toEqual([
       38_200, 38_200, 38_200, 38_200,
     ]);
     enter.mockClear();
-    await userEvent.click(screen.getByRole('button', { name: /New ones went on then, 8 200 km/ }));
+    await userEvent.click(
+      screen.getByRole('button', { name: /New ones went on then, 8\u00a0200 km/ }),
+    );
     expect(enter.mock.calls.at(-1)).toEqual(['tires.rr.distance', 8_200]);
   });
 

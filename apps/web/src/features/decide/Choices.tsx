@@ -204,12 +204,11 @@ function doubts(choice: Choice, money: (minor: number) => string): string {
   // Figure and sign stay on one line.
   const against = (saved: number) =>
     t(saved < 0 ? 'choices.more' : 'choices.less', { money: money(Math.abs(saved)) });
-  const percent = (chance: number) => showPercent(chance).replaceAll(' ', '\u00a0');
   if (steps.length > 1) {
     const words = steps.map(({ price, minor, chance }) =>
       chance === 1
         ? `${money(minor)} ${STEP_WORDS[price]}`
-        : `${money(minor)} ${STEP_WORDS[price]} (${percent(chance)})`,
+        : `${money(minor)} ${STEP_WORDS[price]} (${showPercent(chance)})`,
     );
     const inTurn = words.map((step, i) => (i === 0 ? step : t('choices.then', { step })));
     parts.push(`${inTurn.join(', ')}.`);
@@ -221,10 +220,10 @@ function doubts(choice: Choice, money: (minor: number) => string): string {
         low: against(saves.low),
         high: against(saves.high),
       }),
-      t('choices.chanceThatTheWork', { needless: percent(outlook.needless) }),
+      t('choices.chanceThatTheWork', { needless: showPercent(outlook.needless) }),
     );
   }
-  parts.push(t('choices.thatTheWearComes', { comesBack: percent(outlook.comesBack) }));
+  parts.push(t('choices.thatTheWearComes', { comesBack: showPercent(outlook.comesBack) }));
   return parts.join(' ');
 }
 

@@ -167,7 +167,7 @@ describe('CarPage', () => {
   it('says so where an alignment changed nothing', async () => {
     show(car({ visits: [visit(6, tread(40_000, 2.4)), three[1]!] }));
     await screen.findByRole('heading', {
-      name: 'Since the alignment on 10 Mar 2026 the left front’s inner rib has lost 1.4\u00a0mm in 10 000 km, as before.',
+      name: 'Since the alignment on 10 Mar 2026 the left front’s inner rib has lost 1.4\u00a0mm in 10\u00a0000 km, as before.',
     });
   });
 

@@ -1,6 +1,5 @@
 import type { Catch, ComebackRow, Comebacks, Return, Work } from '@keen/contract';
 import Papa from 'papaparse';
-import { showWhole } from '../../shared/format.ts';
 import { t } from '../../words/insights.ts';
 
 /** Work by its name in a table. */
@@ -64,7 +63,7 @@ export function worksAsCsv({ works, withinKm }: Comebacks): string {
       work: WORK_TITLES[work],
       done,
       'seen again': seenAgain,
-      [`came back within ${showWhole(withinKm)} km`]: cameBack,
+      [`came back within ${withinKm} km`]: cameBack,
       held: held?.part ?? '',
       'held, low': held?.low ?? '',
       'held, high': held?.high ?? '',

@@ -304,7 +304,7 @@ describe('whether the work held', () => {
     );
     expect(rows.getByRole('row', { name: /^Pressures set/ })).toHaveTextContent('too few to tell');
     expect(
-      await screen.findByRole('img', { name: 'Still holds after 4 000 km: 78 %' }),
+      await screen.findByRole('img', { name: 'Still holds after 4\u00a0000 km: 78 %' }),
     ).toBeVisible();
   });
 

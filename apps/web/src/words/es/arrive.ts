@@ -17,7 +17,7 @@ export const arrive: Translation<typeof english> = {
     nobodyKnows: 'Nadie lo sabe',
     front: 'Delante',
     rear: 'Detrás',
-    whatBringsTheCar: '¿Qué trae el coche?',
+    whatBringsTheCar: '¿Por qué viene el coche?',
     storedHere: 'Guardado aquí:',
     inTheCustomersWords: 'Con las palabras del cliente',
     complaints: 'Quejas',

@@ -42,7 +42,7 @@ export const decide: Translation<typeof english> = {
     leftOutFoundOut: 'Queda fuera: hoy se ha medido un ángulo fuera de sus límites.',
     leftOutPressureFound: 'Queda fuera: hoy se ha encontrado una presión fuera de lo indicado.',
     leftOutComplaint: 'Queda fuera: no respondería a lo que nota el conductor.',
-    leftOutReadFirst: 'Descartado: antes hay que medir una banda.',
+    leftOutReadFirst: 'Queda fuera: antes hay que leer una banda.',
     leftOutMeasureAgain:
       'Queda fuera: el dibujo no muestra lo que se midió. Mídalo otra vez primero.',
     leftOutWhatIsSaid: 'Queda fuera: dejaría como está lo que el dibujo dice que va mal.',

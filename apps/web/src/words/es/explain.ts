@@ -67,8 +67,8 @@ export const explain: Translation<typeof english> = {
   },
   nextCheckBar: {
     mostUsefulNextCheck: 'Comprobación más útil ahora: {{question}}.',
-    readFirst: 'Mida primero {{place}}: de ahí depende la respuesta.',
-    readIt: 'Medirla',
+    readFirst: 'Lea primero la banda {{place}}: de ella depende la respuesta.',
+    readIt: 'Leerla',
     nothingLeftToFeel: 'Nada más que palpar o mirar cambiaría el consejo.',
     workingOutWhatTo: 'Calculando qué comprobar ahora…',
     skip: 'Omitir',

@@ -82,7 +82,7 @@ export const gauges: Translation<typeof english> = {
   },
   studyDialog: {
     marksBetween: 'De dos a veinte marcas, cada una una vez',
-    depthGauge: 'Calibre de profundidad',
+    depthGauge: 'Medidor de profundidad',
     mark: 'Marca {{i}}',
     newGaugeStudy: 'Nuevo estudio de medidor',
     name: 'Nombre',

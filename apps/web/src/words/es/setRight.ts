@@ -59,7 +59,7 @@ export const setRight: Translation<typeof english> = {
   fromEarlier: {
     onThisCar: 'En este coche, {{at}},',
     onCarsOfThis: 'En coches de esta ficha',
-    oneMovedItBy: '{{from}} un/una {{unit}} lo movió {{moved}}, más o menos {{sd}}.',
+    oneMovedItBy: '{{from}} cada {{unit}} lo movió {{moved}}, más o menos {{sd}}.',
     startAtEachRod: 'Empiece con {{amount}} más o menos en cada bieleta, luego mida.',
     startWith: 'Empiece con {{amount}} más o menos, luego mida.',
   },
@@ -67,7 +67,7 @@ export const setRight: Translation<typeof english> = {
     toItTakesGive: '{{did}} Hasta {{words}} hacen falta {{amount}} {{more}}, más o menos {{max}}.',
     thatIsNoMore:
       '{{did}} No es más de lo que pueden diferir dos lecturas: gire más, o busque qué se agarrota.',
-    atTheOneMoved: 'En la {{other}}, un/una {{one}} lo movió {{perUnit}}.',
+    atTheOneMoved: 'En la {{other}}, cada {{one}} lo movió {{perUnit}}.',
     builtAlikeUseIt: 'Igual construido: usarlo aquí',
     asAtThe: 'como en la {{other}}',
     againstTheWayAt: 'al revés que en la {{other}}',
@@ -78,7 +78,7 @@ export const setRight: Translation<typeof english> = {
     whichWay: 'En qué sentido',
     theSameWay: 'El mismo sentido',
     turned: 'Girado',
-    turnALittleSay: 'Gire un poco, diga cuánto y mida: él calcula el resto.',
+    turnALittleSay: 'Gire un poco, diga cuánto y mida: el resto se calcula solo.',
     moreTheSameWay: '{{amount}} más, en el mismo sentido',
     back: '{{amount}} hacia atrás',
     turnedNowMeasure: 'Girado {{amount}}. <b>Ahora mídalo otra vez.</b>',

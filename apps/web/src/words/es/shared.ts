@@ -92,7 +92,7 @@ export const shared: Translation<typeof english> = {
     paper: 'Papel',
     letter: 'Carta',
     signOut: 'Cerrar sesión',
-    staySignedIn: 'Seguir en la sesión',
+    staySignedIn: 'Seguir con la sesión abierta',
     notSavedYet_one:
       '{{count}} dato aún no está guardado en el servidor. Se queda en este dispositivo y se envía cuando vuelva a entrar aquí.',
     notSavedYet_other:

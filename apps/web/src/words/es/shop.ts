@@ -86,9 +86,9 @@ export const shop: Translation<typeof english> = {
   },
   limitsForm: {
     legalLimitHere: 'Límite legal aquí',
-    replaceAtWetRoads: 'Cambiar a los, vías mojadas',
-    replaceAtSnow: 'Cambiar a los, nieve',
-    pairWhereTheyDiffer: 'Por pares si difieren',
+    replaceAtWetRoads: 'En mojado, cambiar a',
+    replaceAtSnow: 'En nieve, cambiar a',
+    pairWhereTheyDiffer: 'Cambiar el par si difieren en',
     allWheelDriveApart: 'Tracción total, diferencia máxima',
     lookCloselyFrom: 'Mirar de cerca desde',
     replaceFrom: 'Cambiar desde',

@@ -39,7 +39,7 @@ export const methods: Translation<typeof english.methods> = {
 const BAR_OF_TOE = 'una barra de convergencia conocida';
 
 export const instruments: Translation<typeof english.instruments> = {
-  depth: { title: 'Calibre de profundidad', checkedAgainst: 'un bloque escalonado' },
+  depth: { title: 'Medidor de profundidad', checkedAgainst: 'un bloque escalonado' },
   readout: {
     title: 'Equipo de alineación',
     checkedAgainst: 'la barra del propio equipo, o una rueda de ángulo conocido',
