@@ -40,6 +40,9 @@ const SHOWN_FROM = 0.5;
 /** From here on a cause at one place is spoken of as what happened. */
 export const SAID_FROM = 0.45;
 
+/** From here on a cause is named as the best guess; short of it the tread shows nothing out. */
+export const GUESSED_FROM = 0.2;
+
 /** A reason is given for each cause at least this likely. */
 export const NAME_CAUSE_FROM = 0.3;
 

@@ -1,13 +1,15 @@
 import type { ReasonCode, Recommendation } from '@keen/contract';
-import type { Action, Wheel, WheelStatus } from '@keen/contract/words';
+import type { Action, Cause, Wheel, WheelStatus } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import {
   chooseAction,
+  GUESSED_FROM,
   isFindingDoubted,
   isOneSided,
   NAME_CAUSE_FROM,
 } from '../../engine/diagnosis/chooseAction.ts';
 import type { CauseChance, GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
+import type { SeenWear } from '../../engine/diagnosis/treadSeen.ts';
 import { ENGLISH } from '../../words/english.ts';
 import { alikeByChance } from './alikeByChance.ts';
 import { adviceReason, advicePart } from './adviceReasons.ts';
@@ -26,7 +28,7 @@ export function recommend(
   const action = chooseAction(chances, facts);
   const unsafe = WHEEL_ORDER.filter((wheel) => statuses[wheel] === 'unsafe');
   const replace = WHEEL_ORDER.filter((wheel) => ['unsafe', 'replace'].includes(statuses[wheel]));
-  const codes = reasonsFor(chances, facts, causes, replace, unsafe);
+  const codes = reasonsFor(action, chances, facts, causes, replace, unsafe);
   return {
     action,
     beforeFitting: isBeforeFitting(action),
@@ -50,7 +52,25 @@ function partOf({ cause, where, probability }: CauseChance): Recommendation['par
   return [{ ...words, where, cause, probability }];
 }
 
+/** Causes by what shows them, so that a tread is not left without a word for a cause that leaves other marks. */
+const ANGLES: readonly Cause[] = [
+  'camberTooNegative',
+  'camberTooPositive',
+  'toeTooFarIn',
+  'toeTooFarOut',
+];
+const ONE_SIDED: readonly Cause[] = [...ANGLES, 'looseness', 'hardCornering'];
+const CROWNED: readonly Cause[] = ['pressureLow', 'pressureHigh', 'hardCornering'];
+const MARKS: Record<SeenWear['kind'], readonly Cause[]> = {
+  edge: ONE_SIDED,
+  across: ONE_SIDED,
+  saw: ONE_SIDED,
+  shoulders: CROWNED,
+  centre: CROWNED,
+};
+
 function reasonsFor(
+  action: Action,
   chances: GroupChances,
   facts: PlainFacts,
   causes: readonly CauseChance[],
@@ -67,24 +87,33 @@ function reasonsFor(
   for (const { wheel, rib } of facts.doubted) add('readAgain', wheel, rib);
   for (const { wheel, rib } of facts.unread) add('unread', wheel, rib);
   const named = causes.filter(({ probability }) => probability >= NAME_CAUSE_FROM);
-  if (named.length === 0 && chances.alignment >= NAME_CAUSE_FROM) {
+  const isNamed = (among: readonly Cause[]) => named.some(({ cause }) => among.includes(cause));
+  const isAngleNamed = isNamed(ANGLES);
+  const seen = facts.seen.find(({ kind }) => !isNamed(MARKS[kind]));
+  const isAsked = seen !== undefined || facts.isHandlingOff || facts.measured === 'out';
+  if (
+    !isAngleNamed &&
+    (chances.alignment >= NAME_CAUSE_FROM || (action === 'checkAlignment' && !isAsked))
+  ) {
     add('oneIsOut', chances.alignment);
   }
-  for (const places of alikeByChance(named)) {
-    const each = places.map(({ probability }) => probability);
-    const where = places.map((place) => place.where);
-    add('causeAt', places[0]!.cause, Math.min(...each), Math.max(...each), ...where);
-  }
-  const isLooseNamed = named.some(({ cause }) => cause === 'looseness');
-  if (facts.playFound.length > 0 || isLooseNamed) add('partsFirst');
+  const addCauses = (list: readonly CauseChance[]) => {
+    for (const places of alikeByChance(list)) {
+      const each = places.map(({ probability }) => probability);
+      const where = places.map((place) => place.where);
+      add('causeAt', places[0]!.cause, Math.min(...each), Math.max(...each), ...where);
+    }
+  };
+  addCauses(named);
+  if (facts.playFound.length > 0 || isNamed(['looseness'])) add('partsFirst');
   else if (chances.looseness >= NAME_CAUSE_FROM) add('oneIsLoose', chances.looseness);
-  else if (named.length > 0 && isMovedUnderWay(facts)) add('lookUnder');
+  else if (seen === undefined && isMovedUnderWay(facts)) add('lookUnder');
   if (chances.said.includes('bounce') && isAlignmentAsked(chances, facts)) add('dampersFirst');
   if (facts.pressureFound.length > 0) add('pressureFound', ...facts.pressureFound);
-  if (facts.isHandlingOff && named.length === 0) add('handling');
-  if (facts.isShaking && chances.bounce < NAME_CAUSE_FROM) add('shaking');
+  if (facts.isHandlingOff && !isAngleNamed && !isNamed(['looseness'])) add('handling');
+  if (facts.isShaking && !isNamed(['bounce'])) add('shaking');
   if (isFindingDoubted(chances, facts)) add('foundOut');
-  else if (facts.measured === 'out' && named.length === 0) add('foundOutLately');
+  else if (facts.measured === 'out' && !isAngleNamed) add('foundOutLately');
   const worn = replace.filter((wheel) => !unsafe.includes(wheel));
   if (worn.length > 0) add('atLimit', ...worn);
   if (facts.moved === 'height') {
@@ -92,11 +121,14 @@ function reasonsFor(
     add('heightLookFirst');
   }
   if (facts.moved === 'parts') add('newParts');
-  const [seen] = facts.seen;
-  if (named.length === 0 && seen) {
+  if (seen) {
     const where = seen.kind === 'across' ? seen.lower : seen.where;
     const isMeasured = facts.measured === 'inOrder';
     add('seen', seen.kind, where, seen.kind === 'edge' ? seen.rib : '', isMeasured);
+  }
+  // Where the headline makes a guess, nothing else says that nothing is out.
+  if (codes.length === 0) {
+    addCauses(causes.filter(({ probability }) => probability >= GUESSED_FROM));
   }
   if (codes.length === 0) add('nothingOut');
   return codes;

@@ -3,7 +3,7 @@ import type { Action, Axle, Cause, DepthUnit, Rib, Wheel } from '@keen/contract/
 import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
 import { axleOf } from '../../engine/case/wheels.ts';
-import { plainFacts, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
+import { GUESSED_FROM, plainFacts, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
 import { standsAlone, treadSeen } from '../../engine/diagnosis/treadSeen.ts';
 import { ENGLISH } from '../../words/english.ts';
 import type { Texts } from '../../words/texts.ts';
@@ -30,8 +30,6 @@ export interface Verdict {
 
 /** From here on it is said outright; below it, as what it looks like. */
 const OUTRIGHT_FROM = 0.65;
-/** From here on it is named as the best guess. */
-const GUESSED_FROM = 0.2;
 
 /**
  * Puts a diagnosis into words, from its own numbers.
