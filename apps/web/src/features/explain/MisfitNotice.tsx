@@ -19,12 +19,13 @@ export function MisfitNotice({ answer, file }: { answer: Answer; file: CaseFile 
     answer.diagnosis.recommendation.codes?.some(
       ({ code, figures }) => code === 'readAgain' && figures[0] === where && figures[1] === rib,
     );
-  const oddities = (answer.diagnosis.oddities ?? []).filter((oddity) => !isAsked(oddity));
-  if (answer.diagnosis.oddities?.some(isAsked) && oddities.length === 0) return null;
+  const { oddities = [] } = answer.diagnosis;
   if (oddities.length > 0) {
-    return oddities.map((oddity) => (
-      <OddityNotice key={`${oddity.kind}.${oddity.where}.${oddity.rib ?? ''}`} oddity={oddity} />
-    ));
+    return oddities
+      .filter((oddity) => !isAsked(oddity))
+      .map((oddity) => (
+        <OddityNotice key={`${oddity.kind}.${oddity.where}.${oddity.rib ?? ''}`} oddity={oddity} />
+      ));
   }
   return <Unexplained answer={answer} file={file} />;
 }
