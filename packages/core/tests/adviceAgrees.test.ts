@@ -1,5 +1,17 @@
 import { caseFileSchema } from '@keen/contract';
-import { RIBS, WHEELS } from '@keen/contract/words';
+import type { CaseFile, EarlierReading } from '@keen/contract';
+import {
+  COMPLAINTS,
+  DAMAGES,
+  DRIVERS,
+  EVENTS,
+  LOADS,
+  OCCASIONS,
+  PUT_RIGHT,
+  RIBS,
+  TIRE_PAIRS,
+  WHEELS,
+} from '@keen/contract/words';
 import type { Action } from '@keen/contract/words';
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
@@ -26,9 +38,11 @@ const tire = fc
     unread: fc.option(fc.constantFrom(...RIBS), { nil: null, freq: 8 }),
     feather: fc.constantFrom('none', 'unknown', 'catchesOutward', 'catchesInward'),
     cupping: fc.constantFrom('none', 'none', 'unknown', 'some', 'heavy'),
+    damage: seldom(fc.constantFrom(...DAMAGES), 8),
+    distance: fc.oneof(fc.constant(30_000), within(4_000, 60_000)),
     pressure: fc.oneof(fc.constant(230), fc.constant(null), fc.integer({ min: 160, max: 290 })),
   })
-  .map(({ level, slope, crown, unread, feather, cupping, pressure }) => {
+  .map(({ level, slope, crown, unread, pressure, damage, ...tire }) => {
     const station = {
       inner: depth(level - slope - crown / 2),
       centre: depth(level + crown / 2),
@@ -36,11 +50,27 @@ const tire = fc
     };
     return {
       stations: [unread ? { ...station, [unread]: null } : station],
-      feather,
-      cupping,
       pressure: pressure === null ? undefined : { target: 230, measured: pressure },
+      damage: damage === null ? undefined : [damage],
+      ...tire,
     };
   });
+
+const CROSSED = { lf: 'rr', rr: 'lf', rf: 'lr', lr: 'rf' } as const;
+
+/** The same ribs some way back: each less worn by a share of what it has lost. */
+function readBefore({ tires }: CaseFile, share: number): EarlierReading['tires'] {
+  const then = (mm: number | null) => (mm === null ? null : depth(mm + share * (8 - mm)));
+  return Object.fromEntries(
+    WHEELS.map((wheel) => {
+      const [{ inner, centre, outer }] = tires[wheel].stations as [Station];
+      return [
+        wheel,
+        { stations: [{ inner: then(inner), centre: then(centre), outer: then(outer) }] },
+      ];
+    }),
+  );
+}
 
 const car = fc
   .record({
@@ -54,22 +84,54 @@ const car = fc
       2,
     ),
     play: seldom(fc.constantFrom('none', 'some', 'excessive'), 2),
-    complaint: seldom(
-      fc.constantFrom('pullsLeft', 'wander', 'vibration', 'noise', 'wheelOffRight'),
-      2,
+    complaint: seldom(fc.constantFrom(...COMPLAINTS), 2),
+    rideHeightChange: seldom(fc.record({ front: within(-50, 50), rear: within(-50, 50) }), 4),
+    crossedAt: seldom(within(2_000, 25_000), 3),
+    readBefore: seldom(
+      fc.record({ share: within(0.2, 0.8), putRight: fc.subarray([...PUT_RIGHT]) }),
+      4,
+    ),
+    history: seldom(
+      fc.record(
+        {
+          startedAfter: fc.subarray([...EVENTS], { maxLength: 2 }),
+          occasions: fc.subarray([...OCCASIONS], { maxLength: 2 }),
+          alignedAgo: within(0, 60_000),
+          driver: fc.constantFrom(...DRIVERS),
+          load: fc.constantFrom(...LOADS),
+          tiresDiffer: fc.subarray([...TIRE_PAIRS]),
+        },
+        { requiredKeys: [] },
+      ),
+      1,
     ),
   })
-  .map(({ tires, drive, angles, play, complaint }) =>
+  .map(({ tires, drive, angles, play, complaint, ...rest }) =>
     evenCar({}, (file) => {
       Object.assign(file.vehicle, { drive });
+      if (rest.rideHeightChange) file.vehicle.rideHeightChange = rest.rideHeightChange;
+      if (rest.history) file.history = rest.history;
       WHEELS.forEach((wheel, i) => Object.assign(file.tires[wheel], tires[i]));
       if (angles) {
         file.angles = Object.fromEntries(WHEELS.map((wheel, i) => [wheel, angles[i]]));
       }
       if (play) file.play = { lf: play as 'none' };
       if (complaint) file.complaints = [complaint];
+      const run = Math.min(...WHEELS.map((wheel) => file.tires[wheel].distance));
+      if (rest.crossedAt && rest.crossedAt < run) {
+        file.rotations = [{ atDistance: rest.crossedAt, moves: CROSSED }];
+      }
+      if (rest.readBefore) {
+        const { share, putRight } = rest.readBefore;
+        file.history = {
+          ...file.history,
+          earlier: [{ ago: share * run, tires: readBefore(file, share), putRight }],
+        };
+      }
     }),
   );
+
+type Station = CaseFile['tires']['lf']['stations'][number];
 
 /** What among the reasons speaks for a course. */
 const SPEAKS_FOR: Partial<Record<Action, RegExp>> = {
@@ -104,6 +166,8 @@ it('headline, advice and reasons agree, whatever the tread', () => {
       expect(new Set(reasons).size).toBe(reasons.length);
       if (codes!.some(({ code }) => code === 'nothingOut')) expect(isHealthy, headline).toBe(true);
       if (isHealthy) expect(action).not.toMatch(/^(align|partsThenAlign)$/);
+      const isAskedFirst = codes!.some(({ code }) => code === 'dampersFirst');
+      expect(run.outlook().dampersFirst).toBe(isAskedFirst);
       const speaks = SPEAKS_FOR[action];
       if (speaks) {
         expect(

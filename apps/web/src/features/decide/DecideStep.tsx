@@ -67,7 +67,7 @@ export function DecideStep() {
         weighing={weighing}
         course={detail.decisions.at(-1)?.action ?? weighing.advised.course}
         replace={replace}
-        dampersFirst={hasReason(answer.diagnosis.recommendation, 'dampersFirst')}
+        dampersFirst={answer.outlook.dampersFirst}
       />
       <DecisionList />
       <Box sx={{ borderTop: '1px solid var(--line)', pt: 2 }}>
@@ -75,10 +75,6 @@ export function DecideStep() {
       </Box>
     </Box>
   );
-}
-
-function hasReason({ codes = [] }: Recommendation, wanted: string): boolean {
-  return codes.some(({ code }) => code === wanted);
 }
 
 /** The reasons less those that the parts below say again. */

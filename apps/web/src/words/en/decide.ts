@@ -48,7 +48,7 @@ export const decide = {
     toLookUnderThe: 'to look under the car',
     forParts: 'for parts',
     forAnAdjustableArm: 'for adjustable arms or shims',
-    toBalance: 'to balance',
+    toBalance: 'for dampers or balance',
     forAir: 'for air',
     sensorsPay_one:
       'A pressure sensor for it costs {{cost}}. It pays if the tire is at least {{chance}} likely to run soft again: that would take {{atStake}} of rubber.',

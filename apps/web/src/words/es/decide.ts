@@ -54,7 +54,7 @@ export const decide: Translation<typeof english> = {
     toLookUnderThe: 'por mirar debajo del coche',
     forParts: 'por piezas',
     forAnAdjustableArm: 'por brazos regulables o calces',
-    toBalance: 'por equilibrar',
+    toBalance: 'por amortiguadores o equilibrado',
     forAir: 'por aire',
     sensorsPay_one:
       'Un sensor de presión cuesta {{cost}}. Compensa si la probabilidad de que el neumático vuelva a ir bajo es de al menos {{chance}}: eso gastaría {{atStake}} de caucho.',

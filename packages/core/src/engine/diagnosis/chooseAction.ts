@@ -222,13 +222,16 @@ function isMeasuringAsked({ alignment }: GroupChances, facts: PlainFacts): boole
  */
 export function chooseAction(chances: GroupChances, facts: PlainFacts): Action {
   const bars = barredCourses(chances, facts);
-  const costs = Object.entries(expectedCosts(chances)) as [Action, number][];
+  const costs = Object.entries(expectedCosts(chances, isDampersFirst(chances, facts))) as [
+    Action,
+    number,
+  ][];
   return costs
     .filter(([course]) => bars[course] === undefined)
     .reduce((best, entry) => (entry[1] < best[1] ? entry : best))[0];
 }
 
-function expectedCosts(chances: GroupChances): Record<Action, number> {
+function expectedCosts(chances: GroupChances, dampersFirst: boolean): Record<Action, number> {
   const { alignment, looseness, bounce, pressure } = chances;
   const left = {
     alignment: alignment * LEFT_ALONE.alignment,
@@ -236,18 +239,31 @@ function expectedCosts(chances: GroupChances): Record<Action, number> {
     bounce: bounce * LEFT_ALONE.bounce,
     pressure: pressure * LEFT_ALONE.pressure,
   };
+  const waves = dampersFirst ? WORK.balance : left.bounce;
   // An alignment on loose parts does not hold: the part of it that is lost counts as left alone.
-  const alignsFor = (work: number) =>
-    work + left.looseness + left.bounce + left.alignment * looseness;
+  const alignsFor = (work: number) => work + left.looseness + waves + left.alignment * looseness;
   return {
     fitOnly: left.alignment + left.looseness + left.bounce + left.pressure,
     inflateAndWatch: WORK.air + left.alignment + left.looseness + left.bounce,
     checkAlignment: alignsFor(WORK.check + alignment * WORK.align),
     align: alignsFor(WORK.align),
     partsThenAlign:
-      WORK.check + looseness * (WORK.parts - WORK.check) + alignment * WORK.align + left.bounce,
+      WORK.check + looseness * (WORK.parts - WORK.check) + alignment * WORK.align + waves,
     balanceOrDampers: WORK.balance + left.alignment + left.looseness,
   };
+}
+
+/**
+ * Whether dampers and balance come before any alignment: waves that are told to have happened, on a car whose angles
+ * are to be set or measured too. A new strut moves the camber (common practice, no source).
+ */
+export function isDampersFirst(
+  { said, alignment }: Pick<GroupChances, 'said' | 'alignment'>,
+  { moved, seen }: PlainFacts,
+): boolean {
+  return (
+    said.includes('bounce') && (alignment >= NAME_CAUSE_FROM || moved !== null || isOneSided(seen))
+  );
 }
 
 /** Takes the plain facts out of a case. */

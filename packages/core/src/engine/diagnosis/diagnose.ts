@@ -19,7 +19,7 @@ import {
 import { STATE, STATE_SIZE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import { createAttribution } from './attribution.ts';
-import { barredCourses, plainFacts, SAID_FROM } from './chooseAction.ts';
+import { barredCourses, isDampersFirst, plainFacts, SAID_FROM } from './chooseAction.ts';
 import type { CauseChance, FaultGroup, GroupChances, PlainFacts } from './chooseAction.ts';
 import { createFaultClassifier, FAULT_COUNT } from './classifyFaults.ts';
 import { checkAnswers, nextChecks } from './nextChecks.ts';
@@ -242,8 +242,9 @@ export function createDiagnosisRun(
   }
 
   function outlook(cars = thinned(draws), checks = answersTo(cars)): Outlook {
-    const bars = barredCourses(groupChances(), factsNow());
-    return { ...createOutlook(resolved, cars), bars, checks };
+    const [chances, facts] = [groupChances(), factsNow()];
+    const bars = barredCourses(chances, facts);
+    return { ...createOutlook(resolved, cars, isDampersFirst(chances, facts)), bars, checks };
   }
 
   function answersTo(cars: readonly Draw[]): CheckAnswers[] {
@@ -323,7 +324,8 @@ export function createDiagnosisRun(
     step,
     answer,
     outlook: () => outlook(),
-    ribsAfter: () => ribsAfter(resolved, thinned(draws)),
+    ribsAfter: () =>
+      ribsAfter(resolved, thinned(draws), isDampersFirst(groupChances(), factsNow())),
     possibleCars: () => thinned(draws),
   };
 }

@@ -52,6 +52,7 @@ function outlookOf(
     curves: { oldAsIs: null, newAsIs: CURVE, newPutRight: CURVE },
     oldRibs: null,
     cars: cars.map((car) => ({ camberOut: [], toeOut: [], soft: [], ...car })),
+    dampersFirst: false,
     bars: {},
     checks: [],
   };
@@ -216,6 +217,28 @@ describe('rankOptions', () => {
     ]);
     expect(check.workNow).toBe(7_500);
     expect(check.now).toBe(7_500 + 2 * PRICES.tire.front);
+  });
+
+  it('counts dampers and balance into every course that sets the angles where they come first', () => {
+    const outlook = outlookOf([{ isOut: true, isLoose: true }], () => ({
+      front: 40_000,
+      rear: 40_000,
+    }));
+    const plain = rankOptions(outlook, PRICES, FREE);
+    const waves = rankOptions({ ...outlook, dampersFirst: true }, PRICES, FREE);
+    for (const course of ACTIONS) {
+      const of = ({ choices }: typeof plain) => choices.find((one) => one.course === course)!;
+      const isMore = ['checkAlignment', 'align', 'partsThenAlign'].includes(course);
+      expect(of(waves).workNow - of(plain).workNow).toBe(isMore ? PRICES.balance : 0);
+      // Over one set of tires the whole of it.
+      expect(of(waves).perThousandKm - of(plain).perThousandKm).toBeCloseTo(
+        isMore ? PRICES.balance / 40 : 0,
+        9,
+      );
+      if (isMore) {
+        expect(of(waves).steps[0]).toEqual({ price: 'balance', minor: PRICES.balance, chance: 1 });
+      }
+    }
   });
 
   it('prices an arm for each wheel whose angle is out where the car has no adjuster for it', () => {

@@ -1,6 +1,7 @@
 import type { Action, Axle, Check, Wheel } from '@keen/contract/words';
 import { ACTIONS } from '@keen/contract/words';
 import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
+import { ALIGNING } from './courses.ts';
 import { span } from './depthCurves.ts';
 import type { Span } from './depthCurves.ts';
 import type { Bar, CarOut, CheckAnswers, CourseOutlook, Outlook } from './outlook.ts';
@@ -209,17 +210,18 @@ function sensorsFor(
 /** What a course costs each possible car over the horizon: its work, and the tires it uses up. */
 function costsOf(
   { course, pairsPerKm }: CourseOutlook,
-  { cars }: Outlook,
+  { cars, dampersFirst }: Outlook,
   prices: WorkPrices,
   horizonKm: number,
   armsOf: ArmsOf,
 ): number[] {
+  const steps = stepsAt(course, dampersFirst);
   return cars.map((car, i) => {
     const tires =
       TIRES_OF_AXLE *
       horizonKm *
       (prices.tire.front * pairsPerKm.front[i]! + prices.tire.rear * pairsPerKm.rear[i]!);
-    return workOf(course, car, prices, armsOf) + tires;
+    return workOf(steps, car, prices, armsOf) + tires;
   });
 }
 
@@ -227,12 +229,13 @@ function costsOf(
 type ArmsOf = (car: CarOut) => readonly Wheel[];
 /** How often a step is done on a car. */
 type Times = (car: CarOut, armsOf: ArmsOf) => number;
+type Step = { price: WorkStep['price']; times: Times };
 
 const once: Times = () => 1;
 const armed: Times = (car, armsOf) => armsOf(car).length;
 
 /** The steps of a course: what is found needless on the way is not done. */
-const STEPS: Record<Action, readonly { price: WorkStep['price']; times: Times }[]> = {
+const STEPS: Record<Action, readonly Step[]> = {
   fitOnly: [],
   inflateAndWatch: [{ price: 'inflate', times: once }],
   checkAlignment: [
@@ -253,13 +256,18 @@ const STEPS: Record<Action, readonly { price: WorkStep['price']; times: Times }[
   balanceOrDampers: [{ price: 'balance', times: once }],
 };
 
+function stepsAt(course: Action, dampersFirst: boolean): readonly Step[] {
+  const isMore = dampersFirst && ALIGNING.includes(course);
+  return isMore ? [...STEPS.balanceOrDampers, ...STEPS[course]] : STEPS[course];
+}
+
 function stepsOf(
   course: Action,
-  { cars }: Outlook,
+  { cars, dampersFirst }: Outlook,
   prices: WorkPrices,
   armsOf: ArmsOf,
 ): WorkStep[] {
-  return STEPS[course]
+  return stepsAt(course, dampersFirst)
     .map(({ price, times }) => {
       const done = cars.map((car) => times(car, armsOf)).filter((count) => count > 0);
       return {
@@ -271,9 +279,9 @@ function stepsOf(
     .filter(({ price, chance }) => price !== 'adjustableArm' || chance > 0);
 }
 
-/** The work that a course comes to on a car. */
-function workOf(course: Action, car: CarOut, prices: WorkPrices, armsOf: ArmsOf): number {
-  return STEPS[course].reduce((sum, { price, times }) => {
+/** The work that some steps come to on a car. */
+function workOf(steps: readonly Step[], car: CarOut, prices: WorkPrices, armsOf: ArmsOf): number {
+  return steps.reduce((sum, { price, times }) => {
     const count = times(car, armsOf);
     return count > 0 ? sum + count * prices[price] : sum;
   }, 0);

@@ -57,25 +57,37 @@ export function isPressureOff({ faults }: PossibleCar): boolean {
   );
 }
 
+/** Courses that set the angles, or do once they are measured. */
+export const ALIGNING: readonly Action[] = ['checkAlignment', 'align', 'partsThenAlign'];
+
+/**
+ * Whether a course has dampers and balance seen to.
+ * @param dampersFirst - they come before any alignment of this car
+ */
+export function seesToDampers(course: Action, dampersFirst: boolean): boolean {
+  return course === 'balanceOrDampers' || (dampersFirst && ALIGNING.includes(course));
+}
+
 /**
  * How the car stands after a course of work. Every course but fitting alone sets the pressures. An
  * alignment brings camber and toe to the middle of their tolerance; on an axle with loose joints its toe
  * does not hold. Measuring first aligns what is found to be out, and leaves the rest.
+ * @param dampersFirst - dampers and balance come before any alignment of this car
  * @returns a state of its own
  */
 export function stateAfter(
   course: Action,
   car: PossibleCar,
   { tolerances }: Pick<ResolvedCase, 'tolerances'>,
+  dampersFirst = false,
 ): Float64Array {
   const state = car.state.slice();
   if (course === 'fitOnly') return state;
   for (let wheel = 0; wheel < 4; wheel++) state[STATE.pressure + wheel] = 1;
+  if (seesToDampers(course, dampersFirst)) state.fill(0, STATE.bounce, STATE.bounce + 4);
   switch (course) {
     case 'inflateAndWatch':
-      return state;
     case 'balanceOrDampers':
-      state.fill(0, STATE.bounce, STATE.bounce + 4);
       return state;
     case 'checkAlignment':
       if (isAlignmentOut(car)) align(state, car, tolerances);
@@ -95,9 +107,7 @@ export function statePutRight(
   car: PossibleCar,
   resolved: Pick<ResolvedCase, 'tolerances'>,
 ): Float64Array {
-  const state = stateAfter('partsThenAlign', car, resolved);
-  state.fill(0, STATE.bounce, STATE.bounce + 4);
-  return state;
+  return stateAfter('partsThenAlign', car, resolved, true);
 }
 
 /** @param car - whose loose joints let the toe go again; null once they were replaced */
@@ -120,17 +130,17 @@ function middle([low, high]: readonly [number, number]): number {
 }
 
 /** Whether a course leaves the car without a fault that wears tires. */
-export function isPutRight(course: Action, car: PossibleCar): boolean {
+export function isPutRight(course: Action, car: PossibleCar, dampersFirst = false): boolean {
   const loose = isLoose(car, 0) || isLoose(car, 1);
   if (loose && course !== 'partsThenAlign') return false;
-  const aligns = ['align', 'checkAlignment', 'partsThenAlign'].includes(course);
-  if (isAlignmentOut(car) && !aligns) return false;
-  if (isBouncing(car) && course !== 'balanceOrDampers') return false;
+  if (isAlignmentOut(car) && !ALIGNING.includes(course)) return false;
+  if (isBouncing(car) && !seesToDampers(course, dampersFirst)) return false;
   return course !== 'fitOnly' || !isPressureOff(car);
 }
 
 /** Whether a course does work that this car does not need. */
-export function isNeedless(course: Action, car: PossibleCar): boolean {
+export function isNeedless(course: Action, car: PossibleCar, dampersFirst = false): boolean {
+  if (seesToDampers(course, dampersFirst) && isBouncing(car)) return false;
   switch (course) {
     case 'fitOnly':
       return false;
@@ -142,6 +152,6 @@ export function isNeedless(course: Action, car: PossibleCar): boolean {
     case 'partsThenAlign':
       return !isLoose(car, 0) && !isLoose(car, 1);
     case 'balanceOrDampers':
-      return !isBouncing(car);
+      return true;
   }
 }

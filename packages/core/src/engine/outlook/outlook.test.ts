@@ -81,6 +81,32 @@ describe('stateAfter', () => {
     expect([...statePutRight(all, resolved)]).toEqual([...car().state]);
   });
 
+  it('has dampers and balance seen to in every course that sets the angles where they come first', () => {
+    const both = car((state) => {
+      state[STATE.toe] = -1;
+      state[STATE.bounce + 2] = 1;
+    });
+    const healthy = [...car().state];
+    for (const aligns of ['checkAlignment', 'align', 'partsThenAlign'] as const) {
+      expect(isPutRight(aligns, both)).toBe(false);
+      expect(isPutRight(aligns, both, true)).toBe(true);
+      expect(stateAfter(aligns, both, resolved, true)[STATE.bounce + 2]).toBe(0);
+      expect(isNeedless(aligns, bouncing)).toBe(true);
+      expect(isNeedless(aligns, bouncing, true)).toBe(false);
+    }
+    expect([...stateAfter('align', both, resolved, true)]).toEqual(healthy);
+    expect(isPutRight('balanceOrDampers', both, true)).toBe(false);
+    expect(isPutRight('inflateAndWatch', bouncing, true)).toBe(false);
+    const outlook = createOutlook(resolved, [both], true);
+    expect(outlook.dampersFirst).toBe(true);
+    expect(course(outlook, 'align')).toMatchObject({ comesBack: 0, needless: 0 });
+    // The rears, which bounce, last longer; the fronts as before.
+    const without = course(createOutlook(resolved, [both]), 'align').pairsPerKm;
+    const { front, rear } = course(outlook, 'align').pairsPerKm;
+    expect(rear[0]).toBeLessThan(without.rear[0]!);
+    expect(front).toEqual(without.front);
+  });
+
   it('knows what is put right and what was not needed', () => {
     const right = (one: PossibleCar) => ACTIONS.filter((action) => isPutRight(action, one));
     expect(right(car())).toEqual([...ACTIONS]);

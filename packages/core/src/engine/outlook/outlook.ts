@@ -85,6 +85,8 @@ export interface Forecast {
   oldRibs: RibCurves | null;
   /** For each possible car, what of it is out. */
   cars: CarOut[];
+  /** Whether every course that sets the angles has dampers and balance seen to first. */
+  dampersFirst: boolean;
 }
 
 /** What of a possible car is out, as far as it bears on the price of the work. */
@@ -117,16 +119,21 @@ const LEAST_SPARE_MM = 0.1;
  * rib that nobody can know; those of an old tire are learned from its readings. The spread over the possible
  * cars and those factors is the interval.
  * @param cars - draws from the posterior of the case
+ * @param dampersFirst - dampers and balance come before any alignment of this car
  * @returns what is needed to weigh the courses against one another; the same case gives the same one
  */
-export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar[]): Forecast {
+export function createOutlook(
+  resolved: ResolvedCase,
+  cars: readonly PossibleCar[],
+  dampersFirst = false,
+): Forecast {
   const limitMm = resolved.limitsMm.legal;
   const { newDepths, tiresIf } = createTiresAhead(resolved, cars);
   const asIs = tiresIf(({ state }) => state);
   const { fresh: putRight } = tiresIf((car) => statePutRight(car, resolved));
   const old = asIs.worn();
   const after = (course: Action) =>
-    course === 'fitOnly' ? asIs : tiresIf((car) => stateAfter(course, car, resolved));
+    course === 'fitOnly' ? asIs : tiresIf((car) => stateAfter(course, car, resolved, dampersFirst));
   const furthest = Math.min(
     FURTHEST_KM,
     1.15 * quantileOf(newLives(putRight, limitMm).toSorted(), HIGH),
@@ -134,7 +141,16 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
   return {
     limitMm,
     newDepthMm: Math.min(...newDepths),
-    courses: ACTIONS.map((course) => courseOutlook(course, after(course).fresh, limitMm, cars)),
+    courses: ACTIONS.map((course) => {
+      const share = (holds: (car: PossibleCar) => boolean) =>
+        cars.filter(holds).length / cars.length;
+      return {
+        course,
+        ...livesOf(after(course).fresh, limitMm),
+        needless: share((car) => isNeedless(course, car, dampersFirst)),
+        comesBack: share((car) => !isPutRight(course, car, dampersFirst)),
+      };
+    }),
     oldKm: old && span(Float64Array.from(old, (tire) => lifeOf(tire, limitMm))),
     curves: {
       oldAsIs: old && depthCurve(old, newDepths, furthest),
@@ -149,15 +165,15 @@ export function createOutlook(resolved: ResolvedCase, cars: readonly PossibleCar
       toeOut: AXLES.filter((_, axle) => isToeOut(car, axle)),
       soft: WHEEL_ORDER.filter((_, wheel) => isSoft(car, wheel)),
     })),
+    dampersFirst,
   };
 }
 
-function courseOutlook(
-  course: Action,
+/** How long new tires live on each possible car, and where they are worn out first. */
+function livesOf(
   tires: readonly Wearing[],
   limitMm: number,
-  cars: readonly PossibleCar[],
-): CourseOutlook {
+): Pick<CourseOutlook, 'lifeKm' | 'first' | 'pairsPerKm'> {
   const counts = new Array<number>(RIB_COUNT).fill(0);
   const pairsPerKm: Record<Axle, number[]> = { front: [], rear: [] };
   for (const { depths, rates } of tires) {
@@ -179,13 +195,9 @@ function courseOutlook(
     pairsPerKm.rear.push(Math.max(1 / FURTHEST_KM, worst[1]!));
   }
   const most = counts.indexOf(Math.max(...counts));
-  const share = (holds: (car: PossibleCar) => boolean) => cars.filter(holds).length / cars.length;
   return {
-    course,
     lifeKm: span(newLives(tires, limitMm)),
     first: { wheel: WHEEL_ORDER[Math.floor(most / 3)]!, rib: RIBS[most % 3]! },
-    needless: share((car) => isNeedless(course, car)),
-    comesBack: share((car) => !isPutRight(course, car)),
     pairsPerKm,
   };
 }

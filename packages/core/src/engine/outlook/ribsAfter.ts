@@ -16,13 +16,18 @@ const STEP_KM = 10_000;
 /**
  * Forecasts each rib after each course, to be held against later readings.
  * @param cars - draws from the posterior of the case
+ * @param dampersFirst - dampers and balance come before any alignment of this car
  */
-export function ribsAfter(resolved: ResolvedCase, cars: readonly PossibleCar[]): RibsAfter {
+export function ribsAfter(
+  resolved: ResolvedCase,
+  cars: readonly PossibleCar[],
+  dampersFirst = false,
+): RibsAfter {
   const { newDepths, tiresIf } = createTiresAhead(resolved, cars);
   const ahead = (tires: readonly Wearing[]) =>
     ribCurves(tires, newDepths, STEP_KM, Number.NEGATIVE_INFINITY);
   const after = (course: Action) => {
-    const tires = tiresIf((car) => stateAfter(course, car, resolved));
+    const tires = tiresIf((car) => stateAfter(course, car, resolved, dampersFirst));
     const worn = tires.worn();
     return { worn: worn && ahead(worn), fresh: ahead(tires.fresh) };
   };

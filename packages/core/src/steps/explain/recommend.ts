@@ -4,6 +4,7 @@ import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import {
   chooseAction,
   GUESSED_FROM,
+  isDampersFirst,
   isFindingDoubted,
   isOneSided,
   NAME_CAUSE_FROM,
@@ -108,7 +109,7 @@ function reasonsFor(
   if (facts.playFound.length > 0 || isNamed(['looseness'])) add('partsFirst');
   else if (chances.looseness >= NAME_CAUSE_FROM) add('oneIsLoose', chances.looseness);
   else if (seen === undefined && isMovedUnderWay(facts)) add('lookUnder');
-  if (chances.said.includes('bounce') && isAlignmentAsked(chances, facts)) add('dampersFirst');
+  if (isDampersFirst(chances, facts)) add('dampersFirst');
   if (facts.pressureFound.length > 0) add('pressureFound', ...facts.pressureFound);
   if (facts.isHandlingOff && !isAngleNamed && !isNamed(['looseness'])) add('handling');
   if (facts.isShaking && !isNamed(['bounce'])) add('shaking');
@@ -137,9 +138,4 @@ function reasonsFor(
 /** Whether angles that are in order at rest wear the tread one-sidedly all the same. */
 function isMovedUnderWay({ measured, isSetSince, seen }: PlainFacts): boolean {
   return measured === 'inOrder' && !isSetSince && isOneSided(seen);
-}
-
-/** Whether the angles are to be set or measured, whatever else is. */
-function isAlignmentAsked({ alignment }: GroupChances, facts: PlainFacts): boolean {
-  return alignment >= NAME_CAUSE_FROM || facts.moved !== null || isOneSided(facts.seen);
 }

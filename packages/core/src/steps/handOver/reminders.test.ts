@@ -11,6 +11,7 @@ const outlook = (low: number | null): Outlook => ({
   curves: { oldAsIs: null, newAsIs: CURVE, newPutRight: CURVE },
   oldRibs: null,
   cars: [],
+  dampersFirst: false,
   bars: {},
   checks: [],
 });
