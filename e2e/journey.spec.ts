@@ -20,9 +20,9 @@ const THREE_MINUTES = 180;
 /** From New visit to what the tread says, with everything that is typed. */
 const MOST_KEYS = 120;
 /** Components drawn anew for a digit, for a reading that is complete, and when the server has taken it. */
-const MOST_FOR_A_DIGIT = 60;
-const MOST_FOR_A_READING = 160;
-const MOST_FOR_AN_ANSWER = 80;
+const MOST_FOR_A_DIGIT = 40;
+const MOST_FOR_A_READING = 130;
+const MOST_FOR_AN_ANSWER = 60;
 
 test.describe('the whole job once through', () => {
   test('by keyboard alone at 1280x800', async ({ page }) => {

@@ -164,12 +164,13 @@ export function useFastEntry(options: FastEntryOptions) {
     }
   }
 
-  // The pad keeps one handler for good, so that it need not be redrawn with every digit.
-  const latest = useRef(press);
+  // Pad and field have one handler for good, so that they need not be drawn anew with every digit.
+  const latest = useRef({ press, keep });
   useLayoutEffect(() => {
-    latest.current = press;
+    latest.current = { press, keep };
   });
-  const pressLatest = useCallback((key: PadKey) => latest.current(key), []);
+  const pressLatest = useCallback((key: PadKey) => latest.current.press(key), []);
+  const keepLatest = useCallback((reading: Reading) => latest.current.keep(reading), []);
 
   const onKey = useEffectEvent((event: KeyboardEvent) => {
     if (isElsewhere(event)) return;
@@ -200,7 +201,7 @@ export function useFastEntry(options: FastEntryOptions) {
     present: shownPresent,
     press: pressLatest,
     /** Takes a reading that came otherwise than by digits, mm. */
-    keep,
+    keep: keepLatest,
   };
 }
 
