@@ -1,7 +1,10 @@
 import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
 
-/** Type-checks every workspace by its own settings, so that core sees neither DOM nor Node. */
+/**
+ * Type-checks every workspace by its own settings, so that core sees neither DOM nor Node; with the native compiler,
+ * in a third of the time. The linter and the check of imports call the compiler's older API, hence `typescript` too.
+ */
 const PROJECTS = [
   'packages/contract',
   'packages/core',
@@ -16,7 +19,7 @@ const PROJECTS = [
 
 function check(project) {
   return new Promise((done) => {
-    const child = spawn(process.execPath, ['node_modules/typescript/bin/tsc', '-p', project], {
+    const child = spawn(process.execPath, ['node_modules/typescript-native/bin/tsc', '-p', project], {
       stdio: 'inherit',
     });
     child.on('exit', (code) => done(code === 0));

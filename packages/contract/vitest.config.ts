@@ -5,6 +5,8 @@ export default defineConfig({
     name: 'contract',
     environment: 'node',
     include: ['{src,tests}/**/*.test.ts'],
+    // Nothing here has a state of its own, so the files of a worker share their imports.
+    isolate: false,
     testTimeout: 300_000,
   },
 });

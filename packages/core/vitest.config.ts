@@ -5,6 +5,8 @@ export default defineConfig({
     name: 'core',
     environment: 'node',
     include: ['{src,tests}/**/*.test.ts'],
+    // Nothing here has a state of its own, so the files of a worker share their imports.
+    isolate: false,
     // A guard against hanging: a host that is busy elsewhere has stood still for three minutes.
     testTimeout: 300_000,
     hookTimeout: 300_000,
