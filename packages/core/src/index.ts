@@ -103,7 +103,7 @@ export type { CauseGroup } from './steps/explain/causeGroups.ts';
 export { createReasons } from './steps/explain/reasons.ts';
 export { advicePart, adviceReason } from './steps/explain/adviceReasons.ts';
 export { SAID_FROM } from './engine/diagnosis/chooseAction.ts';
-export { actionWords, verdictOf } from './steps/explain/verdict.ts';
+export { actionWords, courseWords, verdictOf } from './steps/explain/verdict.ts';
 export type { Verdict } from './steps/explain/verdict.ts';
 export { affectedRibs } from './steps/explain/affectedRibs.ts';
 export { angleLedger, rowTitle } from './steps/measure/angleLedger.ts';

@@ -2,6 +2,7 @@ import type { CaseFile, Diagnosis, RankedCause, Recommendation } from '@keen/con
 import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
 import {
   actionWords as actionIn,
+  courseWords as courseIn,
   advicePart,
   adviceReason,
   createReasons,
@@ -10,7 +11,7 @@ import {
   textsOf,
   verdictOf as verdictIn,
 } from '@keen/core';
-import type { Verdict } from '@keen/core';
+import type { CostComparison, Verdict } from '@keen/core';
 import { pageLanguage } from './pageLanguage.ts';
 
 /** What the core says, in the language of the page; papers for customers ask for the customer's. */
@@ -34,6 +35,15 @@ export function sureWords(probability: number): string {
 /** What is advised; where new tires go on it is said beside them. */
 export function actionWords(action: Action, fitsTires: boolean): string {
   return actionIn(action, fitsTires, texts);
+}
+
+/** A course as it was weighed for the car of the page. */
+export function courseWords(
+  course: Action,
+  fitsTires: boolean,
+  { dampersFirst }: Pick<CostComparison, 'dampersFirst'>,
+): string {
+  return courseIn(course, { fitsTires, dampersFirst }, texts);
 }
 
 /** What a diagnosis comes to, in sentences. */

@@ -280,6 +280,12 @@ export const ENGLISH: Texts = {
     inflateAndWatch: 'Set the pressures and watch them',
     balanceOrDampers: 'Balance the wheels and look at the dampers',
   },
+  dampersThen: {
+    checkAlignment: 'Dampers and balance first, then have the alignment checked',
+    align: 'Dampers and balance first, then align',
+    partsThenAlign: 'Worn parts and dampers first, then align',
+  },
+  thenTires: ', then new tires',
   verdict,
   reasons,
   advice,

@@ -331,6 +331,12 @@ export const SPANISH: Texts = {
     inflateAndWatch: 'Poner las presiones y vigilarlas',
     balanceOrDampers: 'Equilibrar las ruedas y mirar los amortiguadores',
   },
+  dampersThen: {
+    checkAlignment: 'Primero los amortiguadores y el equilibrado, después medir la alineación',
+    align: 'Primero los amortiguadores y el equilibrado, después alinear',
+    partsThenAlign: 'Primero las piezas gastadas y los amortiguadores, después alinear',
+  },
+  thenTires: ' y luego los neumáticos nuevos',
   verdict,
   reasons,
   advice,

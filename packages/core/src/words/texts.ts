@@ -143,6 +143,9 @@ export interface Texts {
   actions: Record<Action, string>;
   /** The same where the tires stay on. */
   actionsAlone: Record<Action, string>;
+  /** Courses that set the angles where dampers and balance come first, and what ends them where new tires go on. */
+  dampersThen: Partial<Record<Action, string>>;
+  thenTires: string;
   verdict: VerdictTexts;
   reasons: ReasonTexts;
   advice: AdviceTexts;

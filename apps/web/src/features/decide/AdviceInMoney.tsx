@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { showFar, showPercent } from '../../shared/format.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
-import { actionWords } from '../../words/pageTexts.ts';
+import { courseWords } from '../../words/pageTexts.ts';
 import { pageLocale } from '../../words/pageLanguage.ts';
 
 /** A lead of less than this part of the whole cost is a close call. */
@@ -39,7 +39,7 @@ export function AdviceInMoney({ weighing, fitsTires }: AdviceInMoneyProps) {
           {isClose && `${t('adviceInMoney.aCloseCall')} `}
           {t('adviceInMoney.nextBest', {
             span,
-            next: actionWords(next.choice.course, fitsTires).toLowerCase(),
+            next: courseWords(next.choice.course, fitsTires, weighing).toLowerCase(),
             dearer: money(next.dearer),
             sure: showPercent(sure),
           })}

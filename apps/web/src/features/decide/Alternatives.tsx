@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
-import { actionWords } from '../../words/pageTexts.ts';
+import { courseWords } from '../../words/pageTexts.ts';
 
 const MOST_ALTERNATIVES = 3;
 
@@ -53,7 +53,7 @@ export function Alternatives({ weighing, course, fitsTires, linesFor, onTake }: 
             onClick={() => onTake(lines)}
           >
             {t(one.sensors > 0 ? 'alternatives.nowWithSensors' : 'alternatives.now', {
-              course: actionWords(one.course, fitsTires),
+              course: courseWords(one.course, fitsTires, weighing),
               total: formatMoney(total, prices.currency),
             })}
           </Button>

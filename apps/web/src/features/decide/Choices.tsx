@@ -1,4 +1,4 @@
-import { actionWords, whereWords } from '../../words/pageTexts.ts';
+import { courseWords, whereWords } from '../../words/pageTexts.ts';
 import { distanceToKm, formatMoney } from '@keen/core';
 import type { Choice, Outlook, SensorChoice, Span, CostComparison } from '@keen/core';
 import Box from '@mui/material/Box';
@@ -117,7 +117,7 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
                   )}
                   {course === 'fitOnly' && !fitsTires && !isAdvised
                     ? t('choices.leaveItAsIt')
-                    : actionWords(course, fitsTires)}
+                    : courseWords(course, fitsTires, weighing)}
                 </Box>
                 <Box sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
                   {bar === null ? doubts(choice, money) : BAR_WORDS[bar]}

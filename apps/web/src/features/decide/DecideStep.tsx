@@ -15,7 +15,7 @@ import { OutlookChart } from './OutlookChart.tsx';
 import { Rotation } from './Rotation.tsx';
 import { useCostComparison } from '../../shared/useCostComparison.ts';
 import { t } from '../../words/decide.ts';
-import { actionWords, adviceReasons, partWords, whereWords } from '../../words/pageTexts.ts';
+import { adviceReasons, courseWords, partWords, whereWords } from '../../words/pageTexts.ts';
 
 /** What is advised and why, what is chosen, what the customer says; all of it is kept. */
 export function DecideStep() {
@@ -52,11 +52,7 @@ export function DecideStep() {
       <Choices weighing={weighing} oldKm={answer.outlook.oldKm} replaced={replace.length} />
       <OutlookChart outlook={answer.outlook} />
       {diagnosing.state === 'full' ? (
-        <DecisionForm
-          key={detail.visit.id}
-          diagnosis={answer.diagnosis}
-          advised={weighing.advised.course}
-        />
+        <DecisionForm key={detail.visit.id} diagnosis={answer.diagnosis} weighing={weighing} />
       ) : (
         <Typography role="status" color="textSecondary">
           {t('decideStep.workingItOutIn')}
@@ -67,7 +63,6 @@ export function DecideStep() {
         weighing={weighing}
         course={detail.decisions.at(-1)?.action ?? weighing.advised.course}
         replace={replace}
-        dampersFirst={answer.outlook.dampersFirst}
       />
       <DecisionList />
       <Box sx={{ borderTop: '1px solid var(--line)', pt: 2 }}>
@@ -103,7 +98,7 @@ function Advice({ diagnosis, weighing, fitsTires }: AdviceProps) {
         {t('decideStep.advisedByTheTread')}
       </Typography>
       <Typography variant="h1" component="h2">
-        {actionWords(action, fitsTires)}.
+        {courseWords(action, fitsTires, weighing)}.
       </Typography>
       <AdviceInMoney weighing={weighing} fitsTires={fitsTires} />
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.25 }}>

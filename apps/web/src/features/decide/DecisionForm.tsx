@@ -1,6 +1,7 @@
 import type { Action, Diagnosis, NewDecision, Wheel } from '@keen/contract';
 import { ACTIONS, ANSWERS } from '@keen/contract';
 import { WHEEL_ORDER } from '@keen/core';
+import type { CostComparison } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Radio from '@mui/material/Radio';
@@ -19,7 +20,7 @@ import { Notice } from '../../shared/Notice.tsx';
 import { FittingRules } from './FittingRules.tsx';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
-import { actionWords, whereWords } from '../../words/pageTexts.ts';
+import { courseWords, whereWords } from '../../words/pageTexts.ts';
 
 const ANSWER_WORDS = {
   yes: t('decisionForm.yes'),
@@ -38,11 +39,12 @@ type Choosing = Pick<NewDecision, 'action' | 'replace' | 'answer' | 'reason'>;
 interface DecisionFormProps {
   diagnosis: Diagnosis;
   /** The course of least expected cost. */
-  advised: Action;
+  weighing: CostComparison;
 }
 
 /** Accept what is advised, or choose something else and say why. */
-export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
+export function DecisionForm({ diagnosis, weighing }: DecisionFormProps) {
+  const advised = weighing.advised.course;
   const { detail } = useVisit();
   const { recommendation } = diagnosis;
   const last = detail.decisions.at(-1);
@@ -106,8 +108,10 @@ export function DecisionForm({ diagnosis, advised }: DecisionFormProps) {
                 control={<Radio size="small" />}
                 label={
                   one === advised
-                    ? t('decisionForm.isAdvised', { action: actionWords(one, replace.length > 0) })
-                    : actionWords(one, replace.length > 0)
+                    ? t('decisionForm.isAdvised', {
+                        action: courseWords(one, replace.length > 0, weighing),
+                      })
+                    : courseWords(one, replace.length > 0, weighing)
                 }
               />
             ))}

@@ -23,12 +23,9 @@ const estimate: WorkEstimate = {
 const signed = { ...estimate, signed: { name: 'Tess Ter', at: '2026-03-01T10:00:00.000Z' } };
 const WEIGHING = { choices: [], arms: [], sensors: null } as unknown as CostComparison;
 const show = (kept?: WorkEstimate, rest: VisitDraft['visit'] = {}) =>
-  showStep(
-    <Estimate weighing={WEIGHING} course="align" replace={['lf', 'rf']} dampersFirst={false} />,
-    {
-      draft: kept ? { visit: { ...rest, estimate: kept } } : {},
-    },
-  );
+  showStep(<Estimate weighing={WEIGHING} course="align" replace={['lf', 'rf']} />, {
+    draft: kept ? { visit: { ...rest, estimate: kept } } : {},
+  });
 const row = (name: string) => within(screen.getByRole('listitem', { name }));
 
 describe('Estimate', () => {
@@ -156,7 +153,6 @@ describe('packages, hours and alternatives', () => {
         weighing={{ ...WEIGHING, choices, ...change } as CostComparison}
         course="align"
         replace={['lf', 'rf']}
-        dampersFirst={false}
       />,
       {
         draft: { visit: { estimate: items } },

@@ -28,17 +28,17 @@ interface EstimateProps {
   course: Action;
   replace: readonly Wheel[];
   /** Whether dampers and balance come before the alignment. */
-  dampersFirst: boolean;
 }
 
 /** What it comes to, line by line: accepted, declined or later, and signed. */
-export function Estimate({ weighing, course, replace, dampersFirst }: EstimateProps) {
+export function Estimate({ weighing, course, replace }: EstimateProps) {
   const { draft, enter, session } = useVisit();
   const { prices } = session.shop.settings;
   const [isSigning, setSigning] = useState(false);
   const estimate = draft.visit?.estimate;
   const keep = (next: WorkEstimate) => enter('visit.estimate', next);
   const linesFor = (wanted: Action, sensors = 0) => {
+    const { dampersFirst } = weighing;
     const extras = { arms: weighing.arms.length, sensors, dampersFirst };
     return estimateLines(wanted, replace, extras, prices, papers.prices, newId);
   };

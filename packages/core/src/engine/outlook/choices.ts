@@ -102,6 +102,8 @@ export interface CostComparison {
   sensors: SensorChoice | null;
   /** The distance over which costs are compared, km: what a set lives on a car that was put right. */
   horizonKm: number;
+  /** Whether every course that sets the angles has dampers and balance seen to first. */
+  dampersFirst: boolean;
 }
 
 const KM_PER_THOUSAND_KM = 1000;
@@ -169,6 +171,7 @@ export function rankOptions(
     arms: likelierThanNot(outlook.cars, need),
     sensors: sensorsFor(outlook, prices, costs),
     horizonKm,
+    dampersFirst: outlook.dampersFirst,
   };
 }
 

@@ -11,7 +11,7 @@ import { diagnose } from './diagnose.ts';
 import { barredCourses, chooseAction, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
 import type { GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
 import { affectedRibs } from './affectedRibs.ts';
-import { actionWords, verdictOf } from './verdict.ts';
+import { actionWords, courseWords, verdictOf } from './verdict.ts';
 
 const healthy = diagnose(exampleCase()).diagnosis;
 /** Outer edges lowest in front, inner ones at the rear, shoulders below the centre everywhere. */
@@ -139,6 +139,18 @@ describe('verdictOf', () => {
     for (const cause of AXLE_CAUSES)
       expect(told({ cause, where: 'front' }).headline).toMatch(/\.$/);
     for (const action of ACTIONS) expect(actionWords(action, true).length).toBeGreaterThan(10);
+  });
+
+  it('says that dampers come first with each course that sets the angles, and with no other', () => {
+    for (const action of ACTIONS) {
+      const said = courseWords(action, { fitsTires: true, dampersFirst: true });
+      const isMore = ['checkAlignment', 'align', 'partsThenAlign'].includes(action);
+      if (isMore) expect(said).toMatch(/ampers.* first, then .*align.*, then new tires$/);
+      else expect(said).toBe(actionWords(action, true));
+      expect(courseWords(action, { fitsTires: false, dampersFirst: false })).toBe(
+        actionWords(action, false),
+      );
+    }
   });
 });
 

@@ -268,3 +268,17 @@ function tookOf(
 export function actionWords(action: Action, fitsTires: boolean, texts: Texts = ENGLISH): string {
   return (fitsTires ? texts.actions : texts.actionsAlone)[action];
 }
+
+/**
+ * A course of work weighed for a car, in words.
+ * @param dampersFirst - whether dampers and balance come before any alignment of it
+ */
+export function courseWords(
+  course: Action,
+  { fitsTires, dampersFirst }: { fitsTires: boolean; dampersFirst: boolean },
+  texts: Texts = ENGLISH,
+): string {
+  const both = dampersFirst ? texts.dampersThen[course] : undefined;
+  if (both === undefined) return actionWords(course, fitsTires, texts);
+  return fitsTires ? both + texts.thenTires : both;
+}

@@ -10,7 +10,7 @@ import type { Reminder } from './reminders.ts';
 import { angleBlock, leftWords } from './angleBlock.ts';
 import { isSetAtHome } from '../setRight/closingList.ts';
 import { estimateBlock, worthLines } from './moneyBlocks.ts';
-import { actionWords } from '../explain/verdict.ts';
+import { courseWords } from '../explain/verdict.ts';
 import {
   advisedCourse,
   dangerLine,
@@ -103,7 +103,7 @@ function advice(facts: PaperFacts, writer: Writer): PaperLines {
   const replace = decision ? decision.replace : diagnosis.recommendation.replace;
   return lines(papers.heads.advice, [
     line(
-      `${actionWords(course, replace.length > 0, texts)}.`,
+      `${courseWords(course, { fitsTires: replace.length > 0, ...weighing }, texts)}.`,
       course === 'partsThenAlign' ? `${papers.lookUnder} ${papers.partsHold}` : '',
     ),
     ...(replace.length > 0 ? [line(papers.replace(places(replace)))] : []),
@@ -112,12 +112,20 @@ function advice(facts: PaperFacts, writer: Writer): PaperLines {
 }
 
 function decided(facts: PaperFacts, { papers, texts }: Writer): PaperLines | null {
-  const { decision } = facts;
+  const { decision, weighing } = facts;
   if (!decision) return null;
   const isOwn = decision.action !== advisedCourse(facts) && decision.reason !== '';
   return lines('', [
     line(
-      papers.decided(lower(actionWords(decision.action, decision.replace.length > 0, texts))),
+      papers.decided(
+        lower(
+          courseWords(
+            decision.action,
+            { fitsTires: decision.replace.length > 0, ...weighing },
+            texts,
+          ),
+        ),
+      ),
       [isOwn ? papers.because(decision.reason) : '', papers.answers[decision.answer]]
         .filter(Boolean)
         .join(' '),
@@ -183,11 +191,12 @@ function next(facts: PaperFacts, { papers, about }: Writer): PaperLines {
 }
 
 function watch(facts: PaperFacts, { papers, texts }: Writer): PaperLines {
-  const { decision } = facts;
+  const { decision, weighing } = facts;
   const course = advisedCourse(facts);
   const isUndone = decision?.answer === 'no' && course !== 'fitOnly';
+  const work = courseWords(course, { fitsTires: false, ...weighing }, texts);
   return lines(papers.heads.watch, [
-    ...(isUndone ? [line('', papers.watch.undone(lower(texts.actionsAlone[course])))] : []),
+    ...(isUndone ? [line('', papers.watch.undone(lower(work)))] : []),
     line('', papers.watch.pressure),
     line('', papers.watch.change),
   ]);

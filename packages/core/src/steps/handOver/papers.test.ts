@@ -111,6 +111,19 @@ describe('customerPaper', () => {
     ]);
   });
 
+  it.each([
+    ['en', 'Dampers and balance first, then align'],
+    ['es', 'Primero los amortiguadores y el equilibrado, después alinear'],
+  ] as const)('says in %s that dampers come before the alignment', (language, course) => {
+    const plain = facts(language);
+    const align = plain.weighing.choices.find((one) => one.course === 'align')!;
+    const weighing = { ...plain.weighing, advised: align, dampersFirst: true };
+    const waves = { ...plain, weighing, outlook: { ...outlook, dampersFirst: true } };
+    expect(everything(customerPaper(waves))).toContain(course);
+    expect(everything(technicianPaper(waves))).toContain(course);
+    expect(everything(customerPaper(plain))).not.toContain(course);
+  });
+
   it('keeps to the schema in both languages, and to the customer’s units', () => {
     const miles = { depth: 'in32', distance: 'mi', pressure: 'psi' } as const;
     const english = customerPaper(facts('en', { units: miles }));

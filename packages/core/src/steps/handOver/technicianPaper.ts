@@ -2,7 +2,7 @@ import type { Paper, PaperBlock, PaperLines, PaperTable } from '@keen/contract';
 import { ANGLE_KINDS, RIBS, SET_STEPS } from '@keen/contract/words';
 import type { SetStep, Wheel } from '@keen/contract/words';
 import { WHEEL_ORDER } from '../../engine/case/wheels.ts';
-import { actionWords } from '../explain/verdict.ts';
+import { courseWords } from '../explain/verdict.ts';
 import { readingInUse } from '../measure/readings.ts';
 import { closingList } from '../setRight/closingList.ts';
 import { depthFromMm, pressureFromKpa } from '../../engine/units/units.ts';
@@ -24,7 +24,9 @@ export function technicianPaper(facts: PaperFacts): Paper {
     ...paperHead(facts, writer),
     unsafe: dangerLine(facts.visit.draft, writer),
     headline: papers.technicianTitle,
-    intro: line(`${actionWords(course, replace.length > 0, texts)}.`),
+    intro: line(
+      `${courseWords(course, { fitsTires: replace.length > 0, ...facts.weighing }, texts)}.`,
+    ),
     drawing: null,
     blocks: [
       readings(facts, writer),
