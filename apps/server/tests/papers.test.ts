@@ -104,7 +104,7 @@ describe('the customer’s sheet', () => {
   it('of an ordinary car is one page: what to do, what tires would live, what comes next', async () => {
     const { pages, text } = await readSheet(await visitWith({}));
     expect(pages).toBe(1);
-    expect(text).toContain('Paper van · PDF 1');
+    expect(text).toContain('Paper van, PDF 1');
     expect(text).toContain('Pia Per');
     expect(text).toMatch(
       /New tires like these should last about \d\d 000 km|With that done, new tires/,

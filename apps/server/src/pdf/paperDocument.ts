@@ -70,7 +70,7 @@ function heading({ shop, car, logo }: Paper): Content {
         width: '*',
         stack: [
           { text: shop.name, font: 'Narrow', bold: true, fontSize: 13 },
-          { text: shop.lines.join(' · '), color: INK.soft },
+          { text: shop.lines.join(', '), color: INK.soft },
         ],
       },
       {

@@ -79,7 +79,7 @@ export function PaperView({ paper, level }: { paper: Paper; level: HeadingLevel 
 }
 
 /** Between the facts of a line. */
-const SEPARATOR = ' · ';
+const SEPARATOR = ', ';
 
 function Party({ name, lines }: { name: string; lines: readonly string[] }) {
   return (
@@ -91,7 +91,7 @@ function Party({ name, lines }: { name: string; lines: readonly string[] }) {
             <Fragment key={i}>
               {/* A line breaks between facts before it breaks within one. */}
               <Box component="span" sx={{ display: 'inline-block' }}>
-                {i < facts.length - 1 ? `${fact} ·` : fact}
+                {i < facts.length - 1 ? `${fact},` : fact}
               </Box>{' '}
             </Fragment>
           ))}

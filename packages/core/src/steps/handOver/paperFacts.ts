@@ -116,10 +116,10 @@ export function paperHead(facts: PaperFacts, writer: Writer) {
     shop: { name: shop.name, lines: some([shop.town, ...shop.settings.sheetHeader.split('\n')]) },
     logo: shop.logo,
     car: {
-      name: some([vehicle.label, vehicle.plate]).join(' · '),
+      name: some([vehicle.label, vehicle.plate]).join(', '),
       lines: some([
-        some([vehicle.customer, runOn(visit.draft, writer)]).join(' · '),
-        some([papers.visit(visit.number), date(visit.arrivedAt), advisor]).join(' · '),
+        some([vehicle.customer, runOn(visit.draft, writer)]).join(', '),
+        some([papers.visit(visit.number), date(visit.arrivedAt), advisor]).join(', '),
       ]),
     },
   };
