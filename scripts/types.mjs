@@ -19,9 +19,13 @@ const PROJECTS = [
 
 function check(project) {
   return new Promise((done) => {
-    const child = spawn(process.execPath, ['node_modules/typescript-native/bin/tsc', '-p', project], {
-      stdio: 'inherit',
-    });
+    const child = spawn(
+      process.execPath,
+      ['node_modules/typescript-native/bin/tsc', '-p', project],
+      {
+        stdio: 'inherit',
+      },
+    );
     child.on('exit', (code) => done(code === 0));
   });
 }

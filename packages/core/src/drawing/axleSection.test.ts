@@ -54,6 +54,17 @@ describe('axleSection', () => {
     expect(teeth(bar('rf', 'centre').outline)).toBe(0);
   });
 
+  it('draws no tooth deeper than a millimetre of tread, however low and wide the drawing', () => {
+    for (const height of [40, 60, 200, 800]) {
+      const low = axleSection('front', sectionTires(draft, null), { ...SIZE, height });
+      const { outline, top } = low.bars.find((one) => one.rib === 'centre')!;
+      const foot = Number(/L[\d.]+ [\d.]+V([\d.]+)L/.exec(outline!)![1]);
+      const mm = ((foot - top!) / height) * 8;
+      expect(mm).toBeGreaterThan(0);
+      expect(mm).toBeLessThan(1.01);
+    }
+  });
+
   it('leans the teeth of the two sides as mirror images', () => {
     const both = axleSection(
       'front',

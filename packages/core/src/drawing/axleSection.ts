@@ -64,7 +64,9 @@ const RIBS_FROM_LEFT: Record<'left' | 'right', readonly Rib[]> = {
 const GROOVE = 0.035;
 const TEETH = 4;
 /** Height of a tooth, as a part of the bar's width. */
-const TOOTH = 0.22;
+const TOOTH = 0.2;
+/** A low and wide drawing must not have its teeth look like lost tread: at most this much of it, mm. */
+const TOOTH_MM = 1;
 
 /**
  * Lays out an axle section to scale: the height is the deepest new tread of the pair.
@@ -83,6 +85,7 @@ export function axleSection(
   const tireWidth = (width * (1 - gap)) / 2;
   const groove = tireWidth * GROOVE;
   const barWidth = (tireWidth - 2 * groove) / 3;
+  const tooth = Math.min(TOOTH * barWidth, TOOTH_MM * (height / newMm));
 
   const section: AxleSection = {
     width,
@@ -121,7 +124,7 @@ export function axleSection(
                 top,
                 height,
                 teethOf(tire.feather, index === 0),
-                tire.toothSize ?? 1,
+                tooth * (tire.toothSize ?? 1),
               ),
         isAtLimit: depth !== null && depth <= legalMm,
         isUnreadable: tire.unreadable.includes(rib),
@@ -149,12 +152,12 @@ function barOutline(
   top: number,
   bottom: number,
   teeth: -1 | 0 | 1,
-  size: number,
+  tooth: number,
 ): string {
   const right = x + width;
   if (teeth === 0) return `M${n(x)} ${n(bottom)}V${n(top)}H${n(right)}V${n(bottom)}Z`;
   const step = width / TEETH;
-  const deep = Math.min(bottom, top + size * step * TOOTH * TEETH * 0.9);
+  const deep = Math.min(bottom, top + tooth);
   let path = `M${n(x)} ${n(bottom)}`;
   for (let i = 0; i < TEETH; i++) {
     const from = x + i * step;
