@@ -108,10 +108,13 @@ export function barredCourses(
     const others = ACTIONS.filter((course) => course !== 'partsThenAlign');
     return Object.fromEntries(others.map((course) => [course, 'partsFirst']));
   }
+  const dampersFirst = isDampersFirst(chances, facts);
   const unsaid = (course: Action): Bar | undefined => {
     if (said.includes('looseness')) return course === 'partsThenAlign' ? undefined : 'loose';
     if (said.includes('bounce')) {
-      return PUTS_RIGHT[course].some((group) => said.includes(group)) ? undefined : 'said';
+      const putsRight = PUTS_RIGHT[course];
+      const seesToBoth = dampersFirst && putsRight.includes('alignment');
+      return seesToBoth || putsRight.some((group) => said.includes(group)) ? undefined : 'said';
     }
     return said.includes('pressure') && course === 'fitOnly' ? 'said' : undefined;
   };
@@ -254,16 +257,18 @@ function expectedCosts(chances: GroupChances, dampersFirst: boolean): Record<Act
 }
 
 /**
- * Whether dampers and balance come before any alignment: waves that are told to have happened, on a car whose angles
- * are to be set or measured too. A new strut moves the camber (common practice, no source).
+ * Whether dampers and balance come before any alignment: waves that are told to have happened, on a car whose joints
+ * are to be seen to, after which it is aligned, or whose angles are to be set or measured. A new strut moves the
+ * camber (common practice, no source).
  */
 export function isDampersFirst(
   { said, alignment }: Pick<GroupChances, 'said' | 'alignment'>,
-  { moved, seen }: PlainFacts,
+  { moved, seen, measured, playFound }: PlainFacts,
 ): boolean {
-  return (
-    said.includes('bounce') && (alignment >= NAME_CAUSE_FROM || moved !== null || isOneSided(seen))
-  );
+  if (!said.includes('bounce')) return false;
+  if (playFound.length > 0 || said.includes('looseness')) return true;
+  const isAsked = alignment >= NAME_CAUSE_FROM || moved !== null || isOneSided(seen);
+  return isAsked && measured !== 'inOrder';
 }
 
 /** Takes the plain facts out of a case. */

@@ -8,7 +8,12 @@ import type { Wheel } from '@keen/contract/words';
 import { exampleCase, wear } from '../../../tests/exampleCase.ts';
 import { inHundred, sureWords } from '../../words/causeWords.ts';
 import { diagnose } from './diagnose.ts';
-import { barredCourses, chooseAction, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
+import {
+  barredCourses,
+  chooseAction,
+  isDampersFirst,
+  SAID_FROM,
+} from '../../engine/diagnosis/chooseAction.ts';
 import type { GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
 import { affectedRibs } from './affectedRibs.ts';
 import { actionWords, courseWords, verdictOf } from './verdict.ts';
@@ -326,6 +331,15 @@ describe('chooseAction', () => {
     // An edge that is seen asks for the angles beside it.
     const edge = { kind: 'edge', where: 'lf', rib: 'inner', mm: 2.6 } as const;
     expect(barredCourses(bounces, { ...plain, seen: [edge] }).checkAlignment).toBeUndefined();
+    // Angles likely enough to be measured: dampers come first in that course, so it leaves nothing.
+    const both = { ...bounces, alignment: 0.4 };
+    expect(barredCourses(both, plain).checkAlignment).toBeUndefined();
+    expect(isDampersFirst(both, plain)).toBe(true);
+    // Found in order today, nothing is aligned unless joints are.
+    const found = { ...plain, measured: 'inOrder', seen: [edge] } as const;
+    expect(isDampersFirst(both, found)).toBe(false);
+    expect(isDampersFirst({ ...both, said: ['bounce', 'looseness'] }, found)).toBe(true);
+    expect(isDampersFirst(both, { ...found, playFound: ['lf'] })).toBe(true);
     const soft = { ...none, pressure: 0.5, said: ['pressure'] } satisfies GroupChances;
     expect(barredCourses(soft, plain).fitOnly).toBe('said');
     expect(barredCourses(soft, plain).inflateAndWatch).toBeUndefined();
