@@ -38,7 +38,6 @@ type Choosing = Pick<NewDecision, 'action' | 'replace' | 'answer' | 'reason'>;
 
 interface DecisionFormProps {
   diagnosis: Diagnosis;
-  /** The course of least expected cost. */
   weighing: CostComparison;
 }
 

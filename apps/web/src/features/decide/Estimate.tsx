@@ -27,7 +27,6 @@ interface EstimateProps {
   /** What the estimate is made of when it is made again. */
   course: Action;
   replace: readonly Wheel[];
-  /** Whether dampers and balance come before the alignment. */
 }
 
 /** What it comes to, line by line: accepted, declined or later, and signed. */

@@ -259,6 +259,7 @@ const STEPS: Record<Action, readonly Step[]> = {
   balanceOrDampers: [{ price: 'balance', times: once }],
 };
 
+/** The steps of a course on a car whose dampers come before any alignment, or not. */
 function stepsAt(course: Action, dampersFirst: boolean): readonly Step[] {
   const isMore = dampersFirst && ALIGNING.includes(course);
   return isMore ? [...STEPS.balanceOrDampers, ...STEPS[course]] : STEPS[course];
