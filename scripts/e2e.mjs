@@ -1,13 +1,13 @@
 import { spawn } from 'node:child_process';
-import { chmodSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { createServer } from 'node:http';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { installChromium, installTestBrowser } from './lib/chromium.mjs';
 import { buildNode } from './lib/nodeBuild.mjs';
 import { freePort, startCluster } from './lib/postgres.mjs';
 import { complain, step } from './lib/say.mjs';
-import { installPackages } from './lib/systemPackages.mjs';
 import { buildWeb } from './lib/webBuild.mjs';
 
 /**
@@ -15,11 +15,14 @@ import { buildWeb } from './lib/webBuild.mjs';
  * node scripts/e2e.mjs [program and arguments]; the browser tests by default.
  */
 const root = resolve(fileURLToPath(new URL('..', import.meta.url)));
-const CHROMIUM = '/usr/bin/chromium';
 
 async function main() {
-  if (!existsSync(process.env.CHROMIUM ?? CHROMIUM))
-    await installPackages(['chromium'], 'Chromium');
+  const [program = 'npx', ...args] = process.argv.slice(2);
+  const tests = ['playwright', 'test', '-c', 'e2e/playwright.config.ts'];
+  const command = args.length > 0 ? args : tests;
+  process.env.CHROMIUM ??= await (command.includes('playwright')
+    ? installTestBrowser()
+    : installChromium());
   const web = await buildWeb(root);
   const folder = mkdtempSync(join(tmpdir(), 'keen-e2e-'));
   // As root the server runs as the postgres user, which must be able to pass through.
@@ -29,9 +32,6 @@ async function main() {
   try {
     const port = await freePort();
     server = await startServer({ cluster, web, port });
-    const [program = 'npx', ...args] = process.argv.slice(2);
-    const command =
-      args.length > 0 ? args : ['playwright', 'test', '-c', 'e2e/playwright.config.ts'];
     const switchboard = await serverSwitch({
       stop: async () => {
         await ended(server);
