@@ -202,7 +202,7 @@ export { createOutlook } from './engine/outlook/outlook.ts';
 export type { CourseOutlook, Outlook } from './engine/outlook/outlook.ts';
 export { FURTHEST_KM } from './engine/outlook/ribWear.ts';
 export { rankOptions } from './engine/outlook/choices.ts';
-export { adviseAtPrices } from './steps/decide/adviseAtPrices.ts';
+export { adviceWeighed, adviseAtPrices } from './steps/decide/adviseAtPrices.ts';
 export { rankVisitOptions, workPrices } from './steps/decide/rankVisitOptions.ts';
 export type {
   CheckWorth,

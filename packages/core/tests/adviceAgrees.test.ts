@@ -166,6 +166,13 @@ it('headline, advice and reasons agree, whatever the tread', () => {
       expect(new Set(reasons).size).toBe(reasons.length);
       if (codes!.some(({ code }) => code === 'nothingOut')) expect(isHealthy, headline).toBe(true);
       if (isHealthy) expect(action).not.toMatch(/^(align|partsThenAlign)$/);
+      const isFaultNamed = codes!.some(
+        ({ code, figures: [cause] }) =>
+          code === 'oneIsOut' || (code === 'causeAt' && cause !== 'hardCornering'),
+      );
+      if (action === 'fitOnly' && isFaultNamed) {
+        expect(codes!.at(-1)!.code, headline).toMatch(/^(leftAlone|nothingToSet)$/);
+      }
       const isAskedFirst = codes!.some(({ code }) => code === 'dampersFirst');
       expect(run.outlook().dampersFirst).toBe(isAskedFirst);
       const speaks = SPEAKS_FOR[action];

@@ -234,6 +234,8 @@ const advice: AdviceTexts = {
   heightLookFirst:
     'Look first at what else has moved: ball joints and drive shafts at a steeper angle, bump stops, brake hoses, and room for the wheels at full lock and full travel.',
   newParts: 'New suspension parts since the last alignment: the angles have moved, so align it.',
+  leftAlone: 'Not likely enough to pay for work now: read the tread again at the next visit.',
+  nothingToSet: 'The angles measured today are in order, so there is nothing to set.',
   nothingOut: 'The tread looks like that of a car with nothing out.',
   parts: {
     looseness: 'Rod ends, bushings and bearings',

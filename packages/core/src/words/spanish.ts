@@ -280,6 +280,9 @@ const advice: AdviceTexts = {
     'Mire primero qué más se ha movido: rótulas y palieres en un ángulo más pronunciado, topes, latiguillos de freno, y sitio para las ruedas con la dirección a tope y todo el recorrido.',
   newParts:
     'Piezas de suspensión nuevas desde la última alineación: los ángulos se han movido, así que alinéelo.',
+  leftAlone:
+    'No es tan probable como para pagar un trabajo ahora: vuelva a medir el dibujo en la próxima visita.',
+  nothingToSet: 'Los ángulos medidos hoy están en orden, así que no hay nada que ajustar.',
   nothingOut: 'El dibujo parece el de un coche sin nada fuera de medida.',
   parts: {
     looseness: 'Rótulas, casquillos y rodamientos',

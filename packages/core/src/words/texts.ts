@@ -120,6 +120,10 @@ export interface AdviceTexts {
   heightChanged: string;
   heightLookFirst: string;
   newParts: string;
+  /** A cause is named that no work is advised for. */
+  leftAlone: string;
+  /** Angles are named that a rig has found in order today. */
+  nothingToSet: string;
   nothingOut: string;
   /** Parts to look at. */
   parts: Record<'looseness' | 'bounce', string>;

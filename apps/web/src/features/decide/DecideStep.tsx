@@ -1,4 +1,5 @@
 import type { Diagnosis, ReasonCode, Recommendation } from '@keen/contract';
+import { adviceWeighed } from '@keen/core';
 import type { CostComparison } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -102,9 +103,11 @@ function Advice({ diagnosis, weighing, fitsTires }: AdviceProps) {
       </Typography>
       <AdviceInMoney weighing={weighing} fitsTires={fitsTires} />
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.25 }}>
-        {adviceReasons(withoutParts(diagnosis.recommendation)).map((reason) => (
-          <li key={reason}>{reason}</li>
-        ))}
+        {adviceReasons(withoutParts(adviceWeighed(diagnosis.recommendation, weighing))).map(
+          (reason) => (
+            <li key={reason}>{reason}</li>
+          ),
+        )}
         {parts.map((one) => {
           const { part, why } = partWords(one);
           return (

@@ -1,6 +1,7 @@
-import type { Diagnosis, PriceList } from '@keen/contract';
+import type { Diagnosis, PriceList, Recommendation } from '@keen/contract';
 import type { FullAnswer } from '../../engine/diagnosis/diagnose.ts';
-import { isBeforeFitting } from '../explain/recommend.ts';
+import type { CostComparison } from '../../engine/outlook/choices.ts';
+import { withAction } from '../explain/recommend.ts';
 import { rankCaseOptions } from './rankVisitOptions.ts';
 
 /**
@@ -11,8 +12,8 @@ import { rankCaseOptions } from './rankVisitOptions.ts';
  */
 export function adviseAtPrices({ diagnosis, outlook }: FullAnswer, prices: PriceList): Diagnosis {
   const { recommendation } = diagnosis;
-  const { advised, choices } = rankCaseOptions(outlook, prices, recommendation.replace);
-  const courses = choices
+  const weighing = rankCaseOptions(outlook, prices, recommendation.replace);
+  const courses = weighing.choices
     .toSorted((a, b) => a.perThousandKm - b.perThousandKm)
     .map(
       ({ course, workNow, now, perThousandKm, perThousandKmSpan: { low, high }, saves, bar }) => ({
@@ -27,11 +28,18 @@ export function adviseAtPrices({ diagnosis, outlook }: FullAnswer, prices: Price
   return {
     ...diagnosis,
     recommendation: {
-      ...recommendation,
-      action: advised.course,
-      beforeFitting: isBeforeFitting(advised.course),
+      ...adviceWeighed(recommendation, weighing),
       prices: 'given',
       courses,
     },
   };
+}
+
+/** The recommendation with the action that was weighed as cheapest, and reasons that fit it. */
+export function adviceWeighed(
+  recommendation: Recommendation,
+  { advised, choices }: Pick<CostComparison, 'advised' | 'choices'>,
+): Recommendation {
+  const isInOrder = choices.some(({ course, bar }) => course === 'align' && bar === 'inOrder');
+  return withAction(recommendation, advised.course, isInOrder);
 }

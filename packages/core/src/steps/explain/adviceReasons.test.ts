@@ -1,8 +1,10 @@
+import type { Action } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
 import { ENGLISH } from '../../words/english.ts';
 import { SPANISH } from '../../words/spanish.ts';
 import { evenCar } from '../../../tests/evenCar.ts';
 import { adviceReason } from './adviceReasons.ts';
+import { withAction } from './recommend.ts';
 import { diagnose } from './diagnose.ts';
 import { verdictOf } from './verdict.ts';
 
@@ -67,6 +69,31 @@ describe('reasons of an advice', () => {
     const goes = shakes({ lf: low, rf: low });
     expect(goes.action).toBe('fitOnly');
     expect(goes.codes!.map(({ code }) => code)).not.toContain('shaking');
+  });
+
+  const { recommendation } = diagnose(evenCar({})).diagnosis;
+
+  it('say why causes that they name are left alone, and nothing of it once they are seen to', () => {
+    const named = (cause: string) => ({ code: 'causeAt', figures: [cause, 0.32, 0.32, 'front'] });
+    const closing = (cause: string, action: Action, isInOrder = false) => {
+      const changed = { ...recommendation, codes: [named(cause)] };
+      return withAction(changed, action, isInOrder).codes!.map(({ code }) => code);
+    };
+    expect(closing('toeTooFarIn', 'fitOnly')).toEqual(['causeAt', 'leftAlone']);
+    expect(closing('toeTooFarIn', 'fitOnly', true)).toEqual(['causeAt', 'nothingToSet']);
+    expect(closing('toeTooFarIn', 'checkAlignment')).toEqual(['causeAt']);
+    expect(closing('pressureLow', 'inflateAndWatch')).toEqual(['causeAt']);
+    expect(closing('looseness', 'inflateAndWatch')).toEqual(['causeAt', 'leftAlone']);
+    // That is driving, and no work would change it.
+    expect(closing('hardCornering', 'fitOnly')).toEqual(['causeAt']);
+  });
+
+  it('take back what other prices make untrue', () => {
+    const codes = [{ code: 'oneIsOut', figures: [0.33] }];
+    const left = withAction({ ...recommendation, codes }, 'fitOnly', false);
+    expect(left.reasons.at(-1)).toMatch(/^Not likely enough to pay for work now/);
+    const checked = withAction(left, 'checkAlignment', false);
+    expect(checked).toMatchObject({ action: 'checkAlignment', beforeFitting: true, codes });
   });
 
   it('never say that nothing is needed where a rig has found an angle out today', () => {

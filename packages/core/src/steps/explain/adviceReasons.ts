@@ -54,6 +54,8 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
     case 'shaking':
     case 'foundOut':
     case 'foundOutLately':
+    case 'leftAlone':
+    case 'nothingToSet':
     case 'nothingOut':
       return advice[code as 'partsFirst'];
   }

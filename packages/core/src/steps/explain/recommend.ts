@@ -29,21 +29,61 @@ export function recommend(
   const action = chooseAction(chances, facts);
   const unsafe = WHEEL_ORDER.filter((wheel) => statuses[wheel] === 'unsafe');
   const replace = WHEEL_ORDER.filter((wheel) => ['unsafe', 'replace'].includes(statuses[wheel]));
-  const codes = reasonsFor(action, chances, facts, causes, replace, unsafe);
-  return {
+  const recommendation: Recommendation = {
     action,
     beforeFitting: isBeforeFitting(action),
     replace,
     unsafe,
     parts: causes.flatMap(partOf),
     prices: 'usual',
-    reasons: codes.map((code) => adviceReason(code, ENGLISH)),
-    codes,
+    reasons: [],
+    codes: reasonsFor(action, chances, facts, causes, replace, unsafe),
   };
+  return withAction(recommendation, action, facts.measured === 'inOrder');
+}
+
+/** What may close the reasons: why causes that they name are left as they are. */
+const CLOSINGS: readonly string[] = ['leftAlone', 'nothingToSet'] satisfies AdviceCode[];
+
+/**
+ * The recommendation with another action, as other prices ask for: the same reasons, and where it leaves alone what
+ * they name, why it does.
+ * @param isInOrder - whether a rig has found every angle in order today
+ */
+export function withAction(
+  recommendation: Recommendation,
+  action: Action,
+  isInOrder: boolean,
+): Recommendation {
+  const changed = { ...recommendation, action, beforeFitting: isBeforeFitting(action) };
+  // Answers that were saved before reasons had codes.
+  if (!recommendation.codes) return changed;
+  const codes = recommendation.codes.filter(({ code }) => !CLOSINGS.includes(code));
+  const closing = isBeforeFitting(action) ? null : closingOf(codes, action, isInOrder);
+  if (closing) codes.push({ code: closing, figures: [] });
+  return { ...changed, codes, reasons: codes.map((code) => adviceReason(code, ENGLISH)) };
+}
+
+function closingOf(
+  codes: readonly ReasonCode[],
+  action: Action,
+  isInOrder: boolean,
+): AdviceCode | null {
+  const causes = codes.flatMap(({ code, figures }) =>
+    code === 'causeAt' ? [figures[0] as Cause] : [],
+  );
+  const isSaid = (...sought: AdviceCode[]) =>
+    codes.some(({ code }) => sought.includes(code as AdviceCode));
+  const areAnglesNamed = isSaid('oneIsOut') || causes.some((cause) => ANGLES.includes(cause));
+  if (areAnglesNamed && isInOrder) return 'nothingToSet';
+  const isOtherNamed = causes.some((cause) =>
+    action === 'fitOnly' ? cause !== 'hardCornering' : WORN_PARTS.includes(cause),
+  );
+  return areAnglesNamed || isOtherNamed || isSaid('oneIsLoose') ? 'leftAlone' : null;
 }
 
 /** Whether the work comes before new tires go on. */
-export function isBeforeFitting(action: Action): boolean {
+function isBeforeFitting(action: Action): boolean {
   return action !== 'fitOnly' && action !== 'inflateAndWatch';
 }
 
@@ -60,6 +100,7 @@ const ANGLES: readonly Cause[] = [
   'toeTooFarIn',
   'toeTooFarOut',
 ];
+const WORN_PARTS: readonly Cause[] = ['looseness', 'bounce'];
 const ONE_SIDED: readonly Cause[] = [...ANGLES, 'looseness', 'hardCornering'];
 const CROWNED: readonly Cause[] = ['pressureLow', 'pressureHigh', 'hardCornering'];
 const MARKS: Record<SeenWear['kind'], readonly Cause[]> = {
