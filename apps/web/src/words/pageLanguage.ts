@@ -9,7 +9,7 @@ const PLACE = 'keen.language';
  */
 export const pageLanguage: Language = chosen() ?? ofBrowser() ?? 'en';
 
-/** For money on the screens: figures there have a point, as gauges and rulers have. */
+/** For figures on the screens: they have a point, as gauges and rulers have. */
 export const pageLocale = { en: 'en', es: 'es-US' }[pageLanguage];
 
 /** For dates and times: the page's language as it is written where the reader is. */

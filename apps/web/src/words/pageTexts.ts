@@ -11,11 +11,17 @@ import {
   textsOf,
   verdictOf as verdictIn,
 } from '@keen/core';
-import type { CostComparison, Verdict } from '@keen/core';
-import { pageLanguage } from './pageLanguage.ts';
+import type { CostComparison, Texts, Verdict } from '@keen/core';
+import { pageLanguage, pageLocale } from './pageLanguage.ts';
 
-/** What the core says, in the language of the page; papers for customers ask for the customer's. */
-export const { texts, papers } = textsOf(pageLanguage);
+const core = textsOf(pageLanguage);
+
+/**
+ * What the core says, in the language of the page and with figures as the page writes them; papers for customers ask
+ * for the customer's.
+ */
+export const texts: Texts = { ...core.texts, locale: pageLocale };
+export const { papers } = core;
 
 /** A wheel or axle in words. */
 export function whereWords(where: Wheel | Axle): string {
@@ -46,9 +52,20 @@ export function courseWords(
   return courseIn(course, { fitsTires, dampersFirst }, texts);
 }
 
+/** A sentence that no line of the page parts between a figure and its unit. */
+export function keepUnits(sentence: string): string {
+  return sentence.replace(/(\d) (?=(?:mm|32nds|km|mi|kPa|psi|bar|%)(?!\p{L}))/gu, '$1\u00a0');
+}
+
 /** What a diagnosis comes to, in sentences. */
 export function verdictOf(diagnosis: Diagnosis, file: CaseFile): Verdict {
-  return verdictIn(diagnosis, file, { texts });
+  const { headline, detail, also, ...rest } = verdictIn(diagnosis, file, { texts });
+  return {
+    headline: keepUnits(headline),
+    detail: keepUnits(detail),
+    also: keepUnits(also),
+    ...rest,
+  };
 }
 
 /** Why the advice is what it is; an answer from before reasons had codes speaks English. */
@@ -69,6 +86,9 @@ export function reasonsOf(
   cause: RankedCause,
   file: CaseFile,
 ): Pick<RankedCause, 'because' | 'against'> {
-  if (pageLanguage === 'en') return cause;
-  return createReasons(resolveCase(file), file.units.depth, texts)(cause);
+  const { because, against } =
+    pageLanguage === 'en'
+      ? cause
+      : createReasons(resolveCase(file), file.units.depth, texts)(cause);
+  return { because: because.map(keepUnits), against: against.map(keepUnits) };
 }

@@ -18,6 +18,8 @@ const ASK_FROM_BITS = 0.04;
 const ASK_FROM_CHANCE = 0.03;
 const ASK_ANYWAY_FROM_BITS = 0.2;
 const MOST_OFFERED = 4;
+/** What a check is worth is told from this sum on, minor units: below it would be shown as none. */
+const TOLD_FROM_MINOR = 50;
 
 interface Answerable {
   question: string;
@@ -89,7 +91,7 @@ export function NextCheckBar({
           </strong>
         </Typography>
       )}
-      {measuring && worths && (worthOf(measuring)?.changes ?? 0) >= ASK_FROM_CHANCE && (
+      {measuring && isWorthMeasuring(worthOf(measuring)) && (
         <Typography color="textSecondary" sx={{ mb: 1 }}>
           {t(
             measuring.where === 'rear'
@@ -181,14 +183,27 @@ function CheckValue({
       </Box>
     );
   }
+  const changes = oneTimeIn(worth.changes);
+  if (worth.minor < TOLD_FROM_MINOR) {
+    return (
+      <Box component="span" sx={{ color: 'text.secondary' }}>
+        {t('nextCheckBar.changesTheAdviceOnly', { changes })}
+      </Box>
+    );
+  }
   return (
     <Box component="span" sx={{ color: 'text.secondary' }}>
       {t(isRest ? 'nextCheckBar.changesTheAdviceRest' : 'nextCheckBar.changesTheAdvice', {
-        changes: oneTimeIn(worth.changes),
+        changes,
         minor: formatMoney(worth.minor, currency, pageLocale, true),
       })}
     </Box>
   );
+}
+
+/** Whether measuring the angles is worth a line beside the checks that only take a hand. */
+function isWorthMeasuring(worth: CheckWorth | undefined): boolean {
+  return worth !== undefined && worth.changes >= ASK_FROM_CHANCE && worth.minor >= TOLD_FROM_MINOR;
 }
 
 /** A chance as people say it. */

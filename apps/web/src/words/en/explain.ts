@@ -95,6 +95,7 @@ export const explain = {
     readThem: 'Read them',
     measuringFront: 'Measuring the front angles',
     measuringRear: 'Measuring the rear angles',
+    changesTheAdviceOnly: 'Changes the advice {{changes}}.',
     changesTheAdvice: 'Changes the advice {{changes}}, worth about {{minor}} to this car.',
     changesTheAdviceRest: 'changes the advice {{changes}}, worth about {{minor}} to this car.',
     oneTimeIn2: 'one time in two',

@@ -98,6 +98,7 @@ export const explain: Translation<typeof english> = {
     readThem: 'Leerlas',
     measuringFront: 'Medir los ángulos delanteros',
     measuringRear: 'Medir los ángulos traseros',
+    changesTheAdviceOnly: 'Cambia el consejo {{changes}}.',
     changesTheAdvice: 'Cambia el consejo {{changes}}, vale unos {{minor}} para este coche.',
     changesTheAdviceRest: 'cambia el consejo {{changes}}, vale unos {{minor}} para este coche.',
     oneTimeIn2: 'una de cada dos veces',
