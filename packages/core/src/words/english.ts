@@ -212,6 +212,10 @@ const advice: AdviceTexts = {
   dampersFirst: 'Dampers and balance before the alignment: a new strut moves the camber.',
   playFound: (wheels) =>
     `Excessive play was found at the ${wheels.map((wheel) => places[wheel]).join(', ')}: not safe to drive until it is repaired.`,
+  somePlay: (wheels) =>
+    `Some play was found at the ${wheels.map((wheel) => places[wheel]).join(', ')}: check it against the maker’s limit.`,
+  wavesFelt: (wheels) =>
+    `Waves were felt at the ${wheels.map((wheel) => places[wheel]).join(', ')}, too little to blame a damper: feel again at the next visit.`,
   pressureFound: (wheels) =>
     `Off the placard today: ${wheels.map((wheel) => places[wheel]).join(', ')}. Set the pressure, and look for a leak where it is low.`,
   handling:

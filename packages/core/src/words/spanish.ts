@@ -257,6 +257,10 @@ const advice: AdviceTexts = {
     'Amortiguadores y equilibrado antes de alinear: un amortiguador nuevo mueve la caída.',
   playFound: (wheels) =>
     `Holgura excesiva ${listed(wheels.map(at))}: no es seguro circular hasta que se repare.`,
+  somePlay: (wheels) =>
+    `Algo de holgura ${listed(wheels.map(at))}: compárela con el límite del fabricante.`,
+  wavesFelt: (wheels) =>
+    `Se notan ondas ${listed(wheels.map(at))}, pero no bastan para culpar a un amortiguador: vuelva a palpar en la próxima visita.`,
   pressureFound: (wheels) =>
     `Presión fuera de lo indicado hoy: ${wheels.map((wheel) => ofTire[wheel]).join(', ')}. Póngala bien y, si está baja, busque una fuga.`,
   handling: 'El dibujo no explica lo que el conductor nota al conducir: mida la alineación.',

@@ -101,6 +101,10 @@ export interface AdviceTexts {
   dampersFirst: string;
   /** Excessive play found by hand. */
   playFound(wheels: readonly Wheel[]): string;
+  /** Play short of excessive, where no joint is likely to be loose. */
+  somePlay(wheels: readonly Wheel[]): string;
+  /** Waves under the hand, where no damper is likely behind them. */
+  wavesFelt(wheels: readonly Wheel[]): string;
   /** Off the placard today. */
   pressureFound(wheels: readonly Wheel[]): string;
   /** A pull, a crooked wheel or wander that no cause explains. */

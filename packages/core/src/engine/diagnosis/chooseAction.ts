@@ -62,6 +62,10 @@ export interface PlainFacts {
   measured: 'inOrder' | 'out' | null;
   /** Wheels where excessive play was found by hand. */
   playFound: readonly Wheel[];
+  /** Wheels with play short of excessive. */
+  somePlay: readonly Wheel[];
+  /** Tires with waves under the hand. */
+  wavesFelt: readonly Wheel[];
   /** Wheels whose pressure is off the placard today, beyond the gauge's error. */
   pressureFound: readonly Wheel[];
   /** The driver reports a pull, a crooked wheel or wander, and no rig has looked at the angles. */
@@ -290,6 +294,11 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
     isShaking:
       !isOnlyBraking && resolved.complaints.includes('vibration') && doAllTiresStay(resolved),
     playFound: WHEEL_ORDER.filter((wheel) => resolved.play[wheel] === 'excessive'),
+    somePlay: WHEEL_ORDER.filter((wheel) => resolved.play[wheel] === 'some'),
+    wavesFelt: WHEEL_ORDER.filter((wheel) => {
+      const { cupping } = resolved.tires[wheel];
+      return cupping === 'some' || cupping === 'heavy';
+    }),
     isSetSince: areAnglesRecent,
   };
 }

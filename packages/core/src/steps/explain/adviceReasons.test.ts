@@ -55,6 +55,24 @@ describe('reasons of an advice', () => {
     );
   });
 
+  it('answer some play and some waves that a hand has found, though nothing is likely to be worn', () => {
+    const car = evenCar({}, (file) => {
+      file.play = { lf: 'some', rf: 'none', lr: 'none', rr: 'none' };
+      file.tires.rr.cupping = 'some';
+    });
+    const { action, reasons } = diagnose(car).diagnosis.recommendation;
+    expect(action).toBe('fitOnly');
+    expect(reasons).toEqual([
+      'The tread looks like that of a car with nothing out.',
+      'Some play was found at the left front: check it against the maker’s limit.',
+      expect.stringMatching(/^Waves were felt at the right rear, too little to blame a damper/),
+    ]);
+    const found = { code: 'somePlay', figures: ['lf', 'rr'] };
+    expect(adviceReason(found, SPANISH)).toMatch(
+      /^Algo de holgura en la rueda delantera izquierda y /,
+    );
+  });
+
   it('answer a vibration with balancing while the tires stay, and with new tires where they go', () => {
     const shakes = (worn: Parameters<typeof evenCar>[0]) =>
       diagnose(

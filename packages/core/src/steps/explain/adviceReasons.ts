@@ -38,6 +38,10 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
       return advice.unsafe(figures as Wheel[]);
     case 'pressureFound':
       return advice.pressureFound(figures as Wheel[]);
+    case 'somePlay':
+      return advice.somePlay(figures as Wheel[]);
+    case 'wavesFelt':
+      return advice.wavesFelt(figures as Wheel[]);
     case 'playFound':
       return advice.playFound(figures as Wheel[]);
     case 'atLimit':

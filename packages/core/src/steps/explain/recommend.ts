@@ -173,6 +173,15 @@ function reasonsFor(
     addCauses(causes.filter(({ probability }) => probability >= GUESSED_FROM));
   }
   if (codes.length === 0) add('nothingOut');
+  // What a hand has found is answered, though no cause is likely behind it.
+  const isSaid = (sought: AdviceCode) => codes.some(({ code }) => code === sought);
+  const isLooseNamed = isNamed(['looseness']) || isSaid('oneIsLoose') || isSaid('playFound');
+  if (facts.somePlay.length > 0 && !isLooseNamed) add('somePlay', ...facts.somePlay);
+  const bouncing = causes.filter(
+    ({ cause, probability }) => cause === 'bounce' && probability >= GUESSED_FROM,
+  );
+  const waves = facts.wavesFelt.filter((wheel) => !bouncing.some(({ where }) => where === wheel));
+  if (waves.length > 0 && !isSaid('shaking')) add('wavesFelt', ...waves);
   return codes;
 }
 
