@@ -63,7 +63,7 @@ export function CausePosture({ group, diagnosis }: { group: CauseGroup; diagnosi
   const isAt = (wheel: Wheel) => group.places.some(({ where }) => where === wheel);
   const camber = (wheel: Wheel) => diagnosis.wheels[wheel].camber;
   const shown = (wheel: Wheel) =>
-    `${showDegrees(camber(wheel).mean, 1)} ± ${camber(wheel).sd.toFixed(1)}°`;
+    `${showDegrees(camber(wheel).mean, 1)}\u00a0±\u00a0${camber(wheel).sd.toFixed(1)}°`;
   const text = t('causePosture.camberLeftRight', { left: shown(left), right: shown(right) });
   return (
     <Figure text={text}>

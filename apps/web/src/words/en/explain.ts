@@ -11,7 +11,7 @@ export const explain = {
     aTireFromThe: 'a tire from the front, {{text}}',
     wavesRoundTheTire: '{{where}}: waves round the tire',
     tireFromTheSideText: 'a tire from the side, {{text}}',
-    camberLeftRight: 'camber {{left}} left, {{right}} right',
+    camberLeftRight: 'camber {{left}}\u00a0left, {{right}}\u00a0right',
     wheelsFromBehind: '{{axle}} wheels from behind, {{text}}',
     drawnLargerThanLife: 'drawn larger than life',
     belowPlacard: '{{where}}: {{percent}} % below the placard, give or take {{sd}} %',

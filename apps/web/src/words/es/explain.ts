@@ -14,7 +14,7 @@ export const explain: Translation<typeof english> = {
     aTireFromThe: 'un neumático de frente, {{text}}',
     wavesRoundTheTire: '{{where}}: ondas alrededor del neumático',
     tireFromTheSideText: 'un neumático de lado, {{text}}',
-    camberLeftRight: 'caída {{left}} izquierda, {{right}} derecha',
+    camberLeftRight: 'caída {{left}}\u00a0izquierda, {{right}}\u00a0derecha',
     wheelsFromBehind: 'Ruedas del eje {{axle}} desde atrás, {{text}}',
     drawnLargerThanLife: 'dibujado más grande que lo real',
     belowPlacard: '{{where}}: {{percent}} % por debajo de la placa, más o menos {{sd}} %',

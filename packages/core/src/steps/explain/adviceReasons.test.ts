@@ -104,6 +104,12 @@ describe('reasons of an advice', () => {
     expect(closing('looseness', 'inflateAndWatch')).toEqual(['causeAt', 'leftAlone']);
     // That is driving, and no work would change it.
     expect(closing('hardCornering', 'fitOnly')).toEqual(['causeAt']);
+    const both = [named('toeTooFarIn'), named('hardCornering')];
+    expect(withAction({ ...recommendation, codes: both }, 'fitOnly', false).codes).toEqual([
+      both[0],
+      { code: 'leftAlone', figures: [] },
+      both[1],
+    ]);
   });
 
   it('take back what other prices make untrue', () => {

@@ -42,7 +42,7 @@ export function recommend(
   return withAction(recommendation, action, facts.measured === 'inOrder');
 }
 
-/** What may close the reasons: why causes that they name are left as they are. */
+/** Why what the reasons name is left as it is. */
 const CLOSINGS: readonly string[] = ['leftAlone', 'nothingToSet'] satisfies AdviceCode[];
 
 /**
@@ -59,27 +59,27 @@ export function withAction(
   // Answers that were saved before reasons had codes.
   if (!recommendation.codes) return changed;
   const codes = recommendation.codes.filter(({ code }) => !CLOSINGS.includes(code));
-  const closing = isBeforeFitting(action) ? null : closingOf(codes, action, isInOrder);
-  if (closing) codes.push({ code: closing, figures: [] });
+  // What hangs on a reading is decided once it has been taken.
+  const isReadFirst = codes.some(({ code }) => code === 'readAgain' || code === 'unread');
+  const left = isReadFirst ? [] : codes.filter((code) => isLeft(code, action));
+  const lastLeft = left.at(-1);
+  if (lastLeft) {
+    const code = isInOrder && left.some(isOfAngles) ? 'nothingToSet' : 'leftAlone';
+    codes.splice(codes.indexOf(lastLeft) + 1, 0, { code, figures: [] });
+  }
   return { ...changed, codes, reasons: codes.map((code) => adviceReason(code, ENGLISH)) };
 }
 
-function closingOf(
-  codes: readonly ReasonCode[],
-  action: Action,
-  isInOrder: boolean,
-): AdviceCode | null {
-  const causes = codes.flatMap(({ code, figures }) =>
-    code === 'causeAt' ? [figures[0] as Cause] : [],
-  );
-  const isSaid = (...sought: AdviceCode[]) =>
-    codes.some(({ code }) => sought.includes(code as AdviceCode));
-  const areAnglesNamed = isSaid('oneIsOut') || causes.some((cause) => ANGLES.includes(cause));
-  if (areAnglesNamed && isInOrder) return 'nothingToSet';
-  const isOtherNamed = causes.some((cause) =>
-    action === 'fitOnly' ? cause !== 'hardCornering' : WORN_PARTS.includes(cause),
-  );
-  return areAnglesNamed || isOtherNamed || isSaid('oneIsLoose') ? 'leftAlone' : null;
+/** Whether a reason names something that work would put right, and the action does not. */
+function isLeft({ code, figures }: ReasonCode, action: Action): boolean {
+  if (isBeforeFitting(action)) return false;
+  if (code !== 'causeAt') return code === 'oneIsOut' || code === 'oneIsLoose';
+  const cause = figures[0] as Cause;
+  return action === 'fitOnly' ? cause !== 'hardCornering' : !CROWNED.includes(cause);
+}
+
+function isOfAngles({ code, figures }: ReasonCode): boolean {
+  return code === 'oneIsOut' || ANGLES.includes(figures[0] as Cause);
 }
 
 /** Whether the work comes before new tires go on. */
@@ -100,7 +100,6 @@ const ANGLES: readonly Cause[] = [
   'toeTooFarIn',
   'toeTooFarOut',
 ];
-const WORN_PARTS: readonly Cause[] = ['looseness', 'bounce'];
 const ONE_SIDED: readonly Cause[] = [...ANGLES, 'looseness', 'hardCornering'];
 const CROWNED: readonly Cause[] = ['pressureLow', 'pressureHigh', 'hardCornering'];
 const MARKS: Record<SeenWear['kind'], readonly Cause[]> = {
