@@ -255,6 +255,10 @@ const advice: AdviceTexts = {
     'Los ángulos medidos hoy están en orden, así que busque qué los mueve en marcha: rótulas, casquillos, rodamientos, un brazo doblado.',
   dampersFirst:
     'Amortiguadores y equilibrado antes de alinear: un amortiguador nuevo mueve la caída.',
+  alignedLately:
+    'El coche se alineó después de la mayor parte de este desgaste, así que sus ángulos pueden estar otra vez en orden: mida antes de ajustar nada.',
+  bentFirst:
+    'Empezó tras un bordillo o un bache: busque una llanta, un brazo o un amortiguador doblado antes de ajustar nada.',
   playFound: (wheels) =>
     `Holgura excesiva ${listed(wheels.map(at))}: no es seguro circular hasta que se repare.`,
   somePlay: (wheels) =>

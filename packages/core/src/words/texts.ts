@@ -99,6 +99,10 @@ export interface AdviceTexts {
   lookUnder: string;
   /** Waves, on a car whose angles are to be set as well. */
   dampersFirst: string;
+  /** Aligned after most of the wear, and not measured since. */
+  alignedLately: string;
+  /** The trouble began with a kerb or a pothole. */
+  bentFirst: string;
   /** Excessive play found by hand. */
   playFound(wheels: readonly Wheel[]): string;
   /** Play short of excessive, where no joint is likely to be loose. */

@@ -74,6 +74,10 @@ export interface PlainFacts {
   isShaking: boolean;
   /** The angles were set, or parts put in, late in the tires' life: today's are not those that wore them. */
   isSetSince: boolean;
+  /** Aligned after most of the wear, and not measured since: the angles may be in order again. */
+  isAlignedLately: boolean;
+  /** The trouble began with a kerb or a pothole. */
+  isKnocked: boolean;
 }
 
 /** What each course puts right, without the pressures: every course but fitting alone sets them. */
@@ -179,7 +183,9 @@ function barsWhateverIsSaid(
   }
   if (measured !== null) bars.checkAlignment = 'measured';
   if (measured === 'inOrder') bars.align = 'inOrder';
-  if (measured === null && alignment < ALIGN_FROM) bars.align = 'measureFirst';
+  if (measured === null && (alignment < ALIGN_FROM || facts.isAlignedLately)) {
+    bars.align = 'measureFirst';
+  }
   if (facts.isHandlingOff) {
     bars.fitOnly = 'complaint';
     bars.inflateAndWatch = 'complaint';
@@ -277,7 +283,8 @@ export function isDampersFirst(
 
 /** Takes the plain facts out of a case. */
 export function plainFacts(resolved: ResolvedCase): PlainFacts {
-  const { isHeightChanged, hasNewParts, isOnlyBraking, areAnglesRecent } = historyFacts(resolved);
+  const history = historyFacts(resolved);
+  const { isHeightChanged, hasNewParts, isOnlyBraking } = history;
   const measured = measuredAngles(resolved);
   const moved = isHeightChanged ? 'height' : hasNewParts ? 'parts' : null;
   return {
@@ -299,7 +306,9 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
       const { cupping } = resolved.tires[wheel];
       return cupping === 'some' || cupping === 'heavy';
     }),
-    isSetSince: areAnglesRecent,
+    isSetSince: history.areAnglesRecent,
+    isAlignedLately: measured === null && history.isAlignedLately,
+    isKnocked: history.isKnocked,
   };
 }
 

@@ -17,6 +17,8 @@ export interface HistoryFacts {
   isHeightChanged: boolean;
   /** Aligned before most of the wear: toe wear that has come back since is likelier worn joints. */
   isAlignedBefore: boolean;
+  /** Aligned after most of the wear: what wore it may have been put right since. */
+  isAlignedLately: boolean;
   /** What was put right when the stretch began that the answer speaks of. */
   putRight: readonly PutRight[];
   /** The trouble shows when braking and at no other time: a pull is then the brakes'. */
@@ -50,6 +52,7 @@ export function historyFacts(resolved: ResolvedCase): HistoryFacts {
   const run = Math.max(...WHEEL_ORDER.map((wheel) => resolved.tires[wheel].stretch.distanceKm));
   const ago = history.alignedAgoKm;
   const since = ago === null || run === 0 ? null : ago / run;
+  const isAlignedLately = since !== null && since < 1 - MOST;
   const putRight = resolved.since?.putRight ?? [];
   return {
     isKnocked,
@@ -58,9 +61,9 @@ export function historyFacts(resolved: ResolvedCase): HistoryFacts {
     isHeightChanged,
     isAlignedBefore:
       putRight.includes('angles') || (since !== null && since >= MOST && since <= LONG_AGO),
+    isAlignedLately,
     putRight,
     isOnlyBraking: history.occasions.length === 1 && history.occasions[0] === 'braking',
-    areAnglesRecent:
-      isKnocked || hasNewParts || said('lift') || (since !== null && since < 1 - MOST),
+    areAnglesRecent: isKnocked || hasNewParts || said('lift') || isAlignedLately,
   };
 }

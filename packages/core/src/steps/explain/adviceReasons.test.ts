@@ -1,3 +1,4 @@
+import type { CaseFile } from '@keen/contract';
 import type { Action } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
 import { ENGLISH } from '../../words/english.ts';
@@ -71,6 +72,23 @@ describe('reasons of an advice', () => {
     expect(adviceReason(found, SPANISH)).toMatch(
       /^Algo de holgura en la rueda delantera izquierda y /,
     );
+  });
+
+  it('measure before anything is set on a car that was aligned lately, and look for what a kerb has bent', () => {
+    const toeOut = { lf: [3.3, 4.2, 4.9], rf: [3.4, 4.2, 4.9] } as const;
+    const advised = (history: CaseFile['history']) =>
+      diagnose(
+        evenCar({ lf: [...toeOut.lf], rf: [...toeOut.rf] }, (file) => {
+          for (const wheel of ['lf', 'rf'] as const) file.tires[wheel].feather = 'catchesInward';
+          file.history = history;
+        }),
+      ).diagnosis.recommendation;
+    const lately = advised({ alignedAgo: 2_000 });
+    expect(lately.action).toBe('checkAlignment');
+    expect(lately.reasons[1]).toMatch(/^The car was aligned after most of this wear/);
+    const knocked = advised({ startedAfter: ['kerb'] });
+    expect(knocked.action).toBe('align');
+    expect(knocked.reasons[1]).toMatch(/^It started after a kerb or a pothole: look for a bent/);
   });
 
   it('answer a vibration with balancing while the tires stay, and with new tires where they go', () => {

@@ -58,6 +58,8 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
     case 'shaking':
     case 'foundOut':
     case 'foundOutLately':
+    case 'alignedLately':
+    case 'bentFirst':
     case 'leftAlone':
     case 'nothingToSet':
     case 'nothingOut':

@@ -93,6 +93,9 @@ function partOf({ cause, where, probability }: CauseChance): Recommendation['par
   return [{ ...words, where, cause, probability }];
 }
 
+/** What measures or sets the angles. */
+const SETS_ANGLES: readonly Action[] = ['checkAlignment', 'align', 'partsThenAlign'];
+
 /** Causes by what shows them, so that a tread is not left without a word for a cause that leaves other marks. */
 const ANGLES: readonly Cause[] = [
   'camberTooNegative',
@@ -150,6 +153,10 @@ function reasonsFor(
   else if (chances.looseness >= NAME_CAUSE_FROM) add('oneIsLoose', chances.looseness);
   else if (seen === undefined && isMovedUnderWay(facts)) add('lookUnder');
   if (isDampersFirst(chances, facts)) add('dampersFirst');
+  if (SETS_ANGLES.includes(action)) {
+    if (facts.isAlignedLately && facts.moved === null) add('alignedLately');
+    if (facts.isKnocked) add('bentFirst');
+  }
   if (facts.pressureFound.length > 0) add('pressureFound', ...facts.pressureFound);
   if (facts.isHandlingOff && !isAngleNamed && !isNamed(['looseness'])) add('handling');
   if (facts.isShaking && !isNamed(['bounce'])) add('shaking');

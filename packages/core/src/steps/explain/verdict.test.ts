@@ -212,6 +212,8 @@ describe('chooseAction', () => {
     playFound: [],
     somePlay: [],
     wavesFelt: [],
+    isAlignedLately: false,
+    isKnocked: false,
     pressureFound: [],
     isHandlingOff: false,
     isShaking: false,
@@ -221,6 +223,9 @@ describe('chooseAction', () => {
     expect(chooseAction(none, plain)).toBe('fitOnly');
     expect(chooseAction({ ...none, alignment: 0.95 }, plain)).toBe('align');
     expect(chooseAction({ ...none, alignment: 0.4 }, plain)).toBe('checkAlignment');
+    // What was out may have been set right since.
+    const lately = { ...plain, isAlignedLately: true };
+    expect(chooseAction({ ...none, alignment: 0.95 }, lately)).toBe('checkAlignment');
     expect(chooseAction({ ...none, pressure: 0.8 }, plain)).toBe('inflateAndWatch');
     expect(chooseAction({ ...none, bounce: 0.9 }, plain)).toBe('balanceOrDampers');
     expect(chooseAction({ ...none, looseness: 0.9, alignment: 0.6 }, plain)).toBe('partsThenAlign');
@@ -274,6 +279,8 @@ describe('chooseAction', () => {
         playFound: fc.subarray<Wheel>(['lf', 'rr']),
         somePlay: fc.subarray<Wheel>(['rf']),
         wavesFelt: fc.subarray<Wheel>(['lf', 'lr']),
+        isAlignedLately: fc.boolean(),
+        isKnocked: fc.boolean(),
         pressureFound: fc.subarray<Wheel>(['rf', 'lr']),
         isHandlingOff: fc.boolean(),
         isShaking: fc.boolean(),
