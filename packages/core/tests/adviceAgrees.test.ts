@@ -171,7 +171,9 @@ it('headline, advice and reasons agree, whatever the tread', () => {
           code === 'oneIsOut' || (code === 'causeAt' && cause !== 'hardCornering'),
       );
       if (action === 'fitOnly' && isFaultNamed) {
-        const closing = codes!.filter(({ code }) => /^(leftAlone|nothingToSet)$/.test(code));
+        const closing = codes!.filter(({ code }) =>
+          /^(leftAlone|nothingToSet|alignedLately)$/.test(code),
+        );
         expect(closing, headline).toHaveLength(1);
       }
       const isAskedFirst = codes!.some(({ code }) => code === 'dampersFirst');

@@ -342,8 +342,8 @@ function pressuresOff({ tires, tolerances }: ResolvedCase): Wheel[] {
 }
 
 /** A rig's reading is out only by more than its own error, degrees: one camber, the toe of two wheels. */
-const CAMBER_ERROR = 0.1;
-const TOTAL_TOE_ERROR = 0.06;
+export const CAMBER_ERROR = 0.1;
+export const TOTAL_TOE_ERROR = 0.06;
 
 function measuredAngles({ angles, tolerances }: ResolvedCase): PlainFacts['measured'] {
   const total = (left: number | null, right: number | null) =>

@@ -21,6 +21,7 @@ import { tireLoss } from '../wear/tireLoss.ts';
 import { createAttribution } from './attribution.ts';
 import { barredCourses, isDampersFirst, plainFacts, SAID_FROM } from './chooseAction.ts';
 import type { CauseChance, FaultGroup, GroupChances, PlainFacts } from './chooseAction.ts';
+import { carsToday } from './carsToday.ts';
 import { createFaultClassifier, FAULT_COUNT } from './classifyFaults.ts';
 import { checkAnswers, nextChecks } from './nextChecks.ts';
 import type { Draw } from './nextChecks.ts';
@@ -244,7 +245,8 @@ export function createDiagnosisRun(
   function outlook(cars = thinned(draws), checks = answersTo(cars)): Outlook {
     const [chances, facts] = [groupChances(), factsNow()];
     const bars = barredCourses(chances, facts);
-    return { ...createOutlook(resolved, cars, isDampersFirst(chances, facts)), bars, checks };
+    const today = carsToday(resolved, cars);
+    return { ...createOutlook(resolved, today, isDampersFirst(chances, facts)), bars, checks };
   }
 
   function answersTo(cars: readonly Draw[]): CheckAnswers[] {

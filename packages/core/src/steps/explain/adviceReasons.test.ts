@@ -120,6 +120,10 @@ describe('reasons of an advice', () => {
     expect(closing('toeTooFarIn', 'checkAlignment')).toEqual(['causeAt']);
     expect(closing('pressureLow', 'inflateAndWatch')).toEqual(['causeAt']);
     expect(closing('looseness', 'inflateAndWatch')).toEqual(['causeAt', 'leftAlone']);
+    const lately = [named('toeTooFarIn'), { code: 'alignedLately', figures: [] }];
+    expect(withAction({ ...recommendation, codes: lately }, 'fitOnly', false).codes).toEqual(
+      lately,
+    );
     // That is driving, and no work would change it.
     expect(closing('hardCornering', 'fitOnly')).toEqual(['causeAt']);
     const both = [named('toeTooFarIn'), named('hardCornering')];

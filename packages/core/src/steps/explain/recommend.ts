@@ -45,6 +45,9 @@ export function recommend(
 /** Why what the reasons name is left as it is. */
 const CLOSINGS: readonly string[] = ['leftAlone', 'nothingToSet'] satisfies AdviceCode[];
 
+/** Reasons that need no such word after them. */
+const ANSWERS: readonly string[] = ['readAgain', 'unread', 'alignedLately'] satisfies AdviceCode[];
+
 /**
  * The recommendation with another action, as other prices ask for: the same reasons, and where it leaves alone what
  * they name, why it does.
@@ -59,9 +62,9 @@ export function withAction(
   // Answers that were saved before reasons had codes.
   if (!recommendation.codes) return changed;
   const codes = recommendation.codes.filter(({ code }) => !CLOSINGS.includes(code));
-  // What hangs on a reading is decided once it has been taken.
-  const isReadFirst = codes.some(({ code }) => code === 'readAgain' || code === 'unread');
-  const left = isReadFirst ? [] : codes.filter((code) => isLeft(code, action));
+  // What hangs on a reading is decided once it has been taken; an alignment since is reason enough by itself.
+  const isAnswered = codes.some(({ code }) => ANSWERS.includes(code));
+  const left = isAnswered ? [] : codes.filter((code) => isLeft(code, action));
   const lastLeft = left.at(-1);
   if (lastLeft) {
     const code = isInOrder && left.some(isOfAngles) ? 'nothingToSet' : 'leftAlone';
@@ -153,10 +156,8 @@ function reasonsFor(
   else if (chances.looseness >= NAME_CAUSE_FROM) add('oneIsLoose', chances.looseness);
   else if (seen === undefined && isMovedUnderWay(facts)) add('lookUnder');
   if (isDampersFirst(chances, facts)) add('dampersFirst');
-  if (SETS_ANGLES.includes(action)) {
-    if (facts.isAlignedLately && facts.moved === null) add('alignedLately');
-    if (facts.isKnocked) add('bentFirst');
-  }
+  if (facts.isAlignedLately && facts.moved === null && codes.some(isOfAngles)) add('alignedLately');
+  if (facts.isKnocked && SETS_ANGLES.includes(action)) add('bentFirst');
   if (facts.pressureFound.length > 0) add('pressureFound', ...facts.pressureFound);
   if (facts.isHandlingOff && !isAngleNamed && !isNamed(['looseness'])) add('handling');
   if (facts.isShaking && !isNamed(['bounce'])) add('shaking');
