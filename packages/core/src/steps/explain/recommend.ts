@@ -11,6 +11,7 @@ import {
 } from '../../engine/diagnosis/chooseAction.ts';
 import type { CauseChance, GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
 import type { SeenWear } from '../../engine/diagnosis/treadSeen.ts';
+import { ALIGNING } from '../../engine/outlook/courses.ts';
 import { ENGLISH } from '../../words/english.ts';
 import { alikeByChance } from './alikeByChance.ts';
 import { adviceReason, advicePart } from './adviceReasons.ts';
@@ -96,9 +97,6 @@ function partOf({ cause, where, probability }: CauseChance): Recommendation['par
   return [{ ...words, where, cause, probability }];
 }
 
-/** What measures or sets the angles. */
-const SETS_ANGLES: readonly Action[] = ['checkAlignment', 'align', 'partsThenAlign'];
-
 /** Causes by what shows them, so that a tread is not left without a word for a cause that leaves other marks. */
 const ANGLES: readonly Cause[] = [
   'camberTooNegative',
@@ -157,7 +155,7 @@ function reasonsFor(
   else if (seen === undefined && isMovedUnderWay(facts)) add('lookUnder');
   if (isDampersFirst(chances, facts)) add('dampersFirst');
   if (facts.isAlignedLately && facts.moved === null && codes.some(isOfAngles)) add('alignedLately');
-  if (facts.isKnocked && SETS_ANGLES.includes(action)) add('bentFirst');
+  if (facts.isKnocked && ALIGNING.includes(action)) add('bentFirst');
   if (facts.pressureFound.length > 0) add('pressureFound', ...facts.pressureFound);
   if (facts.isHandlingOff && !isAngleNamed && !isNamed(['looseness'])) add('handling');
   if (facts.isShaking && !isNamed(['bounce'])) add('shaking');
