@@ -70,7 +70,7 @@ export function verdictOf(diagnosis: Diagnosis, file: CaseFile): Verdict {
 
 /** Why the advice is what it is; an answer from before reasons had codes speaks English. */
 export function adviceReasons({ codes, reasons }: Recommendation): string[] {
-  return codes?.map((code) => adviceReason(code, texts)) ?? reasons;
+  return (codes?.map((code) => adviceReason(code, texts)) ?? reasons).map(keepUnits);
 }
 
 /** A part to look at, and why. */

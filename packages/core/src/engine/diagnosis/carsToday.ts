@@ -1,5 +1,6 @@
 import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
 import type { ResolvedCase } from '../case/resolveCase.ts';
+import { align } from '../outlook/courses.ts';
 import type { PossibleCar } from '../outlook/courses.ts';
 import { STATE } from '../wear/state.ts';
 import { CAMBER_ERROR, TOTAL_TOE_ERROR } from './chooseAction.ts';
@@ -12,7 +13,7 @@ const ALIGNMENTS = 5;
 /**
  * The possible cars as they stand today, where their angles were set or knocked late in the tires' life: what the next
  * set will wear by is not what wore this one. A measured angle is what was measured; on a car that was aligned after
- * most of the wear and not measured since, the angles are in the middle of their tolerance on four cars of five.
+ * most of the wear the others stand as an alignment leaves them, on four cars of five.
  * @param cars - draws from the posterior, which speaks of the tires' life
  * @returns cars of their own with other cambers, toes and faults; the same cars where nothing has changed lately
  */
@@ -20,17 +21,13 @@ export function carsToday(
   resolved: ResolvedCase,
   cars: readonly PossibleCar[],
 ): readonly PossibleCar[] {
-  const { areAnglesRecent, isAlignedLately, isKnocked, hasNewParts, isHeightChanged } =
-    historyFacts(resolved);
-  if (!areAnglesRecent) return cars;
-  const hasMovedSince = isKnocked || hasNewParts || isHeightChanged;
-  const held = isAlignedLately && !hasMovedSince ? middles(resolved) : NOTHING;
-  const measured = measuredAngles(resolved);
-  if (held.length + measured.length === 0) return cars;
+  const { areAnglesRecent, isAlignedLately } = historyFacts(resolved);
+  const measured = areAnglesRecent ? measuredAngles(resolved) : [];
+  if (!isAlignedLately && measured.length === 0) return cars;
   const classify = createFaultClassifier(resolved);
   return cars.map((car, i) => {
     const state = car.state.slice();
-    if (i % ALIGNMENTS > 0) for (const [at, degrees] of held) state[at] = degrees;
+    if (isAlignedLately && i % ALIGNMENTS > 0) align(state, car, resolved.tolerances);
     for (const [at, degrees] of measured) state[at] = degrees;
     const faults = car.faults.slice();
     classify(state, faults);
@@ -40,17 +37,6 @@ export function carsToday(
 
 /** An element of the state and its angle, degrees. */
 type Angle = readonly [at: number, degrees: number];
-
-const NOTHING: readonly Angle[] = [];
-
-function middles({ tolerances: { camber, totalToe } }: ResolvedCase): readonly Angle[] {
-  const middle = ([low, high]: readonly [number, number]) => (low + high) / 2;
-  return (['front', 'rear'] as const).flatMap((axle, i): Angle[] => [
-    [STATE.camber + 2 * i, middle(camber[axle])],
-    [STATE.camber + 2 * i + 1, middle(camber[axle])],
-    [STATE.toe + i, middle(totalToe[axle])],
-  ]);
-}
 
 function measuredAngles({ angles, tolerances }: ResolvedCase): readonly Angle[] {
   const toeOf = (axle: 'front' | 'rear', left: number | null, right: number | null): Angle[] => {

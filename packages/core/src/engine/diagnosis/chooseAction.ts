@@ -74,7 +74,7 @@ export interface PlainFacts {
   isShaking: boolean;
   /** The angles were set, or parts put in, late in the tires' life: today's are not those that wore them. */
   isSetSince: boolean;
-  /** Aligned after most of the wear, and not measured since: the angles may be in order again. */
+  /** Aligned after most of the wear, neither moved nor measured since: the angles may be in order again. */
   isAlignedLately: boolean;
   /** The trouble began with a kerb or a pothole. */
   isKnocked: boolean;

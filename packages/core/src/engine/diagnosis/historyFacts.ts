@@ -17,7 +17,7 @@ export interface HistoryFacts {
   isHeightChanged: boolean;
   /** Aligned before most of the wear: toe wear that has come back since is likelier worn joints. */
   isAlignedBefore: boolean;
-  /** Aligned after most of the wear: what wore it may have been put right since. */
+  /** Aligned after most of the wear, and nothing has moved the angles since: what wore it may have been put right. */
   isAlignedLately: boolean;
   /** What was put right when the stretch began that the answer speaks of. */
   putRight: readonly PutRight[];
@@ -52,7 +52,7 @@ export function historyFacts(resolved: ResolvedCase): HistoryFacts {
   const run = Math.max(...WHEEL_ORDER.map((wheel) => resolved.tires[wheel].stretch.distanceKm));
   const ago = history.alignedAgoKm;
   const since = ago === null || run === 0 ? null : ago / run;
-  const isAlignedLately = since !== null && since < 1 - MOST;
+  const isSetLate = since !== null && since < 1 - MOST;
   const putRight = resolved.since?.putRight ?? [];
   return {
     isKnocked,
@@ -61,9 +61,9 @@ export function historyFacts(resolved: ResolvedCase): HistoryFacts {
     isHeightChanged,
     isAlignedBefore:
       putRight.includes('angles') || (since !== null && since >= MOST && since <= LONG_AGO),
-    isAlignedLately,
+    isAlignedLately: isSetLate && !isKnocked && !hasNewParts && !isHeightChanged,
     putRight,
     isOnlyBraking: history.occasions.length === 1 && history.occasions[0] === 'braking',
-    areAnglesRecent: isKnocked || hasNewParts || said('lift') || isAlignedLately,
+    areAnglesRecent: isKnocked || hasNewParts || said('lift') || isSetLate,
   };
 }

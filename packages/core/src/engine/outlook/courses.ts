@@ -110,8 +110,12 @@ export function statePutRight(
   return stateAfter('partsThenAlign', car, resolved, true);
 }
 
-/** @param car - whose loose joints let the toe go again; null once they were replaced */
-function align(
+/**
+ * Brings camber and toe to the middle of their tolerance.
+ * @param state - is changed
+ * @param car - whose loose joints let the toe go again; null once they were replaced
+ */
+export function align(
   state: Float64Array,
   car: PossibleCar | null,
   { camber, totalToe }: ResolvedCase['tolerances'],

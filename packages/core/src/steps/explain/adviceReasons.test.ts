@@ -89,6 +89,9 @@ describe('reasons of an advice', () => {
     const knocked = advised({ startedAfter: ['kerb'] });
     expect(knocked.action).toBe('align');
     expect(knocked.reasons[1]).toMatch(/^It started after a kerb or a pothole: look for a bent/);
+    // What an alignment has put right is not so any more.
+    const both = advised({ alignedAgo: 2_000, startedAfter: ['kerb'] });
+    expect(both.codes!.map(({ code }) => code)).toEqual(['causeAt', 'bentFirst']);
   });
 
   it('answer a vibration with balancing while the tires stay, and with new tires where they go', () => {

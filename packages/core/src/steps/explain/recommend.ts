@@ -154,7 +154,7 @@ function reasonsFor(
   else if (chances.looseness >= NAME_CAUSE_FROM) add('oneIsLoose', chances.looseness);
   else if (seen === undefined && isMovedUnderWay(facts)) add('lookUnder');
   if (isDampersFirst(chances, facts)) add('dampersFirst');
-  if (facts.isAlignedLately && facts.moved === null && codes.some(isOfAngles)) add('alignedLately');
+  if (facts.isAlignedLately && codes.some(isOfAngles)) add('alignedLately');
   if (facts.isKnocked && ALIGNING.includes(action)) add('bentFirst');
   if (facts.pressureFound.length > 0) add('pressureFound', ...facts.pressureFound);
   if (facts.isHandlingOff && !isAngleNamed && !isNamed(['looseness'])) add('handling');
