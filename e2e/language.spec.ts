@@ -18,7 +18,7 @@ test('the screens in Spanish: picked at the door, kept on the device, and back t
   await expect(page.getByText(/bordes exteriores|borde exterior/).first()).toBeVisible();
   await steps.getByRole('link', { name: /Decidir/ }).click();
   await expect(page.getByRole('heading', { name: /Aline/ })).toBeVisible();
-  await expect(page.getByText(/probable en un \d+ %/).first()).toBeVisible();
+  await expect(page.getByText(/probable en un \d+\s%/).first()).toBeVisible();
 
   // What the core says of a step comes along.
   await steps.getByRole('link', { name: /Medir/ }).click();
