@@ -3,8 +3,8 @@ import { createReadStream } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { createInterface } from 'node:readline';
 import { Worker } from 'node:worker_threads';
-import type { PriceList } from '@keen/contract';
 import { calculateLine } from './calculateCall.ts';
+import type { DiagnoseOptions } from './diagnoseCase.ts';
 import type { Streams } from './streams.ts';
 
 /** Lines handed out ahead of the slowest one, for each worker: memory stays flat on any file. */
@@ -16,7 +16,7 @@ export async function runBatch(
   command: 'diagnose' | 'calc',
   file: string,
   streams: Streams,
-  prices?: PriceList,
+  options: DiagnoseOptions = {},
 ): Promise<void> {
   const input = file === '-' ? streams.stdin : createReadStream(file, 'utf8');
   if (input !== streams.stdin) await once(input, 'open');
@@ -31,7 +31,7 @@ export async function runBatch(
     }
     return;
   }
-  await diagnoseLines(lines, write, progressTo(streams), prices);
+  await diagnoseLines(lines, write, progressTo(streams), options);
 }
 
 async function* nonEmpty(lines: AsyncIterable<string>): AsyncIterable<string> {
@@ -42,9 +42,9 @@ async function diagnoseLines(
   lines: AsyncIterable<string>,
   write: (line: string) => Promise<void>,
   progress: (done: number) => void,
-  prices: PriceList | undefined,
+  options: DiagnoseOptions,
 ): Promise<void> {
-  const pool = createPool(availableParallelism(), { prices });
+  const pool = createPool(availableParallelism(), options);
   const waiting: Promise<string>[] = [];
   let done = 0;
   const settleFirst = async () => {
@@ -64,7 +64,7 @@ async function diagnoseLines(
   }
 }
 
-function createPool(size: number, workerData: object) {
+function createPool(size: number, workerData: DiagnoseOptions) {
   type Job = { line: string; resolve: (answer: string) => void; reject: (error: Error) => void };
   const queue: Job[] = [];
   const idle: Worker[] = [];

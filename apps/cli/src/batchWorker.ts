@@ -1,10 +1,10 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import type { PriceList } from '@keen/contract';
 import { diagnoseCase } from './diagnoseCase.ts';
+import type { DiagnoseOptions } from './diagnoseCase.ts';
 
-const { prices } = workerData as { prices?: PriceList };
+const options = workerData as DiagnoseOptions;
 
 parentPort?.on('message', (line: string) => {
-  const outcome = diagnoseCase(line, prices);
+  const outcome = diagnoseCase(line, options);
   parentPort?.postMessage(JSON.stringify('error' in outcome ? outcome : outcome.result));
 });

@@ -1,14 +1,18 @@
 import { parseCaseFile, priceListSchema, validationIssue, validationIssueOf } from '@keen/contract';
-import type { PriceList } from '@keen/contract';
-import { adviseAtPrices, diagnose } from '@keen/core';
+import type { Language, PriceList } from '@keen/contract';
+import { adviseAtPrices, diagnose, diagnosisIn, textsOf } from '@keen/core';
 import { parseJson, refused, refusing } from './outcome.ts';
 import type { Outcome, Refused } from './outcome.ts';
 
-/**
- * The full answer to one case file given as text.
- * @param prices - to weigh the advice at, before those that the case may bring
- */
-export function diagnoseCase(text: string, prices?: PriceList): Outcome {
+export interface DiagnoseOptions {
+  /** To weigh the advice at, before those that the case may bring. */
+  prices?: PriceList;
+  /** Of the sentences; English when left out. */
+  language?: Language;
+}
+
+/** The full answer to one case file given as text. */
+export function diagnoseCase(text: string, { prices, language }: DiagnoseOptions = {}): Outcome {
   const json = parseJson(text);
   if (!json.ok) return json.outcome;
   const parsed = parseCaseFile(json.value);
@@ -17,7 +21,8 @@ export function diagnoseCase(text: string, prices?: PriceList): Outcome {
   return refusing(() => {
     const answer = diagnose(file);
     const given = prices ?? file.prices;
-    return given ? adviseAtPrices(answer, given) : answer.diagnosis;
+    const diagnosis = given ? adviseAtPrices(answer, given) : answer.diagnosis;
+    return language ? diagnosisIn(diagnosis, file, textsOf(language).texts) : diagnosis;
   });
 }
 

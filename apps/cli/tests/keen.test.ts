@@ -81,6 +81,31 @@ describe('keen diagnose', () => {
     expect(JSON.parse(result.stderr)).toMatchObject({ error: { path: 'taxPercent' } });
   });
 
+  it('says the same in Spanish, with the same figures', () => {
+    const text = JSON.stringify(exampleCase());
+    const english = keen(['diagnose', '-'], text).stdout;
+    const spanish = keen(['diagnose', '-', '--language', 'es'], text).stdout;
+    const sentences = /"(because|against|reasons)":\[[^\]]*\]|"(part|why)":"[^"]*"/g;
+    expect(spanish.replace(sentences, '')).toBe(english.replace(sentences, ''));
+    const { ranked, recommendation } = diagnosisSchema.parse(JSON.parse(spanish));
+    const said = [...ranked.flatMap((cause) => cause.because), ...recommendation.reasons];
+    expect(said.join(' ')).toMatch(/probable en un|borde interior/);
+    expect(said.join(' ')).not.toMatch(/\b(the|likely|edge)\b/);
+    expect(keen(['diagnose', '-', '--language=en'], text).stdout).toBe(english);
+    const batch = keen(['diagnose', '--batch', '-', '--language', 'es'], `${text}\n`).stdout;
+    expect(batch).toBe(spanish);
+  });
+
+  it('refuses a language that it does not speak, and an option without its value', () => {
+    const unknown = keen(['diagnose', '-', '--language', 'xx'], '{}');
+    expect(unknown.status).toBe(2);
+    expect(JSON.parse(unknown.stderr)).toMatchObject({ error: { path: 'language' } });
+    const bare = keen(['diagnose', '-', '--prices'], JSON.stringify(exampleCase()));
+    expect(bare.status).toBe(2);
+    expect(bare.stdout).toBe('');
+    expect(bare.stderr).toContain('--prices FILE');
+  });
+
   it('refuses a wrong case on standard error with its path and exits 2', () => {
     const result = keen(['diagnose', '-'], JSON.stringify(exampleCase(9)));
     expect(result.status).toBe(2);

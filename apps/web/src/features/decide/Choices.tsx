@@ -173,6 +173,7 @@ export function Choices({ weighing, oldKm, replaced }: ChoicesProps) {
 const BAR_WORDS: Record<NonNullable<Choice['bar']>, string> = {
   partsFirst: t('choices.leftOutWornJoints'),
   seen: t('choices.leftOutWhatWore'),
+  seenBefore: t('choices.leftOutAlignedSince'),
   readFirst: t('choices.leftOutReadFirst'),
   moved: t('choices.leftOutTheAngles'),
   measureFirst: t('choices.leftOutNotCertain'),

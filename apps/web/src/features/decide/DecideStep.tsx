@@ -1,5 +1,5 @@
 import type { Diagnosis, ReasonCode, Recommendation } from '@keen/contract';
-import { adviceWeighed } from '@keen/core';
+import { adviceWeighed, ALIGNING } from '@keen/core';
 import type { CostComparison } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -117,7 +117,7 @@ function Advice({ diagnosis, weighing, fitsTires }: AdviceProps) {
           );
         })}
       </Box>
-      {['align', 'checkAlignment', 'partsThenAlign'].includes(action) && (
+      {ALIGNING.includes(action) && (
         <Box sx={{ mt: 1.5 }}>
           <Notice>{t('decideStep.anglesAreSetTo')}</Notice>
         </Box>

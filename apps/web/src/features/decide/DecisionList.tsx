@@ -1,10 +1,11 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import type { Action } from '@keen/contract/words';
 import dayjs from 'dayjs';
 import { joined } from '../../shared/joined.ts';
 import { useVisit } from '../../shared/visitContext.ts';
 import { t } from '../../words/decide.ts';
-import { actionWords, whereWords } from '../../words/pageTexts.ts';
+import { courseWords, whereWords } from '../../words/pageTexts.ts';
 
 const ANSWER_WORDS = {
   yes: t('decisionList.customerSaidYes'),
@@ -22,11 +23,16 @@ export function DecisionList() {
         {t('decisionList.decided')}
       </Typography>
       {detail.decisions.toReversed().map((decision) => {
-        const advised = decision.advised ?? decision.diagnosis.recommendation.action;
+        const { codes, action } = decision.diagnosis.recommendation;
+        const advised = decision.advised ?? action;
+        // As it was said when it was decided, whatever the car has been given since.
+        const dampersFirst = codes?.some(({ code }) => code === 'dampersFirst') ?? false;
+        const named = (course: Action) =>
+          courseWords(course, decision.replace.length > 0, { dampersFirst });
         const person = session.people.find(({ id }) => id === decision.personId)?.name;
         return (
           <Box key={decision.id} sx={{ borderTop: '1px solid var(--hairline)', py: 1 }}>
-            <strong>{actionWords(decision.action, decision.replace.length > 0)}</strong>,{' '}
+            <strong>{named(decision.action)}</strong>,{' '}
             {joined(
               ANSWER_WORDS[decision.answer],
               decision.replace.length > 0 &&
@@ -35,7 +41,7 @@ export function DecisionList() {
             {advised !== decision.action && (
               <Box>
                 {t('decisionList.advisedWasReasonGiven', {
-                  advised: actionWords(advised, decision.replace.length > 0),
+                  advised: named(advised),
                   reason: decision.reason,
                 })}
               </Box>

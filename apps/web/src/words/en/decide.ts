@@ -30,6 +30,8 @@ export const decide = {
     moneyRange: '{{money}} to {{money2}}',
     leftOutWornJoints: 'Left out: worn joints come first.',
     leftOutWhatWore: 'Left out: what wore this tread would wear the next one too.',
+    leftOutAlignedSince:
+      'Left out: it was aligned since this wear, but nobody has measured whether that holds.',
     leftOutTheAngles: 'Left out: the angles have moved, whatever the tread shows so far.',
     leftOutNotCertain: 'Left out: not certain enough to set angles without measuring them first.',
     leftOutTheAnglesHave: 'Left out: the angles have been measured.',

@@ -34,6 +34,8 @@ export const decide: Translation<typeof english> = {
     moneyRange: 'de {{money}} a {{money2}}',
     leftOutWornJoints: 'Queda fuera: primero las articulaciones gastadas.',
     leftOutWhatWore: 'Queda fuera: lo que gastó este dibujo gastaría también el siguiente.',
+    leftOutAlignedSince:
+      'Queda fuera: se alineó después de este desgaste, pero nadie ha medido si sigue bien.',
     leftOutTheAngles: 'Queda fuera: los ángulos se han movido, diga lo que diga aún el dibujo.',
     leftOutNotCertain:
       'Queda fuera: no es lo bastante seguro para ajustar ángulos sin medirlos antes.',

@@ -1,11 +1,10 @@
-import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { align } from '../outlook/courses.ts';
 import type { PossibleCar } from '../outlook/courses.ts';
-import { STATE } from '../wear/state.ts';
-import { CAMBER_ERROR, TOTAL_TOE_ERROR } from './chooseAction.ts';
 import { createFaultClassifier } from './classifyFaults.ts';
 import { historyFacts } from './historyFacts.ts';
+import { rigReadings } from './rigReadings.ts';
+import type { RigReading } from './rigReadings.ts';
 
 /** Of five alignments four hold (common practice, no source). */
 const ALIGNMENTS = 5;
@@ -22,41 +21,23 @@ export function carsToday(
   cars: readonly PossibleCar[],
 ): readonly PossibleCar[] {
   const { areAnglesRecent, isAlignedLately } = historyFacts(resolved);
-  const measured = areAnglesRecent ? measuredAngles(resolved) : [];
+  const measured = areAnglesRecent
+    ? rigReadings(resolved).filter(({ degrees }) => degrees !== null)
+    : [];
   if (!isAlignedLately && measured.length === 0) return cars;
   const classify = createFaultClassifier(resolved);
   return cars.map((car, i) => {
     const state = car.state.slice();
     if (isAlignedLately && i % ALIGNMENTS > 0) align(state, car, resolved.tolerances);
-    for (const [at, degrees] of measured) state[at] = degrees;
+    for (const reading of measured) state[reading.element] = asCounted(reading.degrees!, reading);
     const faults = car.faults.slice();
     classify(state, faults);
     return { ...car, state, faults };
   });
 }
 
-/** An element of the state and its angle, degrees. */
-type Angle = readonly [at: number, degrees: number];
-
-function measuredAngles({ angles, tolerances }: ResolvedCase): readonly Angle[] {
-  const toeOf = (axle: 'front' | 'rear', left: number | null, right: number | null): Angle[] => {
-    if (left === null || right === null) return [];
-    const read = within(left + right, tolerances.totalToe[axle], TOTAL_TOE_ERROR);
-    return [[STATE.toe + (axle === 'front' ? 0 : 1), read]];
-  };
-  return [
-    ...WHEEL_ORDER.flatMap((wheel, i): Angle[] => {
-      const { camber } = angles[wheel];
-      if (camber === null) return [];
-      return [[STATE.camber + i, within(camber, tolerances.camber[axleOf(wheel)], CAMBER_ERROR)]];
-    }),
-    ...toeOf('front', angles.lf.toe, angles.rf.toe),
-    ...toeOf('rear', angles.lr.toe, angles.rr.toe),
-  ];
-}
-
 /** A reading that is out by no more than the rig's own error counts as in, as it does in the advice. */
-function within(read: number, [low, high]: readonly [number, number], error: number): number {
+function asCounted(read: number, { limits: [low, high], error }: RigReading): number {
   if (read < low && read >= low - error) return low;
   if (read > high && read <= high + error) return high;
   return read;

@@ -1,9 +1,10 @@
 import { ACTIONS } from '@keen/contract/words';
 import type { Action, Axle, Cause, Complaint, Wheel } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
-import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
+import { WHEEL_ORDER } from '../case/wheels.ts';
 import { historyFacts } from './historyFacts.ts';
 import type { Bar } from '../outlook/outlook.ts';
+import { rigReadings } from './rigReadings.ts';
 import { treadSeen, unreadEdges } from './treadSeen.ts';
 import type { Doubted, SeenWear } from './treadSeen.ts';
 
@@ -209,9 +210,10 @@ function barsWhateverIsSaid(
   if (facts.doubted.length + facts.unread.length > 0) bars.fitOnly = 'readFirst';
   // What wore the tread has been put right since.
   if (measured === 'inOrder' && isSetSince) return bars;
-  if (seen.length > 0) bars.fitOnly = 'seen';
+  const uneven = facts.isAlignedLately && isOneSided(seen) ? 'seenBefore' : 'seen';
+  if (seen.length > 0) bars.fitOnly = uneven;
   if (isOneSided(seen)) {
-    bars.inflateAndWatch = 'seen';
+    bars.inflateAndWatch = uneven;
     // One-sided wear with angles in order points to what moves them under way.
     if (measured === 'inOrder') delete bars.partsThenAlign;
   }
@@ -341,24 +343,12 @@ function pressuresOff({ tires, tolerances }: ResolvedCase): Wheel[] {
   });
 }
 
-/** A rig's reading is out only by more than its own error, degrees: one camber, the toe of two wheels. */
-export const CAMBER_ERROR = 0.1;
-export const TOTAL_TOE_ERROR = 0.06;
-
-function measuredAngles({ angles, tolerances }: ResolvedCase): PlainFacts['measured'] {
-  const total = (left: number | null, right: number | null) =>
-    left === null || right === null ? null : left + right;
-  const read = [
-    ...WHEEL_ORDER.map(
-      (wheel) => [angles[wheel].camber, tolerances.camber[axleOf(wheel)], CAMBER_ERROR] as const,
-    ),
-    [total(angles.lf.toe, angles.rf.toe), tolerances.totalToe.front, TOTAL_TOE_ERROR] as const,
-    [total(angles.lr.toe, angles.rr.toe), tolerances.totalToe.rear, TOTAL_TOE_ERROR] as const,
-  ];
+function measuredAngles(resolved: ResolvedCase): PlainFacts['measured'] {
+  const read = rigReadings(resolved);
   const isOut = read.some(
-    ([value, [low, high], error]) =>
-      value !== null && (value < low - error || value > high + error),
+    ({ degrees, limits: [low, high], error }) =>
+      degrees !== null && (degrees < low - error || degrees > high + error),
   );
   if (isOut) return 'out';
-  return read.some(([value]) => value === null) ? null : 'inOrder';
+  return read.some(({ degrees }) => degrees === null) ? null : 'inOrder';
 }

@@ -294,6 +294,7 @@ function workOf(steps: readonly Step[], car: CarOut, prices: WorkPrices, armsOf:
 /** Bars that stand whatever a check finds; the others fall once it is known what is the matter. */
 const FIRM: readonly (Bar | undefined)[] = [
   'seen',
+  'seenBefore',
   'readFirst',
   'moved',
   'foundOut',

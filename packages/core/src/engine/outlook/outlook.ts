@@ -38,6 +38,8 @@ export interface CourseOutlook {
 export type Bar =
   /** What anyone can see on this tread would come back on the next one. */
   | 'seen'
+  /** The same, though an alignment since may have put it right. */
+  | 'seenBefore'
   /** A reading is taken again, or made up for, before anything is decided by it. */
   | 'readFirst'
   /** The angles have moved since they were last set. */

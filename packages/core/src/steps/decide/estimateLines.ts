@@ -1,6 +1,7 @@
 import type { EstimateLine, PriceItem, PriceList } from '@keen/contract';
 import type { Action, Axle, Wheel } from '@keen/contract/words';
 import { axleOf } from '../../engine/case/wheels.ts';
+import { ALIGNING } from '../../engine/outlook/courses.ts';
 
 /** What the price list's items are called on an estimate. */
 const WORK_OF: Record<Action, readonly PriceItem[]> = {
@@ -14,8 +15,6 @@ const WORK_OF: Record<Action, readonly PriceItem[]> = {
 
 /** Courses at whose end the angles are set. */
 const ALIGNS: readonly Action[] = ['align', 'partsThenAlign'];
-/** Courses before whose alignment certain waves are seen to. */
-const SEES_TO_ANGLES: readonly Action[] = [...ALIGNS, 'checkAlignment'];
 
 /**
  * The lines that a course of work and the tires to replace come to by the price list. What costs nothing
@@ -35,7 +34,7 @@ export function estimateLines(
 ): EstimateLine[] {
   const count = (axle: Axle) => replace.filter((wheel) => axleOf(wheel) === axle).length;
   const wanted: [PriceItem, number][] = [
-    ['balance', dampersFirst && SEES_TO_ANGLES.includes(course) ? 1 : 0],
+    ['balance', dampersFirst && ALIGNING.includes(course) ? 1 : 0],
     ...WORK_OF[course].map((item): [PriceItem, number] => [item, 1]),
     ['adjustableArm', ALIGNS.includes(course) ? arms : 0],
     ['pressureSensor', sensors],

@@ -226,6 +226,9 @@ describe('chooseAction', () => {
     // What was out may have been set right since.
     const lately = { ...plain, isAlignedLately: true };
     expect(chooseAction({ ...none, alignment: 0.95 }, lately)).toBe('checkAlignment');
+    const edge = { kind: 'edge', where: 'lf', rib: 'inner', mm: 2.6 } as const;
+    expect(barredCourses(none, { ...plain, seen: [edge] }).fitOnly).toBe('seen');
+    expect(barredCourses(none, { ...lately, seen: [edge] }).fitOnly).toBe('seenBefore');
     expect(chooseAction({ ...none, pressure: 0.8 }, plain)).toBe('inflateAndWatch');
     expect(chooseAction({ ...none, bounce: 0.9 }, plain)).toBe('balanceOrDampers');
     expect(chooseAction({ ...none, looseness: 0.9, alignment: 0.6 }, plain)).toBe('partsThenAlign');
