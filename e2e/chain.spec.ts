@@ -23,7 +23,7 @@ test('a chain opens a shop, shares its prices, hands a car over, and its lead wo
   await form.getByLabel('Its lead').fill('Runa Velt');
   await form.getByRole('button', { name: 'Open it' }).click();
   await expect(form.getByText('Such as name@example.com')).toBeVisible();
-  await form.getByLabel('E-mail to sign in with').fill(email);
+  await form.getByLabel('Email to sign in with').fill(email);
   await form.getByRole('button', { name: 'Open it' }).click();
   await expect(form.getByRole('status')).toHaveText('Upper Road Tires is open.');
   const link = await form.getByLabel('Password link for Runa Velt').inputValue();
@@ -81,7 +81,7 @@ test('a chain opens a shop, shares its prices, hands a car over, and its lead wo
   await runa.goto('/shop');
   const invite = runa.getByRole('form', { name: 'Invite a colleague' });
   await invite.getByLabel('Name').fill('Ansa Quell');
-  await invite.getByLabel(/E-mail/).fill('ansa.quell@quay-street.example');
+  await invite.getByLabel(/Email/).fill('ansa.quell@quay-street.example');
   await invite.getByRole('button', { name: 'Add' }).click();
   await expect(invite.getByRole('status')).toHaveText(/is added/);
   const changeTo = async (shop: RegExp) => {

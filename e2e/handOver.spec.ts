@@ -113,7 +113,7 @@ test('rear tires that cannot change places, out of the adjuster’s reach: an ar
   );
   await step(page, 'Arrive');
   await page.getByRole('button', { name: 'Rotations, last alignment' }).click();
-  await page.getByRole('button', { name: 'No: staggered or one-way' }).click();
+  await page.getByRole('button', { name: 'No: staggered or directional' }).click();
   await step(page, 'Decide');
   await expect(page.getByText('These tires stay where they are.')).toBeVisible();
   await page.getByRole('button', { name: 'Yes', exact: true }).first().click();
@@ -170,5 +170,5 @@ test('the whole shop goes out as a zip and comes in again, by the lead', async (
     mimeType: 'application/zip',
     buffer: Buffer.from('none'),
   });
-  await expect(page.getByText(/This is no archive of a shop/)).toBeVisible();
+  await expect(page.getByText(/This is not an archive of a shop/)).toBeVisible();
 });

@@ -170,7 +170,7 @@ test.describe('measuring', () => {
     await tape.getByRole('button', { name: 'inches' }).click();
     await tape.getByLabel('Ahead of the axle').fill('38 1/8');
     await tape.getByLabel('Behind the axle').fill('39 1/4');
-    await tape.getByLabel('Along the wheel between the two').fill('18');
+    await tape.getByLabel('Between the marks, along the wheel').fill('18');
     await tape.getByRole('button', { name: 'Use' }).click();
     // 1 1/8 in over 18 in: 2 asin(0.5625 / 18).
     await expect(page.getByRole('row', { name: /Total toe front/ })).toContainText('+3.58°');

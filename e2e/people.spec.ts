@@ -33,10 +33,10 @@ test('a colleague is invited, chooses a password, adds a second factor, changes 
   await page.goto('/shop');
   const form = page.getByRole('form', { name: 'Invite a colleague' });
   await form.getByLabel('Name').fill('Nell New');
-  await form.getByLabel(/E-mail/).fill('nell.new');
+  await form.getByLabel(/Email/).fill('nell.new');
   await form.getByRole('button', { name: 'Add' }).click();
   await expect(form.getByText('Such as name@example.com')).toBeVisible();
-  await form.getByLabel(/E-mail/).fill(email);
+  await form.getByLabel(/Email/).fill(email);
   await form.getByRole('button', { name: 'Add' }).click();
   await expect(form.getByRole('status')).toHaveText(/is added/);
   await form.getByRole('button', { name: 'Link to choose a password' }).click();

@@ -209,7 +209,7 @@ test.describe('setting right', () => {
     const dialog = page.getByRole('dialog', { name: 'Rear hub shim' });
     await expect(dialog.getByRole('alert')).toContainText('Take old shims out first');
     await expect(dialog.getByRole('alert')).toContainText('tighten in a star');
-    await expect(dialog.getByLabel('Camber wanted, change')).toHaveValue('1.4');
+    await expect(dialog.getByLabel('Camber change wanted')).toHaveValue('1.4');
     await expect(dialog.getByRole('button', { name: 'Right' })).toHaveAttribute(
       'aria-pressed',
       'true',

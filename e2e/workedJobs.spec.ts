@@ -89,8 +89,8 @@ test('one taper for camber and toe: what a 1 degree shim at 30 degrees leaves', 
   page,
 }) => {
   await onTheBench(page, 'rearShim');
-  await page.getByLabel('Camber wanted, change').fill('1');
-  await page.getByLabel('Toe wanted, change, toe-in +').fill('0.5');
+  await page.getByLabel('Camber change wanted').fill('1');
+  await page.getByLabel('Toe change wanted, toe-in +').fill('0.5');
   await page.getByLabel('Tapers in stock').fill('1');
   // Toe 1 sin 30 = 0.5; camber 1 cos 30 = 0.866.
   await hasMain(page, /1°, thickest at 1 o’clock \(30°\)/);

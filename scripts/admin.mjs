@@ -97,7 +97,7 @@ async function main() {
     process.stdout.write(HELP);
     return;
   }
-  const needs = { restore: 'a file', 'password-link': 'an e-mail', 'make-lead': 'an e-mail' }[
+  const needs = { restore: 'a file', 'password-link': 'an email', 'make-lead': 'an email' }[
     command
   ];
   if (needs && argument === undefined) {

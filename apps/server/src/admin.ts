@@ -104,7 +104,7 @@ async function personOf(db: Database, { email, shopName, makesLead }: LinkOrder)
   const meant = rows.filter(({ shop }) => isMeant(shop.name));
   // A link is for the account, wherever its owner works; a lead is lead of one shop.
   if (makesLead && meant.length !== 1) {
-    throw new Error(`${email} works at ${names.join(', ')}: name one of these after the e-mail`);
+    throw new Error(`${email} works at ${names.join(', ')}: name one of these after the email`);
   }
   return meant[0]!.person;
 }

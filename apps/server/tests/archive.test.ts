@@ -212,7 +212,7 @@ describe('the whole shop as a zip', () => {
 
   it('is refused when it is none, and from anybody but the lead', async () => {
     const none = await bring(agent, Buffer.from('no zip at all')).expect(400);
-    expect(none.body).toMatchObject({ title: 'This is no archive of a shop' });
+    expect(none.body).toMatchObject({ title: 'This is not an archive of a shop' });
     await bring(agent, zipSync({ 'a.txt': strToU8('a') })).expect(400);
     const stranger = await secondShop(server, 'advisor');
     await bring(stranger, await archiveOf(agent)).expect(403);
@@ -282,7 +282,7 @@ describe('out and in again', () => {
     try {
       const lead = agentOf(other);
       const session = await setUpShop(lead);
-      // The lead is the same person in both: known by the e-mail, under another id.
+      // The lead is the same person in both: known by the email, under another id.
       const own = bodyOf<Session>(await agent.get('/api/session').expect(200));
       const taken = archiveImportedSchema.parse((await bring(lead, zip).expect(200)).body);
       expect(taken.faults).toEqual([]);

@@ -126,7 +126,7 @@ describe('a chain', () => {
     expect(chain.leads).toEqual([{ name: LEAD.name, email: LEAD.email, isSelf: true }]);
   });
 
-  it('opens shops with a lead of their own, each once, and never with somebody else’s e-mail', async () => {
+  it('opens shops with a lead of their own, each once, and never with somebody else’s email', async () => {
     const session = await sessionOf(second);
     expect(session.shop).toMatchObject({ id: secondId, name: 'Second Tires', town: 'Farhaven' });
     expect(session.person.role).toBe('lead');

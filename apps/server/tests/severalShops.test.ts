@@ -155,7 +155,7 @@ describe('somebody of one shop', () => {
     await lead.put('/api/session/shop').send({ shopId: 'x' }).expect(400);
   });
 
-  it('is not taken in by another shop’s lead who knows their e-mail', async () => {
+  it('is not taken in by another shop’s lead who knows their email', async () => {
     const person = { id: randomUUID(), name: 'Lea', email: LEAD.email, role: 'lead' };
     await stranger.post('/api/shop/people').send(person).expect(409);
     const own = bodyOf<Session>(await lead.get('/api/session').expect(200));

@@ -24,7 +24,7 @@ describe('a refusal', () => {
     [z.string().min(1), '', 'someText', 'at least one character', {}],
     [z.string().max(3), 'four', 'atMostCharacters', 'at most 3 characters', { limit: 3 }],
     [z.uuid(), 'x', 'id', 'an id (UUID)', {}],
-    [z.email(), 'x', 'email', 'an e-mail address', {}],
+    [z.email(), 'x', 'email', 'an email address', {}],
   ])(
     'says what was expected as a reason with its figures: %#',
     (schema, input, reason, expected, values) => {

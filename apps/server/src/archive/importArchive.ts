@@ -27,7 +27,7 @@ const MOST_FAULTS = 200;
 
 /**
  * Brings an archive into the shop, all in one step: what is here already stays as it is, so the same
- * archive can be taken twice. A car with a known plate is that car; a person with a known e-mail is that
+ * archive can be taken twice. A car with a known plate is that car; a person with a known email is that
  * person. Settings, name and logo are taken by a shop without visits only. A visit that cannot be taken
  * is named, and the others come in.
  * @param progress - told how many visits of all have been looked at

@@ -57,7 +57,7 @@ export async function importPeople(
   let added = 0;
   for (const { id, name, email, role, preferences, suspendedAt, since } of archive.people) {
     const accountId = await joinAccount(tx, { email, passwordHash: null });
-    // Somebody signs in elsewhere with this e-mail.
+    // Somebody signs in elsewhere with this email.
     if (accountId === null) continue;
     const person = {
       shopId,

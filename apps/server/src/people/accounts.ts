@@ -11,8 +11,8 @@ export const NO_SECOND_FACTOR = {
 
 /**
  * The account of somebody whom the shop at hand lets in: a new one, or the one they have here already.
- * @param account - its e-mail, and the password of a new one where it has one already
- * @returns null for who signs in outside the chain with that e-mail, or has not chosen a password yet
+ * @param account - its email, and the password of a new one where it has one already
+ * @returns null for who signs in outside the chain with that email, or has not chosen a password yet
  */
 export async function joinAccount(
   tx: Handle,

@@ -13,7 +13,7 @@ const checker = new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs });
 
 /**
  * Whether a password is among the common ones, or made of its owner's own words.
- * @param own - name, e-mail and shop of whoever will use it
+ * @param own - name, email and shop of whoever will use it
  * @returns what is expected instead, or null when the password will do
  * Source: NIST SP 800-63B, 5.1.1.2: compare with common and context-specific words, no rules of
  * composition.

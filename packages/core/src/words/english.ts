@@ -58,7 +58,7 @@ const verdict: VerdictTexts = {
       case 'edge':
         return `The ${places[seen.where]} tire is worn on its ${seen.rib} edge, and no single cause stands out. ${then}`;
       case 'saw':
-        return `Both ${seen.where} tires feel like a saw, the same way, which is how wear from toe begins. ${isMeasured ? then : 'Measure the alignment.'}`;
+        return `Both ${seen.where} tires feel like a saw in the same direction, which is how toe wear begins. ${isMeasured ? then : 'Measure the alignment.'}`;
       case 'across':
         return `The ${places[seen.lower]} tire has worn more than the one beside it, and no single cause stands out. ${then}`;
       case 'shoulders':
@@ -78,7 +78,7 @@ const verdict: VerdictTexts = {
     `The likeliest fault is ${lower(causes[cause])} at the ${places[where]}, at ${chance}.`,
   eats: (angle, wheel, rib) =>
     `${angle === 'camber' ? 'Camber' : 'Toe'} is eating the ${rib} edge of the ${places[wheel]} tire.`,
-  outsideLimits: (chance) => `That it is outside its limits: ${chance}.`,
+  outsideLimits: (chance) => `Chance that it is outside its limits: ${chance}.`,
   unclear: (cause, where) =>
     `Not clear yet. The best guess is ${lower(causes[cause])} at the ${places[where]}.`,
   happened(cause, list, isOutright) {
@@ -219,7 +219,7 @@ const advice: AdviceTexts = {
   somePlay: (wheels) =>
     `Some play was found at the ${wheels.map((wheel) => places[wheel]).join(', ')}: check it against the maker’s limit.`,
   wavesFelt: (wheels) =>
-    `Waves were felt at the ${wheels.map((wheel) => places[wheel]).join(', ')}, too little to blame a damper: feel again at the next visit.`,
+    `Waves were felt at the ${wheels.map((wheel) => places[wheel]).join(', ')}, too slight to blame a damper: check again at the next visit.`,
   pressureFound: (wheels) =>
     `Off the placard today: ${wheels.map((wheel) => places[wheel]).join(', ')}. Set the pressure, and look for a leak where it is low.`,
   handling:
@@ -229,14 +229,14 @@ const advice: AdviceTexts = {
   foundOut:
     'An angle measured today is outside its limits, but the tread does not show it: measure it again before anything is set.',
   foundOutLately:
-    'An angle measured today is outside its limits. It has not worn the tread yet, and will: set it.',
+    'An angle measured today is outside its limits. It has not worn the tread yet, but it will: set it.',
   unsafe: (wheels) => `Not safe to drive on: ${wheels.map((wheel) => places[wheel]).join(', ')}.`,
   atLimit: (wheels) =>
     `At or below the legal limit: ${wheels.map((wheel) => places[wheel]).join(', ')}.`,
   oneIsOut: (chance) =>
-    `No single angle stands out, but that one of them is out is ${chance} likely.`,
+    `No single angle stands out, but one of them is ${chance} likely to be out.`,
   oneIsLoose: (chance) =>
-    `That a joint is loose on one of the axles is ${chance} likely: look them through first, since an alignment on loose joints does not hold.`,
+    `A joint on one of the axles is ${chance} likely to be loose: check them first, since an alignment on loose joints does not hold.`,
   heightChanged:
     'The car sits higher or lower than it was built, so its angles have moved: align it.',
   heightLookFirst:

@@ -90,8 +90,8 @@ export const ENGLISH_PAPERS: PaperTexts = {
     saidYes: (percent) => `What you accepted, with ${percent} % tax`,
     name: 'Name',
     whoSigns: 'Who signs?',
-    byFinger: 'Sign here by finger, or not at all',
-    signed: 'Signed by finger',
+    byFinger: 'Sign here with a finger, if you like',
+    signed: 'Signed with a finger',
     wipe: 'Clear',
     unanswered: (count) =>
       `${count} ${count === 1 ? 'line has' : 'lines have'} no answer yet: yes, no or later.`,
@@ -133,7 +133,7 @@ export const ENGLISH_PAPERS: PaperTexts = {
   },
   watch: {
     pressure: 'Look at the pressures once a month, cold, against the sticker in the door.',
-    change: 'If the car starts to pull, shake or wander, come back before the next look.',
+    change: 'If the car starts to pull, shake or wander, come back before the next check.',
     undone: (action) =>
       `Advised and not done: ${action}. Look at the edges of the tread often; the wear goes on.`,
   },

@@ -94,7 +94,7 @@ export async function giveSheet(tx: Handle, actor: Actor, sheetId: string): Prom
 /**
  * Opens one more shop, with the lead who is to run it: somebody new, who chooses a password by a link, or somebody
  * who works in another shop of the chain.
- * @throws {AppError} 403 for who does not lead the chain, 409 where the e-mail is somebody else's or the shop is there
+ * @throws {AppError} 403 for who does not lead the chain, 409 where the email is somebody else's or the shop is there
  */
 export async function openShop(
   tx: Handle,

@@ -53,7 +53,7 @@ export async function changePassword(
 }
 
 /**
- * @returns one's own words, which no password may be: name and e-mail
+ * @returns one's own words, which no password may be: name and email
  * @throws {AppError} 400 at the field where one's own password was asked for and is wrong
  */
 async function demandPassword(

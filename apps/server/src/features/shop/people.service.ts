@@ -57,7 +57,7 @@ async function findPerson(tx: Handle, { shopId }: Actor, id: string): Promise<St
 /**
  * Lets a colleague in; without a password they choose one by a link. Asking twice with the same id adds
  * one person.
- * @throws {AppError} 409 when the e-mail is taken, 400 for a password that is easily guessed
+ * @throws {AppError} 409 when the email is taken, 400 for a password that is easily guessed
  */
 export async function addPerson(
   tx: Handle,
@@ -91,7 +91,7 @@ export async function addPerson(
     await notifyLive(tx, { shopId, kind: 'settings' });
   }
   const [row] = await staffRows(tx, and(eq(people.id, id), eq(people.shopId, shopId)));
-  // The e-mail is that of a colleague whom they have already.
+  // The email is that of a colleague whom they have already.
   if (!row) throw conflict('emailTaken');
   return memberOf(row);
 }

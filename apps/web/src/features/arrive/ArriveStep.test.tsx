@@ -243,7 +243,7 @@ describe('what is folded away on arrival', () => {
     };
     const { enter } = showStep(<ArriveStep />, { draft });
     await unfold(/Rotations/);
-    const patterns = within(screen.getByRole('group', { name: 'They changed places' }));
+    const patterns = within(screen.getByRole('group', { name: 'How they were rotated' }));
     const [first] = patterns.getAllByRole('button');
     expect(first).toHaveTextContent('Fronts cross to the rear');
     await userEvent.click(first!);

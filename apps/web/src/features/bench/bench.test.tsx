@@ -49,7 +49,7 @@ describe('the bench', () => {
     };
     await type(/Ahead/, '58 1/4');
     await type(/Behind/, '58 1/8');
-    await type(/Along/, '25');
+    await type(/along the wheel/, '25');
     await userEvent.click(screen.getByRole('button', { name: 'inches' }));
     expect(screen.getByText('0.29° toe-out')).toBeVisible();
     expect(screen.getByText('Your numbers.')).toBeVisible();

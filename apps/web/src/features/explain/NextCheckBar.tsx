@@ -40,7 +40,7 @@ export function NextCheckBar({
   readFirst,
   onDecide,
 }: {
-  /** A rib that is to be read before anything else, since the answer hangs on it. */
+  /** A rib that is to be read before anything else, since the answer depends on it. */
   readFirst: Slot | null;
   checks: readonly NextCheck[];
   /** What each is worth in money; null while that is worked out. */

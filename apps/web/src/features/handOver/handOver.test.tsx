@@ -80,7 +80,7 @@ describe('HandOverStep', () => {
     await waitFor(() =>
       expect(screen.getByLabelText('Address')).toHaveValue(`${window.location.origin}/s/abc`),
     );
-    expect(screen.getByText(/read 2×/)).toBeVisible();
+    expect(screen.getByText(/opened 2×/)).toBeVisible();
     fireEvent.click(screen.getByRole('button', { name: 'Revoke' }));
     await waitFor(() => expect(asked).toContain(`DELETE /api/links/${LINK.id}`));
   });

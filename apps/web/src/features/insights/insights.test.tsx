@@ -126,7 +126,7 @@ describe('whether the chances held', () => {
   it('is not claimed from a few cars', async () => {
     show(COUNTS, [], LEAD, heldBy(12, 0.5));
     expect(await screen.findByRole('heading', { name: /Too few cars to tell/ })).toBeVisible();
-    expect(screen.getByText(/From 30 cars on this says something/)).toBeVisible();
+    expect(screen.getByText(/It takes 30 cars before this says anything/)).toBeVisible();
   });
 
   it('goes out as CSV', () => {
@@ -458,7 +458,7 @@ describe('whether tires wore as forecast', () => {
         name: 'Did tires wear as forecast? Too few came back to tell.',
       }),
     ).toBeVisible();
-    expect(screen.getByText(/From 20 cars on this says something/)).toBeVisible();
+    expect(screen.getByText(/It takes 20 cars before this says anything/)).toBeVisible();
   });
 });
 

@@ -130,8 +130,8 @@ describe('SetRightStep', () => {
     });
     const [first] = screen.getAllByRole('listitem');
     await userEvent.click(within(first!).getByRole('button', { name: /rear hub shim/ }));
-    expect(screen.getByLabelText(/Camber wanted/)).toHaveValue('1.15');
-    expect(screen.getByLabelText(/Toe wanted/)).toHaveValue('-0.425');
+    expect(screen.getByLabelText(/Camber change wanted/)).toHaveValue('1.15');
+    expect(screen.getByLabelText(/Toe change wanted/)).toHaveValue('-0.425');
     expect(screen.getByLabelText(/Tapers in stock/)).toHaveValue('0.5; 1');
     expect(screen.getByRole('status')).toHaveTextContent(/1°, thickest at/);
   });

@@ -10,6 +10,7 @@ import { useSessionQuery } from '../../api/keenApi.ts';
 import { failureOf } from '../../api/problem.ts';
 import { useSystemQuery } from '../../api/shopApi.ts';
 import { dateTime } from '../../shared/format.ts';
+import { mayDo } from '../../shared/mayDo.ts';
 import { Notice } from '../../shared/Notice.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import { TopBar } from '../../shared/TopBar.tsx';
@@ -26,7 +27,9 @@ export function SystemPage() {
   const { data: session } = useSessionQuery();
   const navigate = useNavigate();
   useHotkeys('t', () => void navigate('/'));
+  const isLead = session !== undefined && mayDo(session, 'seeSystem');
   const { data, error, refetch, fulfilledTimeStamp } = useSystemQuery(undefined, {
+    skip: !isLead,
     pollingInterval: REFRESH_MS,
     skipPollingIfUnfocused: true,
     refetchOnMountOrArgChange: true,
@@ -44,7 +47,8 @@ export function SystemPage() {
             <Button onClick={() => void refetch()}>{t('page.tryAgain')}</Button>
           </Box>
         )}
-        {!data && !error && (
+        {!isLead && <Typography>{t('page.onlyTheLeadSees')}</Typography>}
+        {isLead && !data && !error && (
           <Box role="status" aria-label={t('page.loading')}>
             <Skeleton variant="rectangular" height={240} sx={{ bgcolor: 'var(--hairline)' }} />
           </Box>

@@ -3,6 +3,7 @@ import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { pageErrorOf } from '../../app/reportErrors.ts';
 import { showPage } from '../../../tests/pageBench.tsx';
+import { SESSION } from '../../../tests/visitBench.tsx';
 import { concernsOf } from './concerns.ts';
 import { SystemPage } from './SystemPage.tsx';
 
@@ -70,8 +71,14 @@ describe('what of the installation needs a look', () => {
 });
 
 describe('SystemPage', () => {
-  const open = (answer: unknown) =>
-    showPage(<SystemPage />, { path: '/system', answers: { 'GET /api/system': answer } });
+  const open = (answer: unknown, role: 'lead' | 'advisor' = 'lead') =>
+    showPage(<SystemPage />, {
+      path: '/system',
+      answers: {
+        'GET /api/session': { ...SESSION, person: { ...SESSION.person, role } },
+        'GET /api/system': answer,
+      },
+    });
 
   it('says first whether all is well, then what is so', async () => {
     const newest = { at: new Date(Date.now() - 3_600_000).toISOString(), bytes: 31_400_000 };
@@ -93,6 +100,12 @@ describe('SystemPage', () => {
     expect(await screen.findByRole('heading', { name: '2 things need a look.' })).toBeVisible();
     expect(screen.getAllByRole('alert')[0]).toHaveTextContent(/no backup yet/);
     expect(screen.getAllByRole('alert')[1]).toHaveTextContent(/Only 500 MB of 100 GB/);
+  });
+
+  it('is the lead’s', async () => {
+    const { queries } = open(WELL, 'advisor');
+    expect(await screen.findByText(/^Only the lead sees/)).toBeVisible();
+    expect(queries('GET /api/system')).toEqual([]);
   });
 
   it('says when the server did not tell', async () => {

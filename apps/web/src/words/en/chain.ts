@@ -5,7 +5,7 @@ export const chain = {
       'A chain links the shops of one company: prices, limits and words are set once, each shop may have its own, and you see how each shop does. Cars and customers stay with their shop.',
     nameOfTheChain: 'Name of the chain',
     makeAChain: 'Make a chain',
-    ofTheChain: 'Of {{name}}',
+    ofTheChain: 'Part of {{name}}',
     settledByTheChain:
       'Prices, limits and words come from the chain. What you change here becomes this shop’s own.',
     nothingOwn: 'This shop has nothing of its own.',
@@ -63,7 +63,7 @@ export const chain = {
     name: 'Name of the shop',
     town: 'Town',
     leadName: 'Its lead',
-    leadEmail: 'E-mail to sign in with',
+    leadEmail: 'Email to sign in with',
     aName: 'A name',
     suchAsNameExample: 'Such as name@example.com',
     open: 'Open it',
@@ -75,7 +75,7 @@ export const chain = {
   chainLeads: {
     leads: 'The chain and its leads',
     you: 'you',
-    email: 'E-mail of somebody in one of the shops',
+    email: 'Email of somebody in one of the shops',
     add: 'Add as a lead',
     remove: 'Remove as lead',
     removeWho: 'Remove as lead: {{name}}',
@@ -116,10 +116,10 @@ export const chain = {
     photoMonths: 'Delete pictures after',
   },
   sheetOrigin: {
-    shop: 'Of this shop alone.',
-    chain: 'As {{chain}} has it in all shops. What you change here is this shop’s own.',
-    instead: 'This shop’s own, instead of what {{chain}} has in all shops.',
-    give: 'Give it to all shops',
+    shop: 'This shop only.',
+    chain: 'Shared by all shops of {{chain}}. What you change here applies to this shop only.',
+    instead: 'This shop’s own, in place of the one that the shops of {{chain}} share.',
+    give: 'Share it with all shops',
   },
   carCode: {
     toAnotherShop: 'To another shop of {{chain}}',

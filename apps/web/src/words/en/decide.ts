@@ -42,7 +42,7 @@ export const decide = {
     leftOutReadFirst: 'Left out: a rib is to be read first.',
     leftOutMeasureAgain:
       'Left out: the tread does not show what was measured. Measure it again first.',
-    leftOutWhatIsSaid: 'Left out: it would leave what this tread says is wrong.',
+    leftOutWhatIsSaid: 'Left out: it would leave the likely cause of this wear as it is.',
     leftOutLoose: 'Left out: a joint is likely loose. The joints come first.',
     leftOutNothingHere: 'Left out: nothing here asks for it.',
     toMeasure: 'to measure',

@@ -64,7 +64,7 @@ export const explain = {
   },
   nextCheckBar: {
     mostUsefulNextCheck: 'Most useful next check: {{question}}.',
-    readFirst: 'First read the {{place}} rib, since the answer hangs on it.',
+    readFirst: 'First read the {{place}} rib, since the answer depends on it.',
     readIt: 'Read it',
     nothingLeftToFeel: 'Nothing left to feel or look at would change the advice.',
     workingOutWhatTo: 'Working out what to check next…',

@@ -48,7 +48,7 @@ export const insights = {
     theChancesThatThe: 'The chances that the diagnosis said have held.',
     countedAreCarsDecided:
       'Counted are cars decided on before any angle was measured, and measured afterwards.',
-    fromCarsOnThis: '{{seen}}. From {{leastCars}} cars on this says something. {{rule}}',
+    fromCarsOnThis: '{{seen}}. It takes {{leastCars}} cars before this says anything. {{rule}}',
     toWouldFit: '({{found}} to {{found2}} would fit)',
     whereWasSaidCame: 'Where {{said}} was said, {{part}} came true ({{low}} to {{high}}).',
     itTellsCarsApart: 'It tells cars apart better than giving each the same chance.',
@@ -132,7 +132,7 @@ export const insights = {
     tiresWoreAsForecast: 'Tires wore as forecast.',
     eachForecastIsFor:
       'Each forecast is for the tires and the work that were agreed, and is held against the next reading of the same tires in the same places.',
-    fromCarsOnThis: '{{seen}} From {{leastForecasts}} cars on this says something. {{rule}}',
+    fromCarsOnThis: '{{seen}} It takes {{leastForecasts}} cars before this says anything. {{rule}}',
     theyLostOfWhat:
       'They lost {{mean}} of what was forecast ({{low}} to {{high}}), so a tire lasts {{mean2}}.',
     ofTheReadingsLay:
@@ -186,7 +186,7 @@ export const insights = {
     howFastTiresWear:
       'How fast tires wear here, how the axles compare and what is usually wrong: before a car is read, the diagnosis starts from figures that hold for most shops. Your own cars can say what holds for yours. Only visits that begin afterwards use it; no answer that was given changes.',
     fromCarsOnEach:
-      'From {{leastCars}} cars on, each read at ten ribs or more, there is something to learn.',
+      'It takes {{leastCars}} cars, each read at ten ribs or more, before there is anything to learn.',
     oneVisitOfEach:
       'One visit of each car counts, picked at random. It takes some minutes and runs in the background.',
     theDiagnosisStartsFrom:

@@ -59,11 +59,11 @@ export const inspect = {
     freely: 'Freely',
     itBinds: 'It binds',
     theSideNeedsThe:
-      'The {{crookedWheel}} side needs the work: a bent arm, spindle or rod there first.',
+      'The {{crookedWheel}} side needs the work: look for a bent arm, spindle or rod there first.',
     theRodsAreNot:
       'The rods are not equal: the rack may be off centre, or one side was set to hide a bend.',
     aJointTightenedWith:
-      'A joint tightened with an impact wrench, or a bound strut mount, holds the steering back; caster will not fix it.',
+      'A joint tightened with an impact wrench, or a binding strut mount, holds the steering back; caster will not fix it.',
   },
   stopRow: {
     notChecked: 'not checked',
@@ -84,7 +84,7 @@ export const inspect = {
     sidewall: 'Sidewall',
     smallAndInThe:
       'Small and in the crown: may be repaired from inside, off the rim, where it was not driven flat.',
-    inTheShoulderIt: 'In the shoulder it works too much: not repairable.',
+    inTheShoulderIt: 'In the shoulder the rubber flexes too much: not repairable.',
     inTheSidewallNot: 'In the sidewall: not repairable.',
     whereIsThe: 'Where is the {{damageWords}}?',
     whereIsThePress: 'Where is the {{damageWords}}? Press the place on the tire, or Esc to skip.',

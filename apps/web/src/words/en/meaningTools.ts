@@ -47,7 +47,7 @@ export const meaningTools = {
   sectionWidth: 'Section width',
   sidewall: 'Sidewall',
   rim: 'Rim',
-  turnsAKmUnloaded: 'Turns a km, unloaded',
+  turnsAKmUnloaded: 'Turns per km, unloaded',
   sizeDesignationsOfIso:
     'Size designations of ISO 4000-1 and the ETRTO standards manual. Loaded, a tire turns some 3 % more often.',
   changedRideHeight: 'Changed ride height',
@@ -115,7 +115,7 @@ export const meaningTools = {
   theDefinitionOfWheel:
     'The definition of wheel offset, plain geometry. The rim’s lips add alike to old and new.',
   clearanceIsLookedAt:
-    'Clearance is looked at on the car, at full lock and full travel; load rating, and what the law and the maker allow, decide.',
+    'Check the clearance on the car, at full lock and full travel; load rating, local law and the maker decide.',
   right: '{{angle}} right',
   left: '{{angle}} left',
   moved: {

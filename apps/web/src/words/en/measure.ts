@@ -41,7 +41,7 @@ export const measure = {
     turnsOfTheSteering: 'That is {{turns}} turns of the steering wheel.',
     thatMuchLeansOn:
       'With this much the tire leans on its inner edge in every turn: in town and on bends the inner edge goes first, even if the camber straight ahead is within limits.',
-    theInnerEdgeHas: 'The inner edge has little to fear from turning.',
+    theInnerEdgeHas: 'Turning hardly wears the inner edge.',
     drawnWithSaiOf: 'Drawn with SAI of {{usualSai}}° where none was read; a common value.',
     outsideOfATurn: 'Outside of a turn at {{degrees}}°: {{wheels}}.',
     turningLeft:

@@ -11,11 +11,11 @@ export const measureTools = {
   twoTapeReadingsBetween:
     'Two tape readings between the same marks, ahead of the axle and behind it.',
   aheadOfTheAxle: 'Ahead of the axle',
-  fractionsAreRead: '39 3/8 is read too; straightedges stand clear of the sidewall’s bulge',
+  fractionsAreRead: '39 3/8 works too. Keep straightedges clear of the sidewall’s bulge',
   behindTheAxle: 'Behind the axle',
-  alongTheWheelBetween: 'Along the wheel between the two',
-  theTiresDiameterAt: 'The tire’s diameter at hub height, the shorter chord when lower',
-  in: 'In',
+  alongTheWheelBetween: 'Between the marks, along the wheel',
+  theTiresDiameterAt: 'The tire’s diameter at hub height; less where the marks are lower',
+  in: 'Unit',
   mmNarrowerInFront: '3 mm narrower in front on a 640 mm tire is 0.27° of toe-in.',
   totalToe: 'Total toe',
   asALength: 'As a length',
@@ -33,7 +33,7 @@ export const measureTools = {
   betweenTheTwoPoints:
     'Between the two points measured: a straightedge clear of the bulge, or a hub stand’s plate',
   rimEdgeToRimEdge: 'Rim edge to rim edge, rear',
-  allIn: 'All in',
+  allIn: 'Unit',
   strings6MmWider:
     'Strings 6 mm wider in front make every wheel look 0.06° more toed in than it is.',
   totalToeFront: 'Total toe, front',

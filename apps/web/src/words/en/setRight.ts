@@ -139,9 +139,9 @@ export const setRight = {
     threadInTheEnd: 'Thread in the rod end now',
     diameterOfTheThread: 'Diameter of the thread',
     stayIn:
-      '<b>{{left}} mm</b> stay in; the maker’s least counts, about {{least}} mm where none is given.',
+      '<b>{{left}} mm</b> stay in; the maker’s minimum counts, about {{least}} mm where none is given.',
     wouldStayIn:
-      'Only <b>{{left}} mm</b> would stay in, less than the thread is thick: the end may pull out and the car cannot be steered. Longer rods, or look for what is bent.',
+      'Only <b>{{left}} mm</b> would stay in, less than the thread’s diameter: the end may pull out, and then the car cannot be steered. Fit longer rods, or look for what is bent.',
   },
   adjusters: {
     toeRightAndThe:

@@ -27,9 +27,9 @@ export const settingTools = {
   lengthSteeringArmSin:
     'length = steering arm × sin(toe change); longer for toe-in with the rack behind, shorter ahead',
   plainGeometryATurnbuckles:
-    'Plain geometry; a turnbuckle’s two threads move two pitches a turn. The way round is for a right-handed thread at the outer end, kneeling at the wheel; the other way where it is left-handed.',
+    'Plain geometry; a turnbuckle’s two threads move two pitches a turn. Directions are for a right-handed thread at the outer end, as seen kneeling at the wheel; a left-handed one turns the other way.',
   freeTheJamNut:
-    'Free the jam nut first, hold the joint, torque it after; as many threads in as the maker asks.',
+    'Free the jam nut first, hold the joint, torque it after; leave as many threads in as the maker asks.',
   steeringWheelStraight: 'Steering wheel straight',
   theWheelStandsOff:
     'The steering wheel sits off-centre on a straight road: one rod is made longer, the other shorter by as much.',
@@ -47,11 +47,11 @@ export const settingTools = {
   rearHubShim: 'Rear hub shim',
   oneTaperedShimFrom:
     'One tapered shim from stock for a rear wheel’s camber and toe, and where it points.',
-  camberWantedChange: 'Camber wanted, change',
-  toeWantedChangeToe: 'Toe wanted, change, toe-in +',
+  camberWantedChange: 'Camber change wanted',
+  toeWantedChangeToe: 'Toe change wanted, toe-in +',
   wheel: 'Wheel',
   tapersInStock: 'Tapers in stock',
-  apartBySemicolons: 'Apart by semicolons',
+  apartBySemicolons: 'Separated by semicolons',
   aHalfDegreeTaper: 'A half degree taper, thickest near 1 o’clock, gives the left wheel both.',
   shim: 'Shim',
   gives: 'Gives',
@@ -76,7 +76,7 @@ export const settingTools = {
     '{{liftCaution}} Clamp bolts first, cam last, then recheck, unless the maker says otherwise.',
   upperArmShims: 'Upper arm shims',
   thicknessToAddOr: 'Thickness to add or take at the front and rear bolt for camber and caster.',
-  casterWantedChange: 'Caster wanted, change',
+  casterWantedChange: 'Caster change wanted',
   betweenTheBolts: 'Between the bolts',
   boltsToTheBall: 'Bolts to the ball joint',
   upperJointAboveLower: 'Upper joint above lower',
@@ -89,7 +89,8 @@ export const settingTools = {
   plainGeometryForShims:
     'Plain geometry, for shims that move the arm in. Where they push it out, change both signs.',
   twoCamsOnOne: 'Two cams on one arm',
-  aLowerArmOn: 'A lower arm on two cams: together they set camber, against one another caster.',
+  aLowerArmOn:
+    'A lower arm on two cams: turned together they set camber, against each other caster.',
   betweenTheCams: 'Between the cams',
   camsToTheBall: 'Cams to the ball joint',
   aLittleCamberAnd: 'A little camber and caster together: mostly the rear cam turns.',

@@ -26,7 +26,8 @@ export const shared = {
     pressureInThePast: 'pressure in the past',
     aDamperOrBalance: 'a damper or balance',
     hardCornering: 'hard cornering',
-    anglesThatWereOther: 'angles that were other than today’s: before a kerb, a part, a rotation',
+    anglesThatWereOther:
+      'angles that were different before: before a kerb, new parts or a rotation',
     theyWouldHaveTaken:
       'They would have taken more than was lost, so they have not been like this for long.',
     mmLeftOver: '{{mm}} mm {{leftOver}}',

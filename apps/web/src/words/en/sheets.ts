@@ -79,7 +79,7 @@ export const sheets = {
     hubShimTapersDegrees: 'Hub shim tapers, degrees',
     templateHint: '0.25; 0.5, or with part and template: 0.5 HS-50 B',
     tapersUpTo5: 'Tapers up to 5°, such as 0.25; 0.5 HS-50 B',
-    apartBySemicolons: 'Apart by semicolons',
+    apartBySemicolons: 'Separated by semicolons',
     theShopReadsThe: 'The shop reads the ribs',
     theStockWasNot: 'The stock was not saved; it is tried again with the next change.',
   },

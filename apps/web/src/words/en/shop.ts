@@ -56,7 +56,7 @@ export const shop = {
     signInsExportsSettings:
       'Sign-ins, exports, settings, people and what was refused. Nobody can change it.',
     earlier: 'Earlier',
-    takenBack: 'taken back',
+    takenBack: 'let in again',
     theServer: 'The server',
     aProgram: 'A program',
     somebody: 'Somebody',
@@ -65,7 +65,7 @@ export const shop = {
     inviteAColleague: 'Invite a colleague',
     name: 'Name',
     aName: 'A name',
-    eMailToSign: 'E-mail, to sign in with',
+    eMailToSign: 'Email, to sign in with',
     suchAsNameExample: 'Such as name@example.com',
     role: 'Role',
     add: 'Add',
@@ -93,7 +93,7 @@ export const shop = {
     forNewVisitsOnly: 'For new visits only; open visits do not change. Local law decides.',
     byLawOf: 'By law of',
     winterTiresWhereThey: 'Winter tires, where they are required, by law of',
-    whatIsAdvisedLies: 'The advice is below the legal limit; the law counts.',
+    whatIsAdvisedLies: 'This is below the legal limit; the law counts.',
     notSavedTheLimits: 'Not saved; the limits are as before.',
     rulesOfTheHouse: 'House rules, where the car’s maker says nothing',
     yearsOld: 'years old',
@@ -132,8 +132,8 @@ export const shop = {
     notSavedThePapers: 'Not saved; the papers are as before.',
   },
   priceForm: {
-    taxIsInThem: 'Tax is in them',
-    taxComesOnTop: 'Tax comes on top',
+    taxIsInThem: 'Prices include tax',
+    taxComesOnTop: 'Tax is added',
     prices: 'Prices',
     decideAndTheEstimates:
       'Decide and the estimates use these. A change leaves estimates already made as they are.',

@@ -3,6 +3,7 @@ export const system = {
     title: 'System',
     backToToday: 'back to today',
     loading: 'Loading',
+    onlyTheLeadSees: 'Only the lead sees how this installation is doing.',
     tryAgain: 'Try again',
     allWell: 'Everything is well.',
     lookAt_one: 'One thing needs a look.',

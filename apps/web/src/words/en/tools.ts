@@ -18,7 +18,7 @@ export const tools = {
       'Wheels on free turn plates, rear wheels chocked, brake held by a pedal depressor; keep hands and feet clear while the wheels swing.',
   },
   toolInput: {
-    lengthsInMm5: 'Lengths in mm; 5 1/2 in is read too.',
+    lengthsInMm5: 'Lengths in mm; 5 1/2 in works too.',
     aNumberSuchAs: 'A number, such as 8.5 or 39 3/8',
     expected: 'Expected {{expected}}',
   },

@@ -11,14 +11,14 @@ export const turnTools = {
   caster: 'Caster',
   casterTurnedOutTurned: 'caster = (turned out − turned in) / (2 sin angle)',
   theCasterSwingLinear:
-    'The caster swing: linear by nature, within about 0.05° up to 8° of caster. Positive leans back.',
+    'The usual formula of the caster swing: linear, within about 0.05° up to 8° of caster. Positive leans back.',
   camberInATurn: 'Camber in a turn',
   whatCasterAndSai: 'What caster and SAI do to a front wheel’s camber when it is steered.',
   camberStraightAhead: 'Camber straight ahead',
   steeringAxisInclinationSai: 'Steering axis inclination (SAI, KPI)',
   steeredToFrontToward: 'Steered to, front toward the car +',
   at20OfSteer: 'At 20° of steer the outside wheel is at −1.57°, the inside one at +1.17°.',
-  camberThen: 'Camber then',
+  camberThen: 'Camber when steered',
   theSpinAxisTurned:
     'the spin axis turned about the steering axis (Rodrigues) until it heads as steered',
   rigidRotationExactThe: 'Rigid rotation, exact; the wheel starts at toe 0.',

@@ -69,9 +69,9 @@ export const wearLab = {
   wearLabPage: {
     space: 'Space',
     driveStop: 'drive, stop',
-    backAndOnBy: 'back and on by 1000 km',
+    backAndOnBy: 'back or forward by 1000 km',
     wheelLeftFrontRight: 'wheel: left front, right front, left rear, right rear',
-    putRightBesideIt: 'put right beside it, or alone',
+    putRightBesideIt: 'show the car put right beside it',
     ctrl: 'Ctrl',
     backToToday: 'back to today',
     ourFormula: 'Our formula',
@@ -80,7 +80,8 @@ export const wearLab = {
     ofTiresPer1: '{{minor}} of tires per 1 000 km',
     wearLab: 'Wear lab',
     settings: 'Settings',
-    partOfThisLink: 'Part of this link could not be read and is left as usual: {{faults}}.',
+    partOfThisLink:
+      'Part of this link could not be read, so the usual values are used there: {{faults}}.',
     readingTheTreadOf: 'Reading the tread of this visit…',
     asItIs: 'As it is',
     putRight: 'Put right',

@@ -39,7 +39,7 @@ export const problems: Translation<typeof english> = {
   decisionSaving: 'Esta decisión ya se está guardando',
   visitIdTaken: 'No se pudo guardar este coche; su identificador ya existe',
   entryTaken: 'El identificador de una entrada ya existe',
-  roleForbids: 'Su función no permite esto ({{right}})',
+  roleForbids: 'Su función no permite esto',
   changedMeanwhile: 'Otra persona ha cambiado «{{name}}» mientras tanto; mírela otra vez',
   mostLinks: 'Una visita tiene como mucho {{most}} enlaces; termine uno primero',
   tooFewCars: 'Hay muy pocos coches para aprender: hacen falta {{least}}',

@@ -6,6 +6,7 @@ export const system: Translation<typeof english> = {
     title: 'Sistema',
     backToToday: 'volver a hoy',
     loading: 'Cargando',
+    onlyTheLeadSees: 'Solo el responsable ve cómo está esta instalación.',
     tryAgain: 'Intentar otra vez',
     allWell: 'Todo está bien.',
     lookAt_one: 'Hay una cosa que mirar.',

@@ -170,7 +170,7 @@ describe('an angle inside its limits that eats an edge', () => {
   it('is named as what made the wear, and its chance of being out is said apart', () => {
     for (const { headline, sure } of [said(undefined), said([-2.6, 0])]) {
       expect(headline).toBe('Camber is eating the inner edge of the left front tire.');
-      expect(sure).toMatch(/^That it is outside its limits: \d+ in 100\.$/);
+      expect(sure).toMatch(/^Chance that it is outside its limits: \d+ in 100\.$/);
     }
   });
 });

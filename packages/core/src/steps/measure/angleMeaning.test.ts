@@ -104,7 +104,7 @@ describe('bentParts', () => {
         ENGLISH_SCREENS.measure,
       );
     expect(said(38, 34)).toEqual([
-      'It turns 4.0° further to the left: the rack is off center. Center it before the rods are turned, and set the steering wheel after.',
+      'It turns 4.0° further to the left: the rack is off centre. Centre it before the rods are turned, and set the steering wheel after.',
     ]);
     expect(said(36, 35)).toEqual([]);
   });

@@ -218,7 +218,7 @@ export const meaning = {
   setback: (side: Side, mm: string) =>
     `Setback: the ${side} front wheel is ${mm} mm further back; look for a bent arm or cradle.`,
   lockUneven: (degrees: string, more: Side) =>
-    `It turns ${degrees} further to the ${more}: the rack is off center. Center it before the rods are turned, and set the steering wheel after.`,
+    `It turns ${degrees} further to the ${more}: the rack is off centre. Centre it before the rods are turned, and set the steering wheel after.`,
   totalToe: (size: string, isIn: boolean, axle: 'front' | 'rear') =>
     `Total toe-${isIn ? 'in' : 'out'} of ${size} at the ${axle}: both tires scrub.${axle === 'rear' && !isIn ? ' Toe-out at the rear can make the car spin.' : ''}`,
   camber: (size: string, axle: 'front' | 'rear', side: Side, edge: 'inner' | 'outer') =>

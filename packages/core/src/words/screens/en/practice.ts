@@ -10,7 +10,7 @@ interface Lesson {
 export const lessons = {
   softSet: {
     title: 'One soft set',
-    about: 'Four tires of one age, worn alike. The plain one to begin with.',
+    about: 'Four tires of one age, worn alike. The easy one to begin with.',
     said: [
       'Both shoulders low and the centre high on every tire is pressure, not angles.',
       'Put the valve gauge on before you sell an alignment: it takes three minutes.',

@@ -99,7 +99,7 @@ export const stepWhy = {
   standsLeft: 'It is off to the left: set it straight.',
   standsRight: 'It is off to the right: set it straight.',
   wasMoved: 'What was set moves it: check whether it is straight.',
-  customerSays: 'The customer says that it is off center.',
+  customerSays: 'The customer says that it is off centre.',
 } as const;
 
 /** Why a step is done where nothing has to be measured again. */
