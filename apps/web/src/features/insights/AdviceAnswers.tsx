@@ -12,8 +12,10 @@ import { saveFile } from '../../shared/saveFile.ts';
 import { SIDE_BY_SIDE } from '../../shared/sideBySide.ts';
 import { adviceAsCsv } from './adviceAsCsv.ts';
 import { adviceWords } from './adviceWords.ts';
+import { hundreds, percent } from './bandWords.ts';
 import { AnswerBars } from './AnswerBars.tsx';
 import { t } from '../../words/insights.ts';
+import { keepUnits } from '../../words/pageTexts.ts';
 
 /** What was advised, and what customers said to it: by action, and by who asked. */
 export function AdviceAnswers({ session, query }: { session: Session; query: InsightQuery }) {
@@ -47,7 +49,7 @@ function Answers({ data, session }: { data: Advice; session: Session }) {
           <Typography variant="h1" component="h2" id="answers">
             {headline(work)}
           </Typography>
-          <Typography color="textSecondary">{underIt(all, work)}</Typography>
+          <Typography color="textSecondary">{keepUnits(underIt(all, work))}</Typography>
         </Box>
         <Button
           onClick={() => saveFile('advice.csv', adviceAsCsv(data.counts, session), 'text/csv')}
@@ -72,7 +74,6 @@ function Answers({ data, session }: { data: Advice; session: Session }) {
 }
 
 const TEN = 10;
-const FULL = 100;
 
 function headline({ accepted }: Acceptance<string>): string {
   if (accepted.isTooFew) return t('adviceAnswers.tooFewAnswersTo');
@@ -86,13 +87,9 @@ function underIt(all: Acceptance<string>, work: Acceptance<string>): string {
     !accepted.isTooFew &&
       t('adviceAnswers.ofThoseWhoAnswered', {
         part: percent(accepted.part),
-        low: percent(accepted.low),
+        low: hundreds(accepted.low),
         high: percent(accepted.high),
       }),
     overridden > 0 && t('adviceAnswers.choseOtherwise', { overridden }),
   );
-}
-
-function percent(part: number): string {
-  return `${Math.round(FULL * part)} %`;
 }

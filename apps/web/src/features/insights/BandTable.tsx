@@ -1,6 +1,6 @@
 import type { Reliability } from '@keen/core';
 import Box from '@mui/material/Box';
-import { percent } from './bandWords.ts';
+import { hundreds, percent } from './bandWords.ts';
 import { FIGURES } from '../../shared/figures.ts';
 import { t } from '../../words/insights.ts';
 
@@ -20,11 +20,11 @@ export function BandTable({ bands }: { bands: Reliability['bands'] }) {
       <tbody>
         {bands.map(({ from, to, said, found }) => (
           <tr key={from}>
-            <th scope="row">{t('bandTable.to', { from: percent(from), to: percent(to) })}</th>
+            <th scope="row">{t('bandTable.to', { from: hundreds(from), to: percent(to) })}</th>
             <td>{found.of}</td>
             <td>{percent(said)}</td>
             <td>{percent(found.part)}</td>
-            <td>{t('bandTable.range', { low: percent(found.low), high: percent(found.high) })}</td>
+            <td>{t('bandTable.range', { low: hundreds(found.low), high: percent(found.high) })}</td>
           </tr>
         ))}
       </tbody>

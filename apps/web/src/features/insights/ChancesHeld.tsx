@@ -9,9 +9,10 @@ import { ChartOrTable } from '../../shared/ChartOrTable.tsx';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
 import { BandTable } from './BandTable.tsx';
-import { percent } from './bandWords.ts';
+import { hundreds, percent } from './bandWords.ts';
 import { bandsAsCsv } from './bandsAsCsv.ts';
 import { t } from '../../words/insights.ts';
+import { keepUnits } from '../../words/pageTexts.ts';
 
 const BandChart = lazy(async () => ({ default: (await import('./BandChart.tsx')).BandChart }));
 
@@ -32,7 +33,7 @@ function Held({ data }: { data: Reliability }) {
         {headline(data)}
       </Typography>
       <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
-        {underIt(data)}
+        {keepUnits(underIt(data))}
       </Typography>
       {data.bands.length > 0 && (
         <Box sx={{ mt: 1.5, maxWidth: 620 }}>
@@ -90,7 +91,7 @@ function offWords({ said, found }: Reliability['bands'][number]): string {
   return t('chancesHeld.whereWasSaidCame', {
     said: percent(said),
     part: percent(found.part),
-    low: percent(found.low),
+    low: hundreds(found.low),
     high: percent(found.high),
   });
 }

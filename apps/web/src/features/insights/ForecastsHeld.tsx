@@ -18,9 +18,10 @@ import { DEPTH_UNIT_WORDS, showDepth, showFar } from '../../shared/format.ts';
 import { ChartOrTable } from '../../shared/ChartOrTable.tsx';
 import { Loaded } from '../../shared/Loaded.tsx';
 import { saveFile } from '../../shared/saveFile.ts';
-import { percent } from './bandWords.ts';
+import { hundreds, percent } from './bandWords.ts';
 import { FIGURES } from '../../shared/figures.ts';
 import { t } from '../../words/insights.ts';
+import { keepUnits } from '../../words/pageTexts.ts';
 
 const ForecastChart = lazy(async () => ({
   default: (await import('./ForecastChart.tsx')).ForecastChart,
@@ -49,7 +50,7 @@ function HeldForecasts({ data, units }: { data: Held; units: Units }) {
         {headline(data)}
       </Typography>
       <Typography color="textSecondary" sx={{ maxWidth: 860 }}>
-        {underIt(data)}
+        {keepUnits(underIt(data))}
       </Typography>
       {data.cars > 0 && <KindTable kinds={data.kinds} />}
       {data.points.length > 0 && (
@@ -104,7 +105,7 @@ function KindTable({ kinds }: { kinds: Held['kinds'] }) {
                 <td>
                   {t('forecastsHeld.to', {
                     mean: percent(lost.mean),
-                    low: percent(lost.interval.low),
+                    low: hundreds(lost.interval.low),
                     high: percent(lost.interval.high),
                   })}
                 </td>
@@ -169,13 +170,13 @@ function underIt({ cars, ribs, isTooFew, isCut, lost, within }: Held): string {
   const { low, high } = lost.interval;
   const part = t('forecastsHeld.theyLostOfWhat', {
     mean: percent(lost.mean),
-    low: percent(low),
+    low: hundreds(low),
     high: percent(high),
     mean2: lifeWords(lost.mean),
   });
   const span = t('forecastsHeld.ofTheReadingsLay', {
     part: percent(within.part),
-    low: percent(within.low),
+    low: hundreds(within.low),
     high: percent(within.high),
   });
   return spaced(seen, part, span, rule, isCut && t('forecastsHeld.onlyTheLatest2'));

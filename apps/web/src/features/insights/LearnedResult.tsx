@@ -12,6 +12,7 @@ import { adviceWords } from './adviceWords.ts';
 import { FigureTable } from './FigureTable.tsx';
 import { faultRows, learnedAsCsv, lineRows, traitRows } from './learnedFigures.ts';
 import { t } from '../../words/insights.ts';
+import { keepUnits } from '../../words/pageTexts.ts';
 
 type Result = NonNullable<LearningRun['result']>;
 
@@ -32,7 +33,7 @@ export function LearnedResult({ version, result }: { version: number; result: Re
         </Button>
       </Box>
       <Typography color="textSecondary" sx={{ maxWidth: 860, mb: 1.5 }}>
-        {underIt(result)}
+        {keepUnits(underIt(result))}
       </Typography>
       <Box sx={{ ...SIDE_BY_SIDE, alignItems: 'start' }}>
         <FigureTable title={t('learnedResult.wear')} rows={traitRows(result)} />

@@ -1,7 +1,7 @@
 import type { Comebacks, Units } from '@keen/contract';
 import Box from '@mui/material/Box';
 import { showFar } from '../../shared/format.ts';
-import { percent } from './bandWords.ts';
+import { hundreds, percent } from './bandWords.ts';
 import { WORK_TITLES } from './comebackWords.ts';
 import { FIGURES } from '../../shared/figures.ts';
 import { t } from '../../words/insights.ts';
@@ -42,8 +42,8 @@ export function WorkTable({ data, units }: { data: Comebacks; units: Units }) {
                   <strong>{percent(held.part)}</strong>{' '}
                   <Box component="span" sx={{ color: 'text.secondary' }}>
                     {t('workTable.to', {
-                      low: percent(held.low).replace(' %', ''),
-                      high: percent(held.high).replace(' %', ''),
+                      low: hundreds(held.low),
+                      high: hundreds(held.high),
                     })}
                   </Box>
                 </>

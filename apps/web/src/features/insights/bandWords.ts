@@ -2,7 +2,10 @@ import type { Reliability } from '@keen/core';
 import { t } from '../../words/insights.ts';
 
 const FULL = 100;
-export const percent = (part: number) => `${Math.round(FULL * part)} %`;
+/** A part in hundreds, as the lower end of a range has it: `42`. */
+export const hundreds = (part: number) => Math.round(FULL * part).toFixed(0);
+/** The same by itself or at the upper end: `50 %`. */
+export const percent = (part: number) => `${hundreds(part)} %`;
 
 /** A band of chances in words, for people who cannot see the chart. */
 export function bandWords({ said, found }: Reliability['bands'][number]): string {

@@ -132,8 +132,8 @@ export const shop = {
     notSavedThePapers: 'Not saved; the papers are as before.',
   },
   priceForm: {
-    taxIsInThem: 'Prices include tax',
-    taxComesOnTop: 'Tax is added',
+    taxIsInThem: 'Included',
+    taxComesOnTop: 'Added on top',
     prices: 'Prices',
     decideAndTheEstimates:
       'Decide and the estimates use these. A change leaves estimates already made as they are.',
@@ -141,7 +141,7 @@ export const shop = {
     currency: 'Currency',
     aCodeSuchAs: 'A code such as EUR',
     tax: 'Tax',
-    inThePrices: 'In the prices',
+    inThePrices: 'Tax in the prices',
     suchAs9850: 'Such as 98.50',
     lineExpected: 'Line {{line}}: expected {{expected}}.',
     openAPriceTable: 'Open a price table',

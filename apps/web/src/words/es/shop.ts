@@ -135,8 +135,8 @@ export const shop: Translation<typeof english> = {
     notSavedThePapers: 'Sin guardar; los papeles siguen como antes.',
   },
   priceForm: {
-    taxIsInThem: 'El impuesto va incluido',
-    taxComesOnTop: 'El impuesto se añade',
+    taxIsInThem: 'Incluido',
+    taxComesOnTop: 'Se añade',
     prices: 'Precios',
     decideAndTheEstimates:
       'Los usan Decidir y los presupuestos. Un cambio deja como están los presupuestos ya hechos.',
@@ -144,7 +144,7 @@ export const shop: Translation<typeof english> = {
     currency: 'Moneda',
     aCodeSuchAs: 'Un código, por ejemplo EUR',
     tax: 'Impuesto',
-    inThePrices: 'En los precios',
+    inThePrices: 'Impuesto en los precios',
     suchAs9850: 'Por ejemplo 98.50',
     lineExpected: 'Línea {{line}}: se esperaba {{expected}}.',
     openAPriceTable: 'Abrir una tabla de precios',
