@@ -73,6 +73,7 @@ const verdict: VerdictTexts = {
     `The ${places[wheel]} ${rib} rib was not read, and the rest of that tire is uneven. Read it before deciding: an edge that cannot be read may be gone.`,
   foundOut: 'The tread shows nothing out, but an angle measured today is outside its limits.',
   oneIsOut: 'No single cause stands out, but one of the angles may well be out.',
+  hardlyWorn: 'The tires have worn too little to tell.',
   noneStandsOut: 'No cause stands out.',
   likeliest: (cause, where, chance) =>
     `The likeliest fault is ${lower(causes[cause])} at the ${places[where]}, at ${chance}.`,
@@ -226,6 +227,19 @@ const advice: AdviceTexts = {
     'The tread does not explain how the driver says the car handles: measure the alignment.',
   shaking:
     'The driver feels a vibration, and the tires can stay: balance the wheels first, and look for a bent wheel, a flat spot or a weak damper.',
+  pull: (angle, by, to) =>
+    `Front ${angle} differs by ${by}° from left to right, which pulls the car to the ${to}: set both sides alike.`,
+  unexplained: {
+    pull: 'The driver feels a pull, but the angles measured today are in order: swap the two front tires. If the pull changes side, it is a tire; if it stays, check the brakes.',
+    wheelOff:
+      'The angles measured today are in order, but the steering wheel is off: set it straight with both tie rods.',
+    wander:
+      'The driver says it wanders, but the angles measured today are in order: check joints, bushings and caster.',
+    noReturn:
+      'The driver says the steering does not return, but camber and toe are in order today: check the caster, and look for a joint or a strut mount that binds.',
+  },
+  hardlyWorn:
+    'The tires have hardly worn yet, so the tread says little: read it again at the next visit.',
   foundOut:
     'An angle measured today is outside its limits, but the tread does not show it: measure it again before anything is set.',
   foundOutLately:

@@ -95,6 +95,7 @@ const verdict: VerdictTexts = {
     `Falta la lectura del borde ${rib === 'inner' ? 'interior' : 'exterior'} del neumático ${ofTire[wheel]}, y el resto de ese neumático está desigual. Mídalo antes de decidir: un borde que no se puede medir puede estar gastado del todo.`,
   foundOut:
     'El dibujo no muestra nada fuera de medida, pero un ángulo medido hoy está fuera de sus límites.',
+  hardlyWorn: 'Los neumáticos se han gastado demasiado poco para saberlo.',
   oneIsOut: 'No destaca ninguna causa, pero es posible que algún ángulo esté fuera de medida.',
   noneStandsOut: 'No destaca ninguna causa.',
   likeliest: (cause, where, chance) =>
@@ -270,6 +271,19 @@ const advice: AdviceTexts = {
   handling: 'El dibujo no explica lo que el conductor nota al conducir: mida la alineación.',
   shaking:
     'El conductor nota una vibración y los neumáticos pueden seguir: primero equilibre las ruedas y busque una llanta doblada, un plano en el dibujo o un amortiguador flojo.',
+  pull: (angle, by, to) =>
+    `${angle === 'camber' ? 'La caída delantera' : 'El avance'} difiere en ${by}° de un lado a otro, y eso tira del coche hacia la ${to === 'left' ? 'izquierda' : 'derecha'}: iguale los dos lados.`,
+  unexplained: {
+    pull: 'El conductor nota que tira, pero los ángulos medidos hoy están en orden: intercambie los dos neumáticos delanteros. Si el tirón cambia de lado, es un neumático; si no, revise los frenos.',
+    wheelOff:
+      'Los ángulos medidos hoy están en orden, pero el volante está torcido: enderécelo con las dos barras de dirección.',
+    wander:
+      'El conductor dice que el coche se desvía, pero los ángulos medidos hoy están en orden: revise articulaciones, casquillos y avance.',
+    noReturn:
+      'El conductor dice que la dirección no vuelve, pero caída y convergencia están hoy en orden: revise el avance y busque una articulación o un soporte de amortiguador agarrotado.',
+  },
+  hardlyWorn:
+    'Los neumáticos apenas se han gastado, así que el dibujo dice poco: léalo otra vez en la próxima visita.',
   foundOut:
     'Un ángulo medido hoy está fuera de sus límites, pero el dibujo no lo muestra: mídalo otra vez antes de ajustar nada.',
   foundOutLately:

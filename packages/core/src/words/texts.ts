@@ -8,6 +8,7 @@ import type {
   Side,
   Wheel,
 } from '@keen/contract/words';
+import type { Unexplained } from '../engine/diagnosis/plainFacts.ts';
 import type { SeenWear } from '../engine/diagnosis/treadSeen.ts';
 
 /**
@@ -30,6 +31,7 @@ export interface VerdictTexts {
   foundOut: string;
   /** No cause is likely, but that some angle is out is. */
   oneIsOut: string;
+  hardlyWorn: string;
   noneStandsOut: string;
   likeliest(cause: Cause, where: Wheel | Axle, chance: string): string;
   unclear(cause: Cause, where: Wheel | Axle): string;
@@ -115,6 +117,12 @@ export interface AdviceTexts {
   handling: string;
   /** A vibration on tires that stay. */
   shaking: string;
+  /** A front angle that differs between the sides, by degrees, and pulls the car as the driver says. */
+  pull(angle: 'camber' | 'caster', by: string, to: Side): string;
+  /** How it handles, though every angle is in order today. */
+  unexplained: Record<Unexplained, string>;
+  /** No rib has lost enough to tell. */
+  hardlyWorn: string;
   /** Out on the rig today, which the tread does not show. */
   foundOut: string;
   /** Out on the rig today, and likely only since lately. */

@@ -1,12 +1,8 @@
 import { ACTIONS } from '@keen/contract/words';
-import type { Action, Axle, Cause, Complaint, Wheel } from '@keen/contract/words';
-import type { ResolvedCase } from '../case/resolveCase.ts';
-import { WHEEL_ORDER } from '../case/wheels.ts';
-import { historyFacts } from './historyFacts.ts';
+import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
 import type { Bar } from '../outlook/outlook.ts';
-import { rigReadings } from './rigReadings.ts';
-import { treadSeen, unreadEdges } from './treadSeen.ts';
-import type { Doubted, SeenWear } from './treadSeen.ts';
+import type { PlainFacts } from './plainFacts.ts';
+import type { SeenWear } from './treadSeen.ts';
 
 /** Faults that one piece of work puts right. */
 export type FaultGroup = 'alignment' | 'looseness' | 'bounce' | 'pressure';
@@ -46,40 +42,6 @@ export const GUESSED_FROM = 0.2;
 
 /** A reason is given for each cause at least this likely. */
 export const NAME_CAUSE_FROM = 0.3;
-
-/** What speaks for work whatever the chances are. */
-export interface PlainFacts {
-  /** Wear that anyone can see or feel. */
-  seen: readonly SeenWear[];
-  /** Ribs that must be read again before anything is decided by them. */
-  doubted: readonly Doubted[];
-  /** Edges not read on tires that are uneven as far as they were. */
-  unread: readonly Doubted[];
-  /**
-   * What has moved the angles since the car was last aligned, where no rig has found them in tolerance since.
-   */
-  moved: 'height' | 'parts' | null;
-  /** What a rig has found today: all in tolerance or within its own error, any of them out, or not all read. */
-  measured: 'inOrder' | 'out' | null;
-  /** Wheels where excessive play was found by hand. */
-  playFound: readonly Wheel[];
-  /** Wheels with play short of excessive. */
-  somePlay: readonly Wheel[];
-  /** Tires with waves under the hand. */
-  wavesFelt: readonly Wheel[];
-  /** Wheels whose pressure is off the placard today, beyond the gauge's error. */
-  pressureFound: readonly Wheel[];
-  /** The driver reports a pull, a crooked wheel or wander, and no rig has looked at the angles. */
-  isHandlingOff: boolean;
-  /** The driver reports a vibration, and no tire is low enough to come off for a new, balanced one. */
-  isShaking: boolean;
-  /** The angles were set, or parts put in, late in the tires' life: today's are not those that wore them. */
-  isSetSince: boolean;
-  /** Aligned after most of the wear, neither moved nor measured since: the angles may be in order again. */
-  isAlignedLately: boolean;
-  /** The trouble began with a kerb or a pothole. */
-  isKnocked: boolean;
-}
 
 /** What each course puts right, without the pressures: every course but fitting alone sets them. */
 const PUTS_RIGHT: Record<Action, readonly FaultGroup[]> = {
@@ -159,9 +121,9 @@ function saidNow(
  */
 export function isFindingDoubted(
   { alignment }: Pick<GroupChances, 'alignment'>,
-  { measured, isSetSince }: PlainFacts,
+  { measured, isSetSince, pull }: PlainFacts,
 ): boolean {
-  return measured === 'out' && !isSetSince && alignment < SHOWN_FROM;
+  return measured === 'out' && !isSetSince && pull === null && alignment < SHOWN_FROM;
 }
 
 function barsWhateverIsSaid(
@@ -191,6 +153,15 @@ function barsWhateverIsSaid(
     bars.fitOnly = 'complaint';
     bars.inflateAndWatch = 'complaint';
   }
+  if (facts.unexplained !== null) bars.fitOnly = 'complaint';
+  if (facts.unexplained === 'wheelOff') {
+    // The wheel is set straight with the tie rods, the last step of an alignment.
+    bars.inflateAndWatch = 'complaint';
+    delete bars.align;
+  }
+  // What is likely of it is what is likely of any car.
+  const isTold = alignment >= SHOWN_FROM || facts.isHandlingOff || seen.length > 0;
+  if (facts.isHardlyWorn && !isTold) bars.checkAlignment ??= 'unlikely';
   if (facts.isShaking) {
     bars.fitOnly = 'complaint';
     bars.inflateAndWatch = 'complaint';
@@ -281,74 +252,4 @@ export function isDampersFirst(
   if (playFound.length > 0 || said.includes('looseness')) return true;
   const isAsked = alignment >= NAME_CAUSE_FROM || moved !== null || isOneSided(seen);
   return isAsked && measured !== 'inOrder';
-}
-
-/** Takes the plain facts out of a case. */
-export function plainFacts(resolved: ResolvedCase): PlainFacts {
-  const history = historyFacts(resolved);
-  const { isHeightChanged, hasNewParts, isOnlyBraking } = history;
-  const measured = measuredAngles(resolved);
-  const moved = isHeightChanged ? 'height' : hasNewParts ? 'parts' : null;
-  return {
-    seen: treadSeen(resolved),
-    doubted: [],
-    unread: unreadEdges(resolved),
-    moved: measured === null ? moved : null,
-    measured,
-    pressureFound: pressuresOff(resolved),
-    isHandlingOff:
-      measured === null &&
-      !isOnlyBraking &&
-      resolved.complaints.some((complaint) => HANDLING.includes(complaint)),
-    isShaking:
-      !isOnlyBraking && resolved.complaints.includes('vibration') && doAllTiresStay(resolved),
-    playFound: WHEEL_ORDER.filter((wheel) => resolved.play[wheel] === 'excessive'),
-    somePlay: WHEEL_ORDER.filter((wheel) => resolved.play[wheel] === 'some'),
-    wavesFelt: WHEEL_ORDER.filter((wheel) => {
-      const { cupping } = resolved.tires[wheel];
-      return cupping === 'some' || cupping === 'heavy';
-    }),
-    isSetSince: history.areAnglesRecent,
-    isAlignedLately: measured === null && history.isAlignedLately,
-    isKnocked: history.isKnocked,
-  };
-}
-
-/** What the angles are asked for when the driver reports it; a pull under the brakes alone is the brakes'. */
-const HANDLING: readonly Complaint[] = [
-  'pullsLeft',
-  'pullsRight',
-  'wheelOffLeft',
-  'wheelOffRight',
-  'wander',
-  'noReturn',
-];
-
-/** New tires are balanced when they are fitted; these stay on. */
-function doAllTiresStay({ tires, limitsMm }: ResolvedCase): boolean {
-  return WHEEL_ORDER.every((wheel) =>
-    Object.values(tires[wheel].readMm)
-      .flat()
-      .every((mm) => mm > limitsMm.advise),
-  );
-}
-
-/** Part of the placard that a gauge may be off by. */
-const GAUGE_ERROR = 0.02;
-
-function pressuresOff({ tires, tolerances }: ResolvedCase): Wheel[] {
-  return WHEEL_ORDER.filter((wheel) => {
-    const ratio = tires[wheel].pressureRatio;
-    return ratio !== null && Math.abs(ratio - 1) > tolerances.pressure + GAUGE_ERROR;
-  });
-}
-
-function measuredAngles(resolved: ResolvedCase): PlainFacts['measured'] {
-  const read = rigReadings(resolved);
-  const isOut = read.some(
-    ({ degrees, limits: [low, high], error }) =>
-      degrees !== null && (degrees < low - error || degrees > high + error),
-  );
-  if (isOut) return 'out';
-  return read.some(({ degrees }) => degrees === null) ? null : 'inOrder';
 }

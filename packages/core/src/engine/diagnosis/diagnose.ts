@@ -19,8 +19,10 @@ import {
 import { STATE, STATE_SIZE } from '../wear/state.ts';
 import { tireLoss } from '../wear/tireLoss.ts';
 import { createAttribution } from './attribution.ts';
-import { barredCourses, isDampersFirst, plainFacts, SAID_FROM } from './chooseAction.ts';
-import type { CauseChance, FaultGroup, GroupChances, PlainFacts } from './chooseAction.ts';
+import { barredCourses, isDampersFirst, SAID_FROM } from './chooseAction.ts';
+import type { CauseChance, FaultGroup, GroupChances } from './chooseAction.ts';
+import { plainFacts } from './plainFacts.ts';
+import type { PlainFacts } from './plainFacts.ts';
 import { carsToday } from './carsToday.ts';
 import { createFaultClassifier, FAULT_COUNT } from './classifyFaults.ts';
 import { checkAnswers, nextChecks } from './nextChecks.ts';
@@ -233,13 +235,12 @@ export function createDiagnosisRun(
     };
   }
 
-  /** What is plain; with angles found in order, a reading that is likely wrong shows no wear. */
+  /** What is plain; a reading that is likely wrong shows no wear. */
   function factsNow(): PlainFacts {
     const doubted = oddities
       .doubted(sweeps)
       .filter(({ wheel, rib }) => standsAlone(resolved.tires[wheel], rib));
-    const seen = plain.measured === 'inOrder' ? treadSeen(resolved, doubted) : plain.seen;
-    return { ...plain, doubted, seen };
+    return { ...plain, doubted, seen: treadSeen(resolved, doubted) };
   }
 
   function outlook(cars = thinned(draws), checks = answersTo(cars)): Outlook {

@@ -1,3 +1,4 @@
+import type { Side } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
 import { axleOf, WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
 import { STATE } from '../wear/state.ts';
@@ -5,6 +6,9 @@ import { STATE } from '../wear/state.ts';
 /** A rig's reading is out only by more than its own error, degrees: one camber, the toe of two wheels. */
 const CAMBER_ERROR = 0.1;
 const TOTAL_TOE_ERROR = 0.06;
+
+/** The most that left and right may differ in front without a pull, degrees (common practice, no source). */
+export const CROSS = { camber: 0.5, caster: 0.5 } as const;
 
 /** An angle that a rig reads, and its limits. */
 export interface RigReading {
@@ -40,4 +44,24 @@ export function rigReadings({
       };
     }),
   ];
+}
+
+/** Front camber or caster that differs between the sides by more than it may, and where that pulls the car. */
+export interface Pull {
+  angle: 'camber' | 'caster';
+  /** Degrees, above 0. */
+  by: number;
+  /** The side with more positive camber, or with less caster. */
+  to: Side;
+}
+
+/** What was measured that pulls the car to a side: differences beyond the rig's error and {@link CROSS}. */
+export function pulls({ angles }: Pick<ResolvedCase, 'angles'>): Pull[] {
+  return (['camber', 'caster'] as const).flatMap((angle): Pull[] => {
+    const [left, right] = [angles.lf[angle], angles.rf[angle]];
+    if (left === null || right === null) return [];
+    const by = Math.abs(left - right);
+    if (by <= CROSS[angle] + CAMBER_ERROR) return [];
+    return [{ angle, by, to: left > right === (angle === 'camber') ? 'left' : 'right' }];
+  });
 }

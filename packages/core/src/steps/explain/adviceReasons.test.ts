@@ -1,5 +1,5 @@
 import type { CaseFile } from '@keen/contract';
-import type { Action } from '@keen/contract/words';
+import type { Action, Complaint } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
 import { ENGLISH } from '../../words/english.ts';
 import { SPANISH } from '../../words/spanish.ts';
@@ -108,6 +108,80 @@ describe('reasons of an advice', () => {
     const goes = shakes({ lf: low, rf: low });
     expect(goes.action).toBe('fitOnly');
     expect(goes.codes!.map(({ code }) => code)).not.toContain('shaking');
+  });
+
+  describe('of a car that a rig has looked at', () => {
+    const measured = (complaint: Complaint, angles: Partial<Record<'lf' | 'rf', object>> = {}) => {
+      const plain = { camber: -0.4, toe: 0.05, caster: 4 };
+      return diagnose(
+        evenCar({}, (file) => {
+          file.complaints = [complaint];
+          file.angles = { lf: plain, rf: plain, lr: plain, rr: plain, ...angles };
+        }),
+      ).diagnosis.recommendation;
+    };
+
+    it('name the difference from side to side that pulls as the driver says', () => {
+      // Each within its own limits, and no tread would show it.
+      const left = { camber: 0.4, toe: 0.05, caster: 4 };
+      const right = { camber: -0.6, toe: 0.05, caster: 4 };
+      const pulls = measured('pullsLeft', { lf: left, rf: right });
+      expect(pulls.action).toBe('align');
+      expect(pulls.reasons).toEqual([
+        'Front camber differs by 1.0° from left to right, which pulls the car to the left: set both sides alike.',
+      ]);
+      const [code] = pulls.codes!;
+      expect(adviceReason(code!, SPANISH)).toMatch(/difiere en 1,0° .* hacia la izquierda/);
+      // The other way, it explains nothing.
+      const other = measured('pullsRight', { lf: left, rf: right });
+      expect(other.codes!.map((one) => one.code)).toEqual(['unexplained']);
+      // Less caster pulls, more does not.
+      const less = { camber: -0.4, toe: 0.05, caster: 3.2 };
+      expect(measured('pullsRight', { rf: less }).reasons[0]).toMatch(
+        /^Front caster differs by 0\.8°/,
+      );
+      expect(measured('pullsLeft', { rf: less }).codes![0]!.code).toBe('unexplained');
+    });
+
+    it.each([
+      ['pullsLeft', 'inflateAndWatch', /swap the two front tires/],
+      ['wheelOffRight', 'align', /set it straight with both tie rods/],
+      ['wander', 'inflateAndWatch', /check joints, bushings and caster/],
+      ['noReturn', 'inflateAndWatch', /a strut mount that binds/],
+    ] as const)('answer %s though every angle is in order', (complaint, action, said) => {
+      const advised = measured(complaint);
+      expect(advised.action).toBe(action);
+      expect(advised.reasons).toEqual([expect.stringMatching(said)]);
+    });
+  });
+
+  it('say that a tread that has hardly worn cannot tell, and sell no alignment on it', () => {
+    const new500 = evenCar({}, (file) => {
+      for (const tire of Object.values(file.tires)) {
+        Object.assign(tire, { newDepth: 8, distance: 500 });
+        tire.stations = [{ inner: 7.9, centre: 7.9, outer: 7.8 }];
+      }
+    });
+    const { diagnosis } = diagnose(new500);
+    expect(diagnosis.recommendation).toMatchObject({
+      action: 'fitOnly',
+      codes: [{ code: 'hardlyWorn', figures: [] }],
+    });
+    expect(verdictOf(diagnosis, new500)).toMatchObject({
+      headline: 'The tires have worn too little to tell.',
+      isHealthy: false,
+    });
+    const pulling = evenCar({}, (file) => {
+      file.tires = new500.tires;
+      file.complaints = ['pullsLeft'];
+    });
+    expect(diagnose(pulling).diagnosis.recommendation.action).toBe('checkAlignment');
+  });
+
+  it('ask for a reading again that is likely wrong, and nothing else of its tire', () => {
+    const { action, codes } = diagnose(evenCar({ rf: [5.6, 0.5, 5.6] })).diagnosis.recommendation;
+    expect(action).toBe('inflateAndWatch');
+    expect(codes!.map(({ code }) => code)).toEqual(['readAgain', 'atLimit']);
   });
 
   const { recommendation } = diagnose(evenCar({})).diagnosis;

@@ -1,6 +1,8 @@
 import type { ReasonCode } from '@keen/contract';
-import type { Axle, Cause, Rib, Wheel } from '@keen/contract/words';
+import type { Axle, Cause, Rib, Side, Wheel } from '@keen/contract/words';
+import type { Unexplained } from '../../engine/diagnosis/plainFacts.ts';
 import type { SeenWear } from '../../engine/diagnosis/treadSeen.ts';
+import { numberIn } from '../../words/texts.ts';
 import type { AdviceTexts, Texts } from '../../words/texts.ts';
 
 /** Reasons of an advice as codes. Figures: what stands in the sentence, chances between 0 and 1. */
@@ -11,7 +13,7 @@ export type AdviceCode =
   | 'readAgain'
   | 'unread';
 
-type Speaking = Pick<Texts, 'advice' | 'verdict'>;
+type Speaking = Pick<Texts, 'advice' | 'verdict' | 'locale'>;
 
 /** A reason of an advice as a sentence. */
 export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): string {
@@ -48,6 +50,15 @@ export function adviceReason({ code, figures }: ReasonCode, texts: Speaking): st
       return advice.atLimit(figures as Wheel[]);
     case 'seen':
       return verdict.seen(seenOf(figures), figures[3] === true);
+    case 'pull':
+      return advice.pull(
+        figures[0] as 'camber' | 'caster',
+        numberIn(texts, figures[1] as number, 1),
+        figures[2] as Side,
+      );
+    case 'unexplained':
+      return advice.unexplained[figures[0] as Unexplained];
+    case 'hardlyWorn':
     case 'partsFirst':
     case 'lookUnder':
     case 'dampersFirst':

@@ -9,7 +9,8 @@ import {
   isOneSided,
   NAME_CAUSE_FROM,
 } from '../../engine/diagnosis/chooseAction.ts';
-import type { CauseChance, GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
+import type { CauseChance, GroupChances } from '../../engine/diagnosis/chooseAction.ts';
+import type { PlainFacts } from '../../engine/diagnosis/plainFacts.ts';
 import type { SeenWear } from '../../engine/diagnosis/treadSeen.ts';
 import { ALIGNING } from '../../engine/outlook/courses.ts';
 import { ENGLISH } from '../../words/english.ts';
@@ -136,12 +137,11 @@ function reasonsFor(
   const isAngleNamed = isNamed(ANGLES);
   const seen = facts.seen.find(({ kind }) => !isNamed(MARKS[kind]));
   const isAsked = seen !== undefined || facts.isHandlingOff || facts.measured === 'out';
-  if (
-    !isAngleNamed &&
-    (chances.alignment >= NAME_CAUSE_FROM || (action === 'checkAlignment' && !isAsked))
-  ) {
-    add('oneIsOut', chances.alignment);
-  }
+  const isOneOut =
+    action === 'checkAlignment'
+      ? chances.alignment >= NAME_CAUSE_FROM || !isAsked
+      : chances.alignment >= NAME_CAUSE_FROM && !facts.isHardlyWorn;
+  if (isOneOut && !isAngleNamed) add('oneIsOut', chances.alignment);
   const addCauses = (list: readonly CauseChance[]) => {
     for (const places of alikeByChance(list)) {
       const each = places.map(({ probability }) => probability);
@@ -159,8 +159,10 @@ function reasonsFor(
   if (facts.pressureFound.length > 0) add('pressureFound', ...facts.pressureFound);
   if (facts.isHandlingOff && !isAngleNamed && !isNamed(['looseness'])) add('handling');
   if (facts.isShaking && !isNamed(['bounce'])) add('shaking');
-  if (isFindingDoubted(chances, facts)) add('foundOut');
+  if (facts.pull) add('pull', facts.pull.angle, facts.pull.by, facts.pull.to);
+  else if (isFindingDoubted(chances, facts)) add('foundOut');
   else if (facts.measured === 'out' && !isAngleNamed) add('foundOutLately');
+  if (facts.unexplained && !isNamed(['looseness'])) add('unexplained', facts.unexplained);
   const worn = replace.filter((wheel) => !unsafe.includes(wheel));
   if (worn.length > 0) add('atLimit', ...worn);
   if (facts.moved === 'height') {
@@ -177,7 +179,7 @@ function reasonsFor(
   if (codes.length === 0) {
     addCauses(causes.filter(({ probability }) => probability >= GUESSED_FROM));
   }
-  if (codes.length === 0) add('nothingOut');
+  if (codes.length === 0) add(facts.isHardlyWorn ? 'hardlyWorn' : 'nothingOut');
   // What a hand has found is answered, though no cause is likely behind it.
   const isSaid = (sought: AdviceCode) => codes.some(({ code }) => code === sought);
   const isLooseNamed = isNamed(['looseness']) || isSaid('oneIsLoose') || isSaid('playFound');

@@ -14,7 +14,8 @@ import {
   isDampersFirst,
   SAID_FROM,
 } from '../../engine/diagnosis/chooseAction.ts';
-import type { GroupChances, PlainFacts } from '../../engine/diagnosis/chooseAction.ts';
+import type { GroupChances } from '../../engine/diagnosis/chooseAction.ts';
+import type { PlainFacts } from '../../engine/diagnosis/plainFacts.ts';
 import { affectedRibs } from './affectedRibs.ts';
 import { actionWords, courseWords, verdictOf } from './verdict.ts';
 
@@ -218,6 +219,9 @@ describe('chooseAction', () => {
     isHandlingOff: false,
     isShaking: false,
     isSetSince: false,
+    pull: null,
+    unexplained: null,
+    isHardlyWorn: false,
   };
   it('does what costs least on average', () => {
     expect(chooseAction(none, plain)).toBe('fitOnly');
@@ -288,11 +292,22 @@ describe('chooseAction', () => {
         isHandlingOff: fc.boolean(),
         isShaking: fc.boolean(),
         isSetSince: fc.boolean(),
+        pull: fc.constantFrom({ angle: 'camber' as const, to: 'left' as const, by: 0.9 }, null),
+        unexplained: fc.constantFrom(
+          'pull' as const,
+          'wheelOff' as const,
+          'wander' as const,
+          'noReturn' as const,
+          null,
+        ),
+        isHardlyWorn: fc.boolean(),
       })
       // A rig that has looked answers the driver's report.
       .map((drawn) => ({
         ...drawn,
         isHandlingOff: drawn.isHandlingOff && drawn.measured === null,
+        pull: drawn.measured === 'out' ? drawn.pull : null,
+        unexplained: drawn.measured === 'inOrder' ? drawn.unexplained : null,
       }));
     const groups = ['alignment', 'looseness', 'bounce', 'pressure'] as const;
     const chances = fc
@@ -312,6 +327,7 @@ describe('chooseAction', () => {
         if (given.said.includes('looseness') || plainly.playFound.length > 0) {
           expect(action).toBe('partsThenAlign');
         }
+        if (plainly.unexplained !== null) expect(action).not.toBe('fitOnly');
         if (plainly.isShaking) expect(action).not.toMatch(/^(fitOnly|inflateAndWatch)$/);
         if (plainly.pressureFound.length > 0) expect(action).not.toBe('fitOnly');
         if (plainly.doubted.length + plainly.unread.length > 0) expect(action).not.toBe('fitOnly');

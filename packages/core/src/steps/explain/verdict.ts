@@ -3,7 +3,8 @@ import type { Action, Axle, Cause, DepthUnit, Rib, Wheel } from '@keen/contract/
 import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
 import { axleOf } from '../../engine/case/wheels.ts';
-import { GUESSED_FROM, plainFacts, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
+import { GUESSED_FROM, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
+import { plainFacts } from '../../engine/diagnosis/plainFacts.ts';
 import { standsAlone, treadSeen } from '../../engine/diagnosis/treadSeen.ts';
 import { ENGLISH } from '../../words/english.ts';
 import type { Texts } from '../../words/texts.ts';
@@ -46,7 +47,7 @@ export function verdictOf(
   const top = headlineCause(diagnosis.ranked);
   if (!top || top.probability < GUESSED_FROM) {
     const resolved = resolveCase(file);
-    const { seen, measured, unread } = plainFacts(resolved);
+    const { seen, measured, unread, isHardlyWorn } = plainFacts(resolved);
     const [worst] = seen;
     const [lacking] = unread;
     const odd = diagnosis.oddities?.find(
@@ -68,16 +69,18 @@ export function verdictOf(
               ? say.unread(lacking.wheel, lacking.rib)
               : measured === 'out'
                 ? say.foundOut
-                : isOneOut
-                  ? say.oneIsOut
-                  : say.healthy,
+                : isHardlyWorn
+                  ? say.hardlyWorn
+                  : isOneOut
+                    ? say.oneIsOut
+                    : say.healthy,
       sure: eaten ? say.outsideLimits(hundredIn(texts, eaten.probability)) : '',
       detail: top
         ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
         : say.noneStandsOut,
       also: '',
       causes: [],
-      isHealthy: !worst && !odd && !lacking && !isOneOut,
+      isHealthy: !worst && !odd && !lacking && !isOneOut && !isHardlyWorn,
     };
   }
   const alike = headlinePlaces(diagnosis.ranked);

@@ -2,6 +2,7 @@ import type { AngleLimits, SpecSheet, VisitDraft } from '@keen/contract';
 import type { Axle } from '@keen/contract/words';
 import { DEFAULT_TOLERANCES } from '../../engine/case/resolveCase.ts';
 import type { Range } from '../../engine/case/resolveCase.ts';
+import { CROSS } from '../../engine/diagnosis/rigReadings.ts';
 import { STARTING_POINTS } from './startingPoints.ts';
 
 /** Where limits come from: the visit's sheet, its case file, usual values, or custom of the trade. */
@@ -29,7 +30,12 @@ export interface Limits {
 }
 
 /** The most that two sides may differ where no sheet says (common practice, no source): degrees, mm. */
-const CUSTOM = { crossCamber: 0.5, crossCaster: 0.5, thrust: 0.15, setback: 6 } as const;
+const CUSTOM = {
+  crossCamber: CROSS.camber,
+  crossCaster: CROSS.caster,
+  thrust: 0.15,
+  setback: 6,
+} as const;
 
 /** Road limits mean nothing on a cart. */
 const CART = STARTING_POINTS.find(({ id }) => id === 'cart')!.limits;
