@@ -73,6 +73,8 @@ const verdict: VerdictTexts = {
     `The ${places[wheel]} ${rib} rib was not read, and the rest of that tire is uneven. Read it before deciding: an edge that cannot be read may be gone.`,
   foundOut: 'The tread shows nothing out, but an angle measured today is outside its limits.',
   oneIsOut: 'No single cause stands out, but one of the angles may well be out.',
+  pulls: (angle, to) =>
+    `The tread shows nothing out, but the front ${angle} measured today pulls the car to the ${to}.`,
   hardlyWorn: 'The tires have worn too little to tell.',
   noneStandsOut: 'No cause stands out.',
   likeliest: (cause, where, chance) =>

@@ -95,6 +95,8 @@ const verdict: VerdictTexts = {
     `Falta la lectura del borde ${rib === 'inner' ? 'interior' : 'exterior'} del neumático ${ofTire[wheel]}, y el resto de ese neumático está desigual. Mídalo antes de decidir: un borde que no se puede medir puede estar gastado del todo.`,
   foundOut:
     'El dibujo no muestra nada fuera de medida, pero un ángulo medido hoy está fuera de sus límites.',
+  pulls: (angle, to) =>
+    `El dibujo no muestra nada fuera de medida, pero ${angle === 'camber' ? 'la caída delantera medida' : 'el avance medido'} hoy tira del coche hacia la ${to === 'left' ? 'izquierda' : 'derecha'}.`,
   hardlyWorn: 'Los neumáticos se han gastado demasiado poco para saberlo.',
   oneIsOut: 'No destaca ninguna causa, pero es posible que algún ángulo esté fuera de medida.',
   noneStandsOut: 'No destaca ninguna causa.',

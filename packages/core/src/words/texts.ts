@@ -31,6 +31,8 @@ export interface VerdictTexts {
   foundOut: string;
   /** No cause is likely, but that some angle is out is. */
   oneIsOut: string;
+  /** A difference from side to side that was measured today, and nothing else. */
+  pulls(angle: 'camber' | 'caster', to: Side): string;
   hardlyWorn: string;
   noneStandsOut: string;
   likeliest(cause: Cause, where: Wheel | Axle, chance: string): string;

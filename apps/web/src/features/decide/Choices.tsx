@@ -180,6 +180,7 @@ const BAR_WORDS: Record<NonNullable<Choice['bar']>, string> = {
   measured: t('choices.leftOutTheAnglesHave'),
   inOrder: t('choices.leftOutTheAnglesWere'),
   foundOut: t('choices.leftOutFoundOut'),
+  pull: t('choices.leftOutPull'),
   pressureFound: t('choices.leftOutPressureFound'),
   complaint: t('choices.leftOutComplaint'),
   measureAgain: t('choices.leftOutMeasureAgain'),

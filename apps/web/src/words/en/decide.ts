@@ -37,6 +37,7 @@ export const decide = {
     leftOutTheAnglesHave: 'Left out: the angles have been measured.',
     leftOutTheAnglesWere: 'Left out: the angles were measured and are in order.',
     leftOutFoundOut: 'Left out: an angle was found outside its limits today.',
+    leftOutPull: 'Left out: it would leave the pull as it is.',
     leftOutPressureFound: 'Left out: a pressure was found off the placard today.',
     leftOutComplaint: 'Left out: it would not answer what the driver reports.',
     leftOutReadFirst: 'Left out: a rib is to be read first.',
@@ -61,8 +62,8 @@ export const decide = {
     sensorsDoNotPay_other:
       'Pressure sensors for {{count}} wheels cost {{cost}}, more than the {{atStake}} of rubber that running soft again would take.',
     inAllThanLeaving: 'In all {{mean}} than leaving it ({{low}} to {{high}}).',
-    chanceThatTheWork: '{{needless}} chance that the work is not needed,',
-    thatTheWearComes: '{{comesBack}} that the wear comes back.',
+    chanceThatTheWork: '{{needless}} chance that the tires do not need it,',
+    thatTheWearComes: '{{comesBack}} chance that the wear comes back.',
     range: '{{low}} to {{high}}',
     nothingYet: 'Nothing yet',
     leftOut: 'Left out. {{what}}',

@@ -42,6 +42,7 @@ export const decide: Translation<typeof english> = {
     leftOutTheAnglesHave: 'Queda fuera: los ángulos ya se midieron.',
     leftOutTheAnglesWere: 'Queda fuera: los ángulos se midieron y están bien.',
     leftOutFoundOut: 'Queda fuera: hoy se ha medido un ángulo fuera de sus límites.',
+    leftOutPull: 'Queda fuera: no quitaría el tirón.',
     leftOutPressureFound: 'Queda fuera: hoy se ha encontrado una presión fuera de lo indicado.',
     leftOutComplaint: 'Queda fuera: no respondería a lo que nota el conductor.',
     leftOutReadFirst: 'Queda fuera: antes hay que leer una banda.',
@@ -67,8 +68,8 @@ export const decide: Translation<typeof english> = {
     sensorsDoNotPay_other:
       'Sensores de presión para {{count}} ruedas cuestan {{cost}}, más que los {{atStake}} de caucho que gastaría volver a ir bajos.',
     inAllThanLeaving: 'En total {{mean}} que dejándolo (de {{low}} a {{high}}).',
-    chanceThatTheWork: '{{needless}} de probabilidad de que el trabajo sobre,',
-    thatTheWearComes: '{{comesBack}} de que el desgaste vuelva.',
+    chanceThatTheWork: '{{needless}} de probabilidad de que los neumáticos no lo necesiten,',
+    thatTheWearComes: '{{comesBack}} de probabilidad de que el desgaste vuelva.',
     range: 'de {{low}} a {{high}}',
     nothingYet: 'Nada todavía',
     leftOut: 'Queda fuera. {{what}}',

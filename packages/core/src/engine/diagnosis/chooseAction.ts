@@ -1,7 +1,8 @@
 import { ACTIONS } from '@keen/contract/words';
 import type { Action, Axle, Cause, Wheel } from '@keen/contract/words';
+import { NAME_CAUSE_FROM } from '../outlook/outlook.ts';
 import type { Bar } from '../outlook/outlook.ts';
-import type { PlainFacts } from './plainFacts.ts';
+import type { PlainFacts, Unexplained } from './plainFacts.ts';
 import type { SeenWear } from './treadSeen.ts';
 
 /** Faults that one piece of work puts right. */
@@ -40,9 +41,6 @@ export const SAID_FROM = 0.45;
 /** From here on a cause is named as the best guess; short of it the tread shows nothing out. */
 export const GUESSED_FROM = 0.2;
 
-/** A reason is given for each cause at least this likely. */
-export const NAME_CAUSE_FROM = 0.3;
-
 /** What each course puts right, without the pressures: every course but fitting alone sets them. */
 const PUTS_RIGHT: Record<Action, readonly FaultGroup[]> = {
   fitOnly: [],
@@ -51,6 +49,18 @@ const PUTS_RIGHT: Record<Action, readonly FaultGroup[]> = {
   align: ['alignment'],
   partsThenAlign: ['looseness', 'alignment'],
   balanceOrDampers: ['bounce'],
+};
+
+/**
+ * What answers a report that angles in order do not explain: a crooked steering wheel is set straight with the tie
+ * rods, the last step of an alignment; wander and poor return come from joints; a pull is a tire's, which no course
+ * is for (common practice, no source).
+ */
+const ANSWERED_BY: Record<Unexplained, Action | null> = {
+  pull: null,
+  wheelOff: 'align',
+  wander: 'partsThenAlign',
+  noReturn: 'partsThenAlign',
 };
 
 /**
@@ -153,11 +163,14 @@ function barsWhateverIsSaid(
     bars.fitOnly = 'complaint';
     bars.inflateAndWatch = 'complaint';
   }
-  if (facts.unexplained !== null) bars.fitOnly = 'complaint';
-  if (facts.unexplained === 'wheelOff') {
-    // The wheel is set straight with the tie rods, the last step of an alignment.
-    bars.inflateAndWatch = 'complaint';
-    delete bars.align;
+  if (facts.unexplained !== null) {
+    bars.fitOnly = 'complaint';
+    const answer = ANSWERED_BY[facts.unexplained];
+    // Joints that were all found tight need no second look.
+    if (answer !== null && !(answer === 'partsThenAlign' && facts.areJointsTight)) {
+      bars.inflateAndWatch = 'complaint';
+      delete bars[answer];
+    }
   }
   // What is likely of it is what is likely of any car.
   const isTold = alignment >= SHOWN_FROM || facts.isHandlingOff || seen.length > 0;
@@ -170,9 +183,10 @@ function barsWhateverIsSaid(
     if (!isMeasuringAsked(chances, facts)) bars.checkAlignment = 'complaint';
   }
   if (measured === 'out') {
-    bars.fitOnly = 'foundOut';
-    bars.inflateAndWatch = 'foundOut';
-    if (!said.includes('bounce')) bars.balanceOrDampers = 'foundOut';
+    const found = facts.pull ? 'pull' : 'foundOut';
+    bars.fitOnly = found;
+    bars.inflateAndWatch = found;
+    if (!said.includes('bounce')) bars.balanceOrDampers = found;
     if (isFindingDoubted(chances, facts)) {
       delete bars.checkAlignment;
       bars.align = 'measureAgain';

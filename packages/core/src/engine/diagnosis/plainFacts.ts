@@ -46,6 +46,8 @@ export interface PlainFacts {
   pull: Pull | null;
   /** What the driver reports though a rig has found every angle in order today. */
   unexplained: Unexplained | null;
+  /** Every wheel was shaken, and none has play. */
+  areJointsTight: boolean;
   /** No rib has lost so much that the tread could tell. */
   isHardlyWorn: boolean;
 }
@@ -71,6 +73,7 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
     isHandlingOff: measured === null && handling.length > 0,
     pull,
     unexplained: measured === 'inOrder' && handling[0] ? UNEXPLAINED[handling[0]] : null,
+    areJointsTight: WHEEL_ORDER.every((wheel) => resolved.play[wheel] === 'none'),
     isHardlyWorn: isHardlyWorn(resolved),
     isShaking:
       !isOnlyBraking && resolved.complaints.includes('vibration') && doAllTiresStay(resolved),

@@ -341,6 +341,32 @@ describe('rankOptions', () => {
     );
   });
 
+  it('has joints looked through after an answer only where that makes them likely loose', () => {
+    const cars = Array.from({ length: 10 }, (_, i) => ({ isOut: false, isLoose: i === 0 }));
+    // By a hair the parts are the cheapest course for these cars, and the bar leaves them out.
+    const outlook = outlookOf(cars, (course, i) => {
+      const km = course === 'partsThenAlign' ? 45_000 : i === 0 ? 20_000 : 40_000;
+      return { front: km, rear: km };
+    });
+    const worthWith = (chances: (readonly number[])[], bar?: 'unlikely') =>
+      rankOptions(
+        {
+          ...outlook,
+          bars: bar ? { partsThenAlign: bar } : {},
+          checks: [{ check: 'checkPlay', where: 'front', chances }],
+        },
+        PRICES,
+        FREE,
+      ).checks[0]!;
+    const telling = cars.map(({ isLoose }) => (isLoose ? [0.9, 0.1] : [0.02, 0.98]));
+    const faint = cars.map(({ isLoose }) => (isLoose ? [0.2, 0.8] : [0.15, 0.85]));
+    const heard = worthWith(telling, 'unlikely');
+    expect(heard.minor).toBeGreaterThan(0);
+    // Play is found on a tenth of these cars or so, and on no other does the advice change.
+    expect(heard.changes).toBeCloseTo((0.9 + 9 * 0.02) / 10, 9);
+    expect(worthWith(faint, 'unlikely')).toMatchObject({ minor: 0, changes: 0 });
+  });
+
   it('refuses where no car is possible', () => {
     expect(() =>
       rankOptions(

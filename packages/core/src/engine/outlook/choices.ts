@@ -4,6 +4,7 @@ import { axleOf, WHEEL_ORDER } from '../case/wheels.ts';
 import { ALIGNING } from './courses.ts';
 import { span } from './depthCurves.ts';
 import type { Span } from './depthCurves.ts';
+import { NAME_CAUSE_FROM } from './outlook.ts';
 import type { Bar, CarOut, CheckAnswers, CourseOutlook, Outlook } from './outlook.ts';
 
 /** What the shop asks, in minor units of its currency. */
@@ -298,6 +299,7 @@ const FIRM: readonly (Bar | undefined)[] = [
   'readFirst',
   'moved',
   'foundOut',
+  'pull',
   'pressureFound',
   'partsFirst',
 ];
@@ -308,16 +310,22 @@ const FIRM: readonly (Bar | undefined)[] = [
  */
 function worthOf(
   { check, where, chances }: CheckAnswers,
-  { bars }: Outlook,
+  { bars, cars }: Outlook,
   costs: ReadonlyMap<Action, readonly number[]>,
 ): CheckWorth {
   const courses = ACTIONS.filter((course) => !FIRM.includes(bars[course]));
   const bestOf = (weight: (car: number) => number) => {
-    const sums = courses.map((course) =>
-      costs.get(course)!.reduce((sum, cost, car) => sum + weight(car) * cost, 0),
+    const total = (of: (car: number) => number) =>
+      cars.reduce((sum, _, car) => sum + weight(car) * of(car), 0);
+    const loose = total((car) => (cars[car]!.isLoose ? 1 : 0)) / total(() => 1);
+    // Joints are not looked through on a suspicion, before an answer or after it.
+    const open = courses.filter(
+      (course) =>
+        course !== 'partsThenAlign' || bars[course] !== 'unlikely' || loose >= NAME_CAUSE_FROM,
     );
+    const sums = open.map((course) => total((car) => costs.get(course)![car]!));
     const least = Math.min(...sums);
-    return { least, course: courses[sums.indexOf(least)]! };
+    return { least, course: open[sums.indexOf(least)]! };
   };
   const count = chances.length;
   const blind = bestOf(() => 1);

@@ -34,6 +34,9 @@ export interface CourseOutlook {
   pairsPerKm: Record<Axle, number[]>;
 }
 
+/** From here on a cause is likely enough to be named, and for work on parts to be advised. */
+export const NAME_CAUSE_FROM = 0.3;
+
 /** Why a course is left out of the weighing, whatever it would cost. */
 export type Bar =
   /** What anyone can see on this tread would come back on the next one. */
@@ -52,6 +55,8 @@ export type Bar =
   | 'inOrder'
   /** An angle was found out today. */
   | 'foundOut'
+  /** Left and right were found to differ by what pulls the car. */
+  | 'pull'
   /** A pressure is off the placard today. */
   | 'pressureFound'
   /** It would not answer what the driver reports. */

@@ -143,11 +143,23 @@ describe('reasons of an advice', () => {
       expect(measured('pullsLeft', { rf: less }).codes![0]!.code).toBe('unexplained');
     });
 
+    it('have joints looked through once: not where all were found tight', () => {
+      const tight = evenCar({}, (file) => {
+        const plain = { camber: -0.4, toe: 0.05 };
+        file.complaints = ['wander'];
+        file.angles = { lf: plain, rf: plain, lr: plain, rr: plain };
+        file.play = { lf: 'none', rf: 'none', lr: 'none', rr: 'none' };
+      });
+      const { action, codes } = diagnose(tight).diagnosis.recommendation;
+      expect(action).toBe('inflateAndWatch');
+      expect(codes!.map(({ code }) => code)).toEqual(['unexplained']);
+    });
+
     it.each([
       ['pullsLeft', 'inflateAndWatch', /swap the two front tires/],
       ['wheelOffRight', 'align', /set it straight with both tie rods/],
-      ['wander', 'inflateAndWatch', /check joints, bushings and caster/],
-      ['noReturn', 'inflateAndWatch', /a strut mount that binds/],
+      ['wander', 'partsThenAlign', /check joints, bushings and caster/],
+      ['noReturn', 'partsThenAlign', /a strut mount that binds/],
     ] as const)('answer %s though every angle is in order', (complaint, action, said) => {
       const advised = measured(complaint);
       expect(advised.action).toBe(action);
@@ -169,6 +181,7 @@ describe('reasons of an advice', () => {
     });
     expect(verdictOf(diagnosis, new500)).toMatchObject({
       headline: 'The tires have worn too little to tell.',
+      detail: '',
       isHealthy: false,
     });
     const pulling = evenCar({}, (file) => {

@@ -7,12 +7,12 @@ import {
   isDampersFirst,
   isFindingDoubted,
   isOneSided,
-  NAME_CAUSE_FROM,
 } from '../../engine/diagnosis/chooseAction.ts';
 import type { CauseChance, GroupChances } from '../../engine/diagnosis/chooseAction.ts';
 import type { PlainFacts } from '../../engine/diagnosis/plainFacts.ts';
 import type { SeenWear } from '../../engine/diagnosis/treadSeen.ts';
 import { ALIGNING } from '../../engine/outlook/courses.ts';
+import { NAME_CAUSE_FROM } from '../../engine/outlook/outlook.ts';
 import { ENGLISH } from '../../words/english.ts';
 import { alikeByChance } from './alikeByChance.ts';
 import { adviceReason, advicePart } from './adviceReasons.ts';

@@ -221,6 +221,7 @@ describe('chooseAction', () => {
     isSetSince: false,
     pull: null,
     unexplained: null,
+    areJointsTight: false,
     isHardlyWorn: false,
   };
   it('does what costs least on average', () => {
@@ -300,6 +301,7 @@ describe('chooseAction', () => {
           'noReturn' as const,
           null,
         ),
+        areJointsTight: fc.boolean(),
         isHardlyWorn: fc.boolean(),
       })
       // A rig that has looked answers the driver's report.

@@ -47,7 +47,7 @@ export function verdictOf(
   const top = headlineCause(diagnosis.ranked);
   if (!top || top.probability < GUESSED_FROM) {
     const resolved = resolveCase(file);
-    const { seen, measured, unread, isHardlyWorn } = plainFacts(resolved);
+    const { seen, measured, pull, unread, isHardlyWorn } = plainFacts(resolved);
     const [worst] = seen;
     const [lacking] = unread;
     const odd = diagnosis.oddities?.find(
@@ -67,17 +67,22 @@ export function verdictOf(
             ? say.seen(worst, measured === 'inOrder')
             : lacking
               ? say.unread(lacking.wheel, lacking.rib)
-              : measured === 'out'
-                ? say.foundOut
-                : isHardlyWorn
-                  ? say.hardlyWorn
-                  : isOneOut
-                    ? say.oneIsOut
-                    : say.healthy,
+              : pull
+                ? say.pulls(pull.angle, pull.to)
+                : measured === 'out'
+                  ? say.foundOut
+                  : isHardlyWorn
+                    ? say.hardlyWorn
+                    : isOneOut
+                      ? say.oneIsOut
+                      : say.healthy,
       sure: eaten ? say.outsideLimits(hundredIn(texts, eaten.probability)) : '',
-      detail: top
-        ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
-        : say.noneStandsOut,
+      // What is likeliest on tires that cannot tell is what is likeliest on any car.
+      detail: isHardlyWorn
+        ? ''
+        : top
+          ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
+          : say.noneStandsOut,
       also: '',
       causes: [],
       isHealthy: !worst && !odd && !lacking && !isOneOut && !isHardlyWorn,
