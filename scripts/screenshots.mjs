@@ -7,7 +7,8 @@ import { chromium } from '@playwright/test';
 
 /**
  * Takes the pictures of docs/screenshots from the demo shop:
- * node scripts/e2e.mjs node scripts/screenshots.mjs, which `npm run screenshots` does.
+ * node scripts/e2e.mjs node scripts/screenshots.mjs, which `npm run screenshots` does. With names behind it, such as
+ * `npm run screenshots -- decide shop`, these alone.
  */
 const out = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 const url = process.env.KEEN_URL;
@@ -15,6 +16,8 @@ const DESKTOP = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 const SETTLE_MS = 400;
 const YEARS_MS = 1_800_000;
+const asked = process.argv.slice(2);
+const isAsked = ({ name }) => asked.length === 0 || asked.includes(name);
 
 const VISITS = [
   { name: 'arrive', plate: '418 KQ', step: 'arrive' },
@@ -138,7 +141,7 @@ async function main() {
   await door.getByRole('list', { name: 'Visits' }).waitFor();
   await door.mouse.move(0, 0);
   await door.waitForTimeout(SETTLE_MS);
-  await shoot(door, 'today');
+  if (isAsked({ name: 'today' })) await shoot(door, 'today');
   const state = await door.context().storageState();
 
   for (const {
@@ -149,7 +152,7 @@ async function main() {
     prepare,
     viewport = DESKTOP,
     scheme = 'light',
-  } of VISITS) {
+  } of VISITS.filter(isAsked)) {
     const context = await browser.newContext({
       viewport,
       colorScheme: scheme,
@@ -172,7 +175,9 @@ async function main() {
     if (name === 'hand-over') await sheet(page);
     await context.close();
   }
-  for (const { name, path, link, button, text, scheme = 'light', waitMs, prepare } of PAGES) {
+  for (const { name, path, link, button, text, scheme = 'light', waitMs, prepare } of PAGES.filter(
+    isAsked,
+  )) {
     const context = await browser.newContext({
       viewport: DESKTOP,
       colorScheme: scheme,
