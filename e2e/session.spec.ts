@@ -12,6 +12,8 @@ test('a session that has ended leads to the front door, and from there back to t
   await expect(page).toHaveURL(/sign-in/);
   // Nothing of the shop is left to be seen.
   await expect(page.getByRole('link', { name: 'Due', exact: true })).toHaveCount(0);
+  // Whoever is asked from here on finds no session either, so that no late question leads back.
+  await page.context().clearCookies();
   await page.unroute(/\/api\/(due|session)/);
   await page.getByRole('button', { name: /Mira/ }).click();
   await expect(page).toHaveURL(/due$/);

@@ -98,5 +98,7 @@ test('a visit’s car can be tried on, and a wrong link says what it lacks', asy
   );
   await expect(page.getByText('the cars that this tread allows')).toBeVisible();
   await page.goto('/wear-lab?camber=a&km=99');
-  await expect(page.getByText('could not be read and is left as usual: camber')).toBeVisible();
+  await expect(
+    page.getByText('could not be read, so the usual values are used there: camber'),
+  ).toBeVisible();
 });
