@@ -25,13 +25,10 @@ const REFUSED = 2;
 export async function run(args: readonly string[], streams: Streams): Promise<number> {
   const [command, ...given] = args;
   try {
-    const done =
-      command === 'diagnose'
-        ? await runDiagnose(given, streams)
-        : command === 'calc'
-          ? await runCalculator(given, streams)
-          : null;
-    if (done !== null) return done;
+    let code: number | null = null;
+    if (command === 'diagnose') code = await runDiagnose(given, streams);
+    if (command === 'calc') code = await runCalculator(given, streams);
+    if (code !== null) return code;
   } catch (error) {
     if (!isMissingFile(error)) throw error;
     return print(refused(validationIssue('', 'readableFile', { why: error.message })), streams);

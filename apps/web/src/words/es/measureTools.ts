@@ -14,12 +14,12 @@ export const measureTools: Translation<typeof english> = {
   twoTapeReadingsBetween:
     'Dos lecturas de cinta entre las mismas marcas, delante del eje y detrás.',
   aheadOfTheAxle: 'Delante del eje',
-  fractionsAreRead: 'También se lee 39 3/8; las reglas quedan fuera del abombado del flanco',
+  fractionsAreRead: 'También vale 39 3/8. Aparte las reglas del abombado del flanco',
   behindTheAxle: 'Detrás del eje',
-  alongTheWheelBetween: 'A lo largo de la rueda entre las dos',
+  alongTheWheelBetween: 'Entre las marcas, a lo largo de la rueda',
   theTiresDiameterAt:
-    'El diámetro del neumático a la altura del buje, la cuerda más corta si es más abajo',
-  in: 'En',
+    'El diámetro del neumático a la altura del buje; menos si las marcas están más abajo',
+  in: 'Unidad',
   mmNarrowerInFront: '3 mm menos delante en un neumático de 640 mm son 0.27° de convergencia.',
   totalToe: 'Convergencia total',
   asALength: 'Como longitud',
@@ -38,7 +38,7 @@ export const measureTools: Translation<typeof english> = {
   betweenTheTwoPoints:
     'Entre los dos puntos medidos: una regla fuera del abombado, o el plato de un soporte de buje',
   rimEdgeToRimEdge: 'De borde a borde de llanta, detrás',
-  allIn: 'Todo en',
+  allIn: 'Unidad',
   strings6MmWider:
     'Unas cuerdas 6 mm más abiertas delante hacen que cada rueda parezca 0.06° más convergente de lo que es.',
   totalToeFront: 'Convergencia total, delante',

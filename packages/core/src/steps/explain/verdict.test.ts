@@ -48,6 +48,13 @@ describe('verdictOf', () => {
     expect(verdictOf(healthy, file).causes).toEqual([]);
   });
 
+  it('names the likeliest fault of such a car from one in a hundred on', () => {
+    expect(told({ probability: 0.04 }).detail).toBe(
+      'The likeliest fault is too much toe-in at the front axle, at 4 in 100.',
+    );
+    expect(told({ probability: 0.004 }).detail).toBe('No cause stands out.');
+  });
+
   it('names one cause in the words one would use', () => {
     expect(told({}).headline).toBe(
       'The front wheels have been toeing in. That is eating both outer edges.',

@@ -29,6 +29,8 @@ export interface Verdict {
   isHealthy: boolean;
 }
 
+/** Short of it nothing is likeliest to speak of. */
+const WORTH_NAMING_FROM = 0.01;
 /** From here on it is said outright; below it, as what it looks like. */
 const OUTRIGHT_FROM = 0.65;
 
@@ -57,32 +59,26 @@ export function verdictOf(
     const [eaten] = odd ? [] : anglesThatEat(diagnosis, file);
     const isOneOut =
       diagnosis.recommendation.codes?.some(({ code }) => code === 'oneIsOut') ?? false;
-    return {
+    const headline = (): string => {
+      if (odd?.rib) return say.oddReading(odd.where as Wheel, odd.rib);
+      if (eaten) return say.eats(eaten.angle, eaten.wheel, eaten.rib);
       // A tread that is plainly uneven is not one with nothing out, whatever the chances.
-      headline: odd?.rib
-        ? say.oddReading(odd.where as Wheel, odd.rib)
-        : eaten
-          ? say.eats(eaten.angle, eaten.wheel, eaten.rib)
-          : worst
-            ? say.seen(worst, measured === 'inOrder')
-            : lacking
-              ? say.unread(lacking.wheel, lacking.rib)
-              : pull
-                ? say.pulls(pull.angle, pull.to)
-                : measured === 'out'
-                  ? say.foundOut
-                  : isHardlyWorn
-                    ? say.hardlyWorn
-                    : isOneOut
-                      ? say.oneIsOut
-                      : say.healthy,
+      if (worst) return say.seen(worst, measured === 'inOrder');
+      if (lacking) return say.unread(lacking.wheel, lacking.rib);
+      if (pull) return say.pulls(pull.angle, pull.to);
+      if (measured === 'out') return say.foundOut;
+      if (isHardlyWorn) return say.hardlyWorn;
+      return isOneOut ? say.oneIsOut : say.healthy;
+    };
+    const likeliest =
+      top && top.probability >= WORTH_NAMING_FROM
+        ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
+        : say.noneStandsOut;
+    return {
+      headline: headline(),
       sure: eaten ? say.outsideLimits(hundredIn(texts, eaten.probability)) : '',
       // What is likeliest on tires that cannot tell is what is likeliest on any car.
-      detail: isHardlyWorn
-        ? ''
-        : top
-          ? say.likeliest(top.cause, top.where, hundredIn(texts, top.probability))
-          : say.noneStandsOut,
+      detail: isHardlyWorn ? '' : likeliest,
       also: '',
       causes: [],
       isHealthy: !worst && !odd && !lacking && !isOneOut && !isHardlyWorn,

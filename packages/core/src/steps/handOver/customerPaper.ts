@@ -13,6 +13,7 @@ import { estimateBlock, worthLines } from './moneyBlocks.ts';
 import { courseWords } from '../explain/verdict.ts';
 import {
   advisedCourse,
+  complaintWords,
   dangerLine,
   line,
   lines,
@@ -100,12 +101,14 @@ function advice(facts: PaperFacts, writer: Writer): PaperLines {
   const { papers, texts, places } = writer;
   const { decision, diagnosis, weighing } = facts;
   const course = weighing.advised.course;
+  const answers = complaintWords(facts, writer);
   const replace = decision ? decision.replace : diagnosis.recommendation.replace;
   return lines(papers.heads.advice, [
     line(
       `${courseWords(course, { fitsTires: replace.length > 0, ...weighing }, texts)}.`,
       course === 'partsThenAlign' ? `${papers.lookUnder} ${papers.partsHold}` : '',
     ),
+    ...(answers === '' ? [] : [line('', answers)]),
     ...(replace.length > 0 ? [line(papers.replace(places(replace)))] : []),
     ...worthLines(facts, writer),
   ]);

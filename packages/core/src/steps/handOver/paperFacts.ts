@@ -21,6 +21,8 @@ import type { DeclinedBefore } from '../decide/declinedBefore.ts';
 import type { Outlook } from '../../engine/outlook/outlook.ts';
 import type { LanguageTexts } from '../../words/textsOf.ts';
 import { dangers } from '../../visit/dangers.ts';
+import { adviceReason } from '../explain/adviceReasons.ts';
+import type { AdviceCode } from '../explain/adviceReasons.ts';
 import { distanceOnTires } from '../../visit/distanceOnTires.ts';
 import { textsOf } from '../../words/textsOf.ts';
 import { numberIn } from '../../words/texts.ts';
@@ -104,6 +106,22 @@ export function dangerLine(draft: VisitDraft, { papers, places }: Writer): Paper
     why: papers.dangers[kind].why,
   }));
   return line(words.map(({ what }) => what).join(' '), words.map(({ why }) => why).join(' '));
+}
+
+/** Reasons of an advice that answer what the driver reports. */
+const ANSWERS_DRIVER: readonly string[] = [
+  'handling',
+  'shaking',
+  'pull',
+  'unexplained',
+] satisfies AdviceCode[];
+
+/** What answers the driver's complaints where no cause does, in sentences; empty where nothing has to. */
+export function complaintWords({ diagnosis }: PaperFacts, { texts }: Writer): string {
+  return (diagnosis.recommendation.codes ?? [])
+    .filter(({ code }) => ANSWERS_DRIVER.includes(code))
+    .map((code) => adviceReason(code, texts))
+    .join(' ');
 }
 
 /** What is at the head of both papers. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Language, Paper, VisitDraft } from '@keen/contract';
+import type { Language, Paper, ReasonCode, VisitDraft } from '@keen/contract';
 import { DEFAULT_SHOP_SETTINGS, paperSchema } from '@keen/contract';
 import { byWheel } from '../../engine/case/resolveCase.ts';
 import { diagnose } from '../explain/diagnose.ts';
@@ -122,6 +122,24 @@ describe('customerPaper', () => {
     expect(everything(customerPaper(waves))).toContain(course);
     expect(everything(technicianPaper(waves))).toContain(course);
     expect(everything(customerPaper(plain))).not.toContain(course);
+  });
+
+  it.each([
+    ['en', 'swap the two front tires', 'pulls the car to the left'],
+    ['es', 'intercambie los dos neumáticos delanteros', 'tira del coche hacia la izquierda'],
+  ] as const)('answers in %s what the driver reports, on both papers', (language, swap, pull) => {
+    const answering = (...codes: ReasonCode[]) => {
+      const recommendation = { ...diagnosis.recommendation, codes };
+      const given = facts(language, { diagnosis: { ...diagnosis, recommendation } });
+      return [customerPaper(given), technicianPaper(given)].map(everything);
+    };
+    for (const paper of answering({ code: 'unexplained', figures: ['pull'] })) {
+      expect(paper).toContain(swap);
+    }
+    for (const paper of answering({ code: 'pull', figures: ['camber', 1, 'left'] })) {
+      expect(paper).toContain(pull);
+    }
+    for (const paper of answering()) expect(paper).not.toContain(swap);
   });
 
   it('keeps to the schema in both languages, and to the customer’s units', () => {

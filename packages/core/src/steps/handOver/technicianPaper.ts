@@ -8,7 +8,7 @@ import { closingList } from '../setRight/closingList.ts';
 import { depthFromMm, pressureFromKpa } from '../../engine/units/units.ts';
 import { wornParts } from '../../visit/wornParts.ts';
 import { angleBlock, leftWords } from './angleBlock.ts';
-import { dangerLine, line, lines, paperHead, writerFor } from './paperFacts.ts';
+import { complaintWords, dangerLine, line, lines, paperHead, writerFor } from './paperFacts.ts';
 import type { PaperFacts, Writer } from './paperFacts.ts';
 
 /** The technician's sheet: readings, parts, angles with their doubt, adjusters, torque. */
@@ -26,6 +26,7 @@ export function technicianPaper(facts: PaperFacts): Paper {
     headline: papers.technicianTitle,
     intro: line(
       `${courseWords(course, { fitsTires: replace.length > 0, ...facts.weighing }, texts)}.`,
+      complaintWords(facts, writer),
     ),
     drawing: null,
     blocks: [
