@@ -51,7 +51,14 @@ function outlookOf(
     oldKm: null,
     curves: { oldAsIs: null, newAsIs: CURVE, newPutRight: CURVE },
     oldRibs: null,
-    cars: cars.map((car) => ({ camberOut: [], toeOut: [], soft: [], ...car })),
+    cars: cars.map((car) => ({
+      isBouncing: false,
+      isPressureOff: false,
+      camberOut: [],
+      toeOut: [],
+      soft: [],
+      ...car,
+    })),
     dampersFirst: false,
     bars: {},
     checks: [],
@@ -341,31 +348,42 @@ describe('rankOptions', () => {
     );
   });
 
-  it('has joints looked through after an answer only where that makes them likely loose', () => {
-    const cars = Array.from({ length: 10 }, (_, i) => ({ isOut: false, isLoose: i === 0 }));
-    // By a hair the parts are the cheapest course for these cars, and the bar leaves them out.
-    const outlook = outlookOf(cars, (course, i) => {
-      const km = course === 'partsThenAlign' ? 45_000 : i === 0 ? 20_000 : 40_000;
-      return { front: km, rear: km };
-    });
-    const worthWith = (chances: (readonly number[])[], bar?: 'unlikely') =>
-      rankOptions(
-        {
-          ...outlook,
-          bars: bar ? { partsThenAlign: bar } : {},
-          checks: [{ check: 'checkPlay', where: 'front', chances }],
-        },
-        PRICES,
-        FREE,
-      ).checks[0]!;
-    const telling = cars.map(({ isLoose }) => (isLoose ? [0.9, 0.1] : [0.02, 0.98]));
-    const faint = cars.map(({ isLoose }) => (isLoose ? [0.2, 0.8] : [0.15, 0.85]));
-    const heard = worthWith(telling, 'unlikely');
-    expect(heard.minor).toBeGreaterThan(0);
-    // Play is found on a tenth of these cars or so, and on no other does the advice change.
-    expect(heard.changes).toBeCloseTo((0.9 + 9 * 0.02) / 10, 9);
-    expect(worthWith(faint, 'unlikely')).toMatchObject({ minor: 0, changes: 0 });
-  });
+  it.each([
+    ['partsThenAlign', 'isLoose', 'checkPlay'],
+    ['balanceOrDampers', 'isBouncing', 'feelWaves'],
+    ['inflateAndWatch', 'isPressureOff', 'checkPressure'],
+  ] as const)(
+    'opens %s after an answer only where that makes its fault likely',
+    (work, fault, check) => {
+      const cars = Array.from({ length: 10 }, (_, i) => ({
+        isOut: false,
+        isLoose: false,
+        [fault]: i === 0,
+      }));
+      // By a hair this work is the cheapest course for these cars, and the bar leaves it out.
+      const outlook = outlookOf(cars, (course, i) => {
+        const km = course === work ? 45_000 : i === 0 ? 20_000 : 40_000;
+        return { front: km, rear: km };
+      });
+      const worthWith = (chances: (readonly number[])[]) =>
+        rankOptions(
+          {
+            ...outlook,
+            bars: { [work]: 'unlikely' },
+            checks: [{ check, where: 'front', chances }],
+          },
+          PRICES,
+          FREE,
+        ).checks[0]!;
+      const telling = cars.map((_, i) => (i === 0 ? [0.9, 0.1] : [0.02, 0.98]));
+      const faint = cars.map((_, i) => (i === 0 ? [0.2, 0.8] : [0.15, 0.85]));
+      const heard = worthWith(telling);
+      expect(heard.minor).toBeGreaterThan(0);
+      // The fault is found on a tenth of these cars or so, and on no other does the advice change.
+      expect(heard.changes).toBeCloseTo((0.9 + 9 * 0.02) / 10, 9);
+      expect(worthWith(faint)).toMatchObject({ minor: 0, changes: 0 });
+    },
+  );
 
   it('refuses where no car is possible', () => {
     expect(() =>

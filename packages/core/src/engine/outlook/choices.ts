@@ -304,6 +304,13 @@ const FIRM: readonly (Bar | undefined)[] = [
   'partsFirst',
 ];
 
+/** What makes work that is no advice on a suspicion likely enough, before an answer or after it. */
+const OPENED_BY: Partial<Record<Action, (car: CarOut) => boolean>> = {
+  partsThenAlign: ({ isLoose }) => isLoose,
+  balanceOrDampers: ({ isBouncing }) => isBouncing,
+  inflateAndWatch: ({ isPressureOff }) => isPressureOff,
+};
+
 /**
  * What a check is worth: how much cheaper the best course after each of its answers is than the best
  * without (expected value of sample information, Raiffa and Schlaifer 1961).
@@ -317,12 +324,12 @@ function worthOf(
   const bestOf = (weight: (car: number) => number) => {
     const total = (of: (car: number) => number) =>
       cars.reduce((sum, _, car) => sum + weight(car) * of(car), 0);
-    const loose = total((car) => (cars[car]!.isLoose ? 1 : 0)) / total(() => 1);
-    // Joints are not looked through on a suspicion, before an answer or after it.
-    const open = courses.filter(
-      (course) =>
-        course !== 'partsThenAlign' || bars[course] !== 'unlikely' || loose >= NAME_CAUSE_FROM,
-    );
+    const all = total(() => 1);
+    const open = courses.filter((course) => {
+      const isTheFault = OPENED_BY[course];
+      if (bars[course] !== 'unlikely' || !isTheFault) return true;
+      return total((car) => Number(isTheFault(cars[car]!))) / all >= NAME_CAUSE_FROM;
+    });
     const sums = open.map((course) => total((car) => costs.get(course)![car]!));
     const least = Math.min(...sums);
     return { least, course: open[sums.indexOf(least)]! };

@@ -4,9 +4,11 @@ import type { ResolvedCase } from '../case/resolveCase.ts';
 import { WHEEL_ORDER } from '../case/wheels.ts';
 import {
   isAlignmentOut,
+  isBouncing,
   isCamberOut,
   isLoose,
   isNeedless,
+  isPressureOff,
   isPutRight,
   isSoft,
   isToeOut,
@@ -101,6 +103,8 @@ export interface CarOut {
   /** Any angle. */
   isOut: boolean;
   isLoose: boolean;
+  isBouncing: boolean;
+  isPressureOff: boolean;
   camberOut: readonly Wheel[];
   toeOut: readonly Axle[];
   soft: readonly Wheel[];
@@ -168,6 +172,8 @@ export function createOutlook(
     cars: cars.map((car) => ({
       isOut: isAlignmentOut(car),
       isLoose: isLoose(car, 0) || isLoose(car, 1),
+      isBouncing: isBouncing(car),
+      isPressureOff: isPressureOff(car),
       camberOut: WHEEL_ORDER.filter((_, wheel) => isCamberOut(car, wheel)),
       toeOut: AXLES.filter((_, axle) => isToeOut(car, axle)),
       soft: WHEEL_ORDER.filter((_, wheel) => isSoft(car, wheel)),
