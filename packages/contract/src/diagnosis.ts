@@ -54,6 +54,8 @@ export const rankedCauseSchema = z.strictObject({
   where: whereSchema,
   probability,
   excess: z.number(),
+  /** Tires that carry this wear, by where they are mounted today; left out where they are still in their place. */
+  tires: z.array(wheelSchema).optional(),
   because: z.array(z.string()),
   against: z.array(z.string()),
   /** The reasons as codes, in the order of their sentences. */

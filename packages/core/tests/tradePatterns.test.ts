@@ -24,6 +24,8 @@ interface Expected {
   actions?: readonly Action[];
 }
 
+type Rotation = NonNullable<CaseFile['rotations']>[number];
+
 interface Pattern {
   name: string;
   file: CaseFile;
@@ -52,6 +54,7 @@ function mirrored({ name, file, expected }: Pattern): Pattern {
     file: {
       ...file,
       tires: swap(file.tires),
+      ...(file.rotations ? { rotations: file.rotations.map(mirroredRotation) } : {}),
       ...(file.play ? { play: swap(file.play) } : {}),
       ...(file.angles ? { angles: swap(file.angles) } : {}),
       ...(file.complaints
@@ -72,6 +75,14 @@ function mirrored({ name, file, expected }: Pattern): Pattern {
       ...(expected.atMost ? { atMost: places(expected.atMost)! } : {}),
     },
   };
+}
+
+function mirroredRotation({ atDistance, moves }: Rotation): Rotation {
+  const swapped = Object.entries(moves).map(([from, to]) => [
+    OTHER_SIDE[from as Wheel],
+    OTHER_SIDE[to],
+  ]);
+  return { atDistance, moves: Object.fromEntries(swapped) as Rotation['moves'] };
 }
 
 /** The same car read with a gauge in 32nds of an inch. */
@@ -210,7 +221,22 @@ const MORE: Pattern[] = [
       file.tires.lr.cupping = 'heavy';
       file.complaints = ['noise'];
     }),
-    expected: { lead: [['bounce', 'lr']], leadMin: 0.5, actions: ['balanceOrDampers'] },
+    expected: { lead: [['bounce', 'lr']], leadMin: 0.8, actions: ['balanceOrDampers'] },
+  },
+  {
+    name: 'waves on one front tire, nothing heard or felt by the driver',
+    file: evenCar({}, (file) => {
+      file.tires.rf.cupping = 'heavy';
+    }),
+    expected: { lead: [['bounce', 'rf']], leadMin: 0.5, actions: ['balanceOrDampers'] },
+  },
+  {
+    name: 'both outer edges like a saw on rears that ran in front until lately',
+    file: evenCar({ lr: [5.4, 4.6, 3.4], rr: [5.4, 4.6, 3.5] }, (file) => {
+      for (const wheel of ['lr', 'rr'] as const) file.tires[wheel].feather = 'catchesOutward';
+      file.rotations = [{ atDistance: 29_000, moves: { lf: 'lr', rf: 'rr', lr: 'lf', rr: 'rf' } }];
+    }),
+    expected: { lead: [['toeTooFarIn', 'front']], leadMin: 0.6, actions: WORK, atMost: NO_PARTS },
   },
   {
     name: 'both fronts like a saw under the hand, no edge low yet',

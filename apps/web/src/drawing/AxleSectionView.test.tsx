@@ -32,6 +32,20 @@ describe('AxleSectionView', () => {
     ).toBeVisible();
   });
 
+  it('says what the hand felt, and calls no tire smooth that has waves', () => {
+    const felt = {
+      tires: {
+        lf: { feather: 'none' as const, cupping: 'heavy' as const },
+        rf: { feather: 'none' as const, cupping: 'none' as const },
+      },
+    };
+    render(
+      <AxleSectionView axle="front" tires={sectionTires(felt, null)} legalMm={1.6} unit="mm" />,
+    );
+    expect(screen.getByText('heavy waves')).toBeVisible();
+    expect(screen.getAllByText('smooth')).toHaveLength(1);
+  });
+
   it('picks a rib by pressing it', async () => {
     const onPick = vi.fn();
     render(

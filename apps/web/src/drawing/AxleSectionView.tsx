@@ -28,9 +28,21 @@ const WIDTH = 408;
 const FEATHER_WORDS = {
   catchesOutward: t('axleSectionView.catchesMovingOut'),
   catchesInward: t('axleSectionView.catchesMovingIn'),
-  none: t('axleSectionView.smooth'),
+  none: '',
   unknown: '',
 } as const;
+const WAVE_WORDS = {
+  heavy: t('axleSectionView.heavyWaves'),
+  some: t('axleSectionView.someWaves'),
+  none: '',
+  unknown: '',
+} as const;
+
+/** What the hand felt, across the ribs and along the tread. */
+function feltWords({ feather, cupping = 'unknown' }: SectionTire): string {
+  const felt = joined(FEATHER_WORDS[feather], WAVE_WORDS[cupping]);
+  return felt === '' && feather === 'none' ? t('axleSectionView.smooth') : felt;
+}
 
 /**
  * Both tires of an axle seen from behind, cut through the rubber, to scale between new depth and
@@ -194,7 +206,7 @@ export const AxleSectionView = memo(function AxleSectionView(props: AxleSectionV
               fill="var(--soft)"
               textAnchor="middle"
             >
-              {FEATHER_WORDS[tires[wheel].feather]}
+              {feltWords(tires[wheel])}
             </text>
           ))}
       </g>

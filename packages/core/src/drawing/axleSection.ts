@@ -1,4 +1,4 @@
-import type { Axle, Feather, Rib, Wheel } from '@keen/contract/words';
+import type { Axle, Cupping, Feather, Rib, Wheel } from '@keen/contract/words';
 import { WHEELS_OF_AXLE } from '../engine/case/wheels.ts';
 
 /**
@@ -13,6 +13,8 @@ export interface SectionTire {
   expected: Record<Rib, { mean: number; sd: number }> | null;
   newDepthMm: number;
   feather: Feather;
+  /** Waves along the tread, which no cut across it shows: they are said beside it. */
+  cupping?: Cupping;
   /** How far its teeth have grown, 0 to 1; full-grown when left out. */
   toothSize?: number;
   /** What the same tire had at an earlier reading, mm; its ribs are drawn as what was lost since. */

@@ -30,6 +30,7 @@ export function sectionTires(
         ...RIBS.map((rib) => depthMm[rib] ?? 0),
       ),
       feather: tire?.feather ?? 'unknown',
+      cupping: tire?.cupping ?? 'unknown',
     };
   });
 }

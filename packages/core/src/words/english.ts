@@ -65,6 +65,8 @@ const verdict: VerdictTexts = {
         return `The ${places[seen.where]} tire is worn on both shoulders, and no single cause stands out. Check its pressure, and ask how the car is driven.`;
       case 'centre':
         return `The ${places[seen.where]} tire is worn in the centre, and no single cause stands out. Check its pressure.`;
+      case 'waves':
+        return `The ${places[seen.where]} tire has heavy waves: look at its damper and balance the wheel.`;
     }
   },
   oddReading: (wheel, rib) =>
@@ -93,6 +95,10 @@ const verdict: VerdictTexts = {
     };
   },
   scrubs: 'That scrubs rubber off the whole tread.',
+  carried: (tires) =>
+    tires.length === WHEEL_ORDER.length
+      ? 'The tires have changed places since, so all four carry it.'
+      : `The ${tires.length > 1 ? 'tires it wore are' : 'tire it wore is'} at ${atPlaces(tires)} now.`,
   also: (kinds) =>
     `Also likely: ${kinds
       .map(
@@ -163,6 +169,8 @@ const PLAY = { none: 'No play', some: 'Some play', excessive: 'Too much play' } 
 const WAVES = { none: 'No waves', some: 'Some waves', heavy: 'Heavy waves' } as const;
 
 const reasons: ReasonTexts = {
+  ranThere: (place, now) =>
+    `The tire that ran at the ${places[place]} is at the ${places[now]} now.`,
   edgeLower: (edge, by) =>
     `The ${edge} edge is ${by} lower than the ${edge === 'outer' ? 'inner' : 'outer'} one.`,
   edgeNotLower: (edge) =>

@@ -133,7 +133,7 @@ export const ENGLISH_PAPERS: PaperTexts = {
   },
   watch: {
     pressure: 'Look at the pressures once a month, cold, against the sticker in the door.',
-    change: 'If the car starts to pull, shake or wander, come back before the next check.',
+    change: 'If the car pulls, shakes or wanders, come back before the next check.',
     undone: (action) =>
       `Advised and not done: ${action}. Look at the edges of the tread often; the wear goes on.`,
   },

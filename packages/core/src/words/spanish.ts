@@ -87,6 +87,8 @@ const verdict: VerdictTexts = {
         return `El neumático ${ofTire[seen.where]} está gastado en los dos hombros y no destaca ninguna causa. Compruebe la presión y pregunte cómo se conduce.`;
       case 'centre':
         return `El neumático ${ofTire[seen.where]} está gastado en el centro y no destaca ninguna causa. Compruebe la presión.`;
+      case 'waves':
+        return `El neumático ${ofTire[seen.where]} tiene ondas marcadas: revise su amortiguador y equilibre la rueda.`;
     }
   },
   oddReading: (wheel, rib) =>
@@ -116,6 +118,12 @@ const verdict: VerdictTexts = {
     };
   },
   scrubs: 'Eso raspa goma de toda la banda de rodadura.',
+  carried: (tires) =>
+    tires.length === WHEEL_ORDER.length
+      ? 'Los neumáticos han cambiado de sitio desde entonces, así que lo llevan los cuatro.'
+      : many(tires)
+        ? `Los neumáticos que gastó están ahora ${listed(tires.map(at))}.`
+        : `El neumático que gastó está ahora ${at(tires[0]!)}.`,
   also: (kinds) =>
     `También es probable: ${kinds
       .map(
@@ -203,6 +211,7 @@ const WAVES = {
 } as const;
 
 const reasons: ReasonTexts = {
+  ranThere: (place, now) => `El neumático que iba ${at(place)} está ahora ${at(now)}.`,
   edgeLower: (edge, by) => `El borde ${EDGES[edge]} está ${by} más bajo que el ${other(edge)}.`,
   edgeNotLower: (edge) =>
     `El borde ${EDGES[edge]} no está claramente más bajo que el ${other(edge)}.`,

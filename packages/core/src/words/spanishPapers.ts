@@ -140,7 +140,7 @@ export const SPANISH_PAPERS: PaperTexts = {
   },
   watch: {
     pressure: 'Mire las presiones una vez al mes, en frío, según la etiqueta de la puerta.',
-    change: 'Si el coche empieza a tirar, vibrar o desviarse, vuelva antes de la próxima revisión.',
+    change: 'Si el coche tira, vibra o se desvía, vuelva antes de la próxima revisión.',
     undone: (action) =>
       `Aconsejado y sin hacer: ${action}. Mire a menudo los bordes del dibujo; el desgaste continúa.`,
   },

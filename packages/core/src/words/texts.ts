@@ -58,11 +58,15 @@ export interface VerdictTexts {
   camber(mean: string, sd: string, low: string, high: string): string;
   /** Percent off the placard. */
   pressure(off: number, sd: number): string;
+  /** Where the tires are now that carry the wear of the headline, if they have been moved since. */
+  carried(tires: readonly Wheel[]): string;
   /** Of the worst rib. */
   took(part: string, total: string, unit: DepthUnit): string;
 }
 
 export interface ReasonTexts {
+  /** A tire that has been moved since it wore. */
+  ranThere(place: Wheel, now: Wheel): string;
   edgeLower(edge: Rib, by: string): string;
   edgeNotLower(edge: Rib): string;
   neighbourDiffers: string;

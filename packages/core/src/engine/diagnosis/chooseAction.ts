@@ -113,9 +113,10 @@ export function barredCourses(
 
 /** What is told as having happened and can still be put right. */
 function saidNow(
-  { said }: GroupChances,
+  chances: Pick<GroupChances, 'said'>,
   { seen, moved, measured, isHandlingOff }: PlainFacts,
 ): readonly FaultGroup[] {
+  const said = saidWithWaves(chances, seen);
   // Angles that have moved or were found out, a tread that is plainly one-sided and a car that does not go straight
   // ask for an alignment whatever else is said.
   const isAsked = measured === 'out' || isHandlingOff || isOneSided(seen);
@@ -123,6 +124,15 @@ function saidNow(
   // The angles of today are in order, whatever wore the tread.
   if (measured === 'inOrder') return said.filter((group) => group !== 'alignment');
   return said.length > 0 && isAsked ? [...said, 'alignment'] : said;
+}
+
+/** What is told as having happened; heavy waves under the hand are, whatever the chances. */
+function saidWithWaves(
+  { said }: Pick<GroupChances, 'said'>,
+  seen: readonly SeenWear[],
+): readonly FaultGroup[] {
+  const isFelt = !said.includes('bounce') && seen.some(({ kind }) => kind === 'waves');
+  return isFelt ? [...said, 'bounce'] : said;
 }
 
 /**
@@ -140,11 +150,12 @@ function barsWhateverIsSaid(
   chances: GroupChances,
   facts: PlainFacts,
 ): Partial<Record<Action, Bar>> {
-  const { alignment, looseness, bounce, said } = chances;
+  const { alignment, looseness, bounce } = chances;
   const { seen, moved, measured, isSetSince } = facts;
+  const isBounceSaid = saidWithWaves(chances, seen).includes('bounce');
   const bars: Partial<Record<Action, Bar>> = {};
   if (looseness < NAME_CAUSE_FROM) bars.partsThenAlign = 'unlikely';
-  if (bounce < NAME_CAUSE_FROM) bars.balanceOrDampers = 'unlikely';
+  if (bounce < NAME_CAUSE_FROM && !isBounceSaid) bars.balanceOrDampers = 'unlikely';
   if (moved !== null) {
     return {
       ...bars,
@@ -173,7 +184,7 @@ function barsWhateverIsSaid(
     }
   }
   // What is likely of it is what is likely of any car.
-  const isTold = alignment >= SHOWN_FROM || facts.isHandlingOff || seen.length > 0;
+  const isTold = alignment >= SHOWN_FROM || facts.isHandlingOff || isOneSided(seen);
   if (facts.isHardlyWorn && !isTold) bars.checkAlignment ??= 'unlikely';
   if (facts.isShaking) {
     bars.fitOnly = 'complaint';
@@ -186,7 +197,7 @@ function barsWhateverIsSaid(
     const found = facts.pull ? 'pull' : 'foundOut';
     bars.fitOnly = found;
     bars.inflateAndWatch = found;
-    if (!said.includes('bounce')) bars.balanceOrDampers = found;
+    if (!isBounceSaid) bars.balanceOrDampers = found;
     if (isFindingDoubted(chances, facts)) {
       delete bars.checkAlignment;
       bars.align = 'measureAgain';
@@ -199,8 +210,9 @@ function barsWhateverIsSaid(
   if (seen.length > 0) bars.fitOnly = uneven;
   if (isOneSided(seen)) {
     bars.inflateAndWatch = uneven;
-    // One-sided wear with angles in order points to what moves them under way.
+    // One-sided wear with angles in order points to what moves them under way; dampers alone never made it.
     if (measured === 'inOrder') delete bars.partsThenAlign;
+    else bars.balanceOrDampers ??= uneven;
   }
   return bars;
 }
@@ -212,7 +224,8 @@ export function isOneSided(seen: readonly SeenWear[]): boolean {
 
 /** Whether anything beside a vibration asks for the angles. */
 function isMeasuringAsked({ alignment }: GroupChances, facts: PlainFacts): boolean {
-  return alignment >= NAME_CAUSE_FROM || facts.isHandlingOff || facts.seen.length > 0;
+  const isUneven = facts.seen.some(({ kind }) => kind !== 'waves');
+  return alignment >= NAME_CAUSE_FROM || facts.isHandlingOff || isUneven;
 }
 
 /**
@@ -262,8 +275,9 @@ export function isDampersFirst(
   { said, alignment }: Pick<GroupChances, 'said' | 'alignment'>,
   { moved, seen, measured, playFound }: PlainFacts,
 ): boolean {
-  if (!said.includes('bounce')) return false;
-  if (playFound.length > 0 || said.includes('looseness')) return true;
+  const all = saidWithWaves({ said }, seen);
+  if (!all.includes('bounce')) return false;
+  if (playFound.length > 0 || all.includes('looseness')) return true;
   const isAsked = alignment >= NAME_CAUSE_FROM || moved !== null || isOneSided(seen);
   return isAsked && measured !== 'inOrder';
 }

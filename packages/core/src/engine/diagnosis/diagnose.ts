@@ -275,6 +275,7 @@ export function createDiagnosisRun(
       },
     });
     const ranked = rank(
+      resolved,
       words.reasons(resolved, file),
       [...counts.keys()].map(chance),
       attribution.excess(),

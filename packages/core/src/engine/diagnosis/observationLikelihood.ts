@@ -52,8 +52,11 @@ const PLAY_BY_CHANCE = 0.04;
 /** Of the play that is found: the part called excessive, loose or not. */
 const PLAY_EXCESSIVE = { loose: 0.5, tight: 0.2 } as const;
 
-/** Chance of no, some, heavy waves under the hand. */
-const WAVES = { healthy: [0.92, 0.072, 0.008], bouncing: [0.12, 0.44, 0.44] } as const;
+/**
+ * Chance of no, some, heavy waves under the hand. Light waves are felt on many tires that never bounced; heavy ones
+ * leave next to no doubt (common practice, no source).
+ */
+const WAVES = { healthy: [0.92, 0.078, 0.002], bouncing: [0.12, 0.42, 0.46] } as const;
 
 /** Chance that the steering does not come back to the same reading, lock to lock. */
 const SWING_MOVES = { loose: 0.75, tight: 0.06 } as const;
@@ -97,7 +100,7 @@ export function featherChances(
 
 /**
  * Chance of none, some, heavy for a tire that has or has not been bouncing.
- * @example waveChances(false) // [0.92, 0.072, 0.008]
+ * @example waveChances(false) // [0.92, 0.078, 0.002]
  */
 export function waveChances(bouncing: boolean): readonly number[] {
   return bouncing ? WAVES.bouncing : WAVES.healthy;

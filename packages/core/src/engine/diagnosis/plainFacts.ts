@@ -28,8 +28,8 @@ export interface PlainFacts {
   playFound: readonly Wheel[];
   /** Wheels with play short of excessive. */
   somePlay: readonly Wheel[];
-  /** Tires with waves under the hand. */
-  wavesFelt: readonly Wheel[];
+  /** Tires with waves under the hand, short of heavy ones. */
+  lightWaves: readonly Wheel[];
   /** Wheels whose pressure is off the placard today, beyond the gauge's error. */
   pressureFound: readonly Wheel[];
   /** The driver reports a pull, a crooked wheel or wander, and no rig has looked at the angles. */
@@ -79,10 +79,7 @@ export function plainFacts(resolved: ResolvedCase): PlainFacts {
       !isOnlyBraking && resolved.complaints.includes('vibration') && doAllTiresStay(resolved),
     playFound: WHEEL_ORDER.filter((wheel) => resolved.play[wheel] === 'excessive'),
     somePlay: WHEEL_ORDER.filter((wheel) => resolved.play[wheel] === 'some'),
-    wavesFelt: WHEEL_ORDER.filter((wheel) => {
-      const { cupping } = resolved.tires[wheel];
-      return cupping === 'some' || cupping === 'heavy';
-    }),
+    lightWaves: WHEEL_ORDER.filter((wheel) => resolved.tires[wheel].cupping === 'some'),
     isSetSince: history.areAnglesRecent,
     isAlignedLately: measured === null && history.isAlignedLately,
     isKnocked: history.isKnocked,

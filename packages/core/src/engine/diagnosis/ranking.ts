@@ -1,6 +1,10 @@
 import type { RankedCause } from '@keen/contract';
+import type { Wheel } from '@keen/contract/words';
+import type { ResolvedCase } from '../case/resolveCase.ts';
+import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
 import { FAULTS } from '../wear/faults.ts';
 import type { Fault } from '../wear/faults.ts';
+import { tiresWornAt } from '../wear/history.ts';
 
 /** A cause is listed from this probability or this excess on. */
 const LIST_PROBABILITY = 0.03;
@@ -15,6 +19,7 @@ export type ReasonsFor = (fault: Fault) => Pick<RankedCause, 'because' | 'agains
  * @param excess - what each took beyond mid-tolerance, mm
  */
 export function rank(
+  resolved: ResolvedCase,
   reasonsFor: ReasonsFor,
   probabilities: readonly number[],
   excess: readonly number[],
@@ -36,6 +41,21 @@ export function rank(
       where: fault.where,
       probability,
       excess: Math.max(0, mm),
+      ...carriedElsewhere(resolved, fault),
       ...reasonsFor(fault),
     }));
+}
+
+/** The tires that carry the wear of a cause, where they have been moved since. */
+function carriedElsewhere(
+  resolved: ResolvedCase,
+  { cause, where }: Fault,
+): Pick<RankedCause, 'tires'> {
+  // A pressure and a wheel out of balance go with the tire; one driver wears all four.
+  if (cause === 'hardCornering' || cause.startsWith('pressure') || cause === 'bounce') return {};
+  const places: readonly Wheel[] =
+    where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
+  const carriers = new Set(places.flatMap((place) => tiresWornAt(resolved, place)));
+  const isInPlace = carriers.size === places.length && places.every((place) => carriers.has(place));
+  return isInPlace ? {} : { tires: WHEEL_ORDER.filter((wheel) => carriers.has(wheel)) };
 }

@@ -13,7 +13,9 @@ export type SeenWear =
   /** One tire of an axle worn more than the other over the same distance. */
   | { kind: 'across'; where: Axle; lower: Wheel; mm: number }
   /** Both tires of an axle catch the hand the same way, both moving out or both moving in: no depth to it. */
-  | { kind: 'saw'; where: Axle; mm: 0 };
+  | { kind: 'saw'; where: Axle; mm: 0 }
+  /** Heavy waves under the hand, since wheels were last balanced: dampers or balance, at any depth. */
+  | { kind: 'waves'; where: Wheel; mm: 0 };
 
 /** A rib whose reading is doubted, or lacking. */
 export interface Doubted {
@@ -102,6 +104,11 @@ export function treadSeen(resolved: ResolvedCase, doubted: readonly Doubted[] = 
     if (resolved.history.tiresDiffer.includes(where)) continue;
     if (Math.abs(a - b) >= SEEN_FROM_MM) {
       seen.push({ kind: 'across', where, lower: a > b ? left : right, mm: Math.abs(a - b) });
+    }
+  }
+  if (!resolved.since?.putRight.includes('balance')) {
+    for (const where of WHEEL_ORDER) {
+      if (resolved.tires[where].cupping === 'heavy') seen.push({ kind: 'waves', where, mm: 0 });
     }
   }
   return seen.toSorted((a, b) => b.mm - a.mm);

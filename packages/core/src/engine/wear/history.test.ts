@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { CaseFile } from '@keen/contract';
 import { exampleCase } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../case/resolveCase.ts';
-import { tireHistory } from './history.ts';
+import { tireHistory, tiresWornAt } from './history.ts';
 
 const FRONT_TO_REAR = { lf: 'lr', rf: 'rr', lr: 'lf', rr: 'rf' } as const;
 
@@ -50,5 +50,38 @@ describe('tireHistory', () => {
     });
     expect(history.reduce((sum, { km }) => sum + km, 0)).toBe(30_000);
     expect(history.at(-1)).toMatchObject({ wheel: 'lr', endedAgoKm: 0 });
+  });
+});
+
+describe('tiresWornAt', () => {
+  const wornAt = (place: 'lf' | 'lr', change: (file: CaseFile) => void) =>
+    tiresWornAt(resolveCase(exampleCase(change)), place);
+
+  it('is the tire of the place itself where nothing was rotated', () => {
+    expect(wornAt('lf', () => undefined)).toEqual(['lf']);
+  });
+
+  it('is the tire that ran there before, where they changed places late', () => {
+    const late = (file: CaseFile) => {
+      file.rotations = [{ atDistance: 25_000, moves: FRONT_TO_REAR }];
+    };
+    expect(wornAt('lf', late)).toEqual(['lr']);
+    expect(wornAt('lr', late)).toEqual(['lf']);
+  });
+
+  it('is both where they shared the distance, the one that ran longer first', () => {
+    expect(
+      wornAt('lf', (file) => {
+        file.rotations = [{ atDistance: 18_000, moves: FRONT_TO_REAR }];
+      }),
+    ).toEqual(['lr', 'lf']);
+  });
+
+  it('is the tire of the place on a car that has not moved', () => {
+    expect(
+      wornAt('lf', (file) => {
+        for (const tire of Object.values(file.tires)) tire.distance = 0;
+      }),
+    ).toEqual(['lf']);
   });
 });

@@ -41,6 +41,27 @@ export function tireHistory(resolved: ResolvedCase, wheel: Wheel): Stay[] {
   }
 }
 
+/** A tire that ran at a place for less than this part of the longest stay there carries little of its wear. */
+const CARRIES_FROM = 1 / 3;
+
+/**
+ * The tires that carry the wear of a place: those that ran there longest.
+ * @returns by where they are mounted now, the one that ran there longest first; never empty
+ */
+export function tiresWornAt(resolved: ResolvedCase, place: Wheel): Wheel[] {
+  const kmThere = (tire: Wheel) =>
+    tireHistory(resolved, tire)
+      .filter(({ wheel }) => wheel === place)
+      .reduce((sum, { km }) => sum + km, 0);
+  const stays = WHEEL_ORDER.map((tire) => ({ tire, km: kmThere(tire) }));
+  const longest = Math.max(...stays.map(({ km }) => km));
+  if (longest === 0) return [place];
+  return stays
+    .filter(({ km }) => km > 0 && km >= CARRIES_FROM * longest)
+    .toSorted((a, b) => b.km - a.km)
+    .map(({ tire }) => tire);
+}
+
 function cameFrom(moves: Partial<Record<Wheel, Wheel>>, position: Wheel): Wheel {
   for (const from of WHEEL_ORDER) if (moves[from] === position) return from;
   return position;

@@ -17,11 +17,20 @@ const RIBS_OF: Record<Cause, readonly Rib[]> = {
 };
 
 /**
- * The ribs that a cause eats: where to look for it in the drawing.
+ * The ribs that a cause eats: where to look for it in the drawing, on the tires that carry its wear.
  * @example affectedRibs({ cause: 'camberTooNegative', where: 'lf' }) // [{ wheel: 'lf', rib: 'inner' }]
  */
-export function affectedRibs({ cause, where }: { cause: Cause; where: Wheel | Axle }): Slot[] {
-  const wheels: readonly Wheel[] =
+export function affectedRibs({
+  cause,
+  where,
+  tires,
+}: {
+  cause: Cause;
+  where: Wheel | Axle;
+  tires?: readonly Wheel[] | undefined;
+}): Slot[] {
+  const inPlace: readonly Wheel[] =
     where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
+  const wheels = tires ?? inPlace;
   return wheels.flatMap((wheel) => RIBS_OF[cause].map((rib) => ({ wheel, rib })));
 }

@@ -31,6 +31,18 @@ describe('createReasons', () => {
     expect(against).toEqual([]);
   });
 
+  it('reads the tire that wore at a place, wherever it is mounted today', () => {
+    const { because, against } = reasons('camberTooNegative', 'lf', (file) => {
+      wear(file, 'rr', [2.4, 4.6, 5]);
+      file.tires.rr.feather = 'none';
+      const moves = { lf: 'rr', rr: 'rf', rf: 'lr', lr: 'lf' } as const;
+      file.rotations = [{ atDistance: 26_000, moves }];
+    });
+    expect(because[0]).toBe('The tire that ran at the left front is at the right rear now.');
+    expect(because).toContain('The inner edge is 2.6 mm lower than the outer one.');
+    expect(against).toEqual([]);
+  });
+
   it('gives each reason as a code with its figures, so that another language can say it', () => {
     const toe = (unit: 'mm' | 'in32') =>
       reasons(

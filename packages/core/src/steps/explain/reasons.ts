@@ -7,6 +7,8 @@ import type { Texts } from '../../words/texts.ts';
 import { depthIn, numberIn } from '../../words/texts.ts';
 import { depthFromMm } from '../../engine/units/units.ts';
 import type { Fault } from '../../engine/wear/faults.ts';
+import { tiresWornAt } from '../../engine/wear/history.ts';
+import { featherPath } from '../../engine/diagnosis/observationLikelihood.ts';
 import { reasonBuilders } from './reasonBuilders.ts';
 import type { Figure, RenderedReason } from './reasonBuilders.ts';
 
@@ -51,6 +53,16 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
     WHEEL_ORDER.map((wheel) => [wheel, meanDepths(resolved, wheel)]),
   ) as Record<Wheel, Depths>;
 
+  /** The tire that carries most of the wear of a place. */
+  const wornAt = Object.fromEntries(
+    WHEEL_ORDER.map((place) => [place, tiresWornAt(resolved, place)[0]!]),
+  ) as Record<Wheel, Wheel>;
+  const sayMoved = (reasons: Gathered, places: readonly Wheel[]) => {
+    for (const place of places) {
+      if (wornAt[place] !== place) reasons.because.push(say.ranThere(place, wornAt[place]));
+    }
+  };
+
   /** Positive when the outer edge is lower than the inner one, mm. */
   const slope = (wheel: Wheel): number | null => {
     const { inner, outer } = ribs[wheel];
@@ -68,9 +80,11 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
     const reasons = blank();
     const sign = positive ? 1 : -1;
     const edge = positive ? 'outer' : 'inner';
-    const own = slope(wheel);
+    const tire = wornAt[wheel];
+    const own = slope(tire);
     const [left, right] = WHEELS_OF_AXLE[axleName(wheel)];
-    const neighbour = slope(wheel === left ? right : left);
+    const neighbour = slope(wornAt[wheel === left ? right : left]);
+    sayMoved(reasons, [wheel]);
     if (own !== null && own * sign >= TELLING_MM) {
       reasons.because.push(say.edgeLower(edge, depth(own * sign)));
       if (neighbour !== null && own * sign - neighbour * sign >= 2 * TELLING_MM) {
@@ -81,7 +95,7 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
     } else if (own !== null) {
       reasons.against.push(say.edgeNotLower(edge));
     }
-    const { feather } = resolved.tires[wheel];
+    const { feather } = resolved.tires[tire];
     if (feather === (positive ? 'catchesOutward' : 'catchesInward')) {
       reasons.against.push(say.feathered);
     } else if (feather === 'none' && own !== null && own * sign >= TELLING_MM) {
@@ -107,7 +121,8 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
     const sign = isIn ? 1 : -1;
     const edge = isIn ? 'outer' : 'inner';
     const [left, right] = WHEELS_OF_AXLE[axle];
-    const slopes = [slope(left), slope(right)];
+    const slopes = [slope(wornAt[left]), slope(wornAt[right])];
+    sayMoved(reasons, [left, right]);
     if (slopes.every((value) => value !== null && value * sign >= TELLING_MM / 2)) {
       const [a, b] = slopes as [number, number];
       reasons.because.push(say.bothEdgesLower(edge, depth(a * sign), depth(b * sign)));
@@ -115,7 +130,9 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
       reasons.against.push(say.edgesNotBoth(edge));
     }
     const signature = isIn ? 'catchesOutward' : 'catchesInward';
-    for (const wheel of [left, right]) {
+    // The hand feels the axle that a tire ran on of late, not the one that wore it longest.
+    const felt = WHEEL_ORDER.filter((_, tire) => featherPath(resolved, tire)[axle] > 0.5);
+    for (const wheel of felt) {
       const { feather } = resolved.tires[wheel];
       if (feather === signature) {
         reasons.because.push(say.catches(wheel, isIn));
@@ -166,8 +183,9 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
         reasons.against.push(say.play(wheel, play));
       }
     }
-    const own = rate(wheels);
-    const other = rate(WHEELS_OF_AXLE[axle === 'front' ? 'rear' : 'front']);
+    const rateAt = (at: Axle) => rate(WHEELS_OF_AXLE[at].map((place) => wornAt[place]));
+    const own = rateAt(axle);
+    const other = rateAt(axle === 'front' ? 'rear' : 'front');
     const usual = axle === 'front' && resolved.drive !== 'rwd' ? TELLING_RATE * 1.2 : TELLING_RATE;
     if (own !== null && other !== null && own > other * usual) {
       reasons.because.push(say.woreFast(depth(own), depth(other)));
@@ -224,10 +242,12 @@ export function createReasons(resolved: ResolvedCase, unit: DepthUnit, texts: Te
 
   function cornering(): Gathered {
     const reasons = blank();
-    const slopes = WHEELS_OF_AXLE.front.map(slope);
+    const fronts = WHEELS_OF_AXLE.front.map((place) => wornAt[place]);
+    const slopes = fronts.map(slope);
+    sayMoved(reasons, WHEELS_OF_AXLE.front);
     if (slopes.every((value) => value !== null && value >= TELLING_MM)) {
       reasons.because.push(say.bothFrontOuterLower);
-      if (WHEELS_OF_AXLE.front.every((wheel) => resolved.tires[wheel].feather === 'none')) {
+      if (fronts.every((wheel) => resolved.tires[wheel].feather === 'none')) {
         reasons.because.push(say.smoothSoNotToe);
       }
     } else if (slopes.every((value) => value !== null)) {

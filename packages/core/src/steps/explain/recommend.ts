@@ -113,6 +113,7 @@ const MARKS: Record<SeenWear['kind'], readonly Cause[]> = {
   saw: ONE_SIDED,
   shoulders: CROWNED,
   centre: CROWNED,
+  waves: ['bounce'],
 };
 
 function reasonsFor(
@@ -187,7 +188,7 @@ function reasonsFor(
   const bouncing = causes.filter(
     ({ cause, probability }) => cause === 'bounce' && probability >= GUESSED_FROM,
   );
-  const waves = facts.wavesFelt.filter((wheel) => !bouncing.some(({ where }) => where === wheel));
+  const waves = facts.lightWaves.filter((wheel) => !bouncing.some(({ where }) => where === wheel));
   if (waves.length > 0 && !isSaid('shaking')) add('wavesFelt', ...waves);
   return codes;
 }

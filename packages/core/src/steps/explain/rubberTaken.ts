@@ -49,7 +49,8 @@ function shareAt({ ranked, wheels }: Diagnosis, cause: RankedCause, wheel: Wheel
   return sum > 0 ? (wheels[wheel].wear[part] * cause.excess) / sum : 0;
 }
 
-function wheelsOf({ cause, where }: RankedCause): readonly Wheel[] {
+function wheelsOf({ cause, where, tires }: RankedCause): readonly Wheel[] {
+  if (tires) return tires;
   // One driver: cornering stands at the front axle and wears all four.
   if (cause === 'hardCornering') return WHEEL_ORDER;
   return where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];

@@ -64,6 +64,18 @@ describe('verdictOf', () => {
     );
   });
 
+  it('says where the tires are that it wore, and reads them there', () => {
+    // Moved to the rear, whose inner edges are low: toe-out in front has eaten them.
+    const moved = told({ cause: 'toeTooFarOut', tires: ['lr', 'rr'] });
+    expect(moved.headline).toBe(
+      'The front wheels have been toeing out. That is eating both inner edges.',
+    );
+    expect(moved.detail).toMatch(/^The tires it wore are at both rear wheels now\./);
+    const crossed = told({ cause: 'camberTooNegative', where: 'lf', tires: ['rr'] });
+    expect(crossed.detail).toMatch(/^The tire it wore is at the right rear now\./);
+    expect(told({}).detail).not.toMatch(/now\./);
+  });
+
   it('says what is being eaten only where the readings bear it out', () => {
     expect(told({ where: 'rear' }).headline).toBe(
       'The rear wheels have been toeing in. That scrubs rubber off the whole tread.',
@@ -219,7 +231,7 @@ describe('chooseAction', () => {
     measured: null,
     playFound: [],
     somePlay: [],
-    wavesFelt: [],
+    lightWaves: [],
     isAlignedLately: false,
     isKnocked: false,
     pressureFound: [],
@@ -256,6 +268,11 @@ describe('chooseAction', () => {
     expect(actionFor(edge)).toBe('checkAlignment');
     expect(actionFor(across)).toBe('checkAlignment');
     expect(actionFor(shoulders)).toBe('inflateAndWatch');
+    const waves = { kind: 'waves', where: 'lr', mm: 0 } as const;
+    expect(actionFor(waves)).toBe('balanceOrDampers');
+    // With something that asks for the angles, dampers come first in that course.
+    expect(actionFor(waves, edge)).toBe('checkAlignment');
+    expect(isDampersFirst(none, { ...plain, seen: [edge, waves] })).toBe(true);
     expect(actionFor(shoulders, edge)).toBe('checkAlignment');
     expect(chooseAction({ ...none, pressure: 0.9 }, { ...plain, seen: [edge] })).toBe(
       'checkAlignment',
@@ -283,6 +300,7 @@ describe('chooseAction', () => {
       { kind: 'across', where: 'rear', lower: 'rr', mm: 2 },
       { kind: 'shoulders', where: 'rf', mm: 2 },
       { kind: 'saw', where: 'front', mm: 0 },
+      { kind: 'waves', where: 'lr', mm: 0 },
     ]);
     const facts = fc
       .record({
@@ -293,7 +311,7 @@ describe('chooseAction', () => {
         measured: fc.constantFrom('inOrder' as const, 'out' as const, null),
         playFound: fc.subarray<Wheel>(['lf', 'rr']),
         somePlay: fc.subarray<Wheel>(['rf']),
-        wavesFelt: fc.subarray<Wheel>(['lf', 'lr']),
+        lightWaves: fc.subarray<Wheel>(['lf', 'lr']),
         isAlignedLately: fc.boolean(),
         isKnocked: fc.boolean(),
         pressureFound: fc.subarray<Wheel>(['rf', 'lr']),

@@ -2,10 +2,11 @@ import type { CaseFile, Diagnosis, RankedCause } from '@keen/contract';
 import type { Action, Axle, Cause, DepthUnit, Rib, Wheel } from '@keen/contract/words';
 import { RIBS } from '@keen/contract/words';
 import { resolveCase } from '../../engine/case/resolveCase.ts';
-import { axleOf } from '../../engine/case/wheels.ts';
+import { axleOf, WHEEL_ORDER } from '../../engine/case/wheels.ts';
 import { GUESSED_FROM, SAID_FROM } from '../../engine/diagnosis/chooseAction.ts';
 import { plainFacts } from '../../engine/diagnosis/plainFacts.ts';
 import { standsAlone, treadSeen } from '../../engine/diagnosis/treadSeen.ts';
+import { tiresWornAt } from '../../engine/wear/history.ts';
 import { ENGLISH } from '../../words/english.ts';
 import type { Texts } from '../../words/texts.ts';
 import { hundredIn, numberIn, sureIn } from '../../words/texts.ts';
@@ -77,8 +78,8 @@ export function verdictOf(
     return {
       headline: headline(),
       sure: eaten ? say.outsideLimits(hundredIn(texts, eaten.probability)) : '',
-      // What is likeliest on tires that cannot tell is what is likeliest on any car.
-      detail: isHardlyWorn ? '' : likeliest,
+      // What is likeliest on tires that cannot tell is what is likeliest on any car; waves under the hand tell enough.
+      detail: isHardlyWorn || worst?.kind === 'waves' ? '' : likeliest,
       also: '',
       causes: [],
       isHealthy: !worst && !odd && !lacking && !isOneOut && !isHardlyWorn,
@@ -100,7 +101,11 @@ export function verdictOf(
         ? say.eats(eaten.angle, eaten.wheel, eaten.rib)
         : say.unclear(top.cause, top.where),
     sure: eaten ? say.outsideLimits(chance) : `${sureIn(texts, top.probability)}, ${chance}.`,
-    detail: [estimateOf(diagnosis, file, top, texts), tookOf(diagnosis, unit, alike, texts)]
+    detail: [
+      carriedOf(alike, texts),
+      estimateOf(diagnosis, file, top, texts),
+      tookOf(diagnosis, unit, alike, texts),
+    ]
       .filter((sentence) => sentence !== '')
       .join(' '),
     also: alsoOf(diagnosis, alike, texts),
@@ -124,9 +129,12 @@ interface Eaten {
 
 /** For each edge that one sees worn, the angle that took most of what is uneven there, the worst edge first. */
 function anglesThatEat(diagnosis: Diagnosis, file: CaseFile): Eaten[] {
-  return treadSeen(resolveCase(file)).flatMap((seen): Eaten[] => {
+  const resolved = resolveCase(file);
+  return treadSeen(resolved).flatMap((seen): Eaten[] => {
     if (seen.kind !== 'edge') return [];
     const { where: wheel, rib } = seen;
+    // An edge that a tire brought along says nothing of the wheel that it is on now.
+    if (tiresWornAt(resolved, wheel)[0] !== wheel) return [];
     const axle = axleOf(wheel);
     const { camber, toe, pressure, cornering, bounce } = diagnosis.wheels[wheel].wear;
     const uneven = camber + toe + pressure + cornering + bounce;
@@ -251,6 +259,14 @@ function estimateOf(
     default:
       return '';
   }
+}
+
+/** Where to look for the wear, where the tires have been moved since. */
+function carriedOf(alike: readonly RankedCause[], texts: Texts): string {
+  const isMoved = alike.some(({ tires }) => tires !== undefined);
+  if (!isMoved) return '';
+  const carriers = new Set(alike.flatMap(affectedRibs).map(({ wheel }) => wheel));
+  return texts.verdict.carried(WHEEL_ORDER.filter((wheel) => carriers.has(wheel)));
 }
 
 function tookOf(
