@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DEPTH_UNITS, FEATHERS, LANGUAGES, RIBS, WHEELS } from './words.ts';
+import { CUPPINGS, DEPTH_UNITS, FEATHERS, LANGUAGES, RIBS, WHEELS } from './words.ts';
 
 /**
  * What is handed over on paper or by a link: composed once, in one language and its units, then laid
@@ -41,6 +41,8 @@ const sectionTireSchema = z.strictObject({
   expected: z.record(z.enum(RIBS), z.strictObject({ mean: z.number(), sd: z.number() })).nullable(),
   newDepthMm: z.number(),
   feather: z.enum(FEATHERS),
+  /** Left out on sheets from before waves were said beside the drawing. */
+  cupping: z.enum(CUPPINGS).optional(),
 });
 
 /** Both axle sections, with what is written at them. */

@@ -14,7 +14,7 @@ export interface SectionTire {
   newDepthMm: number;
   feather: Feather;
   /** Waves along the tread, which no cut across it shows: they are said beside it. */
-  cupping?: Cupping;
+  cupping?: Cupping | undefined;
   /** How far its teeth have grown, 0 to 1; full-grown when left out. */
   toothSize?: number;
   /** What the same tire had at an earlier reading, mm; its ribs are drawn as what was lost since. */
