@@ -110,7 +110,7 @@ const CROWNED: readonly Cause[] = ['pressureLow', 'pressureHigh', 'hardCornering
 const MARKS: Record<SeenWear['kind'], readonly Cause[]> = {
   edge: ONE_SIDED,
   across: ONE_SIDED,
-  saw: ONE_SIDED,
+  saw: ['toeTooFarIn', 'toeTooFarOut', 'looseness'],
   shoulders: CROWNED,
   centre: CROWNED,
   waves: ['bounce'],
