@@ -19,7 +19,7 @@ export { calculate } from './calculators/calculate.ts';
 export { toeConvert } from './calculators/angles/toeConvert.ts';
 export { createRandom, hashSeed } from './engine/random/random.ts';
 export type { Random } from './engine/random/random.ts';
-export { WHEEL_ORDER, WHEELS_OF_AXLE, axleOf, sideOf } from './engine/case/wheels.ts';
+export { WHEEL_ORDER, WHEELS_OF_AXLE, axleOf, sideOf, wheelsAt } from './engine/case/wheels.ts';
 export {
   DEFAULT_LIMITS_MM,
   DEFAULT_TOLERANCES,

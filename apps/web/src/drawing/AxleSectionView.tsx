@@ -6,6 +6,7 @@ import { axleSection, WHEELS_OF_AXLE } from '@keen/core';
 import type { Bar, SectionTire, Slot } from '@keen/core';
 import { memo, useId } from 'react';
 import { showDepth } from '../shared/format.ts';
+import { FOUND } from '../words/core/inspect.ts';
 import { t } from '../words/drawing.ts';
 import { whereWords } from '../words/pageTexts.ts';
 
@@ -28,20 +29,14 @@ const WIDTH = 408;
 const FEATHER_WORDS = {
   catchesOutward: t('axleSectionView.catchesMovingOut'),
   catchesInward: t('axleSectionView.catchesMovingIn'),
-  none: '',
-  unknown: '',
-} as const;
-const WAVE_WORDS = {
-  heavy: t('axleSectionView.heavyWaves'),
-  some: t('axleSectionView.someWaves'),
-  none: '',
+  none: t('axleSectionView.smooth'),
   unknown: '',
 } as const;
 
-/** What the hand felt, across the ribs and along the tread. */
-function feltWords({ feather, cupping = 'unknown' }: SectionTire): string {
-  const felt = joined(FEATHER_WORDS[feather], WAVE_WORDS[cupping]);
-  return felt === '' && feather === 'none' ? t('axleSectionView.smooth') : felt;
+/** What the hand felt, across the ribs and along the tread; a tire with waves is not called smooth. */
+function feltWords({ feather, cupping }: SectionTire): string {
+  if (cupping !== 'some' && cupping !== 'heavy') return FEATHER_WORDS[feather];
+  return joined(feather !== 'none' && FEATHER_WORDS[feather], FOUND.cuppings[cupping]);
 }
 
 /**

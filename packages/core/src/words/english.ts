@@ -169,8 +169,7 @@ const PLAY = { none: 'No play', some: 'Some play', excessive: 'Too much play' } 
 const WAVES = { none: 'No waves', some: 'Some waves', heavy: 'Heavy waves' } as const;
 
 const reasons: ReasonTexts = {
-  ranThere: (place, now) =>
-    `The tire that ran at the ${places[place]} is at the ${places[now]} now.`,
+  ranThere: (place, now) => `The ${places[place]} tire has moved to the ${places[now]}.`,
   edgeLower: (edge, by) =>
     `The ${edge} edge is ${by} lower than the ${edge === 'outer' ? 'inner' : 'outer'} one.`,
   edgeNotLower: (edge) =>

@@ -211,7 +211,7 @@ const WAVES = {
 } as const;
 
 const reasons: ReasonTexts = {
-  ranThere: (place, now) => `El neumático que iba ${at(place)} está ahora ${at(now)}.`,
+  ranThere: (place, now) => `El neumático ${ofTire[place]} está ahora ${at(now)}.`,
   edgeLower: (edge, by) => `El borde ${EDGES[edge]} está ${by} más bajo que el ${other(edge)}.`,
   edgeNotLower: (edge) =>
     `El borde ${EDGES[edge]} no está claramente más bajo que el ${other(edge)}.`,

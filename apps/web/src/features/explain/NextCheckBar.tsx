@@ -1,5 +1,5 @@
-import type { NextCheck, Wheel } from '@keen/contract';
-import { formatMoney, WHEELS_OF_AXLE } from '@keen/core';
+import type { NextCheck } from '@keen/contract';
+import { formatMoney, wheelsAt } from '@keen/core';
 import type { CheckWorth, Slot } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -266,8 +266,7 @@ function answerable({ check, where }: NextCheck): Answerable | null {
         ],
       };
     case 'checkPlay': {
-      const wheels: readonly Wheel[] =
-        where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
+      const wheels = wheelsAt(where);
       const [first, ...others] = wheels;
       const none = others.map((wheel) => [`play.${wheel}`, 'none'] as const);
       // Where play was found is entered in Inspect; here the worst of the axle stands for it.

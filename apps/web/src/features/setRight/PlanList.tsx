@@ -1,6 +1,6 @@
 import type { AngleKind, Axle, VisitDraft, Wheel } from '@keen/contract';
 import type { PlanStep } from '@keen/core';
-import { setRightPlan, WHEELS_OF_AXLE } from '@keen/core';
+import { setRightPlan, wheelsAt } from '@keen/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
@@ -166,8 +166,7 @@ function doneSteps(draft: VisitDraft, plan: readonly PlanStep[]): DoneStep[] {
     const { key, kind, axle, title } = step;
     const where = step.where ?? axle;
     if (open.has(key) || kind === null || where === null) return [];
-    const wheels: readonly Wheel[] =
-      where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
+    const wheels = wheelsAt(where);
     const sum = (angles: VisitDraft['angles']) =>
       wheels.reduce<number>((total, wheel) => total + (angles?.[wheel]?.[kind] ?? Number.NaN), 0);
     const [was, now] = [sum(before), sum(draft.angles)];

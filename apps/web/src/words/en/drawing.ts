@@ -13,8 +13,6 @@ export const drawing = {
     cannotBeRead: 'cannot be read',
     notRead: 'not read',
     smooth: 'smooth',
-    heavyWaves: 'heavy waves',
-    someWaves: 'some waves',
     frontFromBehind: 'Front axle seen from behind',
     rearFromBehind: 'Rear axle seen from behind',
     legal: 'legal {{depth}}',

@@ -16,8 +16,6 @@ export const drawing: Translation<typeof english> = {
     cannotBeRead: 'no se puede leer',
     notRead: 'sin leer',
     smooth: 'liso',
-    heavyWaves: 'muchas ondas',
-    someWaves: 'algunas ondas',
     frontFromBehind: 'Eje delantero visto desde atrás',
     rearFromBehind: 'Eje trasero visto desde atrás',
     legal: 'legal {{depth}}',

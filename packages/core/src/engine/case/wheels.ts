@@ -17,6 +17,14 @@ export function axleOf(wheel: Wheel): Axle {
 }
 
 /**
+ * The wheels of a place: both of an axle, or the one.
+ * @example wheelsAt('rear') // ['lr', 'rr']
+ */
+export function wheelsAt(where: Wheel | Axle): readonly Wheel[] {
+  return where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
+}
+
+/**
  * The side of the car that a wheel is on, as the driver sits.
  * @example sideOf('lr') // 'left'
  */

@@ -275,9 +275,8 @@ export function isDampersFirst(
   { said, alignment }: Pick<GroupChances, 'said' | 'alignment'>,
   { moved, seen, measured, playFound }: PlainFacts,
 ): boolean {
-  const all = saidWithWaves({ said }, seen);
-  if (!all.includes('bounce')) return false;
-  if (playFound.length > 0 || all.includes('looseness')) return true;
+  if (!saidWithWaves({ said }, seen).includes('bounce')) return false;
+  if (playFound.length > 0 || said.includes('looseness')) return true;
   const isAsked = alignment >= NAME_CAUSE_FROM || moved !== null || isOneSided(seen);
   return isAsked && measured !== 'inOrder';
 }

@@ -1,7 +1,6 @@
 import type { RankedCause } from '@keen/contract';
-import type { Wheel } from '@keen/contract/words';
 import type { ResolvedCase } from '../case/resolveCase.ts';
-import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../case/wheels.ts';
+import { WHEEL_ORDER, wheelsAt } from '../case/wheels.ts';
 import { FAULTS } from '../wear/faults.ts';
 import type { Fault } from '../wear/faults.ts';
 import { tiresWornAt } from '../wear/history.ts';
@@ -53,8 +52,7 @@ function carriedElsewhere(
 ): Pick<RankedCause, 'tires'> {
   // A pressure and a wheel out of balance go with the tire; one driver wears all four.
   if (cause === 'hardCornering' || cause.startsWith('pressure') || cause === 'bounce') return {};
-  const places: readonly Wheel[] =
-    where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
+  const places = wheelsAt(where);
   const carriers = new Set(places.flatMap((place) => tiresWornAt(resolved, place)));
   const isInPlace = carriers.size === places.length && places.every((place) => carriers.has(place));
   return isInPlace ? {} : { tires: WHEEL_ORDER.filter((wheel) => carriers.has(wheel)) };

@@ -1,4 +1,4 @@
-import type { Feather } from '@keen/contract/words';
+import type { Cupping, Feather } from '@keen/contract/words';
 import { describe, expect, it } from 'vitest';
 import { exampleCase, wear } from '../../../tests/exampleCase.ts';
 import { resolveCase } from '../case/resolveCase.ts';
@@ -75,5 +75,19 @@ describe('treadSeen', () => {
     expect(felt('catchesOutward', 'catchesInward')).toEqual([]);
     expect(felt('catchesOutward', 'none')).toEqual([]);
     expect(felt('none', 'none')).toEqual([]);
+  });
+
+  it('feels heavy waves at any depth, and no light ones; those from before a balance count no more', () => {
+    const felt = (cupping: Cupping, putRight: 'balance' | 'pressures' = 'pressures') =>
+      seen((file) => {
+        file.tires.rr.cupping = cupping;
+        const read = ({ stations }: (typeof file.tires)['rr']) => ({ stations });
+        const { lf, rf, lr, rr } = structuredClone(file.tires);
+        const tires = { lf: read(lf), rf: read(rf), lr: read(lr), rr: read(rr) };
+        file.history = { earlier: [{ ago: 12_000, tires, putRight: [putRight] }] };
+      }).filter(({ kind }) => kind === 'waves');
+    expect(felt('heavy')).toEqual([{ kind: 'waves', where: 'rr', mm: 0 }]);
+    expect(felt('some')).toEqual([]);
+    expect(felt('heavy', 'balance')).toEqual([]);
   });
 });

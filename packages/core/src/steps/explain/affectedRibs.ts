@@ -1,5 +1,5 @@
 import type { Cause, Rib, Wheel, Axle } from '@keen/contract/words';
-import { WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import { wheelsAt } from '../../engine/case/wheels.ts';
 import type { Slot } from '../read/readingOrder.ts';
 
 const ALL: readonly Rib[] = ['inner', 'centre', 'outer'];
@@ -29,8 +29,6 @@ export function affectedRibs({
   where: Wheel | Axle;
   tires?: readonly Wheel[] | undefined;
 }): Slot[] {
-  const inPlace: readonly Wheel[] =
-    where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
-  const wheels = tires ?? inPlace;
+  const wheels = tires ?? wheelsAt(where);
   return wheels.flatMap((wheel) => RIBS_OF[cause].map((rib) => ({ wheel, rib })));
 }

@@ -98,6 +98,23 @@ describe('headline, rows and rubber', () => {
     }
   });
 
+  it('count the rubber on the tire that wore, where it has been moved since', () => {
+    const { diagnosis } = diagnose(
+      evenCar({ lr: [5.4, 4.6, 3.4], rr: [5.4, 4.6, 3.5] }, (file) => {
+        for (const wheel of ['lr', 'rr'] as const) file.tires[wheel].feather = 'catchesOutward';
+        const moves = { lf: 'lr', rf: 'rr', lr: 'lf', rr: 'rf' } as const;
+        file.rotations = [{ atDistance: 29_000, moves }];
+      }),
+    );
+    const [toe] = diagnosis.ranked;
+    expect(toe).toMatchObject({ cause: 'toeTooFarIn', where: 'front', tires: ['lr', 'rr'] });
+    const { wheel, partMm, totalMm } = rubberTaken(diagnosis, [toe!]);
+    expect(['lr', 'rr']).toContain(wheel);
+    // Of the 4.6 mm that the outer edge is down; what is mounted in front today has lost 2.5.
+    expect(totalMm).toBeGreaterThan(4.4);
+    expect(partMm).toBeGreaterThan(0.8);
+  });
+
   it('give each cause a part of what its worst rib lost, and no more in all than was lost', () => {
     for (const { diagnosis } of cars) {
       for (const wheel of WHEEL_ORDER) {

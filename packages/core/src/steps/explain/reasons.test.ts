@@ -38,7 +38,7 @@ describe('createReasons', () => {
       const moves = { lf: 'rr', rr: 'rf', rf: 'lr', lr: 'lf' } as const;
       file.rotations = [{ atDistance: 26_000, moves }];
     });
-    expect(because[0]).toBe('The tire that ran at the left front is at the right rear now.');
+    expect(because[0]).toBe('The left front tire has moved to the right rear.');
     expect(because).toContain('The inner edge is 2.6 mm lower than the outer one.');
     expect(against).toEqual([]);
   });

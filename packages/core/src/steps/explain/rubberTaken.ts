@@ -1,6 +1,6 @@
 import type { Diagnosis, RankedCause } from '@keen/contract';
 import type { Cause, Wheel } from '@keen/contract/words';
-import { WHEEL_ORDER, WHEELS_OF_AXLE } from '../../engine/case/wheels.ts';
+import { WHEEL_ORDER, wheelsAt } from '../../engine/case/wheels.ts';
 
 /** What a cause took at the worst rib of one tire, of all that this rib has lost. */
 export interface RubberTaken {
@@ -53,5 +53,5 @@ function wheelsOf({ cause, where, tires }: RankedCause): readonly Wheel[] {
   if (tires) return tires;
   // One driver: cornering stands at the front axle and wears all four.
   if (cause === 'hardCornering') return WHEEL_ORDER;
-  return where === 'front' || where === 'rear' ? WHEELS_OF_AXLE[where] : [where];
+  return wheelsAt(where);
 }
